@@ -1,0 +1,13 @@
+import { openSession, place, profileSchema, sessionSchema } from '@sorn/core';
+import { BadInput, readInput } from './input.ts';
+
+/** `sorn arrange PROFILE SESSION`: where every window is, and the findings, as JSON. */
+export function arrangeFiles(profileFile: string, sessionFile: string): string {
+  if (profileFile === '-' && sessionFile === '-') {
+    throw new BadInput(['-: standard input can be the profile or the session, not both']);
+  }
+  const profile = readInput(profileFile, profileSchema);
+  const opened = openSession(readInput(sessionFile, sessionSchema), profile);
+  const { placements, findings } = place(opened.session, profile);
+  return `${JSON.stringify({ placements, findings: [...opened.findings, ...findings] }, null, 2)}\n`;
+}

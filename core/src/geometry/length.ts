@@ -1,0 +1,130 @@
+import { round } from './round.ts';
+
+/** One part of a shared length: where it begins and how long it is, in pixels. */
+export interface Part {
+  start: number;
+  size: number;
+}
+
+/**
+ * The gap that is left when the full one would leave less than a pixel for each part.
+ * @param length whole pixels to share
+ * @param parts how many share it, at least 1
+ */
+export function gapThatFits(length: number, parts: number, gap: number): number {
+  if (length - gap * (parts - 1) >= parts) return gap;
+  return Math.max(0, Math.floor((length - parts) / (parts - 1)));
+}
+
+/**
+ * Real (unrounded) sizes of the parts of a length. Every part whose proportional share of what is left
+ * falls under its minimum is fixed at its minimum, all such parts at once; the rest is shared again
+ * among the others, until none falls under.
+ *
+ * Needs Σ minimums ≤ available. Reads and writes `count` entries: weights and minimums from `from`,
+ * sizes from 0.
+ */
+export function fillSizes(
+  available: number,
+  weights: Float64Array,
+  minimums: Float64Array | null,
+  from: number,
+  count: number,
+  sizes: Float64Array,
+): void {
+  const UNDECIDED = -1;
+  sizes.fill(UNDECIDED, 0, count);
+  let left = available;
+  let weightLeft = 0;
+  for (let again = true; again;) {
+    again = false;
+    weightLeft = 0;
+    for (let i = 0; i < count; i++) {
+      if (sizes[i] === UNDECIDED) weightLeft += weights[from + i]!;
+    }
+    let taken = 0;
+    for (let i = 0; i < count; i++) {
+      if (sizes[i] !== UNDECIDED) continue;
+      const minimum = minimums ? minimums[from + i]! : 1;
+      const share = weightLeft > 0 ? (left * weights[from + i]!) / weightLeft : 0;
+      if (share < minimum) {
+        sizes[i] = minimum;
+        taken += minimum;
+        again = true;
+      }
+    }
+    left -= taken;
+  }
+  for (let i = 0; i < count; i++) {
+    if (sizes[i] === UNDECIDED) sizes[i] = (left * weights[from + i]!) / weightLeft;
+  }
+}
+
+/**
+ * Shares a length among parts in proportion to their weights, none under its minimum while the
+ * minimums fit, with a gap between neighbours. Parts and gaps cover the length exactly.
+ *
+ * When the minimums do not fit together they are ignored. When there are more parts than pixels, each
+ * part is one pixel and some lie over each other, for no size is ever under 1.
+ *
+ * @param length whole pixels, at least 1
+ * @param weights one per part, ≥ 0 and not all 0
+ * @param minimums whole pixels ≥ 1, one per part
+ */
+export function shareLength(
+  length: number,
+  weights: readonly number[],
+  minimums: readonly number[],
+  gap: number,
+): Part[] {
+  const count = weights.length;
+  const starts = new Float64Array(count);
+  const ends = new Float64Array(count);
+  shareInto(length, gap, Float64Array.from(weights), Float64Array.from(minimums), 0, count, {
+    starts,
+    ends,
+    sizes: new Float64Array(count),
+  });
+  return Array.from(starts, (start, i) => ({ start, size: ends[i]! - start }));
+}
+
+/** Room for the work of `shareInto`, kept between calls so that a solver allocates nothing. */
+export interface ShareRoom {
+  starts: Float64Array;
+  ends: Float64Array;
+  sizes: Float64Array;
+}
+
+/** `shareLength` over a slice of arrays: writes where each part starts and ends into the room's entries 0 … count − 1. */
+export function shareInto(
+  length: number,
+  fullGap: number,
+  weights: Float64Array,
+  minimums: Float64Array,
+  from: number,
+  count: number,
+  room: ShareRoom,
+): void {
+  const { starts, ends, sizes } = room;
+  const gap = gapThatFits(length, count, fullGap);
+  const available = length - gap * (count - 1);
+  if (available < count) {
+    for (let i = 0; i < count; i++) {
+      starts[i] = Math.floor((i * length) / count);
+      ends[i] = starts[i]! + 1;
+    }
+    return;
+  }
+  let needed = 0;
+  for (let i = 0; i < count; i++) needed += minimums[from + i]!;
+  fillSizes(available, weights, needed <= available ? minimums : null, from, count, sizes);
+
+  let sum = 0;
+  let start = 0;
+  for (let i = 0; i < count; i++) {
+    sum += sizes[i]!;
+    starts[i] = start + i * gap;
+    start = i === count - 1 ? available : round(sum);
+    ends[i] = start + i * gap;
+  }
+}

@@ -1,0 +1,30 @@
+export * from './geometry/direction.ts';
+export * from './geometry/length.ts';
+export * from './geometry/rect.ts';
+export * from './geometry/round.ts';
+export * from './tree/tree.ts';
+export * from './tree/solve.ts';
+export * from './tree/boundary.ts';
+export * from './layouts/index.ts';
+export * from './profile/faults.ts';
+export * from './profile/layout.ts';
+export * from './profile/nearest.ts';
+export * from './profile/schema.ts';
+export * from './profile/settings.ts';
+export * from './desk/desk.ts';
+export * from './desk/neighbours.ts';
+export * from './desk/work-area.ts';
+export * from './session/arrange.ts';
+export * from './session/commands/index.ts';
+export * from './session/findings.ts';
+export * from './session/open.ts';
+export * from './session/place.ts';
+export * from './session/reduce.ts';
+export {
+  sessionSchema,
+  windowSchema,
+  type Arrangement,
+  type SessionInput,
+  type WindowInput,
+} from './session/schema.ts';
+export { windowName, type Reason, type Session, type SessionWindow } from './session/session.ts';

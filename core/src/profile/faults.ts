@@ -1,0 +1,61 @@
+import type { z } from 'zod';
+
+/** What is wrong with a piece of input. */
+export interface Fault {
+  /** Where: `tiling.places[1].layout.leadShare`; empty for the whole input. */
+  path: string;
+  /** What is there, as JSON, shortened; "nothing" when it is missing. */
+  found: string;
+  /** What would be right. */
+  right: string;
+}
+
+export type Read<T> = { ok: true; value: T } | { ok: false; faults: Fault[] };
+
+/** `tiling.places[1].gaps` for ["tiling", "places", 1, "gaps"]. */
+export function pathText(path: readonly PropertyKey[]): string {
+  return path.reduce<string>((text, part) => {
+    if (typeof part === 'number') return `${text}[${part}]`;
+    return text === '' ? String(part) : `${text}.${String(part)}`;
+  }, '');
+}
+
+export function faultText(fault: Fault): string {
+  return `${fault.path || 'the whole input'}: ${fault.found}; right would be ${fault.right}`;
+}
+
+/** Reads unknown input by a schema: the value with its defaults, or every fault in it. */
+export function read<T extends z.ZodType>(schema: T, input: unknown): Read<z.output<T>> {
+  const result = schema.safeParse(input);
+  if (result.success) return { ok: true, value: result.data };
+  return { ok: false, faults: result.error.issues.flatMap((issue) => faultsOf(issue, input)) };
+}
+
+function faultsOf(issue: z.core.$ZodIssue, input: unknown): Fault[] {
+  const paths =
+    issue.code === 'unrecognized_keys'
+      ? issue.keys.map((key) => [...issue.path, key])
+      : [issue.path];
+  return paths.map((path) => ({
+    path: pathText(path),
+    found: shortJson(valueAt(input, path)),
+    right: issue.message,
+  }));
+}
+
+function valueAt(input: unknown, path: readonly PropertyKey[]): unknown {
+  return path.reduce<unknown>(
+    (value, part) =>
+      typeof value === 'object' && value !== null
+        ? (value as Record<PropertyKey, unknown>)[part]
+        : undefined,
+    input,
+  );
+}
+
+function shortJson(value: unknown): string {
+  if (value === undefined) return 'nothing';
+  const text =
+    typeof value === 'number' && !Number.isFinite(value) ? String(value) : JSON.stringify(value);
+  return text.length > 60 ? `${text.slice(0, 57)}…` : text;
+}

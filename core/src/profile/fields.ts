@@ -1,0 +1,73 @@
+import { z } from 'zod';
+import { nearestName } from './nearest.ts';
+
+// Every message here says what would be right; the fault that carries it adds the path and what was found.
+
+const WHOLE = (least: number, most: number) =>
+  least === -most
+    ? `a whole number between ${least} and ${most}`
+    : `a whole number from ${least} to ${most}`;
+
+export function whole(least: number, most: number) {
+  const error = WHOLE(least, most);
+  return z.int({ error }).min(least, { error }).max(most, { error });
+}
+
+export function between(least: number, most: number, what = 'a number') {
+  const error = `${what} from ${least} to ${most}`;
+  return z.number({ error }).min(least, { error }).max(most, { error });
+}
+
+/** A length in logical pixels. */
+export const lengthField = between(0, 10_000, 'logical pixels');
+export const coordinateField = whole(-1_000_000, 1_000_000);
+export const shareField = between(0, 1, 'a share');
+export const countField = whole(1, 1_000);
+
+const WEIGHT = 'a weight above 0, at most 1000000';
+export const weightField = z
+  .number({ error: WEIGHT })
+  .gt(0, { error: WEIGHT })
+  .max(1e6, { error: WEIGHT });
+
+const ID = 'a name of 1 to 80 characters without spaces or slashes';
+export const idField = z.string({ error: ID }).regex(/^[^\s/]{1,80}$/, { error: ID });
+
+const TEXT = 'text of at most 400 characters';
+export const textField = z.string({ error: TEXT }).max(400, { error: TEXT });
+export const flagField = z.boolean({ error: 'true or false' });
+
+export function oneOf<const T extends readonly string[]>(words: T) {
+  return z.enum(words, { error: `one of ${words.join(', ')}` });
+}
+
+/** An object with these fields and no others; an unknown one is told with the nearest that exists. */
+export function fields<S extends z.core.$ZodLooseShape>(shape: S) {
+  const known = Object.keys(shape);
+  return z.strictObject(shape, {
+    error: (issue) => {
+      if (issue.code !== 'unrecognized_keys') return `an object with ${known.join(', ')}`;
+      const [key = ''] = issue.keys as string[];
+      const nearest = nearestName(key, known);
+      return nearest ? `no such field; the nearest is ${nearest}` : `one of ${known.join(', ')}`;
+    },
+  });
+}
+
+export function listOf<T extends z.ZodType>(item: T, what: string, most = 1_000) {
+  const error = `a list of at most ${most} ${what}`;
+  return z.array(item, { error }).max(most, { error });
+}
+
+export const sizeField = fields({ width: whole(1, 100_000), height: whole(1, 100_000) });
+
+/** A window's placing in physical pixels of the joint desktop. */
+export const rectField = fields({
+  x: coordinateField,
+  y: coordinateField,
+  width: whole(1, 100_000),
+  height: whole(1, 100_000),
+});
+
+const edge = lengthField.default(0);
+export const edgesField = fields({ top: edge, right: edge, bottom: edge, left: edge });

@@ -1,0 +1,199 @@
+import { z } from 'zod';
+import {
+  between,
+  coordinateField,
+  edgesField,
+  fields,
+  flagField,
+  idField,
+  lengthField,
+  listOf,
+  oneOf,
+  sizeField,
+  textField,
+  whole,
+} from './fields.ts';
+import { layoutSchema } from './layout.ts';
+
+export const PROFILE_VERSION = 1;
+
+export const KINDS = ['normal', 'dialog', 'utility'] as const;
+export const HELD = ['tiled', 'floating', 'pocketed', 'left-alone'] as const;
+export type Held = (typeof HELD)[number];
+export const HUES = ['vermilion', 'petrol', 'ochre', 'slate'] as const;
+export type Hue = (typeof HUES)[number];
+export const MODIFIERS = ['Ctrl', 'Alt', 'Shift', 'Meta'] as const;
+export type Modifier = (typeof MODIFIERS)[number];
+
+const scaleField = between(0.25, 8, 'a scale');
+const pixelsField = whole(1, 100_000);
+const turnField = z.literal([0, 90, 180, 270], { error: 'one of 0, 90, 180, 270 degrees' });
+
+/** What a window says of its own size, in logical pixels. */
+export const hintFields = {
+  min: sizeField.exactOptional(),
+  max: sizeField.exactOptional(),
+  increment: sizeField.exactOptional(),
+  base: fields({ width: whole(0, 100_000), height: whole(0, 100_000) }).exactOptional(),
+  aspect: z
+    .union([between(0.01, 100), sizeField], {
+      error: 'width divided by height, or {width, height}',
+    })
+    .exactOptional(),
+  resizable: flagField.exactOptional(),
+  preferred: sizeField.exactOptional(),
+  wanted: fields({
+    width: whole(1, 100_000).exactOptional(),
+    height: whole(1, 100_000).exactOptional(),
+  }).exactOptional(),
+};
+
+export const monitorSchema = fields({
+  id: idField,
+  name: textField.exactOptional(),
+  maker: textField.exactOptional(),
+  model: textField.exactOptional(),
+  serial: textField.exactOptional(),
+  x: coordinateField.exactOptional(),
+  y: coordinateField.exactOptional(),
+  width: pixelsField,
+  height: pixelsField,
+  turn: turnField.exactOptional(),
+  scale: scaleField.default(1),
+  reserved: edgesField.prefault({}),
+  millimetres: sizeField.exactOptional(),
+});
+
+const deskMonitorSchema = fields({
+  monitor: idField,
+  x: coordinateField,
+  y: coordinateField,
+  width: pixelsField.exactOptional(),
+  height: pixelsField.exactOptional(),
+  turn: turnField.exactOptional(),
+  scale: scaleField.exactOptional(),
+  reserved: edgesField.exactOptional(),
+});
+
+export const deskSchema = fields({
+  id: idField,
+  name: textField.exactOptional(),
+  monitors: listOf(deskMonitorSchema, 'monitors', 32).min(1, {
+    error: 'at least one monitor',
+  }),
+});
+
+export const workspaceSchema = fields({
+  id: idField,
+  name: textField.exactOptional(),
+  monitor: idField.exactOptional(),
+});
+
+export const appSchema = fields({
+  id: idField,
+  name: textField.exactOptional(),
+  /** Two capitals for its balloon on the sheet. */
+  balloon: z
+    .string({ error: 'one or two characters' })
+    .regex(/^\S{1,2}$/u, { error: 'one or two characters' })
+    .exactOptional(),
+  /** Hue of the balloon's outline, in degrees. */
+  hue: between(0, 360, 'degrees').exactOptional(),
+  letter: z
+    .string({ error: 'one letter, A to Z' })
+    .regex(/^[A-Z]$/, { error: 'one letter, A to Z' })
+    .exactOptional(),
+  title: textField.exactOptional(),
+  kind: oneOf(KINDS).default('normal'),
+  /** The app whose window its own windows stand over. */
+  parent: idField.exactOptional(),
+  /** How its windows are held when they open. */
+  held: oneOf(HELD).default('tiled'),
+  ...hintFields,
+});
+
+const perAxis = fields({ x: lengthField, y: lengthField });
+
+const gapFields = {
+  inner: z
+    .union([lengthField, perAxis], { error: 'logical pixels from 0 to 10000, or {x, y}' })
+    .exactOptional(),
+  outer: z
+    .union([lengthField, edgesField], {
+      error: 'logical pixels from 0 to 10000, or {top, right, bottom, left}',
+    })
+    .exactOptional(),
+  dropWhenAlone: flagField.exactOptional(),
+};
+
+export const placeSchema = fields({
+  workspace: idField.exactOptional(),
+  monitor: idField.exactOptional(),
+  layout: layoutSchema.exactOptional(),
+  gaps: fields(gapFields).exactOptional(),
+}).refine((place) => place.workspace !== undefined || place.monitor !== undefined, {
+  error: 'a place that names a workspace, a monitor or both',
+});
+
+export const tilingSchema = fields({
+  layout: layoutSchema.exactOptional(),
+  gaps: fields(gapFields).exactOptional(),
+  whenTooSmall: oneOf(['squeeze']).default('squeeze'),
+  growStep: lengthField.min(1, { error: 'logical pixels from 1 to 10000' }).default(40),
+  places: listOf(placeSchema, 'places').default([]),
+});
+
+const keysSchema = fields({
+  main: oneOf(MODIFIERS).default('Meta'),
+  /** The modifier that stands in for the main one where the browser or system keeps that for itself. */
+  standIn: oneOf(MODIFIERS).default('Alt'),
+  /** The key, by UI Events `code`, that takes the keyboard back from the sheet. */
+  handBack: idField.default('F9'),
+});
+
+const lookSchema = fields({
+  focusFrame: fields({
+    on: flagField.default(true),
+    hue: oneOf(HUES).default('vermilion'),
+    weight: whole(1, 12).default(4),
+  }).prefault({}),
+  motionMs: whole(0, 1000).default(120),
+});
+
+export const profileSchema = fields({
+  version: z
+    .literal(PROFILE_VERSION, { error: `${PROFILE_VERSION}, the version of this file format` })
+    .default(PROFILE_VERSION),
+  name: textField.min(1, { error: 'a name of 1 to 400 characters' }).default('Untitled'),
+  monitors: listOf(monitorSchema, 'monitors', 32).min(1, { error: 'at least one monitor' }),
+  desks: listOf(deskSchema, 'desks').default([]),
+  workspaces: listOf(workspaceSchema, 'workspaces').default([]),
+  apps: listOf(appSchema, 'apps').default([]),
+  tiling: tilingSchema.prefault({}),
+  keys: keysSchema.prefault({}),
+  look: lookSchema.prefault({}),
+}).superRefine((profile, context) => {
+  const lists = ['monitors', 'desks', 'workspaces', 'apps'] as const;
+  for (const list of lists) {
+    const seen = new Set<string>();
+    profile[list].forEach((item, i) => {
+      if (seen.has(item.id)) {
+        context.addIssue({
+          code: 'custom',
+          path: [list, i, 'id'],
+          message: `an id that no other of the ${list} has`,
+        });
+      }
+      seen.add(item.id);
+    });
+  }
+});
+
+export type Profile = z.output<typeof profileSchema>;
+export type Monitor = Profile['monitors'][number];
+export type Desk = Profile['desks'][number];
+export type App = Profile['apps'][number];
+export type Tiling = Profile['tiling'];
+export type Place = Tiling['places'][number];
+export type Edges4 = Monitor['reserved'];
+export type Look = Profile['look'];

@@ -1,0 +1,121 @@
+import { LAYOUTS } from '../layouts/index.ts';
+import type { Edges } from '../geometry/rect.ts';
+import type { Gap } from '../tree/solve.ts';
+import type { Layout, LayoutKind, LayoutSetting } from './layout.ts';
+import type { Place, Profile, Tiling } from './schema.ts';
+
+/** Who decided a setting: the closest place that gives it. */
+export const ORIGINS = [
+  'session',
+  'workspace-on-monitor',
+  'workspace',
+  'monitor',
+  'profile',
+  'default',
+] as const;
+export type Origin = (typeof ORIGINS)[number];
+
+/** One level of settings, closest first in a list of them. */
+export interface Level {
+  from: Origin;
+  layout?: LayoutSetting;
+  gaps?: NonNullable<Tiling['gaps']>;
+}
+
+/** Gaps in logical pixels. */
+export interface Gaps {
+  inner: Gap;
+  outer: Edges;
+  dropWhenAlone: boolean;
+}
+
+export type LayoutField = 'kind' | 'side' | 'leadCount' | 'leadShare' | 'weights' | 'max';
+export type GapField = keyof Gaps;
+
+/** What is in force for a workspace on a monitor, and who decided each field. */
+export interface TilingInForce {
+  layout: Layout;
+  gaps: Gaps;
+  from: Partial<Record<LayoutField | GapField, Origin>>;
+}
+
+const GAPS_DEFAULT = { inner: 0, outer: 0, dropWhenAlone: false } as const;
+
+/** The origin that a place in the profile's list speaks for. */
+export function originOfPlace(place: Place): Origin {
+  if (place.workspace === undefined) return 'monitor';
+  return place.monitor === undefined ? 'workspace' : 'workspace-on-monitor';
+}
+
+/** The profile's settings that bear on a workspace on a monitor, closest first. */
+export function levelsFor(profile: Profile, workspace: string, monitor: string): Level[] {
+  const { places, layout, gaps } = profile.tiling;
+  const applies = (place: Place) =>
+    (place.workspace ?? workspace) === workspace && (place.monitor ?? monitor) === monitor;
+  const levels: Level[] = [];
+  for (const place of places) {
+    if (applies(place)) levels.push({ from: originOfPlace(place), ...settingsOf(place) });
+  }
+  levels.sort((a, b) => ORIGINS.indexOf(a.from) - ORIGINS.indexOf(b.from));
+  levels.push({ from: 'profile', ...settingsOf({ layout, gaps }) });
+  return levels;
+}
+
+function settingsOf(source: {
+  layout?: LayoutSetting | undefined;
+  gaps?: Tiling['gaps'] | undefined;
+}): Omit<Level, 'from'> {
+  return {
+    ...(source.layout && { layout: source.layout }),
+    ...(source.gaps && { gaps: source.gaps }),
+  };
+}
+
+/** Decides every field of a layout: the closest level's kind, and its parameters from levels of that kind. */
+export function resolveLayout(levels: readonly Level[]): {
+  layout: Layout;
+  from: TilingInForce['from'];
+} {
+  const deciding = levels.find((level) => level.layout);
+  const kind: LayoutKind = deciding?.layout?.kind ?? 'lead';
+  const from: TilingInForce['from'] = { kind: deciding?.from ?? 'default' };
+  const layout: Record<string, unknown> = { ...LAYOUTS[kind].defaults };
+  for (const field of Object.keys(layout))
+    if (field !== 'kind') from[field as LayoutField] = 'default';
+  for (const level of levels.toReversed()) {
+    if (level.layout?.kind !== kind) continue;
+    for (const [field, value] of Object.entries(level.layout)) {
+      if (field === 'kind') continue;
+      layout[field] = value;
+      from[field as LayoutField] = level.from;
+    }
+  }
+  return { layout: layout as unknown as Layout, from };
+}
+
+/** Decides every gap, field by field. */
+export function resolveGaps(levels: readonly Level[]): { gaps: Gaps; from: TilingInForce['from'] } {
+  const decide = <F extends GapField>(field: F) => {
+    const level = levels.find((candidate) => candidate.gaps?.[field] !== undefined);
+    return { value: level?.gaps?.[field] ?? GAPS_DEFAULT[field], from: level?.from ?? 'default' };
+  };
+  const inner = decide('inner');
+  const outer = decide('outer');
+  const alone = decide('dropWhenAlone');
+  return {
+    gaps: {
+      inner: perAxis(inner.value as number | Gap),
+      outer: perEdge(outer.value as number | Edges),
+      dropWhenAlone: alone.value as boolean,
+    },
+    from: { inner: inner.from, outer: outer.from, dropWhenAlone: alone.from },
+  };
+}
+
+function perAxis(gap: number | Gap): Gap {
+  return typeof gap === 'number' ? { x: gap, y: gap } : gap;
+}
+
+function perEdge(gap: number | Edges): Edges {
+  return typeof gap === 'number' ? { top: gap, right: gap, bottom: gap, left: gap } : gap;
+}

@@ -1,0 +1,120 @@
+import { monitorOf } from '../../desk/desk.ts';
+import { neighbourOf } from '../../desk/neighbours.ts';
+import { bearing, compareBearings, type Direction } from '../../geometry/direction.ts';
+import type { Rect } from '../../geometry/rect.ts';
+import { placeShown, type Placement } from '../place.ts';
+import {
+  arrangementOf,
+  did,
+  isShown,
+  nothing,
+  shownOn,
+  windowName,
+  windowOf,
+  withFocus,
+  withFocusOnMonitor,
+  type Outcome,
+  type SessionWindow,
+  type Situation,
+} from '../session.ts';
+
+/** What lies in a direction: a window, a monitor with nothing to focus, or the end of the desk. */
+export type Ahead = { window: SessionWindow } | { monitor: string } | null;
+
+/**
+ * What focus-D would choose. Shown windows mostly beyond the focused edge: those in line come first,
+ * then the nearest, the largest overlap, the most recently focused. Past the last one it is the
+ * neighbouring monitor's, by the same order, or that monitor itself when it shows nothing.
+ */
+export function lookAhead(situation: Situation, direction: Direction): Ahead {
+  const { session, desk } = situation;
+  const here = monitorOf(desk, session.focusMonitor);
+  const onMonitor = placeShown(situation, here.id);
+  const from: Rect = onMonitor.find((placement) => placement.id === session.focus) ?? here;
+  const near = from === here ? null : firstBeyond(situation, from, direction, onMonitor);
+  if (near) return { window: windowOf(session, near.id)! };
+
+  const neighbour = neighbourOf(here, direction, desk.monitors);
+  if (!neighbour) return null;
+  const over = placeShown(situation, neighbour.id);
+  const far = firstBeyond(situation, from, direction, over) ?? mostRecent(situation, over);
+  return far ? { window: windowOf(session, far.id)! } : { monitor: neighbour.id };
+}
+
+function firstBeyond(
+  { session }: Situation,
+  from: Rect,
+  direction: Direction,
+  candidates: readonly Placement[],
+): Placement | null {
+  const age = (placement: Placement) => session.recent.indexOf(placement.id);
+  const beyond = candidates
+    .filter((candidate) => candidate !== from)
+    .map((placement) => ({ placement, towards: bearing(from, placement, direction) }))
+    .filter(({ towards }) => towards.beyond > 0.5)
+    .sort((a, b) => compareBearings(a.towards, b.towards) || age(a.placement) - age(b.placement));
+  return beyond[0]?.placement ?? null;
+}
+
+function mostRecent({ session }: Situation, shown: readonly Placement[]): Placement | null {
+  const byAge = [...shown].sort(
+    (a, b) => session.recent.indexOf(a.id) - session.recent.indexOf(b.id),
+  );
+  return byAge[0] ?? null;
+}
+
+export function focusTowards(situation: Situation, direction: Direction): Outcome {
+  const { session, profile } = situation;
+  const ahead = lookAhead(situation, direction);
+  if (!ahead) return nothing(session, `nothing lies ${direction} of here`);
+  if ('monitor' in ahead) {
+    const name = monitorOf(situation.desk, ahead.monitor).name;
+    return did(withFocusOnMonitor(session, ahead.monitor), {
+      about: ahead.monitor,
+      decided: `${name} has the focus`,
+      because: `it stands ${direction} and shows no window`,
+    });
+  }
+  const { window } = ahead;
+  const crossed = window.monitor !== session.focusMonitor;
+  return did(withFocus(session, window), {
+    about: window.id,
+    decided: `${windowName(profile, window)} has the focus`,
+    because: crossed
+      ? `it lies ${direction}, on ${monitorOf(situation.desk, window.monitor).name}`
+      : `it is next ${direction}`,
+  });
+}
+
+/** focus-next (1) and focus-previous (−1): round the workspace's order. */
+export function focusInOrder({ session, profile }: Situation, step: 1 | -1): Outcome {
+  const monitor = session.focusMonitor;
+  const { order } = arrangementOf(session, shownOn(session, monitor), monitor);
+  const ring = order.filter((id) => {
+    const window = windowOf(session, id);
+    return window && isShown(session, window);
+  });
+  if (ring.length === 0) return nothing(session, 'this workspace has no windows');
+  const at = session.focus === undefined ? -1 : ring.indexOf(session.focus);
+  const next = at < 0 ? 0 : (at + step + ring.length) % ring.length;
+  const window = windowOf(session, ring[next])!;
+  if (window.id === session.focus) return nothing(session, 'it is the only window here');
+  return did(withFocus(session, window), {
+    about: window.id,
+    decided: `${windowName(profile, window)} has the focus`,
+    because: `it is ${step > 0 ? 'next' : 'previous'} in the workspace's order`,
+  });
+}
+
+export function focusLast({ session, profile }: Situation): Outcome {
+  for (const id of session.recent) {
+    const window = windowOf(session, id);
+    if (!window || id === session.focus || window.held === 'pocketed') continue;
+    return did(withFocus(session, window), {
+      about: id,
+      decided: `${windowName(profile, window)} has the focus`,
+      because: 'it had the focus before',
+    });
+  }
+  return nothing(session, 'no other window had the focus before');
+}

@@ -1,0 +1,94 @@
+import { monitorOf } from '../../desk/desk.ts';
+import { workArea } from '../../desk/work-area.ts';
+import { axisOf, isForward, type Direction } from '../../geometry/direction.ts';
+import { toPixels } from '../../geometry/round.ts';
+import { span, type Rect } from '../../geometry/rect.ts';
+import { LAYOUTS, shareOfBoundary } from '../../layouts/index.ts';
+import { moveBoundary } from '../../tree/boundary.ts';
+import { arrange } from '../arrange.ts';
+import { minimumOf } from '../hints.ts';
+import {
+  did,
+  nothing,
+  windowName,
+  windowOf,
+  withWindow,
+  type Outcome,
+  type SessionWindow,
+  type Situation,
+} from '../session.ts';
+import { adjust } from './shares.ts';
+
+/** grow-D (1) moves the focused window's D edge out by the profile's step, shrink-D (−1) moves it in. */
+export function growTowards(situation: Situation, direction: Direction, sign: 1 | -1): Outcome {
+  const { session, profile, desk } = situation;
+  const window = windowOf(session, session.focus);
+  if (!window) return nothing(session, 'no window has the focus');
+  const step = sign * toPixels(profile.tiling.growStep, monitorOf(desk, window.monitor).scale);
+  if (window.held === 'floating') return growStanding(situation, window, direction, step);
+  if (window.held !== 'tiled') {
+    return nothing(session, `${windowName(profile, window)} is left alone`);
+  }
+
+  const { tiled, solved, tiling } = arrange(situation, window.workspace, window.monitor);
+  const { layout } = tiling;
+  if (!LAYOUTS[layout.kind].can.grow || !solved) {
+    return nothing(session, `${LAYOUTS[layout.kind].title} cannot grow`);
+  }
+  const at = tiled.findIndex((candidate) => candidate.id === window.id);
+  const moved = moveBoundary(solved.flat, solved.rects, at, direction, step);
+  if (!moved) return nothing(session, `nothing lies ${direction} to share with`);
+  if (moved.pixels === 0) return nothing(session, 'what would get smaller is at its minimum');
+
+  const share = shareOfBoundary(layout, moved.split, moved.weights);
+  const next = adjust(situation, (adjusted) =>
+    share === null
+      ? { ...adjusted, weights: { ...adjusted.weights, [moved.split]: moved.weights } }
+      : { ...adjusted, leadShare: share },
+  );
+  return did(next, edgeMoved(window, direction, moved.pixels));
+}
+
+function edgeMoved(window: SessionWindow, direction: Direction, pixels: number) {
+  const edge = { left: 'left', right: 'right', up: 'top', down: 'bottom' }[direction];
+  return {
+    about: window.id,
+    decided: `${edge} edge ${pixels > 0 ? 'out' : 'in'} by ${Math.abs(pixels)} px`,
+    because: pixels > 0 ? 'grown by key' : 'shrunk by key',
+    pixels,
+  };
+}
+
+/** A floating window's edge moves freely: not beyond the work area, not under the window's minimum. */
+function growStanding(
+  { session, desk }: Situation,
+  window: SessionWindow,
+  direction: Direction,
+  step: number,
+): Outcome {
+  if (window.resizable === false) return nothing(session, 'its size is fixed');
+  const monitor = monitorOf(desk, window.monitor);
+  const axis = axisOf(direction);
+  const forward = isForward(direction);
+  const own = span(window.standing!, axis);
+  const room = span(workArea(monitor).area, axis);
+  const size = minimumOf(window, monitor.scale);
+  const least = axis === 'x' ? size.width : size.height;
+  const beyond = Math.max(0, forward ? room.end - own.end : own.start - room.start);
+  const pixels =
+    step > 0 ? Math.min(step, beyond) : -Math.min(-step, Math.max(0, own.length - least));
+  if (pixels === 0) {
+    const why = step > 0 ? 'it ends at the work area' : 'it is at its minimum';
+    return nothing(session, why);
+  }
+  const start = forward ? own.start : own.start - pixels;
+  const length = own.length + pixels;
+  const standing: Rect =
+    axis === 'x'
+      ? { ...window.standing!, x: start, width: length }
+      : { ...window.standing!, y: start, height: length };
+  return did(
+    withWindow(session, window.id, (there) => ({ ...there, standing })),
+    edgeMoved(window, direction, pixels),
+  );
+}

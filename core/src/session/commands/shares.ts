@@ -1,0 +1,104 @@
+import { LAYOUTS } from '../../layouts/index.ts';
+import type { LeadLayout } from '../../profile/layout.ts';
+import { arrange, tilingInForce } from '../arrange.ts';
+import type { Adjusted } from '../schema.ts';
+import {
+  arrangementOf,
+  did,
+  nothing,
+  shownOn,
+  withAdjusted,
+  withArrangement,
+  type Outcome,
+  type Session,
+  type Situation,
+} from '../session.ts';
+
+const SHARE_STEP = 0.02;
+const LEAST_SHARE = 0.05;
+const MOST_SHARE = 0.95;
+
+/** The workspace and monitor that commands without a window work on. */
+export function placeInFocus(session: Session): { workspace: string; monitor: string } {
+  return {
+    workspace: shownOn(session, session.focusMonitor),
+    monitor: session.focusMonitor,
+  };
+}
+
+function tilingInFocus({ session, profile }: Situation) {
+  const { workspace, monitor } = placeInFocus(session);
+  return tilingInForce(profile, session, workspace, monitor);
+}
+
+/** The session with an adjustment to the layout in force where the focus is. */
+export function adjust(
+  { session, profile }: Situation,
+  change: (adjusted: Adjusted) => Adjusted,
+): Session {
+  const { workspace, monitor } = placeInFocus(session);
+  const { kind } = tilingInForce(profile, session, workspace, monitor).layout;
+  return withArrangement(session, workspace, monitor, (arrangement) =>
+    withAdjusted(arrangement, kind, change(arrangement.adjusted?.[kind] ?? {})),
+  );
+}
+
+/** lead-share-more (1) and lead-share-less (−1): 0.02 at a time within 0.05 – 0.95. */
+export function stepLeadShare(situation: Situation, direction: 1 | -1): Outcome {
+  const { session } = situation;
+  const { layout } = tilingInFocus(situation);
+  if (!LAYOUTS[layout.kind].can.leadShare) {
+    return nothing(session, `${LAYOUTS[layout.kind].title} has no lead share`);
+  }
+  const { leadShare } = layout as LeadLayout;
+  const stepped = Math.min(MOST_SHARE, Math.max(LEAST_SHARE, leadShare + direction * SHARE_STEP));
+  const next = Number(stepped.toFixed(6));
+  if ((next - leadShare) * direction <= 0) {
+    return nothing(session, `the lead share is at its ${direction > 0 ? 'most' : 'least'}`);
+  }
+  return did(
+    adjust(situation, (adjusted) => ({ ...adjusted, leadShare: next })),
+    { decided: `lead share ${shareText(next)}`, because: `it was ${shareText(leadShare)}` },
+  );
+}
+
+/** A share with at most three decimals. */
+export function shareText(share: number): string {
+  return String(Number(share.toFixed(3)));
+}
+
+/** lead-count-more (1) and lead-count-less (−1), from 1 to as many as there are tiled windows. */
+export function stepLeadCount(situation: Situation, direction: 1 | -1): Outcome {
+  const { session } = situation;
+  const { layout } = tilingInFocus(situation);
+  if (!LAYOUTS[layout.kind].can.leadCount) {
+    return nothing(session, `${LAYOUTS[layout.kind].title} has no lead count`);
+  }
+  const { workspace, monitor } = placeInFocus(session);
+  const windows = arrange(situation, workspace, monitor).tiled.length;
+  const { leadCount } = layout as LeadLayout;
+  if (direction > 0 && leadCount >= windows) return nothing(session, 'all windows lead already');
+  if (direction < 0 && leadCount <= 1) return nothing(session, 'one window leads already');
+  // A count beyond the windows that are there looks like all of them: less steps down from what is seen.
+  const seen = direction < 0 ? Math.min(leadCount, Math.max(1, windows)) : leadCount;
+  const next = Math.max(1, seen + direction);
+  return did(
+    adjust(situation, (adjusted) => ({ ...adjusted, leadCount: next })),
+    { decided: `lead count ${next}`, because: `it was ${leadCount}` },
+  );
+}
+
+/** even-out: drops every size moved by key, so that the shares of the settings apply again. */
+export function evenOut(situation: Situation): Outcome {
+  const { session } = situation;
+  const { workspace, monitor } = placeInFocus(session);
+  const { kind } = tilingInFocus(situation).layout;
+  const adjusted = arrangementOf(session, workspace, monitor).adjusted?.[kind];
+  if (adjusted?.leadShare === undefined && adjusted?.weights === undefined) {
+    return nothing(session, 'no size here was moved by key');
+  }
+  return did(
+    adjust(situation, ({ leadShare: _share, weights: _weights, ...kept }) => kept),
+    { decided: 'sizes as set', because: 'sizes moved by key are dropped' },
+  );
+}

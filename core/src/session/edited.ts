@@ -1,0 +1,50 @@
+import type { Profile } from '../profile/schema.ts';
+import { levelsFor, resolveLayout } from '../profile/settings.ts';
+import { openSession } from './open.ts';
+import { did, withAdjusted, type Outcome, type Session, type Situation } from './session.ts';
+
+/**
+ * The profile was edited. A session's own choice gives way where its very field was edited; windows and
+ * workspaces find a place on what monitors there are now.
+ *
+ * @param before the profile before the edit; the situation has the one after
+ */
+export function profileEdited({ session, profile }: Situation, before: Profile): Outcome {
+  let next: Session = session;
+  for (const [key, arrangement] of Object.entries(session.arrangements)) {
+    const [workspace = '', monitor = ''] = key.split('/');
+    const was = resolveLayout(levelsFor(before, workspace, monitor)).layout;
+    const is = resolveLayout(levelsFor(profile, workspace, monitor)).layout;
+    if (JSON.stringify(was) === JSON.stringify(is)) continue;
+    let kept = arrangement;
+    if (was.kind !== is.kind) {
+      const { layout: _chosen, ...rest } = kept;
+      kept = rest;
+    }
+    const adjusted = kept.adjusted?.[is.kind];
+    if (adjusted) {
+      const isEdited = (field: string) =>
+        JSON.stringify(valueOf(was, field)) !== JSON.stringify(valueOf(is, field));
+      const remaining = Object.fromEntries(
+        Object.entries(adjusted).filter(([field]) => !isEdited(field)),
+      );
+      kept = withAdjusted(kept, is.kind, remaining);
+    }
+    if (kept !== arrangement) {
+      next = { ...next, arrangements: { ...next.arrangements, [key]: kept } };
+    }
+  }
+  const placed =
+    before.monitors === profile.monitors &&
+    before.desks === profile.desks &&
+    before.workspaces === profile.workspaces;
+  if (!placed) {
+    const windows = [...next.windows];
+    next = openSession({ ...next, windows }, profile).session;
+  }
+  return did(next);
+}
+
+function valueOf(layout: object, field: string): unknown {
+  return (layout as Record<string, unknown>)[field];
+}

@@ -1,0 +1,45 @@
+import type { Dropped } from '../desk/work-area.ts';
+import type { UnknownName } from '../desk/desk.ts';
+import type { Axis } from '../geometry/rect.ts';
+
+/** Something about an arrangement that a person should know. Lengths in physical pixels. */
+export type Finding =
+  | {
+      kind: 'squeeze';
+      window: string;
+      workspace: string;
+      monitor: string;
+      axis: Axis;
+      has: number;
+      needs: number;
+    }
+  | { kind: 'crowded'; workspace: string; monitor: string; windows: number }
+  | ({ kind: 'no-room'; workspace: string; monitor: string } & Dropped)
+  | ({ kind: 'unknown-name' } & UnknownName)
+  | { kind: 'elsewhere'; window: string; workspace: string; monitor: string; asked: string };
+
+/**
+ * A finding in one sentence.
+ * @param name gives a window's or a monitor's name for a person
+ */
+export function findingText(finding: Finding, name: (id: string) => string): string {
+  switch (finding.kind) {
+    case 'squeeze': {
+      const size = finding.axis === 'x' ? 'wide' : 'high';
+      return `${name(finding.window)} is ${finding.has} px ${size} and needs ${finding.needs}.`;
+    }
+    case 'crowded':
+      return `${finding.windows} windows on workspace ${finding.workspace} have fewer pixels than windows; some lie over each other.`;
+    case 'no-room': {
+      const what = finding.what === 'reserved' ? 'reserved edges' : 'outer gap';
+      const size = finding.axis === 'x' ? 'width' : 'height';
+      return `${name(finding.monitor)} has no ${size} left for windows; its ${what} there is left out.`;
+    }
+    case 'unknown-name': {
+      const hint = finding.nearest ? ` The nearest is ${finding.nearest}.` : '';
+      return `${finding.path} names ${finding.value}, which does not exist.${hint}`;
+    }
+    case 'elsewhere':
+      return `${name(finding.window)} asks for monitor ${finding.asked}, but workspace ${finding.workspace} is on ${name(finding.monitor)}.`;
+  }
+}

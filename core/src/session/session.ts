@@ -1,0 +1,168 @@
+import type { DeskInForce } from '../desk/desk.ts';
+import type { Profile } from '../profile/schema.ts';
+import type { Adjusted, Arrangement, SessionInput, Step, WindowInput } from './schema.ts';
+
+/** A window of a running desk: it is on a monitor and a workspace. */
+export type SessionWindow = WindowInput & { monitor: string; workspace: string };
+
+/**
+ * The state of a running desk: an immutable value. Written as JSON it is a session file.
+ */
+export interface Session extends Omit<SessionInput, 'windows'> {
+  /** In the order they opened. */
+  windows: readonly SessionWindow[];
+  focusMonitor: string;
+}
+
+/**
+ * One line of a trace: what was decided, and because of what. `about` is the window (or other thing)
+ * it is said of; `pixels` is how far an edge really moved.
+ */
+export interface Reason {
+  about?: string;
+  decided: string;
+  because: string;
+  pixels?: number;
+}
+
+/** What a step makes of a session. A step that does nothing returns the same session and says why. */
+export interface Outcome {
+  session: Session;
+  trace: Reason[];
+}
+
+/** What a command works on. */
+export interface Situation {
+  session: Session;
+  profile: Profile;
+  desk: DeskInForce;
+}
+
+export function did(session: Session, ...trace: Reason[]): Outcome {
+  return { session, trace };
+}
+
+export function nothing(session: Session, because: string): Outcome {
+  return { session, trace: [{ decided: 'nothing to do', because }] };
+}
+
+/** The key of a workspace on a monitor in a session's arrangements. */
+export function placeKey(workspace: string, monitor: string): string {
+  return `${workspace}/${monitor}`;
+}
+
+const EMPTY: Arrangement = { order: [] };
+
+export function arrangementOf(session: Session, workspace: string, monitor: string): Arrangement {
+  return session.arrangements[placeKey(workspace, monitor)] ?? EMPTY;
+}
+
+export function windowOf(session: Session, id: string | undefined): SessionWindow | undefined {
+  return id === undefined ? undefined : session.windows.find((window) => window.id === id);
+}
+
+/** The workspace a monitor shows. */
+export function shownOn(session: Session, monitor: string): string {
+  return session.shown[monitor] ?? '';
+}
+
+export function isShown(session: Session, window: SessionWindow): boolean {
+  return window.held !== 'pocketed' && shownOn(session, window.monitor) === window.workspace;
+}
+
+/** A window's name for a person: its app's, else its title, else its id. */
+export function windowName(profile: Profile, window: SessionWindow): string {
+  const app = profile.apps.find((candidate) => candidate.id === window.app);
+  return app?.name ?? window.app ?? window.title ?? window.id;
+}
+
+export function withWindow(
+  session: Session,
+  id: string,
+  change: (window: SessionWindow) => SessionWindow,
+): Session {
+  return {
+    ...session,
+    windows: session.windows.map((window) => (window.id === id ? change(window) : window)),
+  };
+}
+
+export function withArrangement(
+  session: Session,
+  workspace: string,
+  monitor: string,
+  change: (arrangement: Arrangement) => Arrangement,
+): Session {
+  const key = placeKey(workspace, monitor);
+  const arrangement = change(session.arrangements[key] ?? EMPTY);
+  return { ...session, arrangements: { ...session.arrangements, [key]: arrangement } };
+}
+
+/** Puts a kind's adjustments in the place of the former ones; empty ones are left out. */
+export function withAdjusted(
+  arrangement: Arrangement,
+  kind: keyof NonNullable<Arrangement['adjusted']>,
+  adjusted: Adjusted,
+): Arrangement {
+  const { [kind]: _former, ...others } = arrangement.adjusted ?? {};
+  const next = Object.keys(adjusted).length > 0 ? { ...others, [kind]: adjusted } : others;
+  const { adjusted: _all, ...bare } = arrangement;
+  return Object.keys(next).length > 0 ? { ...bare, adjusted: next } : bare;
+}
+
+/** Gives a window the focus, and shows its workspace. */
+export function withFocus(session: Session, window: SessionWindow): Session {
+  if (
+    session.focus === window.id &&
+    session.focusMonitor === window.monitor &&
+    isShown(session, window)
+  ) {
+    return session;
+  }
+  return {
+    ...session,
+    focus: window.id,
+    focusMonitor: window.monitor,
+    recent: [window.id, ...session.recent.filter((id) => id !== window.id)],
+    shown: { ...session.shown, [window.monitor]: window.workspace },
+  };
+}
+
+/** Sends the focus to a monitor: to its most recently focused shown window, or to the monitor with none. */
+export function withFocusOnMonitor(session: Session, monitor: string): Session {
+  const ids = session.recent;
+  for (const id of ids) {
+    const window = windowOf(session, id);
+    if (window && window.monitor === monitor && isShown(session, window)) {
+      return withFocus(session, window);
+    }
+  }
+  const { focus: _focus, ...rest } = session;
+  return { ...rest, focusMonitor: monitor };
+}
+
+/**
+ * Makes every order list exactly the windows that are there: those listed keep their order, missing
+ * ones join at the end in the order they opened.
+ */
+export function mendOrders(session: Session): Session {
+  const members = new Map<string, Set<string>>();
+  for (const window of session.windows) {
+    const key = placeKey(window.workspace, window.monitor);
+    members.set(key, (members.get(key) ?? new Set()).add(window.id));
+  }
+  const arrangements: Record<string, Arrangement> = {};
+  for (const key of new Set([...Object.keys(session.arrangements), ...members.keys()])) {
+    const arrangement = session.arrangements[key] ?? EMPTY;
+    const here = members.get(key) ?? new Set<string>();
+    const kept = arrangement.order.filter((id) => here.has(id));
+    const order = [...new Set([...kept, ...here])];
+    const same =
+      order.length === arrangement.order.length &&
+      order.every((id, i) => id === arrangement.order[i]);
+    arrangements[key] = same ? arrangement : { ...arrangement, order };
+  }
+  return { ...session, arrangements };
+}
+
+export type { Adjusted, Arrangement, Step };

@@ -1,0 +1,102 @@
+import { profileSchema, type Profile } from '../profile/schema.ts';
+import { openSession } from '../session/open.ts';
+import { place, type Placement } from '../session/place.ts';
+import { reduce, type SessionEvent } from '../session/reduce.ts';
+import { sessionSchema } from '../session/schema.ts';
+import type { Reason, Session } from '../session/session.ts';
+import type { Command } from '../session/commands/index.ts';
+
+/** A desk to run tests on: what was done to it, and where its windows are. */
+export interface TestDesk {
+  profile: Profile;
+  session: Session;
+  trace: readonly Reason[];
+  /** Runs plain commands by their ids, others as they are. */
+  run: (...commands: (Command | Command['command'])[]) => TestDesk;
+  event: (event: SessionEvent) => TestDesk;
+  /** Windows as "x,y w×h", by id. */
+  shapes: () => Record<string, string>;
+  at: (id: string) => Placement;
+}
+
+export function testDesk(profileInput: unknown, sessionInput: unknown = {}): TestDesk {
+  const profile = profileSchema.parse(profileInput);
+  const { session } = openSession(sessionSchema.parse(sessionInput), profile);
+  return deskOf(profile, session, []);
+}
+
+function deskOf(profile: Profile, session: Session, trace: readonly Reason[]): TestDesk {
+  const event = (happening: SessionEvent) => {
+    const outcome = reduce(deepFrozen(session), happening, deepFrozen(profile));
+    return deskOf(profile, outcome.session, outcome.trace);
+  };
+  const placed = () => place(session, profile).placements;
+  return {
+    profile,
+    session,
+    trace,
+    event,
+    run: (...commands) =>
+      commands.reduce<TestDesk>(
+        (desk, command) => {
+          const whole = typeof command === 'string' ? ({ command } as Command) : command;
+          return desk.event({ type: 'command', command: whole });
+        },
+        deskOf(profile, session, trace),
+      ),
+    shapes: () => Object.fromEntries(placed().map((p) => [p.id, shapeText(p)])),
+    at: (id) => placed().find((placement) => placement.id === id)!,
+  };
+}
+
+export function shapeText({ x, y, width, height }: Placement): string {
+  return `${x},${y} ${width}×${height}`;
+}
+
+/** The value itself, made unchangeable all the way down: a reducer that mutates its input throws. */
+export function deepFrozen<T>(value: T): T {
+  if (typeof value === 'object' && value !== null && !Object.isFrozen(value)) {
+    Object.freeze(value);
+    Object.values(value).forEach(deepFrozen);
+  }
+  return value;
+}
+
+/** The demo's three monitors as they stand on the Office desk. */
+export const OFFICE = {
+  monitors: [
+    { id: 'wide', x: 0, y: 0, width: 3440, height: 1440, reserved: { top: 28 } },
+    { id: 'tall', x: 3440, y: -560, width: 1440, height: 2560 },
+    {
+      id: 'lap',
+      x: 280,
+      y: 1440,
+      width: 2880,
+      height: 1800,
+      scale: 2,
+      reserved: { top: 24, bottom: 40 },
+    },
+  ],
+  workspaces: [
+    { id: 'B', monitor: 'wide' },
+    { id: '1', monitor: 'wide' },
+    { id: 'S', monitor: 'tall' },
+    { id: 'R', monitor: 'lap' },
+  ],
+  apps: [
+    { id: 'pitreader', name: 'Pit Reader' },
+    { id: 'shell', name: 'Shell' },
+    {
+      id: 'picker',
+      name: 'Picker',
+      held: 'floating',
+      resizable: false,
+      preferred: { width: 300, height: 360 },
+    },
+  ],
+  tiling: { gaps: { inner: 10, outer: 6 }, layout: { kind: 'lead', leadShare: 0.58 } },
+};
+
+export function windows(...ids: string[]) {
+  return { windows: ids.map((id) => ({ id })) };
+}

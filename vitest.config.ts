@@ -1,0 +1,10 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  resolve: { conditions: ['source'] },
+  ssr: { resolve: { conditions: ['source'] } },
+  test: {
+    include: ['{core,cli,server,web}/src/**/*.test.ts'],
+    testTimeout: 30_000,
+  },
+});
