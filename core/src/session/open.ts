@@ -22,7 +22,7 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
   const unknown = (path: string, value: string, names: readonly string[]) =>
     findings.push({ kind: 'unknown-name', path, value, nearest: nearestName(value, names) });
 
-  const { desk: deskId, ...rest } = input;
+  const { desk: deskId, focus, ...rest } = input;
   const deskIds = profile.desks.map((desk) => desk.id);
   const deskKnown = deskId !== undefined && deskIds.includes(deskId);
   if (deskId !== undefined && !deskKnown) unknown('desk', deskId, deskIds);
@@ -67,7 +67,7 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
     focusMonitor: monitorOf(desk, input.focusMonitor ?? '').id,
   });
   const focused =
-    windowOf(session, session.focus) ??
+    windowOf(session, focus) ??
     (input.focusMonitor === undefined ? lastOpenedIn(session) : undefined);
   if (focused) session = withFocus(session, focused);
   return { session, findings };

@@ -1,0 +1,166 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { deepFrozen, OFFICE, testDesk, windows } from '../testing/desk.ts';
+import { PLAIN_COMMANDS, type Command } from './commands/index.ts';
+import { openSession } from './open.ts';
+import { place } from './place.ts';
+import { reduce, type SessionEvent } from './reduce.ts';
+import { sessionSchema } from './schema.ts';
+
+const desk = testDesk(OFFICE, { ...windows('p', 'b', 's'), focus: 'p' });
+
+describe('undo and redo', () => {
+  it('step back and forth through changes, past mere visits', () => {
+    const changed = desk.run('swap-with-lead', 'move-later', 'focus-right', 'float');
+    const back = changed.run('undo', 'undo');
+    expect(back.shapes()).toEqual(desk.shapes());
+    expect(back.run('redo', 'redo').shapes()).toEqual(changed.shapes());
+    expect(back.run('undo').trace[0]?.because).toBe('no step to take back');
+  });
+
+  it('keep windows opened since, at the end, and skip closed ones', () => {
+    const open = { command: 'open-app', app: 'shell' } as const;
+    const after = desk.run('move-later', open, 'focus-next', 'close', 'undo');
+    expect(after.session.windows.map(({ id }) => id)).toEqual(['p', 's', 'shell-1']);
+    expect(after.session.arrangements['B/wide']!.order).toEqual(['p', 's', 'shell-1']);
+  });
+
+  it('bring a window back from another monitor, and the focus with it', () => {
+    const sent = desk.run('move-down');
+    expect(sent.at('p').monitor).toBe('lap');
+    const back = sent.run('undo');
+    expect(back.shapes()).toEqual(desk.shapes());
+    expect([back.session.focus, back.session.focusMonitor]).toEqual(['p', 'wide']);
+  });
+
+  it('end where a new step begins', () => {
+    const again = desk.run('move-later', 'undo', 'lead-share-more', 'redo');
+    expect(again.trace[0]?.because).toBe('no step to take again');
+  });
+});
+
+describe('an edit of the profile', () => {
+  const edited = (share: number) => ({
+    ...desk.profile,
+    tiling: { ...desk.profile.tiling, layout: { kind: 'lead' as const, leadShare: share } },
+  });
+
+  it('takes the place of a share moved by key, and of nothing else moved by key', () => {
+    const moved = desk.run('lead-share-more', 'lead-count-more');
+    const after = edited(0.3);
+    const { session } = reduce(
+      moved.session,
+      { type: 'profile-edited', before: moved.profile },
+      after,
+    );
+    const shapes = place(session, after).placements;
+    expect(shapes[0]!.width).toBe(Math.round(3418 * 0.3));
+    expect(shapes[1]!.x).toBe(6);
+  });
+
+  it('leaves a share moved by key alone when another field was edited', () => {
+    const moved = desk.run('lead-share-more');
+    const after = {
+      ...desk.profile,
+      tiling: { ...desk.profile.tiling, gaps: { inner: 0, outer: 0 } },
+    };
+    const { session } = reduce(
+      moved.session,
+      { type: 'profile-edited', before: moved.profile },
+      after,
+    );
+    expect(place(session, after).placements[0]!.width).toBe(Math.round(3440 * 0.6));
+  });
+
+  it('finds a place for windows whose monitor is gone', () => {
+    const sent = desk.run('move-down');
+    const after = { ...sent.profile, monitors: sent.profile.monitors.slice(0, 2) };
+    const { session } = reduce(
+      sent.session,
+      { type: 'profile-edited', before: sent.profile },
+      after,
+    );
+    expect(place(session, after).placements.map(({ monitor }) => monitor)).toEqual([
+      'wide',
+      'wide',
+      'wide',
+    ]);
+  });
+});
+
+const command: fc.Arbitrary<Command> = fc.oneof(
+  fc.constantFrom(...PLAIN_COMMANDS).map((id) => ({ command: id })),
+  fc
+    .constantFrom('pitreader', 'shell', 'picker')
+    .map((app) => ({ command: 'open-app' as const, app })),
+  fc.constantFrom('B', '1', 'S', 'R').map((which) => ({ command: 'go-workspace' as const, which })),
+  fc
+    .constantFrom('lead' as const, 'columns' as const)
+    .map((kind) => ({ command: 'use-layout' as const, layout: { kind } })),
+);
+const event: fc.Arbitrary<SessionEvent> = fc.oneof(
+  { weight: 8, arbitrary: command.map((c) => ({ type: 'command' as const, command: c })) },
+  {
+    weight: 1,
+    arbitrary: fc
+      .constantFrom('p', 'b', 'shell-1')
+      .map((id) => ({ type: 'window-closed' as const, id })),
+  },
+  {
+    weight: 1,
+    arbitrary: fc
+      .constantFrom('p', 's', 'shell-1')
+      .map((id) => ({ type: 'window-focused' as const, id })),
+  },
+);
+
+describe('any run of events', () => {
+  it('gives the same outcome each time, changes no input, and leaves a sound session', () => {
+    fc.assert(
+      fc.property(fc.array(event, { maxLength: 40 }), (events) => {
+        const profile = deepFrozen(desk.profile);
+        let session = deepFrozen(desk.session);
+        for (const happening of events) {
+          const outcome = reduce(session, happening, profile);
+          expect(reduce(session, happening, profile)).toEqual(outcome);
+          expect(outcome.trace.length).toBeGreaterThan(0);
+          session = deepFrozen(outcome.session);
+        }
+        const ids = session.windows.map(({ id }) => id).sort();
+        const listed = Object.values(session.arrangements).flatMap(({ order }) => order);
+        expect(listed.sort()).toEqual(ids);
+        const focus = place(session, profile).placements.find(({ id }) => id === session.focus);
+        expect(focus === undefined).toBe(session.focus === undefined);
+        if (focus) {
+          expect(focus).toMatchObject({ shown: true, monitor: session.focusMonitor });
+        }
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('comes back the same from its file', () => {
+    fc.assert(
+      fc.property(fc.array(event, { maxLength: 30 }), (events) => {
+        const session = events.reduce((s, e) => reduce(s, e, desk.profile).session, desk.session);
+        const file = sessionSchema.parse(JSON.parse(JSON.stringify(session)));
+        const opened = openSession(file, desk.profile);
+        expect(opened.findings).toEqual([]);
+        expect(opened.session).toEqual(session);
+        expect(place(opened.session, desk.profile)).toEqual(place(session, desk.profile));
+      }),
+    );
+  });
+
+  it('is all taken back by undo, but for what opened, closed and was visited', () => {
+    const steps = PLAIN_COMMANDS.filter((id) => !['undo', 'redo', 'close'].includes(id));
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom(...steps), { maxLength: 40 }), (ids) => {
+        let after = desk.run(...ids.map((id): Command => ({ command: id })));
+        while (after.session.past.length > 0) after = after.run('undo');
+        expect(after.shapes()).toEqual(desk.shapes());
+        expect(after.session.windows.map(({ held }) => held)).toEqual(['tiled', 'tiled', 'tiled']);
+      }),
+    );
+  });
+});
