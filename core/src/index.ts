@@ -7,6 +7,7 @@ export * from './tree/solve.ts';
 export * from './tree/boundary.ts';
 export * from './layouts/index.ts';
 export * from './profile/faults.ts';
+export { fields } from './profile/fields.ts';
 export * from './profile/layout.ts';
 export * from './profile/nearest.ts';
 export * from './profile/schema.ts';

@@ -1,0 +1,190 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pino } from 'pino';
+import request from 'supertest';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { createApp } from './app.ts';
+import { demoData } from './demo.ts';
+import { openDatabase, type OpenDatabase } from './storage/open.ts';
+import { storeIn } from './storage/store.ts';
+
+const folder = mkdtempSync(join(tmpdir(), 'sorn-server-'));
+const profile = { name: 'Desk', monitors: [{ id: 'm', width: 1920, height: 1080 }] };
+let database: OpenDatabase;
+let api: ReturnType<typeof request>;
+let files = 0;
+
+beforeAll(() => writeFileSync(join(folder, 'index.html'), '<title>Sorn</title>'));
+beforeEach(async () => {
+  database = await openDatabase(join(folder, `${files++}.db`));
+  const app = createApp({
+    store: storeIn(database.db),
+    demo: demoData,
+    log: pino({ level: 'silent' }),
+    hosts: ['127.0.0.1'],
+    page: folder,
+  });
+  api = request(app);
+  return () => database.client.close();
+});
+afterAll(() => rmSync(folder, { recursive: true }));
+
+const create = (name = 'Desk') => api.post('/api/profiles').send({ profile: { ...profile, name } });
+const save = (id: string, base: number, name: string) =>
+  api
+    .put(`/api/profiles/${id}`)
+    .set('If-Match', `"${base}"`)
+    .send({ ...profile, name });
+
+describe('profiles', () => {
+  it('are created with every default, listed, and read with their revision', async () => {
+    const created = await create('My desk');
+    expect(created.status).toBe(201);
+    expect(created.body).toMatchObject({ id: 'my-desk', revision: 1 });
+    expect(created.headers['location']).toBe('/api/profiles/my-desk');
+    const { body, headers } = await api.get('/api/profiles/my-desk');
+    expect(headers['etag']).toBe('"1"');
+    expect(body.profile.tiling.growStep).toBe(40);
+    const list = await api.get('/api/profiles');
+    expect(list.body).toMatchObject([{ id: 'my-desk', name: 'My desk', revision: 1 }]);
+  });
+
+  it('of one name get ids of their own', async () => {
+    const ids = [await create(), await create(), await create('Ostréll!')].map(
+      ({ body }) => body.id,
+    );
+    expect(ids).toEqual(['desk', 'desk-2', 'ostrell']);
+  });
+
+  it('make a new revision with each save, and list the newest', async () => {
+    await create();
+    const first = await save('desk', 1, 'Second');
+    expect([first.status, first.body.revision, first.headers['etag']]).toEqual([200, 2, '"2"']);
+    await save('desk', 2, 'Third');
+    const { body } = await api.get('/api/profiles');
+    expect(body).toMatchObject([{ id: 'desk', name: 'Third', revision: 3 }]);
+  });
+
+  it('refuse a save based on another state, and keep what is there', async () => {
+    await create();
+    await save('desk', 1, 'Theirs');
+    const stale = await save('desk', 1, 'Mine');
+    expect(stale.status).toBe(412);
+    expect(stale.headers['content-type']).toMatch('application/problem+json');
+    expect(stale.body).toMatchObject({ status: 412, detail: 'The present revision is 2.' });
+    expect((await save('desk', 7, 'Mine')).status).toBe(412);
+    expect((await api.get('/api/profiles/desk')).body.profile.name).toBe('Theirs');
+  });
+
+  it('are saved once when two saves on one base come at the same time', async () => {
+    await create();
+    const names = Array.from({ length: 8 }, (_, i) => `Save ${i}`);
+    const answers = await Promise.all(names.map((name) => save('desk', 1, name)));
+    const done = answers.filter(({ status }) => status === 200);
+    expect(done).toHaveLength(1);
+    expect(answers.filter(({ status }) => status === 412)).toHaveLength(7);
+  });
+
+  it('need the base of a save to be said', async () => {
+    await create();
+    const blind = await api.put('/api/profiles/desk').send(profile);
+    expect([blind.status, blind.body.title]).toEqual([
+      428,
+      'A save must name the state it is based on',
+    ]);
+    const odd = await api.put('/api/profiles/desk').set('If-Match', '*').send(profile);
+    expect(odd.status).toBe(428);
+  });
+
+  it('are deleted with their session, only in the state that was seen', async () => {
+    await api.post('/api/demo');
+    const id = 'bulletin-desk';
+    const remove = (base: number) => api.delete(`/api/profiles/${id}`).set('If-Match', `"${base}"`);
+    expect((await remove(2)).status).toBe(412);
+    expect((await api.get(`/api/profiles/${id}/session`)).body.session.windows).toHaveLength(8);
+    expect((await remove(1)).status).toBe(204);
+    expect((await api.get(`/api/profiles/${id}`)).status).toBe(404);
+    expect((await api.get(`/api/profiles/${id}/session`)).status).toBe(404);
+    expect((await remove(1)).status).toBe(404);
+  });
+});
+
+describe('sessions', () => {
+  const put = (base: number, session: object) =>
+    api.put('/api/profiles/desk/session').set('If-Match', `"${base}"`).send(session);
+
+  it('are none at first, then kept with their own revisions', async () => {
+    await create();
+    expect((await api.get('/api/profiles/desk/session')).body).toEqual({ revision: 0 });
+    expect((await put(0, { windows: [{ id: 'a' }] })).body.revision).toBe(1);
+    expect((await put(1, { windows: [{ id: 'b' }] })).body.revision).toBe(2);
+    expect((await put(1, { windows: [] })).status).toBe(412);
+    const { body } = await api.get('/api/profiles/desk/session');
+    expect(body.session.windows.map(({ id }: { id: string }) => id)).toEqual(['b']);
+    expect((await api.get('/api/profiles')).body[0].revision).toBe(1);
+  });
+
+  it('are refused whole when something in them is wrong', async () => {
+    await create();
+    const bad = await put(0, { windows: [{ id: 'a' }, { id: 'a', held: 'nailed' }], focus: 'z' });
+    expect(bad.status).toBe(422);
+    expect(bad.body.faults).toEqual([
+      {
+        path: 'windows[1].held',
+        found: '"nailed"',
+        right: 'one of tiled, floating, pocketed, left-alone',
+      },
+    ]);
+    expect((await api.get('/api/profiles/desk/session')).body.revision).toBe(0);
+  });
+});
+
+describe('bad requests', () => {
+  it('get a problem document with the path of each fault', async () => {
+    const bad = await api
+      .post('/api/profiles')
+      .send({ profile: { monitors: [{ id: 'm', width: 0 }] } });
+    expect(bad.status).toBe(422);
+    expect(bad.body.faults.map(({ path }: { path: string }) => path)).toEqual([
+      'profile.monitors[0].width',
+      'profile.monitors[0].height',
+    ]);
+    expect(bad.body.detail).toContain('profile.monitors[0].width is 0');
+    expect((await api.get('/api/profiles')).body).toEqual([]);
+  });
+
+  it('get one for bodies that are no JSON, of another type, or too large', async () => {
+    const post = (body: string, type: string) =>
+      api.post('/api/profiles').set('Content-Type', type).send(body);
+    expect((await post('{"profile":', 'application/json')).body.title).toBe('The body is not JSON');
+    expect((await post('name: x', 'text/yaml')).status).toBe(415);
+    const large = await post(JSON.stringify({ x: 'y'.repeat(9 << 20) }), 'application/json');
+    expect([large.status, large.body.title]).toEqual([413, 'The body is too large']);
+  });
+
+  it('get one for paths that are not there', async () => {
+    expect((await api.get('/api/nothing')).status).toBe(404);
+    expect((await save('none', 1, 'x')).status).toBe(404);
+  });
+});
+
+describe('requests from elsewhere', () => {
+  it('are refused by their Host, Origin or site', async () => {
+    const get = () => api.get('/api/profiles');
+    expect((await get().set('Host', 'sorn.example:4680')).status).toBe(403);
+    expect((await get().set('Origin', 'http://sorn.example')).status).toBe(403);
+    expect((await get().set('Sec-Fetch-Site', 'cross-site')).status).toBe(403);
+    expect((await api.get('/').set('Host', 'sorn.example')).status).toBe(403);
+    const own = await get().set('Host', '127.0.0.1:4680').set('Origin', 'http://127.0.0.1:4680');
+    expect(own.status).toBe(200);
+  });
+
+  it('find a page that runs no script but its own files', async () => {
+    const page = await api.get('/bulletin-desk/tiling');
+    expect(page.text).toBe('<title>Sorn</title>');
+    const policy = page.headers['content-security-policy'] ?? '';
+    expect(policy).toContain("script-src 'self';");
+    expect(policy).toContain("frame-ancestors 'none'");
+  });
+});

@@ -1,0 +1,69 @@
+import type { Fault } from '@sorn/core';
+import type { ErrorRequestHandler, Response } from 'express';
+import type { Logger } from 'pino';
+
+/** What an RFC 9457 problem document says; `faults` is Sorn's own member. */
+export interface Problem {
+  type: string;
+  title: string;
+  status: number;
+  detail: string;
+  faults?: Fault[];
+}
+
+const TITLES = {
+  'not-found': [404, 'There is no such thing'],
+  'not-json': [400, 'The body is not JSON'],
+  'wrong-type': [415, 'The body must be application/json'],
+  'too-large': [413, 'The body is too large'],
+  invalid: [422, 'The content is not valid'],
+  'needs-base': [428, 'A save must name the state it is based on'],
+  stale: [412, 'Somebody else saved meanwhile'],
+  'foreign-host': [403, 'Requests from elsewhere are refused'],
+  'not-kept': [503, 'The database cannot be used'],
+} as const;
+export type ProblemKind = keyof typeof TITLES;
+
+export function sendProblem(
+  response: Response,
+  kind: ProblemKind,
+  detail: string,
+  faults?: Fault[],
+): void {
+  const [status, title] = TITLES[kind];
+  const problem: Problem = {
+    type: `urn:sorn:problem:${kind}`,
+    title,
+    status,
+    detail,
+    ...(faults && { faults }),
+  };
+  response.status(status).type('application/problem+json').send(JSON.stringify(problem));
+}
+
+/** Turns what express and its parsers throw into problem documents; the log has the rest. */
+export function problemHandler(log: Logger): ErrorRequestHandler {
+  return (error: { type?: string; message?: string }, _request, response, next) => {
+    if (response.headersSent) {
+      next(error);
+      return;
+    }
+    switch (error.type) {
+      case 'entity.parse.failed':
+        sendProblem(response, 'not-json', error.message ?? 'it cannot be parsed');
+        return;
+      case 'entity.too.large':
+        sendProblem(response, 'too-large', 'A profile or session may be 8 MiB at most.');
+        return;
+      case 'charset.unsupported':
+      case 'encoding.unsupported':
+      case 'request.aborted':
+      case 'request.size.invalid':
+        sendProblem(response, 'not-json', error.message ?? 'it cannot be read');
+        return;
+      default:
+        log.error({ err: error }, 'request failed');
+        sendProblem(response, 'not-kept', 'The server could not do this; its log says why.');
+    }
+  };
+}

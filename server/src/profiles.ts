@@ -1,0 +1,150 @@
+import {
+  fields,
+  profileSchema,
+  read,
+  sessionSchema,
+  type Profile,
+  type SessionInput,
+} from '@sorn/core';
+import { json, Router, type Request, type Response } from 'express';
+import { sendProblem } from './problem.ts';
+import type { SavedState, Stale, Store } from './storage/store.ts';
+
+const newProfileSchema = fields({
+  profile: profileSchema,
+  session: sessionSchema.exactOptional(),
+});
+
+const etag = (revision: number) => `"${revision}"`;
+
+/** The state that a save says it is based on; undefined when the header is missing or no state of ours. */
+function baseOf(request: Request): number | undefined {
+  const match = /^"(\d+)"$/.exec(request.get('if-match') ?? '');
+  return match ? Number(match[1]) : undefined;
+}
+
+/** Reads a body by a schema, or answers with every fault in it. */
+function bodyBy<S extends Parameters<typeof read>[0]>(
+  schema: S,
+  request: Request,
+  response: Response,
+): ReturnType<S['parse']> | undefined {
+  if (!request.is('application/json')) {
+    sendProblem(response, 'wrong-type', 'Send the profile or session as application/json.');
+    return undefined;
+  }
+  const result = read(schema, request.body);
+  if (result.ok) return result.value as ReturnType<S['parse']>;
+  const first = result.faults[0]!;
+  sendProblem(
+    response,
+    'invalid',
+    `${first.path || 'The body'} is ${first.found}; right would be ${first.right}.`,
+    result.faults,
+  );
+  return undefined;
+}
+
+function answerSave(
+  response: Response,
+  saved: SavedState | 'removed' | Stale | null,
+  id: string,
+): void {
+  if (saved === null) {
+    sendProblem(response, 'not-found', `No profile is called ${id}.`);
+  } else if (saved === 'removed') {
+    response.status(204).end();
+  } else if ('stale' in saved) {
+    response.set('ETag', etag(saved.present));
+    sendProblem(response, 'stale', `The present revision is ${saved.present}.`);
+  } else {
+    response.set('ETag', etag(saved.revision)).json(saved);
+  }
+}
+
+function needsBase(request: Request, response: Response): number | undefined {
+  const base = baseOf(request);
+  if (base === undefined) {
+    sendProblem(response, 'needs-base', 'Send If-Match with the ETag of the state you changed.');
+  }
+  return base;
+}
+
+/** The routes under /api: profiles, each with its session. */
+export function profileRoutes(
+  store: Store,
+  demo: () => { profile: Profile; session: SessionInput },
+): Router {
+  const routes = Router();
+  routes.use(json({ limit: '8mb' }));
+
+  routes.get('/profiles', async (_request, response) => {
+    response.json(await store.list());
+  });
+
+  routes.post('/profiles', async (request, response) => {
+    const body = bodyBy(newProfileSchema, request, response);
+    if (!body) return;
+    const created = await store.create(body.profile, body.session);
+    response.status(201).location(`/api/profiles/${created.id}`).json(created);
+  });
+
+  routes.post('/demo', async (_request, response) => {
+    const { profile, session } = demo();
+    const created = await store.create(profile, session);
+    response.status(201).location(`/api/profiles/${created.id}`).json(created);
+  });
+
+  routes.get('/profiles/:id', async (request, response) => {
+    const { id } = request.params;
+    const kept = await store.readProfile(id);
+    if (!kept) {
+      sendProblem(response, 'not-found', `No profile is called ${id}.`);
+      return;
+    }
+    const { value: profile, revision, savedAt } = kept;
+    response.set('ETag', etag(revision)).json({ id, revision, savedAt, profile });
+  });
+
+  routes.put('/profiles/:id', async (request, response) => {
+    const base = needsBase(request, response);
+    if (base === undefined) return;
+    const profile = bodyBy(profileSchema, request, response);
+    if (!profile) return;
+    const { id } = request.params;
+    answerSave(response, await store.saveProfile(id, profile, base), id);
+  });
+
+  routes.delete('/profiles/:id', async (request, response) => {
+    const base = needsBase(request, response);
+    if (base === undefined) return;
+    const { id } = request.params;
+    answerSave(response, await store.remove(id, base), id);
+  });
+
+  routes.get('/profiles/:id/session', async (request, response) => {
+    const { id } = request.params;
+    const kept = await store.readSession(id);
+    if (!kept) {
+      sendProblem(response, 'not-found', `No profile is called ${id}.`);
+      return;
+    }
+    const { value, revision, savedAt } = kept;
+    const body = value ? { revision, savedAt, session: value } : { revision };
+    response.set('ETag', etag(revision)).json(body);
+  });
+
+  routes.put('/profiles/:id/session', async (request, response) => {
+    const base = needsBase(request, response);
+    if (base === undefined) return;
+    const session = bodyBy(sessionSchema, request, response);
+    if (!session) return;
+    const { id } = request.params;
+    answerSave(response, await store.saveSession(id, session, base), id);
+  });
+
+  routes.use((request, response) => {
+    sendProblem(response, 'not-found', `${request.method} ${request.originalUrl} does nothing.`);
+  });
+  return routes;
+}

@@ -1,0 +1,177 @@
+import type { Profile, SessionInput } from '@sorn/core';
+import { and, desc, eq, max, sql } from 'drizzle-orm';
+import type { LibSQLDatabase } from 'drizzle-orm/libsql';
+import { revisions, sessions } from './schema.ts';
+
+export interface ProfileSummary {
+  id: string;
+  name: string;
+  revision: number;
+  savedAt: string;
+}
+
+/** Something kept, with the number of its state and when that was saved. */
+export interface Kept<T> {
+  value: T;
+  revision: number;
+  savedAt: string;
+}
+
+export type SavedState = Omit<Kept<never>, 'value'>;
+
+/** A save or delete that was based on another state than the present one. */
+export interface Stale {
+  stale: true;
+  present: number;
+}
+
+export interface Store {
+  list: () => Promise<ProfileSummary[]>;
+  create: (profile: Profile, session?: SessionInput) => Promise<ProfileSummary>;
+  readProfile: (id: string) => Promise<Kept<Profile> | null>;
+  saveProfile: (id: string, profile: Profile, base: number) => Promise<SavedState | Stale | null>;
+  remove: (id: string, base: number) => Promise<'removed' | Stale | null>;
+  /** Revision 0 and no value while none was saved. */
+  readSession: (id: string) => Promise<Kept<SessionInput | null> | null>;
+  saveSession: (
+    id: string,
+    session: SessionInput,
+    base: number,
+  ) => Promise<SavedState | Stale | null>;
+}
+
+const FIRST = 1;
+
+/** Keeps profiles and sessions in the database. Each save is one transaction: done whole or not at all. */
+export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()): Store {
+  const timestamp = () => now().toISOString();
+
+  async function presentRevision(id: string): Promise<number | null> {
+    const [row] = await db
+      .select({ number: max(revisions.number) })
+      .from(revisions)
+      .where(eq(revisions.profile, id));
+    return row?.number ?? null;
+  }
+
+  async function freeId(name: string): Promise<string> {
+    const slug =
+      name
+        .normalize('NFKD')
+        .replace(/\p{M}/gu, '')
+        .toLowerCase()
+        .replace(/[^a-z0-9]+/g, '-')
+        .replace(/^-+|-+$/g, '')
+        .slice(0, 40) || 'profile';
+    for (let number = 1; ; number++) {
+      const id = number === 1 ? slug : `${slug}-${number}`;
+      if ((await presentRevision(id)) === null) return id;
+    }
+  }
+
+  return {
+    async list() {
+      const newest = db
+        .select({ profile: revisions.profile, number: max(revisions.number).as('newest') })
+        .from(revisions)
+        .groupBy(revisions.profile)
+        .as('newest_revisions');
+      const rows = await db
+        .select({
+          id: revisions.profile,
+          name: revisions.name,
+          revision: revisions.number,
+          savedAt: revisions.savedAt,
+        })
+        .from(revisions)
+        .innerJoin(
+          newest,
+          and(eq(revisions.profile, newest.profile), eq(revisions.number, newest.number)),
+        )
+        .orderBy(desc(revisions.savedAt));
+      return rows;
+    },
+
+    async create(profile, session) {
+      const id = await freeId(profile.name);
+      const savedAt = timestamp();
+      const insert = db.insert(revisions).values({
+        profile: id,
+        number: FIRST,
+        name: profile.name,
+        savedAt,
+        content: JSON.stringify(profile),
+      });
+      if (session) {
+        const content = JSON.stringify(session);
+        await db.batch([
+          insert,
+          db.insert(sessions).values({ profile: id, number: FIRST, savedAt, content }),
+        ]);
+      } else {
+        await insert;
+      }
+      return { id, name: profile.name, revision: FIRST, savedAt };
+    },
+
+    async readProfile(id) {
+      const [row] = await db
+        .select()
+        .from(revisions)
+        .where(eq(revisions.profile, id))
+        .orderBy(desc(revisions.number))
+        .limit(1);
+      if (!row) return null;
+      const value = JSON.parse(row.content) as Profile;
+      return { value, revision: row.number, savedAt: row.savedAt };
+    },
+
+    async saveProfile(id, profile, base) {
+      const savedAt = timestamp();
+      // One statement: the base is compared and the revision written with nothing in between.
+      const result = await db.run(sql`
+        INSERT INTO revisions (profile, number, name, saved_at, content)
+        SELECT ${id}, ${base + 1}, ${profile.name}, ${savedAt}, ${JSON.stringify(profile)}
+        WHERE (SELECT max(number) FROM revisions WHERE profile = ${id}) = ${base}`);
+      if (result.rowsAffected === 1) return { revision: base + 1, savedAt };
+      const present = await presentRevision(id);
+      return present === null ? null : { stale: true, present };
+    },
+
+    async remove(id, base) {
+      const isBase = sql`(SELECT max(number) FROM revisions WHERE profile = ${id}) = ${base}`;
+      const [, removed] = await db.batch([
+        db.delete(sessions).where(and(eq(sessions.profile, id), isBase)),
+        db.delete(revisions).where(and(eq(revisions.profile, id), isBase)),
+      ]);
+      if (removed.rowsAffected > 0) return 'removed';
+      const present = await presentRevision(id);
+      return present === null ? null : { stale: true, present };
+    },
+
+    async readSession(id) {
+      const [row] = await db.select().from(sessions).where(eq(sessions.profile, id));
+      if (row) {
+        const value = JSON.parse(row.content) as SessionInput;
+        return { value, revision: row.number, savedAt: row.savedAt };
+      }
+      const present = await presentRevision(id);
+      return present === null ? null : { value: null, revision: 0, savedAt: '' };
+    },
+
+    async saveSession(id, session, base) {
+      const savedAt = timestamp();
+      const content = JSON.stringify(session);
+      const result = await db.run(sql`
+        INSERT INTO sessions (profile, number, saved_at, content)
+        SELECT ${id}, ${base + 1}, ${savedAt}, ${content}
+        WHERE EXISTS (SELECT 1 FROM revisions WHERE profile = ${id})
+          AND coalesce((SELECT number FROM sessions WHERE profile = ${id}), 0) = ${base}
+        ON CONFLICT (profile) DO UPDATE
+        SET number = excluded.number, saved_at = excluded.saved_at, content = excluded.content`);
+      if (result.rowsAffected === 1) return { revision: base + 1, savedAt };
+      const present = await this.readSession(id);
+      return present === null ? null : { stale: true, present: present.revision };
+    },
+  };
+}
