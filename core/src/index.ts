@@ -12,12 +12,16 @@ export * from './profile/layout.ts';
 export * from './profile/nearest.ts';
 export * from './profile/schema.ts';
 export * from './profile/settings.ts';
+export * from './profile/edit.ts';
+export * from './keys/chord.ts';
+export * from './keys/starter.ts';
 export * from './desk/desk.ts';
 export * from './desk/neighbours.ts';
 export * from './desk/work-area.ts';
 export * from './session/arrange.ts';
 export * from './session/commands/index.ts';
 export * from './session/findings.ts';
+export * from './session/measures.ts';
 export * from './session/open.ts';
 export * from './session/place.ts';
 export * from './session/reduce.ts';
@@ -28,4 +32,10 @@ export {
   type SessionInput,
   type WindowInput,
 } from './session/schema.ts';
-export { windowName, type Reason, type Session, type SessionWindow } from './session/session.ts';
+export {
+  arrangementOf,
+  windowName,
+  type Reason,
+  type Session,
+  type SessionWindow,
+} from './session/session.ts';

@@ -126,18 +126,23 @@ const gapFields = {
   dropWhenAlone: flagField.exactOptional(),
 };
 
+const settingFields = {
+  layout: layoutSchema.exactOptional(),
+  /** What was set under kinds of layout that are not in use now, kept for their return. */
+  setAside: listOf(layoutSchema, 'layouts', 20).exactOptional(),
+  gaps: fields(gapFields).exactOptional(),
+};
+
 export const placeSchema = fields({
   workspace: idField.exactOptional(),
   monitor: idField.exactOptional(),
-  layout: layoutSchema.exactOptional(),
-  gaps: fields(gapFields).exactOptional(),
+  ...settingFields,
 }).refine((place) => place.workspace !== undefined || place.monitor !== undefined, {
   error: 'a place that names a workspace, a monitor or both',
 });
 
 export const tilingSchema = fields({
-  layout: layoutSchema.exactOptional(),
-  gaps: fields(gapFields).exactOptional(),
+  ...settingFields,
   whenTooSmall: oneOf(['squeeze']).default('squeeze'),
   growStep: lengthField.min(1, { error: 'logical pixels from 1 to 10000' }).default(40),
   places: listOf(placeSchema, 'places').default([]),

@@ -1,0 +1,61 @@
+import { ChakraProvider } from '@chakra-ui/react';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { ErrorBoundary } from 'react-error-boundary';
+import { createBrowserRouter, Navigate, RouterProvider, useParams } from 'react-router';
+import { ProfilesView } from '../views/profiles/ProfilesView.tsx';
+import { RehearseView } from '../views/rehearse/RehearseView.tsx';
+import { TilingView } from '../views/tiling/TilingView.tsx';
+import { useColourMode } from './colour-mode.ts';
+import { Fault } from './Fault.tsx';
+import { OpenProfile } from './OpenProfile.tsx';
+import { Start } from './Start.tsx';
+import { usePageKeyboard } from './keys.ts';
+import { system } from './theme.ts';
+
+const router = createBrowserRouter([
+  { path: '/', element: <Start /> },
+  { path: '/profiles', element: <ProfilesView /> },
+  {
+    path: '/:id',
+    element: <ProfileById />,
+    children: [
+      { index: true, element: <Navigate to="tiling" replace /> },
+      { path: 'tiling', element: <TilingView /> },
+      { path: 'rehearse', element: <RehearseView /> },
+      { path: '*', element: <Navigate to=".." replace /> },
+    ],
+  },
+  { path: '*', element: <Navigate to="/" replace /> },
+]);
+
+/** Another profile is another bench: nothing of the former one stays. */
+function ProfileById() {
+  const { id = '' } = useParams();
+  return <OpenProfile key={id} id={id} />;
+}
+
+const queries = new QueryClient({
+  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } },
+});
+
+export function App() {
+  useColourMode();
+  usePageKeyboard();
+  return (
+    <ChakraProvider value={system}>
+      <QueryClientProvider client={queries}>
+        <ErrorBoundary
+          fallbackRender={({ error, resetErrorBoundary }) => (
+            <Fault
+              title="This page met a fault"
+              text={error instanceof Error ? error.message : String(error)}
+              onAgain={resetErrorBoundary}
+            />
+          )}
+        >
+          <RouterProvider router={router} />
+        </ErrorBoundary>
+      </QueryClientProvider>
+    </ChakraProvider>
+  );
+}

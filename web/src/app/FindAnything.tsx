@@ -1,0 +1,152 @@
+import { Box, chakra } from '@chakra-ui/react';
+import {
+  chordCaps,
+  commandText,
+  LAYOUT_KINDS,
+  LAYOUTS,
+  PLAIN_COMMANDS,
+  starterKeys,
+  type Command,
+} from '@sorn/core';
+import { Command as Finder } from 'cmdk';
+import { useMemo } from 'react';
+import { useNavigate } from 'react-router';
+import { useBench, useBenchStore } from '../data/bench-context.ts';
+import { useColourMode } from './colour-mode.ts';
+import type { Panel as PanelName } from './Frame.tsx';
+import { KeyCaps } from './KeyCap.tsx';
+import { Panel } from './Panel.tsx';
+import { VIEWS } from './Rail.tsx';
+
+interface Found {
+  group: string;
+  text: string;
+  caps?: readonly string[];
+  run: () => void;
+}
+
+/** A list that narrows as you type: views, commands, workspaces, apps, settings. */
+export function FindAnything(props: {
+  isOpen: boolean;
+  onClose: () => void;
+  onPanel: (panel: PanelName | null) => void;
+}) {
+  const { isOpen, onClose, onPanel } = props;
+  const all = useEverything(onPanel);
+  const groups = [...new Set(all.map(({ group }) => group))];
+  return (
+    <Panel title="Find anything" isOpen={isOpen} onClose={onClose}>
+      <Finder label="Find anything" loop>
+        <chakra.div
+          css={{
+            '& input': {
+              width: '100%',
+              fontSize: '15px',
+              py: '6px',
+              bg: 'transparent',
+              borderBottom: '1px solid',
+              borderColor: 'ink',
+            },
+          }}
+        >
+          <Finder.Input placeholder="Type a view, command, workspace, app or setting" />
+        </chakra.div>
+        <Box
+          maxH="50vh"
+          overflowY="auto"
+          mt="8px"
+          css={{
+            '& [cmdk-group-heading]': { fontSize: '12px', color: 'slate', pt: '8px', pb: '2px' },
+            '& [cmdk-item]': {
+              display: 'flex',
+              justifyContent: 'space-between',
+              fontSize: '13px',
+              px: '8px',
+              py: '4px',
+              cursor: 'pointer',
+              borderLeft: '3px solid transparent',
+            },
+            '& [cmdk-item][data-selected=true]': { bg: 'petrol.wash', borderLeftColor: 'petrol' },
+            '& [cmdk-empty]': { color: 'slate', py: '12px' },
+          }}
+        >
+          <Finder.List>
+            <Finder.Empty>Nothing here is called that.</Finder.Empty>
+            {groups.map((group) => (
+              <Finder.Group key={group} heading={group}>
+                {all
+                  .filter((found) => found.group === group)
+                  .map(({ text, caps, run }) => (
+                    <Finder.Item
+                      key={text}
+                      value={`${text} ${group}`}
+                      onSelect={() => {
+                        onClose();
+                        run();
+                      }}
+                    >
+                      {text}
+                      {caps && <KeyCaps caps={caps} />}
+                    </Finder.Item>
+                  ))}
+              </Finder.Group>
+            ))}
+          </Finder.List>
+        </Box>
+      </Finder>
+    </Panel>
+  );
+}
+
+function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
+  const profile = useBench((bench) => bench.profile);
+  const store = useBenchStore();
+  const navigate = useNavigate();
+  return useMemo(() => {
+    const bindings = starterKeys(profile);
+    const command = (group: string, wanted: Command, text = commandText(wanted)): Found => {
+      const same = JSON.stringify(wanted);
+      const binding = bindings.find((candidate) => JSON.stringify(candidate.command) === same);
+      return {
+        group,
+        text,
+        ...(binding && { caps: chordCaps(binding.chord) }),
+        run: () => store.getState().run(wanted, [], commandText(wanted)),
+      };
+    };
+    const panel = (text: string, name: PanelName, cap: string): Found => ({
+      group: 'Panels',
+      text,
+      caps: [cap],
+      run: () => onPanel(name),
+    });
+    return [
+      ...VIEWS.map(({ word, digit, path }) => ({
+        group: 'Views',
+        text: word,
+        caps: [digit],
+        run: () => void navigate(path),
+      })),
+      { group: 'Views', text: 'Profiles', caps: ['9'], run: () => void navigate('/profiles') },
+      panel('Settings: focus frame, motion, keys', 'settings', ','),
+      panel('Findings', 'checkup', '!'),
+      panel('Keys of this view', 'keys', '?'),
+      {
+        group: 'Panels',
+        text: 'Day and night',
+        caps: ['.'],
+        run: () => useColourMode.getState().toggle(),
+      },
+      ...profile.workspaces.map(({ id, name }) =>
+        command('Workspaces', { command: 'go-workspace', which: id }, `${id} ${name ?? ''}`.trim()),
+      ),
+      ...profile.apps.map(({ id, name }) =>
+        command('Open an app', { command: 'open-app', app: id }, name ?? id),
+      ),
+      ...LAYOUT_KINDS.map((kind) =>
+        command('Layouts here', { command: 'use-layout', layout: { kind } }, LAYOUTS[kind].title),
+      ),
+      ...PLAIN_COMMANDS.map((id) => command('Commands', { command: id })),
+    ];
+  }, [profile, store, navigate, onPanel]);
+}

@@ -1,0 +1,112 @@
+import { Box, Grid } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Outlet, useNavigate, useLocation } from 'react-router';
+import { useBench, useBenchStore } from '../data/bench-context.ts';
+import { Checkup } from './Checkup.tsx';
+import { FindAnything } from './FindAnything.tsx';
+import { KeyHelp } from './KeyHelp.tsx';
+import { KeyStrip } from './KeyStrip.tsx';
+import { Rail, VIEWS } from './Rail.tsx';
+import { SaveTrouble } from './SaveTrouble.tsx';
+import { Settings } from './Settings.tsx';
+import { TopBar } from './TopBar.tsx';
+import { useColourMode } from './colour-mode.ts';
+import { usePageKeys } from './keys.ts';
+import { useInspector } from './inspector.ts';
+
+export type Panel = 'keys' | 'find' | 'settings' | 'checkup';
+
+/** What every view stands in: rail, top bar, key strip, and the panels that lie over it. */
+export function Frame({ onTakeTheirs }: { onTakeTheirs: () => void }) {
+  const [panel, setPanel] = useState<Panel | null>(null);
+  const navigate = useNavigate();
+  const toggleColours = useColourMode((colours) => colours.toggle);
+  const toggleInspector = useInspector((inspector) => inspector.toggle);
+  const { undo, redo } = useHistory();
+
+  usePageKeys('frame', [
+    ...VIEWS.map(({ path, word, digit }) => ({
+      keys: [digit],
+      label: word,
+      minor: true,
+      run: () => void navigate(path),
+    })),
+    { keys: ['9'], label: 'profiles', minor: true, run: () => void navigate('/profiles') },
+    {
+      keys: ['z'],
+      ctrl: true,
+      shift: false,
+      caps: ['Ctrl', 'Z'],
+      label: 'undo',
+      minor: true,
+      run: undo,
+    },
+    {
+      keys: ['z'],
+      ctrl: true,
+      shift: true,
+      caps: ['Ctrl', 'Shift', 'Z'],
+      label: 'redo',
+      minor: true,
+      run: redo,
+    },
+    { keys: ['y'], ctrl: true, caps: ['Ctrl', 'Y'], label: 'redo', minor: true, run: redo },
+    { keys: ['!'], label: 'findings', minor: true, run: () => setPanel('checkup') },
+    { keys: ['\\'], label: 'inspector away and back', minor: true, run: toggleInspector },
+    { keys: ['.'], label: 'day and night', minor: true, run: toggleColours },
+    { keys: [','], label: 'settings', minor: true, run: () => setPanel('settings') },
+    {
+      keys: ['k'],
+      ctrl: true,
+      caps: ['Ctrl', 'K'],
+      label: 'find anything',
+      run: () => setPanel('find'),
+    },
+    { keys: ['?'], label: 'all keys', run: () => setPanel('keys') },
+  ]);
+
+  const close = () => setPanel(null);
+  return (
+    <Grid
+      templateColumns="72px minmax(0, 1fr)"
+      templateRows="44px auto minmax(0, 1fr) 36px"
+      height="100vh"
+    >
+      <Box gridRow="1 / -1">
+        <Rail />
+      </Box>
+      <TopBar onPanel={setPanel} />
+      <SaveTrouble onTakeTheirs={onTakeTheirs} />
+      <Outlet />
+      <KeyStrip />
+      <KeyHelp isOpen={panel === 'keys'} onClose={close} />
+      <Settings isOpen={panel === 'settings'} onClose={close} />
+      <Checkup isOpen={panel === 'checkup'} onClose={close} />
+      <FindAnything isOpen={panel === 'find'} onClose={close} onPanel={setPanel} />
+    </Grid>
+  );
+}
+
+/** In Rehearse undo steps the session, elsewhere the profile. */
+export function useHistory() {
+  const store = useBenchStore();
+  const isRehearse = useLocation().pathname.endsWith('/rehearse');
+  const canUndo = useBench(({ past, session }) => (isRehearse ? session.past : past).length > 0);
+  const canRedo = useBench(
+    ({ future, session }) => (isRehearse ? session.future : future).length > 0,
+  );
+  return {
+    canUndo,
+    canRedo,
+    undo() {
+      const bench = store.getState();
+      if (isRehearse) bench.run({ command: 'undo' });
+      else bench.undoEdit();
+    },
+    redo() {
+      const bench = store.getState();
+      if (isRehearse) bench.run({ command: 'redo' });
+      else bench.redoEdit();
+    },
+  };
+}

@@ -1,0 +1,31 @@
+import { chakra } from '@chakra-ui/react';
+
+export const KeyCap = chakra('kbd', {
+  base: {
+    display: 'inline-block',
+    fontFamily: 'mono',
+    fontSize: '11px',
+    fontStretch: '88%',
+    fontWeight: 500,
+    lineHeight: '18px',
+    px: '5px',
+    border: '1px solid',
+    borderColor: 'hairline',
+    borderBottomWidth: '2px',
+    borderRadius: 'edge',
+    bg: 'sheet',
+    color: 'ink',
+    whiteSpace: 'nowrap',
+  },
+});
+
+/** A row of key caps, pressed together. */
+export function KeyCaps({ caps }: { caps: readonly string[] }) {
+  return (
+    <chakra.span display="inline-flex" gap="3px">
+      {caps.map((cap, i) => (
+        <KeyCap key={i}>{cap}</KeyCap>
+      ))}
+    </chakra.span>
+  );
+}

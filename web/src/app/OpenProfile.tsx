@@ -1,0 +1,32 @@
+import { useEffect, useMemo, useState } from 'react';
+import { createBench } from '../data/bench.ts';
+import { BenchContext } from '../data/bench-context.ts';
+import { useKept } from '../data/queries.ts';
+import { OpenFault } from './Fault.tsx';
+import { Frame } from './Frame.tsx';
+
+/** Opens a profile on a bench for as long as it is in hand. */
+export function OpenProfile({ id }: { id: string }) {
+  const [visit, setVisit] = useState(0);
+  const kept = useKept(id, visit);
+  const bench = useMemo(
+    () => (kept.data ? createBench(kept.data.profile, kept.data.session) : null),
+    [kept.data],
+  );
+
+  useEffect(() => {
+    if (!bench) return;
+    localStorage.setItem('sorn.last', id);
+    return bench.getState().open();
+  }, [id, bench]);
+
+  if (kept.isError) {
+    return <OpenFault text={kept.error.message} onAgain={() => void kept.refetch()} />;
+  }
+  if (!bench) return null;
+  return (
+    <BenchContext value={bench}>
+      <Frame onTakeTheirs={() => setVisit(visit + 1)} />
+    </BenchContext>
+  );
+}

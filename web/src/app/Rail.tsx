@@ -1,0 +1,90 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { Columns3, Play } from 'lucide-react';
+import { NavLink } from 'react-router';
+
+/** The views there are, in the rail's order, with their digits. */
+export const VIEWS = [
+  { path: 'tiling', word: 'Tiling', digit: '2', Icon: Columns3 },
+  { path: 'rehearse', word: 'Rehearse', digit: '6', Icon: Play },
+] as const;
+
+const RailLink = chakra(NavLink, {
+  base: {
+    position: 'relative',
+    display: 'flex',
+    flexDirection: 'column',
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: '6px',
+    height: '62px',
+    fontSize: '12px',
+    fontStretch: '94%',
+    color: 'slate',
+    borderLeft: '3px solid transparent',
+    '&[aria-current=page]': {
+      bg: 'sheet',
+      color: 'ink',
+      fontWeight: 600,
+      borderLeftColor: 'petrol',
+    },
+    _hover: { color: 'ink' },
+  },
+});
+
+export function Rail() {
+  return (
+    <Box
+      as="nav"
+      aria-label="Views"
+      height="100%"
+      bg="rail"
+      borderRight="1px solid"
+      borderColor="hairline"
+    >
+      <Flex
+        height="44px"
+        align="center"
+        justify="center"
+        borderBottom="1px solid"
+        borderColor="hairline"
+      >
+        <Mark />
+      </Flex>
+      {VIEWS.map(({ path, word, digit, Icon }) => (
+        <RailLink key={path} to={path} aria-keyshortcuts={digit}>
+          <Icon size={20} strokeWidth={1.5} aria-hidden />
+          {word}
+          <chakra.span
+            position="absolute"
+            top="4px"
+            right="5px"
+            fontFamily="mono"
+            fontSize="11px"
+            fontStretch="88%"
+            color="slate"
+            aria-hidden
+          >
+            {digit}
+          </chakra.span>
+        </RailLink>
+      ))}
+    </Box>
+  );
+}
+
+/** Sorn's mark: a dimension line over an open frame. */
+function Mark() {
+  return (
+    <chakra.svg
+      width="28px"
+      height="26px"
+      viewBox="0 0 28 26"
+      fill="none"
+      role="img"
+      aria-label="Sorn"
+    >
+      <chakra.path d="M3 5H25M1 8L6 2M22 8L27 2" stroke="vermilion" strokeWidth="2" />
+      <chakra.path d="M3 11V24H25V11" stroke="ink" strokeWidth="2" />
+    </chakra.svg>
+  );
+}

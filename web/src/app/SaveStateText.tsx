@@ -1,0 +1,38 @@
+import { chakra } from '@chakra-ui/react';
+import { useBench } from '../data/bench-context.ts';
+import type { SaveState } from '../data/autosave.ts';
+
+/** "Saved, revision 14", or what is in the way of it. */
+export function SaveStateText() {
+  const { profile, session } = useBench((bench) => bench.saves);
+  const worst = [profile, session].sort((a, b) => weight(b) - weight(a))[0]!;
+  const isTrouble = worst.kind === 'failed' || worst.kind === 'stale';
+  return (
+    <chakra.span
+      role="status"
+      fontSize="13px"
+      whiteSpace="nowrap"
+      color={isTrouble ? 'vermilion' : 'slate'}
+      data-save-state={worst.kind}
+    >
+      {textOf(worst, profile.revision)}
+    </chakra.span>
+  );
+}
+
+function weight({ kind }: SaveState): number {
+  return ['saved', 'waiting', 'saving', 'failed', 'stale'].indexOf(kind);
+}
+
+function textOf(state: SaveState, revision: number): string {
+  switch (state.kind) {
+    case 'saved':
+      return `Saved, revision ${revision}`;
+    case 'waiting':
+    case 'saving':
+      return `Saving, revision ${revision}`;
+    case 'failed':
+    case 'stale':
+      return 'Not saved';
+  }
+}

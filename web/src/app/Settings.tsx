@@ -1,0 +1,139 @@
+import { HUES, MODIFIERS, type Profile } from '@sorn/core';
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { useBench, useBenchStore } from '../data/bench-context.ts';
+import { useColourMode } from './colour-mode.ts';
+import { Figure } from './Figure.tsx';
+import { Panel } from './Panel.tsx';
+import { Section } from './Section.tsx';
+import { Choice, SettingRow } from './SettingRow.tsx';
+
+const choices = <T extends string>(words: readonly T[]) =>
+  words.map((value) => ({ value, text: value.charAt(0).toUpperCase() + value.slice(1) }));
+
+/** How the sheet is drawn, how keys are taken, and day or night. Kept with the profile but for the last. */
+export function Settings({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
+  const { look, keys, tiling } = useBench((bench) => bench.profile);
+  const store = useBenchStore();
+  const { mode, toggle } = useColourMode();
+  const edit = (change: (profile: Profile) => Profile, merge = '') =>
+    store.getState().edit(change, merge);
+  const setFrame = (patch: Partial<Profile['look']['focusFrame']>, merge?: string) =>
+    edit(
+      (profile) => ({
+        ...profile,
+        look: { ...profile.look, focusFrame: { ...profile.look.focusFrame, ...patch } },
+      }),
+      merge,
+    );
+  const setKeys = (patch: Partial<Profile['keys']>) =>
+    edit((profile) => ({ ...profile, keys: { ...profile.keys, ...patch } }));
+
+  return (
+    <Panel title="Settings" isOpen={isOpen} onClose={onClose}>
+      <Section title="Colours" note="in this browser">
+        <Choice
+          label="Colours"
+          value={mode}
+          options={choices(['day', 'night'])}
+          onChange={(value) => {
+            if (value !== mode) toggle();
+          }}
+        />
+      </Section>
+      <Section title="Focus frame" note="around the focused window">
+        <Flex direction="column" gap="6px">
+          <Choice
+            label="Focus frame"
+            value={look.focusFrame.on ? 'on' : 'off'}
+            options={choices(['on', 'off'])}
+            onChange={(value) => setFrame({ on: value === 'on' })}
+          />
+          <Choice
+            label="Hue of the focus frame"
+            value={look.focusFrame.hue}
+            options={choices(HUES)}
+            onChange={(hue) => setFrame({ hue })}
+          />
+          <SettingRow label="Weight">
+            <Figure
+              label="Weight of the focus frame"
+              value={look.focusFrame.weight}
+              least={1}
+              most={12}
+              step={1}
+              unit="px"
+              onChange={(weight) => setFrame({ weight: Math.round(weight) }, 'weight')}
+            />
+          </SettingRow>
+        </Flex>
+      </Section>
+      <Section title="Motion" note="0 moves windows at once">
+        <SettingRow label="Time a window takes to its new tile">
+          <Figure
+            label="Motion time"
+            value={look.motionMs}
+            least={0}
+            most={1000}
+            step={10}
+            unit="ms"
+            onChange={(motionMs) =>
+              edit(
+                (profile) => ({
+                  ...profile,
+                  look: { ...profile.look, motionMs: Math.round(motionMs) },
+                }),
+                'motion',
+              )
+            }
+          />
+        </SettingRow>
+      </Section>
+      <Section title="Keys" note="for Rehearse">
+        <Flex direction="column" gap="6px">
+          <chakra.span fontSize="13px">Main modifier: most bindings start with it</chakra.span>
+          <Choice
+            label="Main modifier"
+            value={keys.main}
+            options={choices(MODIFIERS)}
+            onChange={(main) => setKeys({ main })}
+          />
+          <chakra.span fontSize="13px">
+            Stand-in: does the same here, where your browser or system keeps the main one
+          </chakra.span>
+          <Choice
+            label="Stand-in modifier"
+            value={keys.standIn}
+            options={choices(MODIFIERS)}
+            onChange={(standIn) => setKeys({ standIn })}
+          />
+          <chakra.span fontSize="13px">Key that gives the keyboard back</chakra.span>
+          <Choice
+            label="Key that gives the keyboard back"
+            value={keys.handBack}
+            options={['F9', 'F8', 'F4', 'Pause', 'Escape'].map((value) => ({ value, text: value }))}
+            onChange={(handBack) => setKeys({ handBack })}
+          />
+          <SettingRow label="Step of growing and shrinking">
+            <Figure
+              label="Grow step"
+              value={tiling.growStep}
+              least={1}
+              most={1000}
+              step={5}
+              unit="px"
+              onChange={(growStep) =>
+                edit(
+                  (profile) => ({ ...profile, tiling: { ...profile.tiling, growStep } }),
+                  'grow-step',
+                )
+              }
+            />
+          </SettingRow>
+        </Flex>
+      </Section>
+      <Box color="slate" fontSize="12px">
+        Undo (Ctrl Z, outside Rehearse) takes any of these back.
+      </Box>
+    </Panel>
+  );
+}

@@ -1,0 +1,111 @@
+import { chakra, Flex, IconButton } from '@chakra-ui/react';
+import { Moon, Redo2, Settings2, Sun, Undo2 } from 'lucide-react';
+import { Link } from 'react-router';
+import { useBench, usePlacedDesk } from '../data/bench-context.ts';
+import { useColourMode } from './colour-mode.ts';
+import { useHistory, type Panel } from './Frame.tsx';
+import { KeyCaps } from './KeyCap.tsx';
+import { SaveStateText } from './SaveStateText.tsx';
+
+const BarButton = chakra(IconButton, {
+  base: {
+    minW: '28px',
+    height: '28px',
+    borderRadius: 'edge',
+    color: 'slate',
+    _hover: { color: 'ink' },
+  },
+});
+
+export function TopBar({ onPanel }: { onPanel: (panel: Panel) => void }) {
+  const name = useBench((bench) => bench.profile.name);
+  const { desk, findings } = usePlacedDesk();
+  const { mode, toggle } = useColourMode();
+  const { undo, redo, canUndo, canRedo } = useHistory();
+  const count = `${findings.length} ${findings.length === 1 ? 'finding' : 'findings'}`;
+  return (
+    <Flex as="header" gridColumn="2" gridRow="1" align="center" gap="14px" px="14px" minW="0">
+      <chakra.h1 fontSize="13px" fontWeight={650} minW="0" truncate>
+        <Link to="/profiles" title="Profiles (9)">
+          {name}
+        </Link>
+      </chakra.h1>
+      <chakra.span fontSize="13px" color="slate" whiteSpace="nowrap">
+        {desk.name} desk
+      </chakra.span>
+      <chakra.span flex="1" />
+      <chakra.button
+        type="button"
+        fontSize="13px"
+        fontWeight={600}
+        whiteSpace="nowrap"
+        cursor="pointer"
+        color={findings.length > 0 ? 'vermilion' : 'slate'}
+        aria-keyshortcuts="!"
+        title="Findings (!)"
+        onClick={() => onPanel('checkup')}
+      >
+        {findings.length === 0 ? 'No findings' : count}
+      </chakra.button>
+      <SaveStateText />
+      <Flex>
+        <BarButton
+          variant="ghost"
+          aria-label="Undo"
+          title="Undo (Ctrl Z)"
+          disabled={!canUndo}
+          onClick={undo}
+        >
+          <Undo2 size={16} />
+        </BarButton>
+        <BarButton
+          variant="ghost"
+          aria-label="Redo"
+          title="Redo (Ctrl Shift Z)"
+          disabled={!canRedo}
+          onClick={redo}
+        >
+          <Redo2 size={16} />
+        </BarButton>
+        <BarButton
+          variant="ghost"
+          aria-label={mode === 'day' ? 'Night' : 'Day'}
+          title="Day and night (.)"
+          onClick={toggle}
+        >
+          {mode === 'day' ? <Moon size={16} /> : <Sun size={16} />}
+        </BarButton>
+        <BarButton
+          variant="ghost"
+          aria-label="Settings"
+          title="Settings (,)"
+          onClick={() => onPanel('settings')}
+        >
+          <Settings2 size={16} />
+        </BarButton>
+      </Flex>
+      <chakra.button
+        type="button"
+        display="flex"
+        alignItems="center"
+        justifyContent="space-between"
+        gap="18px"
+        width="190px"
+        height="28px"
+        px="10px"
+        border="1px solid"
+        borderColor="hairline"
+        borderRadius="edge"
+        bg="sheet"
+        color="slate"
+        fontSize="13px"
+        cursor="pointer"
+        whiteSpace="nowrap"
+        onClick={() => onPanel('find')}
+      >
+        Find anything
+        <KeyCaps caps={['Ctrl', 'K']} />
+      </chakra.button>
+    </Flex>
+  );
+}

@@ -1,0 +1,18 @@
+import { create } from 'zustand';
+
+const KEY = 'sorn.inspector';
+
+interface InspectorState {
+  isAway: boolean;
+  toggle: () => void;
+}
+
+/** Whether the inspector is put away; kept in this browser. */
+export const useInspector = create<InspectorState>((set, get) => ({
+  isAway: localStorage.getItem(KEY) === 'away',
+  toggle() {
+    const isAway = !get().isAway;
+    localStorage.setItem(KEY, isAway ? 'away' : 'here');
+    set({ isAway });
+  },
+}));

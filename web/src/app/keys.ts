@@ -1,0 +1,88 @@
+import { useEffect, useRef } from 'react';
+import { create } from 'zustand';
+
+/** A key of the page: works while no field has the keyboard and the sheet has not got it. */
+export interface PageKey {
+  /** `event.key` of each key that does it. */
+  keys: readonly string[];
+  ctrl?: boolean;
+  shift?: boolean;
+  /** What the key caps say; the keys themselves when left out. */
+  caps?: readonly string[];
+  /** What it does, in a few words. */
+  label: string;
+  /** Left out of the strip along the bottom; the list of all keys has it. */
+  minor?: boolean;
+  run: (event: KeyboardEvent) => void;
+}
+
+interface KeyRegister {
+  groups: ReadonlyMap<string, readonly PageKey[]>;
+  /** True while the sheet has the keyboard: page keys rest. */
+  given: boolean;
+  setGroup: (name: string, keys: readonly PageKey[] | null) => void;
+  give: (given: boolean) => void;
+}
+
+export const useKeyRegister = create<KeyRegister>((set, get) => ({
+  groups: new Map(),
+  given: false,
+  setGroup(name, keys) {
+    const groups = new Map(get().groups);
+    if (keys) groups.set(name, keys);
+    else groups.delete(name);
+    set({ groups });
+  },
+  give: (given) => set({ given }),
+}));
+
+/** Registers keys of the page for as long as the component is there. */
+export function usePageKeys(group: string, keys: readonly PageKey[]): void {
+  const setGroup = useKeyRegister((register) => register.setGroup);
+  const newest = useRef(keys);
+  useEffect(() => {
+    newest.current = keys;
+  });
+  const signature = JSON.stringify(keys);
+  useEffect(() => {
+    const stable = newest.current.map((key, i) => ({
+      ...key,
+      run: (event: KeyboardEvent) => newest.current[i]?.run(event),
+    }));
+    setGroup(group, stable);
+    return () => setGroup(group, null);
+  }, [group, setGroup, signature]);
+}
+
+const TYPING =
+  'input, textarea, select, [contenteditable=true], [role=slider], [role=dialog], [role=combobox]';
+
+function matches(key: PageKey, event: KeyboardEvent): boolean {
+  const ctrl = event.ctrlKey || event.metaKey;
+  if (Boolean(key.ctrl) !== ctrl || event.altKey) return false;
+  if (key.shift !== undefined && key.shift !== event.shiftKey) return false;
+  return key.keys.some((wanted) => wanted.toLowerCase() === event.key.toLowerCase());
+}
+
+/** Runs page keys. One listener for the whole page. */
+export function usePageKeyboard(): void {
+  useEffect(() => {
+    function onKeyDown(event: KeyboardEvent) {
+      const { groups, given } = useKeyRegister.getState();
+      if (given || event.defaultPrevented || event.isComposing) return;
+      const target = event.target instanceof Element ? event.target : null;
+      const typing =
+        target?.closest(TYPING) ?? document.querySelector('[role=dialog][data-state=open]');
+      const presses = target?.closest('button, a[href]') && ['Enter', ' '].includes(event.key);
+      for (const key of [...groups.values()].flat()) {
+        if (!matches(key, event)) continue;
+        if ((typing && !key.ctrl) || presses) return;
+        event.preventDefault();
+        key.run(event);
+        return;
+      }
+    }
+    addEventListener('keydown', onKeyDown);
+    return () => removeEventListener('keydown', onKeyDown);
+  }, []);
+}

@@ -1,0 +1,6 @@
+import '@fontsource-variable/archivo/wdth.css';
+import '@fontsource-variable/martian-mono/wdth.css';
+import { createRoot } from 'react-dom/client';
+import { App } from './app/App.tsx';
+
+createRoot(document.getElementById('root')!).render(<App />);

@@ -1,0 +1,142 @@
+import { tilingInForce, workArea, workspacesOn, type PlacedMonitor } from '@sorn/core';
+import { layoutText } from '../app/words.ts';
+import { useBench, type PlacedDesk } from '../data/bench-context.ts';
+import { tabEdge } from './tabs.ts';
+import { shortened, textWidth } from './text-width.ts';
+import { onSheet, type Viewport } from './viewport.ts';
+
+interface Props {
+  monitor: PlacedMonitor;
+  view: Viewport;
+  placed: PlacedDesk;
+}
+
+/** A monitor's outline, its reserved edges, and the tab outside it. */
+export function MonitorDrawing({ monitor, view, placed }: Props) {
+  const hue = useBench((bench) => bench.profile.look.focusFrame.hue);
+  const hasFocus = useBench(
+    (bench) => bench.session.focusMonitor === monitor.id && bench.session.focus === undefined,
+  );
+  const frame = onSheet(view, monitor);
+  const area = onSheet(view, workArea(monitor).area);
+  return (
+    <g data-monitor={monitor.id}>
+      <rect {...frame} className="monitor" />
+      <ReservedEdges frame={frame} area={area} />
+      {hasFocus && (
+        <rect
+          x={area.x + 4}
+          y={area.y + 4}
+          width={Math.max(0, area.width - 8)}
+          height={Math.max(0, area.height - 8)}
+          className={`monitor-focus hue-${hue}`}
+          strokeWidth={2}
+        >
+          <title>This monitor has the focus and shows no window</title>
+        </rect>
+      )}
+      <Tab monitor={monitor} view={view} placed={placed} />
+    </g>
+  );
+}
+
+type ScreenRect = ReturnType<typeof onSheet>;
+
+function ReservedEdges({ frame, area }: { frame: ScreenRect; area: ScreenRect }) {
+  const right = frame.x + frame.width;
+  const bottom = frame.y + frame.height;
+  const strips = [
+    { x: frame.x, y: frame.y, width: frame.width, height: area.y - frame.y },
+    {
+      x: frame.x,
+      y: area.y + area.height,
+      width: frame.width,
+      height: bottom - area.y - area.height,
+    },
+    { x: frame.x, y: area.y, width: area.x - frame.x, height: area.height },
+    { x: area.x + area.width, y: area.y, width: right - area.x - area.width, height: area.height },
+  ];
+  return strips
+    .filter(({ width, height }) => width > 0.5 && height > 0.5)
+    .map((strip) => (
+      <rect
+        key={`${strip.x},${strip.y},${strip.width}`}
+        {...strip}
+        className="reserved-line"
+        fill="url(#sheet-hatch)"
+      />
+    ));
+}
+
+const CELL = 22;
+
+function Tab({ monitor, view, placed }: Props) {
+  const session = useBench((bench) => bench.session);
+  const profile = useBench((bench) => bench.profile);
+  const { desk } = placed;
+  const frame = onSheet(view, monitor);
+  const atTop = tabEdge(monitor, desk.monitors, view) === 'top';
+  const middle = atTop ? frame.y - 14 : frame.y + frame.height + 15;
+  const workspaces = workspacesOn(desk, monitor.id);
+  const shownId = session.shown[monitor.id]!;
+  const layout = layoutText(tilingInForce(profile, session, shownId, monitor.id).layout);
+  const pixels = `${monitor.width}×${monitor.height}${monitor.scale === 1 ? '' : ` @${monitor.scale}`}`;
+
+  const cellsAt = frame.x + frame.width - workspaces.length * CELL;
+  const layoutAt = cellsAt - 8;
+  const room = layoutAt - textWidth(layout, 'label') - 12 - (frame.x + 15);
+  const name = shortened(monitor.name, 'title', room);
+  const nameWidth = textWidth(name, 'title');
+  const showsPixels = room - nameWidth > textWidth(pixels, 'figure') + 10;
+
+  return (
+    <g>
+      <circle
+        cx={frame.x + 5}
+        cy={middle}
+        r={4.5}
+        className={`bench-mark${monitor === desk.monitors[0] ? ' primary' : ''}`}
+      >
+        <title>{monitor === desk.monitors[0] ? 'Primary monitor' : 'Monitor'}</title>
+      </circle>
+      <text x={frame.x + 15} y={middle + 4} className="name">
+        {name}
+      </text>
+      {showsPixels && (
+        <text x={frame.x + 15 + nameWidth + 8} y={middle + 4} className="figure">
+          {pixels}
+        </text>
+      )}
+      {room > 0 && (
+        <text x={layoutAt} y={middle + 4} textAnchor="end" className="layout-name">
+          {layout}
+        </text>
+      )}
+      {workspaces.map(({ id, name: workspaceName }, i) => {
+        const filled = session.windows.some(
+          (window) => window.workspace === id && window.monitor === monitor.id,
+        );
+        const state = `${id === shownId ? ' shown' : ''}${filled ? ' filled' : ''}`;
+        return (
+          <g key={id} data-workspace={id} data-shown={id === shownId}>
+            <title>{`Workspace ${id}${workspaceName === id ? '' : `, ${workspaceName}`}${id === shownId ? ', shown' : ''}`}</title>
+            <rect
+              x={cellsAt + i * CELL + 1}
+              y={middle - 9}
+              width={CELL - 2}
+              height={18}
+              className={`workspace${state}`}
+            />
+            <text
+              x={cellsAt + i * CELL + CELL / 2}
+              y={middle + 4}
+              className={`workspace-id${state}`}
+            >
+              {shortened(id, 'figure', CELL - 4) || id.slice(0, 1)}
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
+}

@@ -1,0 +1,78 @@
+import { Box, chakra, Grid } from '@chakra-ui/react';
+import { innerGapText, layoutText, outerGapText } from '../app/words.ts';
+import { useBench, type PlacedDesk } from '../data/bench-context.ts';
+import { TITLE_BLOCK } from './viewport.ts';
+
+/** The title block of the drawing: what is drawn, and what is in force where the focus is. */
+export function TitleBlock({ placed, scale }: { placed: PlacedDesk; scale: number }) {
+  const name = useBench((bench) => bench.profile.name);
+  const revision = useBench((bench) => bench.saves.profile.revision);
+  const { desk, placements, findings, focused } = placed;
+  const { layout, gaps } = focused.tiling;
+  const cells = [
+    ['Layout', layoutText(layout)],
+    ['Gaps', `${innerGapText(gaps)} / ${outerGapText(gaps)}`],
+    ['Scale', `1 : ${Number((1 / scale).toFixed(1))}`],
+    ['Monitors', String(desk.monitors.length)],
+    ['Windows', String(placements.length)],
+    ['Findings', String(findings.length)],
+  ] as const;
+  return (
+    <Box
+      position="absolute"
+      right="-1px"
+      bottom="-1px"
+      width={`${TITLE_BLOCK.width}px`}
+      height={`${TITLE_BLOCK.height}px`}
+      border="1.5px solid"
+      borderColor="ink"
+      bg="sheet"
+      pointerEvents="none"
+      role="group"
+      aria-label="Title block"
+    >
+      <Box display="flex" justifyContent="space-between" alignItems="center" height="26px" px="9px">
+        <chakra.span fontSize="12px" fontWeight={650} fontStretch="94%" truncate>
+          {name} — {desk.name}
+        </chakra.span>
+        <chakra.span
+          fontFamily="mono"
+          fontSize="11px"
+          fontStretch="88%"
+          color="slate"
+          flexShrink="0"
+        >
+          rev {revision}
+        </chakra.span>
+      </Box>
+      <Grid templateColumns="repeat(3, 1fr)" as="dl">
+        {cells.map(([term, value], i) => (
+          <Box
+            key={term}
+            height="38px"
+            px="9px"
+            pt="3px"
+            borderTop="1px solid"
+            borderLeft={i % 3 === 0 ? 'none' : '1px solid'}
+            borderColor="ink"
+          >
+            <chakra.dt fontSize="11px" color="slate" fontStretch="94%" lineHeight="15px">
+              {term}
+            </chakra.dt>
+            <chakra.dd
+              fontFamily="mono"
+              fontSize="12px"
+              fontStretch="88%"
+              fontWeight={600}
+              lineHeight="16px"
+              truncate
+              color={term === 'Findings' && findings.length > 0 ? 'vermilion' : 'ink'}
+            >
+              {value}
+            </chakra.dd>
+          </Box>
+        ))}
+      </Grid>
+    </Box>
+  );
+}

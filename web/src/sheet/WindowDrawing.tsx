@@ -1,0 +1,188 @@
+import { windowName, type Finding, type Placement } from '@sorn/core';
+import { memo } from 'react';
+import { useBench } from '../data/bench-context.ts';
+import { Balloon } from './Balloon.tsx';
+import { shortened, textWidth } from './text-width.ts';
+import { onSheet, type Viewport } from './viewport.ts';
+
+interface Props {
+  placement: Placement;
+  view: Viewport;
+  findings: readonly Finding[];
+  onPress?: () => void;
+}
+
+/** A window where it is: outline by how it is held, balloon, title, size, and a flag where it is too small. */
+export const WindowDrawing = memo(function WindowDrawing(props: Props) {
+  const { placement, view, findings, onPress } = props;
+  const window = useBench((bench) => bench.session.windows.find(({ id }) => id === placement.id));
+  const profile = useBench((bench) => bench.profile);
+  const isFocused = useBench((bench) => bench.session.focus === placement.id);
+  if (!window) return null;
+
+  const app = profile.apps.find(({ id }) => id === window.app);
+  const name = windowName(profile, window);
+  const frame = onSheet(view, placement);
+  const tile = placement.tile && onSheet(view, placement.tile);
+  const fillsTile =
+    !placement.tile ||
+    (placement.tile.width === placement.width && placement.tile.height === placement.height);
+  const size = `${placement.width} × ${placement.height}`;
+  const tileSize = placement.tile ? `${placement.tile.width} × ${placement.tile.height}` : size;
+  const needs = findings
+    .filter((finding) => finding.kind === 'squeeze' && finding.window === placement.id)
+    .map((finding) =>
+      finding.kind === 'squeeze' ? `has ${finding.has}, needs ${finding.needs}` : '',
+    )
+    .join('; ');
+  const held = placement.held.replace('-', ' ');
+
+  return (
+    <>
+      {tile && !fillsTile && (
+        <Moving x={tile.x} y={tile.y}>
+          <rect className="tile moving" style={sizeOf(tile)} />
+        </Moving>
+      )}
+      <Moving x={frame.x} y={frame.y}>
+        {/* A window on the sheet can be chosen by pointer; by key, the focus commands choose it. */}
+        {}
+        <g
+          className={`is-${placement.held}${isFocused ? ' is-focused' : ''}`}
+          role="img"
+          aria-label={`${name}, ${held}, tile ${tileSize}${isFocused ? ', focused' : ''}${needs ? `, ${needs}` : ''}`}
+          data-window={placement.id}
+          data-app={window.app}
+          data-held={placement.held}
+          data-focused={isFocused}
+          data-at={`${placement.x},${placement.y}`}
+          onClick={onPress}
+        >
+          <rect className="window moving" style={sizeOf(frame)} />
+          {placement.held === 'left-alone' && (
+            <rect className="moving" style={sizeOf(frame)} fill="url(#sheet-cross-hatch)" />
+          )}
+          <Label
+            frame={frame}
+            name={name}
+            title={window.title ?? ''}
+            balloon={app?.balloon ?? name.slice(0, 2)}
+            hue={app?.hue ?? 0}
+            size={tileSize}
+            ownSize={fillsTile ? null : size}
+            needs={needs}
+          />
+          {isFocused && <FocusFrame width={frame.width} height={frame.height} />}
+        </g>
+      </Moving>
+    </>
+  );
+});
+
+function sizeOf({ width, height }: { width: number; height: number }) {
+  return {
+    width: `${Math.max(1, width)}px`,
+    height: `${Math.max(1, height)}px`,
+    transitionDuration: 'var(--motion)',
+  };
+}
+
+function Moving(props: { x: number; y: number; children: React.ReactNode }) {
+  const style = {
+    transform: `translate(${props.x}px, ${props.y}px)`,
+    transitionDuration: 'var(--motion)',
+  };
+  return (
+    <g className="moving" style={style}>
+      {props.children}
+    </g>
+  );
+}
+
+const PAD = 8;
+
+/** What a window says of itself, as far as there is room for it. */
+function Label(props: {
+  frame: { width: number; height: number };
+  name: string;
+  title: string;
+  balloon: string;
+  hue: number;
+  /** The tile's size, or a floating window's own. */
+  size: string;
+  /** The window's own size where it does not fill its tile. */
+  ownSize: string | null;
+  needs: string;
+}) {
+  const { width, height } = props.frame;
+  const hasBalloon = width >= 34 && height >= 34;
+  const room = width - 42 - PAD;
+  const hasTitle = height >= 76;
+  const hasSize = height >= 58 && width - 2 * PAD >= textWidth(props.size, 'figure') * 0.9;
+  const sizeWidth = textWidth(props.size, 'figure') * 0.9;
+  const note = props.needs || (props.ownSize ? `window ${props.ownSize}` : '');
+  const noteFace = props.needs ? 'label' : 'figure';
+  const noteBeside = width - 2 * PAD - sizeWidth - 14 >= textWidth(note, noteFace);
+  const noteAbove = height >= 96;
+  return (
+    <>
+      {hasBalloon && <Balloon x={21} y={21} text={props.balloon} hue={props.hue} />}
+      {hasBalloon && (
+        <text x={42} y={26} className="title">
+          {shortened(props.name, 'title', room)}
+        </text>
+      )}
+      {hasTitle && (
+        <text x={PAD} y={52} className="label">
+          {shortened(props.title, 'label', width - 2 * PAD)}
+        </text>
+      )}
+      {hasSize && (
+        <text x={PAD} y={height - 9} className="figure strong" data-figure="size">
+          {props.size}
+        </text>
+      )}
+      {hasSize && note !== '' && (noteBeside || noteAbove) && (
+        <text
+          x={noteBeside ? width - PAD : PAD}
+          y={noteBeside ? height - 9 : height - 25}
+          textAnchor={noteBeside ? 'end' : 'start'}
+          className={props.needs ? 'label marked' : 'figure'}
+          data-figure={props.needs ? 'needs' : 'own-size'}
+        >
+          {shortened(note, noteFace, width - 2 * PAD)}
+        </text>
+      )}
+      {props.needs !== '' && (
+        <path className="flag" d={`M${width - 17} 1H${width - 1}V17Z`}>
+          <title>{props.needs}</title>
+        </path>
+      )}
+    </>
+  );
+}
+
+/** A heavy frame with filled corners, inside the window's edge. */
+function FocusFrame({ width, height }: { width: number; height: number }) {
+  const { on, hue, weight } = useBench((bench) => bench.profile.look.focusFrame);
+  if (!on) return null;
+  const half = weight / 2;
+  const corner = weight * 2;
+  const inset = { width: Math.max(1, width - weight), height: Math.max(1, height - weight) };
+  return (
+    <>
+      <rect
+        className={`focus-frame hue-${hue} moving`}
+        x={half}
+        y={half}
+        strokeWidth={weight}
+        style={sizeOf(inset)}
+      />
+      <path
+        className={`focus-corner hue-${hue}`}
+        d={`M0 0h${corner}L0 ${corner}ZM${width} 0v${corner}L${width - corner} 0Z
+          M0 ${height}v${-corner}L${corner} ${height}ZM${width} ${height}h${-corner}L${width} ${height - corner}Z`}
+      />
+    </>
+  );
+}

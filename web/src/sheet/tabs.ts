@@ -1,0 +1,41 @@
+import type { PlacedMonitor, Rect } from '@sorn/core';
+import { onSheet, type Viewport } from './viewport.ts';
+
+/** Height of a monitor's tab with its distance to the edge, in screen pixels. */
+export const TAB_HEIGHT = 28;
+
+/** The edge at which a monitor's tab stands: the upper one, unless another monitor is in its way there. */
+export function tabEdge(
+  monitor: PlacedMonitor,
+  monitors: readonly PlacedMonitor[],
+  view: Viewport,
+): 'top' | 'bottom' {
+  return isFree(monitor, monitors, view, 'top') || !isFree(monitor, monitors, view, 'bottom')
+    ? 'top'
+    : 'bottom';
+}
+
+function isFree(
+  monitor: PlacedMonitor,
+  monitors: readonly PlacedMonitor[],
+  view: Viewport,
+  edge: 'top' | 'bottom',
+): boolean {
+  const own = onSheet(view, monitor);
+  const tab: Rect = {
+    ...own,
+    y: edge === 'top' ? own.y - TAB_HEIGHT : own.y + own.height,
+    height: TAB_HEIGHT,
+  };
+  return monitors.every((other) => other === monitor || !touches(onSheet(view, other), tab));
+}
+
+function touches(a: Rect, b: Rect): boolean {
+  const slack = 1;
+  return (
+    a.x < b.x + b.width - slack &&
+    b.x < a.x + a.width - slack &&
+    a.y < b.y + b.height - slack &&
+    b.y < a.y + a.height - slack
+  );
+}

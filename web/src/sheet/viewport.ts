@@ -1,0 +1,75 @@
+import { boundsOf, type Rect } from '@sorn/core';
+
+/** How the sheet shows the joint desktop: screen = desk × scale + offset. */
+export interface Viewport {
+  scale: number;
+  x: number;
+  y: number;
+}
+
+export interface SheetSize {
+  width: number;
+  height: number;
+}
+
+/** Room around the desk for tabs, dimension lines and the scale bar, in screen pixels. */
+const MARGIN = { top: 78, right: 62, bottom: 58, left: 34 };
+/** The title block in the lower right corner. */
+export const TITLE_BLOCK: SheetSize = { width: 324, height: 104 };
+
+/**
+ * Fits rectangles into the sheet at the largest scale, in the middle; above the title block where they
+ * would otherwise lie under it.
+ */
+export function fitted(rects: readonly Rect[], sheet: SheetSize): Viewport {
+  const whole = fit(rects, sheet, 0);
+  const isUnderBlock = rects.some((rect) => {
+    const right = (rect.x + rect.width) * whole.scale + whole.x;
+    const bottom = (rect.y + rect.height) * whole.scale + whole.y;
+    return (
+      right > sheet.width - TITLE_BLOCK.width && bottom + 34 > sheet.height - TITLE_BLOCK.height
+    );
+  });
+  return isUnderBlock ? fit(rects, sheet, TITLE_BLOCK.height - 12) : whole;
+}
+
+function fit(rects: readonly Rect[], sheet: SheetSize, below: number): Viewport {
+  const bounds = boundsOf(rects) ?? { x: 0, y: 0, width: 1, height: 1 };
+  const width = Math.max(50, sheet.width - MARGIN.left - MARGIN.right);
+  const height = Math.max(50, sheet.height - MARGIN.top - MARGIN.bottom - below);
+  const scale = Math.min(width / bounds.width, height / bounds.height);
+  return {
+    scale,
+    x: MARGIN.left + (width - bounds.width * scale) / 2 - bounds.x * scale,
+    y: MARGIN.top + (height - bounds.height * scale) / 2 - bounds.y * scale,
+  };
+}
+
+/** Zooms about a point of the sheet that stays where it is. */
+export function zoomed(view: Viewport, factor: number, about: { x: number; y: number }): Viewport {
+  const scale = Math.min(4, Math.max(0.01, view.scale * factor));
+  const real = scale / view.scale;
+  return {
+    scale,
+    x: about.x - (about.x - view.x) * real,
+    y: about.y - (about.y - view.y) * real,
+  };
+}
+
+/** A rectangle of the desk as it lies on the sheet, in screen pixels. */
+export function onSheet(view: Viewport, rect: Rect): Rect {
+  return {
+    x: rect.x * view.scale + view.x,
+    y: rect.y * view.scale + view.y,
+    width: rect.width * view.scale,
+    height: rect.height * view.scale,
+  };
+}
+
+/** A length for a scale bar: 1, 2 or 5 times a power of ten desk pixels, not over the given screen length. */
+export function scaleBarLength(scale: number, mostScreenPixels: number): number {
+  const most = mostScreenPixels / scale;
+  const power = 10 ** Math.floor(Math.log10(most));
+  const times = most / power;
+  return power * (times >= 5 ? 5 : times >= 2 ? 2 : 1);
+}

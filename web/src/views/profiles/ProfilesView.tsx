@@ -1,0 +1,152 @@
+import { Box, Button, chakra, Flex } from '@chakra-ui/react';
+import { useNavigate } from 'react-router';
+import type { ProfileSummary } from '../../data/api.ts';
+import { useCreateDemo, useProfiles, useRemoveProfile } from '../../data/queries.ts';
+import { KeyCap } from '../../app/KeyCap.tsx';
+import { Section } from '../../app/Section.tsx';
+import { usePageKeys } from '../../app/keys.ts';
+import { useState } from 'react';
+import { NewProfile } from './NewProfile.tsx';
+
+/** All profiles kept here; with none, the two ways to begin. */
+export function ProfilesView() {
+  const profiles = useProfiles();
+  const demo = useCreateDemo();
+  const navigate = useNavigate();
+  const open = (id: string) => void navigate(`/${id}`);
+  const openDemo = () => demo.mutate([], { onSuccess: ({ id }) => open(id) });
+  const list = profiles.data ?? [];
+
+  usePageKeys('Profiles', [
+    ...list.slice(0, 9).map(({ id, name }, i) => ({
+      keys: [String(i + 1)],
+      label: name,
+      run: () => open(id),
+    })),
+    { keys: ['d'], label: 'demo profile', run: openDemo },
+    {
+      keys: ['n'],
+      label: 'new profile',
+      run: () => document.querySelector<HTMLInputElement>('[name=name]')?.focus(),
+    },
+  ]);
+
+  return (
+    <Box as="main" height="100vh" overflowY="auto">
+      <Box maxW="640px" mx="auto" px="24px" py="7vh">
+        <chakra.h1 fontSize="22px" fontWeight={650} fontStretch="108%" mb="4px">
+          Sorn
+        </chakra.h1>
+        <chakra.p color="slate" mb="28px">
+          Set up how your windows arrange themselves, and rehearse it on a drawn desk.
+        </chakra.p>
+        <Section title="Profiles">
+          {profiles.isError && (
+            <chakra.p role="alert" color="vermilion">
+              {profiles.error.message}
+            </chakra.p>
+          )}
+          {profiles.isSuccess && list.length === 0 && (
+            <chakra.p mb="8px">
+              None yet. Begin with the demo, or with a desk of your own below.
+            </chakra.p>
+          )}
+          <chakra.ol mb="12px">
+            {list.map((profile, i) => (
+              <Row
+                key={profile.id}
+                profile={profile}
+                number={i + 1}
+                onOpen={() => open(profile.id)}
+              />
+            ))}
+          </chakra.ol>
+          <Button
+            size="sm"
+            variant={list.length === 0 ? 'solid' : 'outline'}
+            borderRadius="edge"
+            loading={demo.isPending}
+            onClick={openDemo}
+          >
+            Open the demo profile <KeyCap>D</KeyCap>
+          </Button>
+          {demo.isError && (
+            <chakra.p role="alert" color="vermilion" mt="6px">
+              {demo.error.message}
+            </chakra.p>
+          )}
+        </Section>
+        <NewProfile onCreated={open} />
+      </Box>
+    </Box>
+  );
+}
+
+const savedAt = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
+
+function Row(props: { profile: ProfileSummary; number: number; onOpen: () => void }) {
+  const { profile } = props;
+  const remove = useRemoveProfile();
+  const [asks, setAsks] = useState(false);
+  return (
+    <Flex
+      as="li"
+      align="center"
+      gap="12px"
+      minH="40px"
+      borderBottom="1px solid"
+      borderColor="hairline"
+      flexWrap="wrap"
+    >
+      <KeyCap>{props.number}</KeyCap>
+      <chakra.button
+        type="button"
+        fontWeight={600}
+        cursor="pointer"
+        textDecoration="underline"
+        textDecorationColor="hairline"
+        textUnderlineOffset="4px"
+        onClick={props.onOpen}
+      >
+        {profile.name}
+      </chakra.button>
+      <chakra.span color="slate" fontSize="12px" flex="1">
+        revision {profile.revision}, saved {savedAt.format(new Date(profile.savedAt))}
+      </chakra.span>
+      {asks ? (
+        <Flex gap="6px" align="center">
+          <chakra.span fontSize="13px">Delete all its revisions?</chakra.span>
+          <Button
+            size="xs"
+            borderRadius="edge"
+            bg="vermilion"
+            color="petrol.contrast"
+            loading={remove.isPending}
+            onClick={() => remove.mutate([profile.id, profile.revision])}
+          >
+            Delete
+          </Button>
+          <Button size="xs" variant="outline" borderRadius="edge" onClick={() => setAsks(false)}>
+            Keep
+          </Button>
+        </Flex>
+      ) : (
+        <Button
+          size="xs"
+          variant="ghost"
+          borderRadius="edge"
+          color="slate"
+          aria-label={`Delete ${profile.name}`}
+          onClick={() => setAsks(true)}
+        >
+          Delete
+        </Button>
+      )}
+      {remove.isError && (
+        <chakra.span role="alert" color="vermilion" fontSize="12px">
+          {remove.error.message}
+        </chakra.span>
+      )}
+    </Flex>
+  );
+}

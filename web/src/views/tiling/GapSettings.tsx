@@ -1,0 +1,123 @@
+import { chakra } from '@chakra-ui/react';
+import type { RefObject } from 'react';
+import { Figure } from '../../app/Figure.tsx';
+import { Section } from '../../app/Section.tsx';
+import { SettingRow, SettingSlider } from '../../app/SettingRow.tsx';
+import { innerGapText, outerGapText } from '../../app/words.ts';
+import type { TilingEdits } from './edits.ts';
+
+const SLIDER_MOST = 60;
+
+/** Inner and outer gap, and whether a lone window has any. */
+export function GapSettings(props: {
+  edits: TilingEdits;
+  innerGap: RefObject<HTMLInputElement | null>;
+  outerGap: RefObject<HTMLInputElement | null>;
+}) {
+  const { edits } = props;
+  const { gaps } = edits.tiling;
+  const alone = gaps.dropWhenAlone;
+  return (
+    <Section title="Gaps" note="in logical pixels">
+      <Gap
+        label="Inner"
+        cap="G"
+        value={gaps.inner.x}
+        differs={gaps.inner.x === gaps.inner.y ? null : `x, y: ${innerGapText(gaps)}`}
+        origin={edits.originOf('inner')}
+        onSetBack={edits.setBack('inner')}
+        inputRef={props.innerGap}
+        onChange={(value) => edits.setGap('inner', value)}
+      />
+      <Gap
+        label="Outer"
+        cap="O"
+        value={gaps.outer.top}
+        differs={
+          /^\d+(\.\d+)?$/.test(outerGapText(gaps))
+            ? null
+            : `top, right, bottom, left: ${outerGapText(gaps)}`
+        }
+        origin={edits.originOf('outer')}
+        onSetBack={edits.setBack('outer')}
+        inputRef={props.outerGap}
+        onChange={(value) => edits.setGap('outer', value)}
+      />
+      <SettingRow
+        label="None when alone"
+        caps={['A']}
+        origin={edits.originOf('dropWhenAlone')}
+        onSetBack={edits.setBack('dropWhenAlone')}
+      >
+        <chakra.button
+          type="button"
+          role="switch"
+          aria-checked={alone}
+          aria-label="No gaps when a window is alone"
+          fontFamily="mono"
+          fontSize="12px"
+          fontStretch="88%"
+          fontWeight={600}
+          width="6ch"
+          textAlign="right"
+          borderBottom="1px dashed"
+          borderColor="slate"
+          lineHeight="20px"
+          cursor="pointer"
+          onClick={() => edits.setGap('dropWhenAlone', !alone)}
+        >
+          {alone ? 'on' : 'off'}
+        </chakra.button>
+      </SettingRow>
+    </Section>
+  );
+}
+
+function Gap(props: {
+  label: string;
+  cap: string;
+  value: number;
+  /** The figures where the sides differ; an edit makes them alike. */
+  differs: string | null;
+  origin: string;
+  onSetBack: (() => void) | undefined;
+  inputRef: RefObject<HTMLInputElement | null>;
+  onChange: (value: number) => void;
+}) {
+  const { label, value, onChange } = props;
+  return (
+    <>
+      <SettingRow
+        label={label}
+        caps={[props.cap]}
+        origin={props.origin}
+        onSetBack={props.onSetBack}
+      >
+        <Figure
+          label={`${label} gap`}
+          value={value}
+          least={0}
+          most={10_000}
+          step={1}
+          decimals={2}
+          unit="px"
+          inputRef={props.inputRef}
+          onChange={onChange}
+        />
+      </SettingRow>
+      {props.differs !== null && (
+        <chakra.p fontSize="12px" color="slate">
+          {props.differs}
+        </chakra.p>
+      )}
+      <SettingSlider
+        label={`${label} gap`}
+        value={value}
+        least={0}
+        most={SLIDER_MOST}
+        step={1}
+        onChange={onChange}
+      />
+    </>
+  );
+}

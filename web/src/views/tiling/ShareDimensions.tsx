@@ -1,0 +1,137 @@
+import { Box, chakra } from '@chakra-ui/react';
+import type { Measure, Measures } from '@sorn/core';
+import { Figure } from '../../app/Figure.tsx';
+import type { PlacedDesk } from '../../data/bench-context.ts';
+import { DimensionLine } from '../../sheet/DimensionLine.tsx';
+import { tabEdge, TAB_HEIGHT } from '../../sheet/tabs.ts';
+import { onSheet, type Viewport } from '../../sheet/viewport.ts';
+import type { TilingEdits } from './edits.ts';
+
+interface Props {
+  measures: Measures;
+  placed: PlacedDesk;
+  view: Viewport;
+}
+
+/** Where the lines of lead and rest lie: outside the monitor, past its tab; beside it for a division in y. */
+function lineAt({ measures, placed, view }: Props): { at: number; toward: number } {
+  const { monitor } = placed.focused;
+  const frame = onSheet(view, monitor);
+  const right = frame.x + frame.width;
+  if (measures.shares?.lead.axis === 'y') {
+    const blocked = placed.desk.monitors.some(
+      (other) =>
+        other.x >= monitor.x + monitor.width &&
+        other.x * view.scale + view.x < right + 40 &&
+        other.y < monitor.y + monitor.height &&
+        other.y + other.height > monitor.y,
+    );
+    return blocked ? { at: frame.x - 18, toward: frame.x } : { at: right + 18, toward: right };
+  }
+  const bottom = frame.y + frame.height;
+  return tabEdge(monitor, placed.desk.monitors, view) === 'top'
+    ? { at: frame.y - TAB_HEIGHT - 10, toward: frame.y }
+    : { at: bottom + TAB_HEIGHT + 12, toward: bottom };
+}
+
+/** Dimension lines over lead and rest. */
+export function ShareLines(props: Props) {
+  const { shares } = props.measures;
+  if (!shares) return null;
+  const { at, toward } = lineAt(props);
+  return (
+    <>
+      <DimensionLine measure={shares.lead} view={props.view} at={at} toward={toward} marked />
+      <DimensionLine measure={shares.rest} view={props.view} at={at} toward={toward} />
+    </>
+  );
+}
+
+/** The figures on those lines: typed over with a share, or with pixels when the figure is over 1. */
+export function ShareFigures(props: Props & { edits: TilingEdits }) {
+  const { shares } = props.measures;
+  const { layout } = props.edits.tiling;
+  if (!shares || layout.kind !== 'lead') return null;
+  const { at } = lineAt(props);
+  const pixels = (measure: Measure) => measure.to - measure.from;
+  const total = pixels(shares.lead) + pixels(shares.rest);
+  const read = (typed: number) => (typed > 1 ? Number((typed / total).toFixed(6)) : typed);
+  const setShare = (share: number) => props.edits.setLayout('leadShare', Number(share.toFixed(6)));
+  return (
+    <>
+      <LineFigure
+        view={props.view}
+        measure={shares.lead}
+        at={at}
+        pixels={pixels(shares.lead)}
+        marked
+      >
+        <Figure
+          label="Lead share on the sheet"
+          value={layout.leadShare}
+          least={0}
+          most={1}
+          step={0.01}
+          decimals={3}
+          room={5}
+          marked
+          read={read}
+          onChange={setShare}
+        />
+      </LineFigure>
+      <LineFigure view={props.view} measure={shares.rest} at={at} pixels={pixels(shares.rest)}>
+        <Figure
+          label="Rest share on the sheet"
+          value={1 - layout.leadShare}
+          least={0}
+          most={1}
+          step={0.01}
+          decimals={3}
+          room={5}
+          read={read}
+          onChange={(rest) => setShare(1 - rest)}
+        />
+      </LineFigure>
+    </>
+  );
+}
+
+function LineFigure(props: {
+  view: Viewport;
+  measure: Measure;
+  at: number;
+  pixels: number;
+  marked?: boolean;
+  children: React.ReactNode;
+}) {
+  const { view, measure, at } = props;
+  const isX = measure.axis === 'x';
+  const middle = ((measure.from + measure.to) / 2) * view.scale + (isX ? view.x : view.y);
+  return (
+    <Box
+      position="absolute"
+      display="flex"
+      alignItems="baseline"
+      gap="5px"
+      px="5px"
+      bg="sheet"
+      lineHeight="20px"
+      style={{
+        left: isX ? middle : at,
+        top: isX ? at : middle,
+        transform: `translate(-50%, -50%)${isX ? '' : ' rotate(-90deg)'}`,
+      }}
+    >
+      {props.children}
+      <chakra.span
+        fontFamily="mono"
+        fontSize="12px"
+        fontStretch="88%"
+        color={props.marked ? 'vermilion' : 'slate'}
+        whiteSpace="nowrap"
+      >
+        · <span data-figure={props.marked ? 'lead-pixels' : 'rest-pixels'}>{props.pixels}</span>
+      </chakra.span>
+    </Box>
+  );
+}

@@ -1,0 +1,68 @@
+import {
+  landing,
+  scopeOf,
+  withGap,
+  withLayoutField,
+  withLayoutKind,
+  withoutSetting,
+  type GapField,
+  type LayoutField,
+  type LayoutKind,
+  type Reach,
+  type TilingInForce,
+} from '@sorn/core';
+import { originText } from '../../app/words.ts';
+import { useBenchStore, type PlacedDesk } from '../../data/bench-context.ts';
+
+/** Reading and changing the settings in force where the focus is. */
+export interface TilingEdits {
+  tiling: TilingInForce;
+  setKind: (kind: LayoutKind) => void;
+  setLayout: (field: Exclude<LayoutField, 'kind'>, value: unknown) => void;
+  setGap: (field: GapField, value: unknown) => void;
+  originOf: (field: LayoutField | GapField) => string;
+  /** Sets a field back where it is set; undefined where nothing is. */
+  setBack: (field: LayoutField | GapField) => (() => void) | undefined;
+}
+
+/** @param reach how far an edit is wished to reach; it lands no farther than where the value comes from */
+export function useTilingEdits(placed: PlacedDesk, reach: Reach): TilingEdits {
+  const store = useBenchStore();
+  const { tiling, workspace, monitor } = placed.focused;
+  const { from } = tiling;
+  const scope = (reached: Reach) => scopeOf(reached, workspace, monitor.id);
+
+  return {
+    tiling,
+    setKind: (kind) =>
+      store
+        .getState()
+        .edit((profile) => withLayoutKind(profile, scope(landing(reach, from.kind)), kind)),
+    setLayout(field, value) {
+      const reached = landing(reach, from[field], from.kind);
+      store
+        .getState()
+        .edit(
+          (profile) => withLayoutField(profile, scope(reached), tiling.layout.kind, field, value),
+          `${field} ${reached} ${workspace} ${monitor.id}`,
+        );
+    },
+    setGap(field, value) {
+      const reached = landing(reach, from[field]);
+      store
+        .getState()
+        .edit(
+          (profile) => withGap(profile, scope(reached), field, value),
+          `${field} ${reached} ${workspace} ${monitor.id}`,
+        );
+    },
+    originOf: (field) => originText(from[field], workspace, monitor.id, placed.desk),
+    setBack(field) {
+      const origin = from[field];
+      if (origin === undefined || origin === 'default') return undefined;
+      if (origin === 'session') return () => store.getState().run({ command: 'reset-layout' });
+      return () =>
+        store.getState().edit((profile) => withoutSetting(profile, scope(origin), field));
+    },
+  };
+}

@@ -1,0 +1,115 @@
+import {
+  DIRECTIONS,
+  LAYOUT_KINDS,
+  LAYOUTS,
+  REACHES,
+  workspacesOn,
+  type Reach,
+  type Side,
+} from '@sorn/core';
+import type { RefObject } from 'react';
+import { usePageKeys } from '../../app/keys.ts';
+import { useBenchStore, type PlacedDesk } from '../../data/bench-context.ts';
+import type { TilingEdits } from './edits.ts';
+
+const ARROWS = { left: 'ArrowLeft', right: 'ArrowRight', up: 'ArrowUp', down: 'ArrowDown' };
+const TURNED: readonly Side[] = ['left', 'top', 'right', 'bottom'];
+
+function after<T>(list: readonly T[], item: T): T {
+  return list[(list.indexOf(item) + 1) % list.length]!;
+}
+
+/** The keys of the Tiling view, each for a setting of the inspector. */
+export function useTilingKeys(props: {
+  placed: PlacedDesk;
+  edits: TilingEdits;
+  innerGap: RefObject<HTMLInputElement | null>;
+  outerGap: RefObject<HTMLInputElement | null>;
+  reach: Reach;
+  setReach: (reach: Reach) => void;
+}): void {
+  const { placed, edits, reach } = props;
+  const store = useBenchStore();
+  const { layout, gaps } = edits.tiling;
+  const can = LAYOUTS[layout.kind].can;
+  const { workspace, monitor } = placed.focused;
+
+  const share = (by: number) => {
+    if (layout.kind !== 'lead') return;
+    edits.setLayout(
+      'leadShare',
+      Number(Math.min(1, Math.max(0, layout.leadShare + by)).toFixed(4)),
+    );
+  };
+  const count = (by: number) => {
+    if (layout.kind !== 'lead') return;
+    edits.setLayout('leadCount', Math.max(1, layout.leadCount + by));
+  };
+
+  usePageKeys('Tiling', [
+    ...(can.leadShare
+      ? [
+          { keys: ['['], caps: ['[', ']'], label: 'lead share', run: () => share(-0.01) },
+          { keys: [']'], label: 'lead share up by 0.01', minor: true, run: () => share(0.01) },
+          {
+            keys: ['{'],
+            caps: ['{', '}'],
+            label: 'lead share by 0.05',
+            minor: true,
+            run: () => share(-0.05),
+          },
+          { keys: ['}'], label: 'lead share up by 0.05', minor: true, run: () => share(0.05) },
+        ]
+      : []),
+    ...(can.leadCount
+      ? [
+          { keys: [';'], caps: [';', "'"], label: 'lead count', run: () => count(-1) },
+          { keys: ["'"], label: 'lead count up', minor: true, run: () => count(1) },
+        ]
+      : []),
+    ...(layout.kind === 'lead'
+      ? [
+          {
+            keys: ['t'],
+            label: 'turn',
+            run: () => edits.setLayout('side', after(TURNED, layout.side)),
+          },
+        ]
+      : []),
+    {
+      keys: ['l'],
+      label: 'next layout',
+      run: () => edits.setKind(after(LAYOUT_KINDS, layout.kind)),
+    },
+    { keys: ['g'], label: 'inner gap', run: () => props.innerGap.current?.focus() },
+    { keys: ['o'], label: 'outer gap', run: () => props.outerGap.current?.focus() },
+    {
+      keys: ['a'],
+      label: 'none when alone',
+      minor: true,
+      run: () => edits.setGap('dropWhenAlone', !gaps.dropWhenAlone),
+    },
+    {
+      keys: ['s'],
+      label: 'how far edits reach',
+      minor: true,
+      run: () => props.setReach(after([...REACHES].reverse(), reach)),
+    },
+    {
+      keys: ['w'],
+      label: 'next workspace',
+      run: () => {
+        const ids = workspacesOn(placed.desk, monitor.id).map(({ id }) => id);
+        store.getState().run({ command: 'go-workspace', which: after(ids, workspace) });
+      },
+    },
+    ...DIRECTIONS.map((direction, i) => ({
+      keys: [ARROWS[direction]],
+      shift: false,
+      caps: i === 0 ? ['←', '→', '↑', '↓'] : ['←→↑↓'.charAt(i)],
+      label: i === 0 ? 'focus' : `focus ${direction}`,
+      minor: i > 0,
+      run: () => store.getState().run({ command: `focus-${direction}` }),
+    })),
+  ]);
+}
