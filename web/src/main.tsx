@@ -2,5 +2,8 @@ import '@fontsource-variable/archivo/wdth.css';
 import '@fontsource-variable/martian-mono/wdth.css';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App.tsx';
+import { facesLoaded } from './sheet/text-width.ts';
 
-createRoot(document.getElementById('root')!).render(<App />);
+void facesLoaded().then(() => {
+  createRoot(document.getElementById('root')!).render(<App />);
+});

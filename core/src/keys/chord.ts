@@ -59,7 +59,9 @@ export function keyName(code: string): string {
   return NAMES[code] ?? code.replace(/^(Key|Digit)/, '');
 }
 
+const CAP_ORDER: readonly Modifier[] = ['Meta', 'Ctrl', 'Alt', 'Shift'];
+
 /** The caps of a chord, in the order they are pressed. */
 export function chordCaps({ modifiers, code }: Chord): string[] {
-  return [...modifiers, keyName(code)];
+  return [...CAP_ORDER.filter((modifier) => modifiers.includes(modifier)), keyName(code)];
 }

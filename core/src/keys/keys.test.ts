@@ -51,9 +51,9 @@ describe('the starter keys', () => {
 
   it('are drawn as key caps in a fixed order', () => {
     expect(chordCaps(press('ArrowUp', 'Shift', 'Meta', 'Ctrl'))).toEqual([
+      'Meta',
       'Ctrl',
       'Shift',
-      'Meta',
       '↑',
     ]);
     expect(chordCaps(press('KeyQ', 'Meta'))).toEqual(['Meta', 'Q']);

@@ -71,25 +71,33 @@ function settingsOf(source: {
   };
 }
 
-/** Decides every field of a layout: the closest level's kind, and its parameters from levels of that kind. */
-export function resolveLayout(levels: readonly Level[]): {
-  layout: Layout;
-  from: TilingInForce['from'];
-} {
+/** Parameters moved by key, by the kind of layout under which they were. */
+export type AdjustedByKind = Partial<Record<LayoutKind, object>>;
+
+/**
+ * Decides every field of a layout: the closest level's kind, and its parameters from levels of that
+ * kind. What was moved by key under that kind wins over all of them.
+ */
+export function resolveLayout(
+  levels: readonly Level[],
+  adjusted: AdjustedByKind = {},
+): { layout: Layout; from: TilingInForce['from'] } {
   const deciding = levels.find((level) => level.layout);
   const kind: LayoutKind = deciding?.layout?.kind ?? 'lead';
-  const from: TilingInForce['from'] = { kind: deciding?.from ?? 'default' };
-  const layout: Record<string, unknown> = { ...LAYOUTS[kind].defaults };
-  for (const field of Object.keys(layout))
-    if (field !== 'kind') from[field as LayoutField] = 'default';
-  for (const level of levels.toReversed()) {
-    if (level.layout?.kind !== kind) continue;
-    for (const [field, value] of Object.entries(level.layout)) {
-      if (field === 'kind') continue;
+  const layout: Record<string, unknown> = {};
+  const from: TilingInForce['from'] = {};
+  const take = (parameters: object, origin: Origin) => {
+    for (const [field, value] of Object.entries(parameters)) {
       layout[field] = value;
-      from[field as LayoutField] = level.from;
+      from[field as LayoutField] = origin;
     }
+  };
+  take(LAYOUTS[kind].defaults, 'default');
+  for (const level of levels.toReversed()) {
+    if (level.layout?.kind === kind) take(level.layout, level.from);
   }
+  from.kind = deciding?.from ?? 'default';
+  take(adjusted[kind] ?? {}, 'session');
   return { layout: layout as unknown as Layout, from };
 }
 

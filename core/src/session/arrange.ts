@@ -7,10 +7,10 @@ import {
   levelsFor,
   resolveGaps,
   resolveLayout,
+  type AdjustedByKind,
   type Level,
   type TilingInForce,
 } from '../profile/settings.ts';
-import type { LayoutSetting } from '../profile/layout.ts';
 import type { Profile } from '../profile/schema.ts';
 import { flatten, rectsFor, solveInto, type FlatTree, type Gap } from '../tree/solve.ts';
 import { withWeights, type NamedWeights } from '../tree/tree.ts';
@@ -48,21 +48,21 @@ export function tilingInForce(
 ): TilingInForce {
   const levels: Level[] = levelsFor(profile, workspace, monitor);
   const arrangement = arrangementOf(session, workspace, monitor);
-  const { layout, from } = resolveLayout(withSessionLevels(levels, arrangement));
+  const chosen: Level[] = arrangement.layout
+    ? [{ from: 'session', layout: arrangement.layout }, ...levels]
+    : levels;
+  const { layout, from } = resolveLayout(chosen, parametersOf(arrangement));
   const { gaps, from: gapsFrom } = resolveGaps(levels);
   return { layout, gaps, from: { ...from, ...gapsFrom } };
 }
 
-function withSessionLevels(levels: readonly Level[], arrangement: Arrangement): readonly Level[] {
-  const chosen: readonly Level[] = arrangement.layout
-    ? [{ from: 'session', layout: arrangement.layout }, ...levels]
-    : levels;
-  if (!arrangement.adjusted) return chosen;
-  const kind = chosen.find((level) => level.layout)?.layout?.kind ?? 'lead';
-  const adjusted = arrangement.adjusted[kind];
-  if (!adjusted) return chosen;
-  const { weights: _bySplit, ...parameters } = adjusted;
-  return [{ from: 'session', layout: { kind, ...parameters } as LayoutSetting }, ...chosen];
+function parametersOf({ adjusted = {} }: Arrangement): AdjustedByKind {
+  return Object.fromEntries(
+    Object.entries(adjusted).map(([kind, { weights: _bySplit, ...parameters }]) => [
+      kind,
+      parameters,
+    ]),
+  );
 }
 
 /** Sizes moved by key, by the split they belong to. */

@@ -15,7 +15,7 @@ export function Checkup({ isOpen, onClose }: { isOpen: boolean; onClose: () => v
     return desk.monitors.find((monitor) => monitor.id === id)?.name ?? id;
   };
   return (
-    <Panel title="Findings" isOpen={isOpen} onClose={onClose}>
+    <Panel title="Findings" isOpen={isOpen} onClose={onClose} isRead={findings.length === 0}>
       {findings.length === 0 && (
         <chakra.p color="slate">Every window fits, and every name is known.</chakra.p>
       )}

@@ -36,7 +36,7 @@ export function FindAnything(props: {
   const groups = [...new Set(all.map(({ group }) => group))];
   return (
     <Panel title="Find anything" isOpen={isOpen} onClose={onClose}>
-      <Finder label="Find anything" loop>
+      <Finder label="Find anything" loop filter={nearness}>
         <chakra.div
           css={{
             '& input': {
@@ -52,10 +52,9 @@ export function FindAnything(props: {
           <Finder.Input placeholder="Type a view, command, workspace, app or setting" />
         </chakra.div>
         <Box
-          maxH="50vh"
-          overflowY="auto"
           mt="8px"
           css={{
+            '& [cmdk-list]': { maxHeight: '50vh', overflowY: 'auto' },
             '& [cmdk-group-heading]': { fontSize: '12px', color: 'slate', pt: '8px', pb: '2px' },
             '& [cmdk-item]': {
               display: 'flex',
@@ -70,7 +69,7 @@ export function FindAnything(props: {
             '& [cmdk-empty]': { color: 'slate', py: '12px' },
           }}
         >
-          <Finder.List>
+          <Finder.List tabIndex={0}>
             <Finder.Empty>Nothing here is called that.</Finder.Empty>
             {groups.map((group) => (
               <Finder.Group key={group} heading={group}>
@@ -96,6 +95,16 @@ export function FindAnything(props: {
       </Finder>
     </Panel>
   );
+}
+
+/** 0 unless every word typed is in the text; the nearer its beginning the better. */
+function nearness(text: string, typed: string): number {
+  const found = text.toLowerCase();
+  const places = typed
+    .toLowerCase()
+    .split(/\s+/)
+    .map((word) => found.indexOf(word));
+  return places.includes(-1) ? 0 : 1 / (1 + Math.min(...places));
 }
 
 function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {

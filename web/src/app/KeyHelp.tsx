@@ -16,7 +16,7 @@ export function KeyHelp({ isOpen, onClose }: { isOpen: boolean; onClose: () => v
   const order = (name: string) => ['sheet-keys', 'sheet', 'frame'].indexOf(name);
   const sorted = [...groups].sort(([a], [b]) => order(a) - order(b));
   return (
-    <Panel title="Keys of this view" isOpen={isOpen} onClose={onClose} width="760px">
+    <Panel title="Keys of this view" isOpen={isOpen} onClose={onClose} width="760px" isRead>
       <Box columnCount={2} columnGap="32px">
         {sorted.map(([name, keys]) => (
           <Box key={name} mb="16px">
@@ -29,12 +29,14 @@ export function KeyHelp({ isOpen, onClose }: { isOpen: boolean; onClose: () => v
             >
               {TITLES[name] ?? name}
             </chakra.h3>
-            {keys.map((key, i) => (
-              <Flex key={i} justify="space-between" py="3px" gap="12px" breakInside="avoid">
-                <chakra.span fontSize="13px">{key.label}</chakra.span>
-                <KeyCaps caps={capsOf(key)} />
-              </Flex>
-            ))}
+            {keys
+              .filter(({ summary }) => !summary)
+              .map((key, i) => (
+                <Flex key={i} justify="space-between" py="3px" gap="12px" breakInside="avoid">
+                  <chakra.span fontSize="13px">{key.label}</chakra.span>
+                  <KeyCaps caps={capsOf(key)} />
+                </Flex>
+              ))}
           </Box>
         ))}
       </Box>

@@ -1,5 +1,5 @@
 import { chakra, CloseButton, Dialog, Portal } from '@chakra-ui/react';
-import type { ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
 
 /** A panel over the page; Escape puts it away. */
 export function Panel(props: {
@@ -7,10 +7,14 @@ export function Panel(props: {
   isOpen: boolean;
   onClose: () => void;
   width?: string;
+  /** The body itself takes the focus, so that arrow keys scroll it: for a panel that is only read. */
+  isRead?: boolean;
   children: ReactNode;
 }) {
+  const body = useRef<HTMLDivElement>(null);
   return (
     <Dialog.Root
+      {...(props.isRead && { initialFocusEl: () => body.current })}
       open={props.isOpen}
       onOpenChange={({ open }) => {
         if (!open) props.onClose();
@@ -40,7 +44,7 @@ export function Panel(props: {
                 </chakra.h2>
               </Dialog.Title>
             </Dialog.Header>
-            <Dialog.Body px="20px" pb="20px">
+            <Dialog.Body ref={body} px="20px" pb="20px" {...(props.isRead && { tabIndex: 0 })}>
               {props.children}
             </Dialog.Body>
             <Dialog.CloseTrigger asChild>

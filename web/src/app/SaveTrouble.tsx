@@ -36,7 +36,7 @@ export function SaveTrouble({ onTakeTheirs }: { onTakeTheirs: () => void }) {
             variant="outline"
             borderRadius="edge"
             onClick={() => {
-              localStorage.removeItem(`sorn.draft.${store.getState().id}`);
+              store.getState().dropMine();
               onTakeTheirs();
             }}
           >

@@ -20,8 +20,8 @@ export function TitleBlock({ placed, scale }: { placed: PlacedDesk; scale: numbe
   return (
     <Box
       position="absolute"
-      right="-1px"
-      bottom="-1px"
+      right="0"
+      bottom="0"
       width={`${TITLE_BLOCK.width}px`}
       height={`${TITLE_BLOCK.height}px`}
       border="1.5px solid"

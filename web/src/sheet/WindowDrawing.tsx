@@ -50,7 +50,7 @@ export const WindowDrawing = memo(function WindowDrawing(props: Props) {
         <g
           className={`is-${placement.held}${isFocused ? ' is-focused' : ''}`}
           role="img"
-          aria-label={`${name}, ${held}, tile ${tileSize}${isFocused ? ', focused' : ''}${needs ? `, ${needs}` : ''}`}
+          aria-label={`${name}, ${held}, ${tileSize}${isFocused ? ', focused' : ''}${needs ? `, ${needs}` : ''}`}
           data-window={placement.id}
           data-app={window.app}
           data-held={placement.held}
@@ -72,7 +72,13 @@ export const WindowDrawing = memo(function WindowDrawing(props: Props) {
             ownSize={fillsTile ? null : size}
             needs={needs}
           />
-          {isFocused && <FocusFrame width={frame.width} height={frame.height} />}
+          {isFocused && (
+            <FocusFrame
+              width={frame.width}
+              height={frame.height}
+              inset={placement.held === 'tiled' ? 0 : 3}
+            />
+          )}
         </g>
       </Moving>
     </>
@@ -118,12 +124,13 @@ function Label(props: {
   const hasBalloon = width >= 34 && height >= 34;
   const room = width - 42 - PAD;
   const hasTitle = height >= 76;
-  const hasSize = height >= 58 && width - 2 * PAD >= textWidth(props.size, 'figure') * 0.9;
-  const sizeWidth = textWidth(props.size, 'figure') * 0.9;
+  const hasSize = height >= 58 && width - 2 * PAD >= textWidth(props.size, 'figure');
+  const sizeWidth = textWidth(props.size, 'figure');
   const note = props.needs || (props.ownSize ? `window ${props.ownSize}` : '');
   const noteFace = props.needs ? 'label' : 'figure';
-  const noteBeside = width - 2 * PAD - sizeWidth - 14 >= textWidth(note, noteFace);
-  const noteAbove = height >= 96;
+  const noteWidth = textWidth(note, noteFace);
+  const noteBeside = width - 2 * PAD - sizeWidth - 10 >= noteWidth;
+  const noteAbove = height >= 96 && width - 2 * PAD >= noteWidth;
   return (
     <>
       {hasBalloon && <Balloon x={21} y={21} text={props.balloon} hue={props.hue} />}
@@ -150,7 +157,7 @@ function Label(props: {
           className={props.needs ? 'label marked' : 'figure'}
           data-figure={props.needs ? 'needs' : 'own-size'}
         >
-          {shortened(note, noteFace, width - 2 * PAD)}
+          {note}
         </text>
       )}
       {props.needs !== '' && (
@@ -162,26 +169,29 @@ function Label(props: {
   );
 }
 
-/** A heavy frame with filled corners, inside the window's edge. */
-function FocusFrame({ width, height }: { width: number; height: number }) {
+/** A heavy frame with filled corners, inside the window's edge, or a little off it where that edge says more. */
+function FocusFrame(props: { width: number; height: number; inset: number }) {
+  const { width, height, inset } = props;
   const { on, hue, weight } = useBench((bench) => bench.profile.look.focusFrame);
   if (!on) return null;
-  const half = weight / 2;
+  const from = inset + weight / 2;
   const corner = weight * 2;
-  const inset = { width: Math.max(1, width - weight), height: Math.max(1, height - weight) };
+  const [left, top, right, bottom] = [inset, inset, width - inset, height - inset];
   return (
     <>
       <rect
         className={`focus-frame hue-${hue} moving`}
-        x={half}
-        y={half}
+        x={from}
+        y={from}
         strokeWidth={weight}
-        style={sizeOf(inset)}
+        style={sizeOf({ width: width - 2 * from, height: height - 2 * from })}
       />
       <path
         className={`focus-corner hue-${hue}`}
-        d={`M0 0h${corner}L0 ${corner}ZM${width} 0v${corner}L${width - corner} 0Z
-          M0 ${height}v${-corner}L${corner} ${height}ZM${width} ${height}h${-corner}L${width} ${height - corner}Z`}
+        d={`M${left} ${top}h${corner}l${-corner} ${corner}Z
+          M${right} ${top}v${corner}l${-corner} ${-corner}Z
+          M${left} ${bottom}v${-corner}l${corner} ${corner}Z
+          M${right} ${bottom}h${-corner}l${corner} ${-corner}Z`}
       />
     </>
   );

@@ -35,6 +35,7 @@ export const sheetStyle: SystemStyleObject = {
   '& .moving': {
     transitionProperty: 'transform, width, height',
     transitionTimingFunction: 'ease-out',
+    '@media (prefers-reduced-motion: reduce)': { transitionDuration: '0s !important' },
   },
   '& .window': { fill: 'petrol.wash', stroke: 'petrol', strokeWidth: 1.5 },
   '& .tile': { fill: 'none', stroke: 'petrol', strokeWidth: 1, strokeDasharray: '1 3' },

@@ -23,8 +23,10 @@ export function textWidth(text: string, face: Face): number {
   return width;
 }
 
-// What was measured before the faces came was measured in others.
-void document.fonts.ready.then(() => widths.clear());
+/** Waits until the faces are there, so that nothing is measured in others; goes on without them if they fail. */
+export async function facesLoaded(): Promise<void> {
+  await Promise.allSettled(Object.values(FACES).map((face) => document.fonts.load(face)));
+}
 
 /** The text, or its beginning and an ellipsis, within a width; empty when not even two letters fit. */
 export function shortened(text: string, face: Face, room: number): string {

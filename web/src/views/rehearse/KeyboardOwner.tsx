@@ -9,9 +9,6 @@ export function KeyboardOwner({ isGiven }: { isGiven: boolean }) {
   return (
     <Flex
       role="status"
-      position="absolute"
-      left="12px"
-      bottom="12px"
       align="center"
       gap="8px"
       px="10px"
@@ -21,8 +18,9 @@ export function KeyboardOwner({ isGiven }: { isGiven: boolean }) {
       bg={isGiven ? 'vermilion' : 'sheet'}
       color={isGiven ? 'petrol.contrast' : 'ink'}
       border="1px solid"
+      borderBottom="none"
       borderColor={isGiven ? 'vermilion' : 'hairline'}
-      pointerEvents="none"
+      flexShrink="0"
     >
       {isGiven ? 'The sheet has the keyboard' : 'The page has the keyboard'}
       <KeyCap>{isGiven ? keyName(handBack) : 'Enter'}</KeyCap>

@@ -50,19 +50,24 @@ export function RehearseView() {
       {}
       <Box
         ref={place}
-        position="relative"
+        display="flex"
+        flexDirection="column"
         height="100%"
         outline="2px solid"
         outlineColor={keyboard.isGiven ? 'vermilion' : 'transparent'}
         data-keyboard={keyboard.isGiven ? 'sheet' : 'page'}
         onClick={keyboard.give}
       >
-        <Sheet
-          placed={placed}
-          onWindow={(id) => store.getState().happen({ type: 'window-focused', id }, [], 'pointer')}
-        />
-        <LastKey />
         <KeyboardOwner isGiven={keyboard.isGiven} />
+        <Box position="relative" flex="1" minH="0">
+          <Sheet
+            placed={placed}
+            onWindow={(id) =>
+              store.getState().happen({ type: 'window-focused', id }, [], 'pointer')
+            }
+          />
+          <LastKey />
+        </Box>
       </Box>
     </BenchLayout>
   );

@@ -8,7 +8,7 @@ import {
   starterKeys,
 } from '@sorn/core';
 import { useEffect, useMemo, type RefObject } from 'react';
-import { useKeyRegister, usePageKeys } from '../../app/keys.ts';
+import { useKeyRegister, usePageKeys, type PageKey } from '../../app/keys.ts';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';
 
 /**
@@ -57,21 +57,25 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
     };
   }, [isGiven, bindings, handBack, place, profile.keys, setGiven, store]);
 
-  const strip = (caps: string[], label: string, minor = false) => ({
+  const shown = (caps: readonly string[], label: string, more: Partial<PageKey> = {}): PageKey => ({
     keys: [],
     caps,
     label,
-    minor,
+    ...more,
+    // Pressed keys go to the bindings above; these lines only show them.
     run: () => undefined,
   });
+  const summary = { summary: true };
   usePageKeys('sheet-keys', [
-    strip([keyName(handBack)], 'give the keyboard back'),
-    strip([main, '←→↑↓'], 'focus'),
-    strip([main, 'Shift', '←→↑↓'], 'move'),
-    strip([main, '[ ]'], 'lead share'),
-    strip([main, 'Space'], 'float'),
-    strip([main, 'Z'], 'undo'),
-    ...bindings.map(({ chord, command }) => strip(chordCaps(chord), commandText(command), true)),
+    shown([keyName(handBack)], 'give the keyboard back'),
+    shown([main, '← → ↑ ↓'], 'focus', summary),
+    shown([main, 'Shift', '← → ↑ ↓'], 'move', summary),
+    shown([main, '[ ]'], 'lead share', summary),
+    shown([main, 'Space'], 'float', summary),
+    shown([main, 'Z'], 'undo', summary),
+    ...bindings.map(({ chord, command }) =>
+      shown(chordCaps(chord), commandText(command), { minor: true }),
+    ),
   ]);
 
   return {

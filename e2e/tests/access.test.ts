@@ -1,0 +1,77 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import type { Browser, Page } from 'playwright-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { launch, visit } from '../desk/browser.ts';
+import { startServer, temporaryFolder, type RunningServer } from '../desk/server.ts';
+
+const folder = temporaryFolder();
+let server: RunningServer;
+let browser: Browser;
+
+beforeAll(async () => {
+  server = await startServer(`${folder.path}/demo.db`, { demo: true });
+  browser = await launch();
+});
+afterAll(async () => {
+  await browser?.close();
+  await server?.stop();
+  folder.remove();
+});
+
+async function faultsOf(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .flatMap(({ id, nodes }) => nodes.map(({ html }) => `${id}: ${html.slice(0, 160)}`));
+}
+
+/** Texts drawn smaller than 11 px. */
+function tooSmall(page: Page): Promise<string[]> {
+  return page.locator('body *').evaluateAll((elements) =>
+    elements
+      .filter((element) =>
+        [...element.childNodes].some((node) => node.nodeType === 3 && node.textContent?.trim()),
+      )
+      .filter((element) => parseFloat(getComputedStyle(element).fontSize) < 11)
+      .map((element) => element.textContent ?? ''),
+  );
+}
+
+const SCREENS: { name: string; path: string; keys: string[] }[] = [
+  { name: 'Tiling', path: '/bulletin-desk/tiling', keys: [] },
+  { name: 'Tiling in Columns', path: '/bulletin-desk/tiling', keys: ['ArrowDown'] },
+  { name: 'Rehearse', path: '/bulletin-desk/rehearse', keys: [] },
+  {
+    name: 'Rehearse with a crowd, the sheet with the keyboard',
+    path: '/bulletin-desk/rehearse',
+    keys: ['i', 'm', 'c', 'w', 'Enter', 'Meta+BracketRight', 'Meta+KeyX'],
+  },
+  { name: 'all keys', path: '/bulletin-desk/rehearse', keys: ['?'] },
+  { name: 'settings', path: '/bulletin-desk/tiling', keys: [','] },
+  { name: 'findings', path: '/bulletin-desk/tiling', keys: ['!'] },
+  { name: 'find anything', path: '/bulletin-desk/tiling', keys: ['Control+k'] },
+  { name: 'Profiles', path: '/profiles', keys: [] },
+];
+
+describe.each(['day', 'night'])('by %s', (colours) => {
+  it.each(SCREENS)(
+    '$name has no serious fault, no tiny text, and a quiet console',
+    async (screen) => {
+      const { page, context, said } = await visit(browser, server.url + screen.path, {
+        night: colours === 'night',
+      });
+      await page
+        .getByText(/Bulletin desk/)
+        .first()
+        .waitFor();
+      for (const key of screen.keys) await page.keyboard.press(key);
+      if (screen.keys.some((key) => ['?', ',', '!', 'Control+k'].includes(key))) {
+        await page.getByRole('dialog').waitFor();
+      }
+      expect(await faultsOf(page)).toEqual([]);
+      expect(await tooSmall(page)).toEqual([]);
+      expect(said).toEqual([]);
+      await context.close();
+    },
+  );
+});

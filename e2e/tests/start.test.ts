@@ -1,0 +1,124 @@
+import { spawnSync } from 'node:child_process';
+import { fileURLToPath } from 'node:url';
+import type { Browser } from 'playwright-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { launch, visit } from '../desk/browser.ts';
+import { startServer, temporaryFolder, type RunningServer } from '../desk/server.ts';
+import { drawnWindows, figuresOf, saved } from '../desk/sheet.ts';
+
+const folder = temporaryFolder();
+let server: RunningServer;
+let browser: Browser;
+
+beforeAll(async () => {
+  server = await startServer(`${folder.path}/deep/er/own.db`);
+  browser = await launch();
+});
+afterAll(async () => {
+  await browser?.close();
+  await server?.stop();
+  folder.remove();
+});
+
+const poll = (read: () => Promise<unknown>) => expect.poll(read, { timeout: 20_000 });
+
+describe('an empty database', () => {
+  it('offers a new profile, tells what is wrong with it by field, and opens it', async () => {
+    const { page, context, said } = await visit(browser, server.url);
+    await page.getByText('None yet.').waitFor();
+    await page.keyboard.press('n');
+    await page.keyboard.press('Control+a');
+    await page.keyboard.type('Hut table');
+    await page.keyboard.press('Tab');
+    await page.keyboard.press('Control+a');
+    await page.keyboard.type('0');
+    await page.getByText('a whole number from 1 to 100000').waitFor();
+    await page.keyboard.press('Enter');
+    expect(page.url()).toMatch(/profiles$/);
+    await page.keyboard.press('Control+a');
+    await page.keyboard.type('2560');
+    await page.keyboard.press('Enter');
+    await page.getByRole('heading', { name: 'Hut table' }).waitFor();
+    expect(page.url()).toBe(`${server.url}/hut-table/tiling`);
+    await page.getByText('2560×1080').waitFor();
+    expect(await drawnWindows(page)).toEqual([]);
+    await page.getByText('none is tiled here').waitFor();
+    expect(said).toEqual([]);
+    await context.close();
+  });
+
+  it('offers the demo, and deletes only after asking', async () => {
+    const { page, context, said } = await visit(browser, `${server.url}/profiles`);
+    await page.getByRole('button', { name: 'Hut table', exact: true }).waitFor();
+    await page.keyboard.press('d');
+    await poll(async () => (await drawnWindows(page)).length).toBe(8);
+    await saved(page);
+    await page.keyboard.press('9');
+    await page.getByRole('button', { name: 'Delete Hut table' }).click();
+    await page.getByRole('button', { name: 'Delete', exact: true }).click();
+    await page
+      .getByRole('button', { name: 'Hut table', exact: true })
+      .waitFor({ state: 'detached' });
+    await page.keyboard.press('1');
+    await poll(async () => (await figuresOf(page, 'pitreader'))['pitreader']).toBe('1982 × 1400');
+    expect(said).toEqual([]);
+    await context.close();
+  });
+
+  it('says so when a profile is not there', async () => {
+    const { page, context } = await visit(browser, `${server.url}/no-such`);
+    await page.getByRole('alert').getByText('No profile is called no-such.').waitFor();
+    await page.getByRole('button', { name: 'Choose another profile' }).click();
+    await page.getByText('Bulletin desk').waitFor();
+    await context.close();
+  });
+});
+
+describe('the command line', () => {
+  const root = fileURLToPath(new URL('../..', import.meta.url));
+  const sorn = (args: string[], input = '') =>
+    spawnSync('npm', ['run', '-s', 'sorn', '--', ...args], { cwd: root, input, encoding: 'utf8' });
+  const PROFILE =
+    '{"monitors":[{"id":"wide","width":3440,"height":1440,"reserved":{"top":28}}],"tiling":{"gaps":{"inner":10,"outer":6,"dropWhenAlone":false},"layout":{"kind":"lead","leadShare":0.58}}}';
+
+  it('prints placements of a session on standard input, relative to where the person stands', () => {
+    const { status, stdout } = sorn(['arrange', '-', 'demo/bulletin-desk.session.json'], PROFILE);
+    expect(status).toBe(0);
+    const { placements } = JSON.parse(stdout) as { placements: { id: string; width: number }[] };
+    expect(placements).toHaveLength(8);
+  });
+
+  it('agrees with the page about the demo', async () => {
+    const { stdout } = sorn([
+      'arrange',
+      'demo/bulletin-desk.profile.json',
+      'demo/bulletin-desk.session.json',
+    ]);
+    const { placements } = JSON.parse(stdout) as {
+      placements: { id: string; x: number; y: number; tile: { width: number; height: number } }[];
+    };
+    const fresh = await startServer(`${folder.path}/demo.db`, { demo: true });
+    const { page, context } = await visit(browser, fresh.url);
+    await poll(async () => (await drawnWindows(page)).length).toBe(8);
+    const drawn = await drawnWindows(page);
+    for (const { id, x, y, tile } of placements) {
+      const window = drawn.find((candidate) => candidate.id === id)!;
+      expect([window.at, window.size]).toEqual([`${x},${y}`, `${tile.width} × ${tile.height}`]);
+    }
+    await context.close();
+    await fresh.stop();
+  });
+
+  it('ends with 2 and a line per fault', () => {
+    const bad = sorn(
+      ['arrange', '-', 'demo/bulletin-desk.session.json'],
+      '{"monitors":[{"id":"m"}]}',
+    );
+    expect([bad.status, bad.stdout]).toEqual([2, '']);
+    expect(bad.stderr.trim().split('\n')).toEqual([
+      '-: monitors[0].width: nothing; right would be a whole number from 1 to 100000',
+      '-: monitors[0].height: nothing; right would be a whole number from 1 to 100000',
+    ]);
+    expect(sorn(['arange']).status).toBe(2);
+  });
+});

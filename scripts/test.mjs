@@ -1,0 +1,55 @@
+// npm test: sets up what the tests need, runs every check, and ends with one line of counts.
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from './chromium.mjs';
+import { buildEngine, buildPage, install, needNode, root, runShown, say } from './steps.mjs';
+
+needNode();
+install();
+const browser = chromium();
+const results = mkdtempSync(join(tmpdir(), 'sorn-test-'));
+let passed = 0;
+let failed = 0;
+
+/** A check that passes or fails as a whole. */
+async function check(name, args) {
+  say(name);
+  const { status } = await runShown(process.execPath, args);
+  if (status === 0) passed++;
+  else failed++;
+}
+
+/** A suite of tests, counted one by one. A suite that ends without results counts as one failure. */
+async function suite(name, config, env = {}) {
+  say(name);
+  const file = join(results, `${config.replaceAll('/', '-')}.json`);
+  const vitest = join(root, 'node_modules/vitest/vitest.mjs');
+  const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${file}`];
+  const { status } = await runShown(
+    process.execPath,
+    [vitest, 'run', '--config', config, ...reporters],
+    env,
+  );
+  try {
+    const report = JSON.parse(readFileSync(file, 'utf8'));
+    passed += report.numPassedTests;
+    failed += report.numFailedTests;
+    if (status !== 0 && report.numFailedTests === 0) failed++;
+  } catch {
+    failed++;
+  }
+}
+
+const bin = (path) => join(root, 'node_modules', path);
+await check('Format', [bin('prettier/bin/prettier.cjs'), '--check', '.']);
+await check('Lint', [bin('eslint/bin/eslint.js'), '--max-warnings', '0', '.']);
+await check('Types', [bin('typescript/bin/tsc'), '-b']);
+await suite('Unit tests', 'vitest.config.ts');
+buildEngine();
+buildPage();
+await suite('End-to-end tests', 'e2e/vitest.config.ts', { CHROMIUM: browser });
+
+rmSync(results, { recursive: true });
+process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
+process.exit(failed === 0 ? 0 : 1);
