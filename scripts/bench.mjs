@@ -1,0 +1,10 @@
+// npm run bench: prints the benchmark figures. Nothing passes or fails by them.
+import { join } from 'node:path';
+import { buildEngine, fail, install, needNode, root, run, say, tool } from './steps.mjs';
+
+needNode();
+install();
+buildEngine();
+if (tool('typescript/bin/tsc', ['-b', 'bench']).status !== 0) fail('The benchmarks did not build.');
+say('Measuring; leave the machine alone meanwhile');
+run(process.execPath, [join(root, 'bench/dist/main.js')], { show: true });
