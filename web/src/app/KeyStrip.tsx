@@ -15,8 +15,8 @@ export function KeyStrip() {
     <Flex
       as="footer"
       aria-label="Keys that work now"
-      gridColumn="2"
-      gridRow="4"
+      gridColumn="-2 / -1"
+      gridRow="-2 / -1"
       align="center"
       gap="18px"
       px="14px"

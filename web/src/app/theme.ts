@@ -1,6 +1,38 @@
-import { createSystem, defaultConfig, defineConfig } from '@chakra-ui/react';
+import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
+import {
+  animationStyles,
+  breakpoints,
+  buttonRecipe,
+  cssVarsRoot,
+  dialogSlotRecipe,
+  globalCss,
+  keyframes,
+  layerStyles,
+  semanticTokens,
+  sliderSlotRecipe,
+  textStyles,
+  tokens,
+} from '@chakra-ui/react/theme';
 
 const dual = (day: string, night: string) => ({ value: { _light: day, _dark: night } });
+
+/** The parts of the component library's theme that are used: all of it would be a third of the page. */
+const base = defineConfig({
+  preflight: true,
+  cssVarsRoot,
+  globalCss,
+  theme: {
+    breakpoints,
+    keyframes,
+    tokens,
+    semanticTokens,
+    textStyles,
+    layerStyles,
+    animationStyles,
+    recipes: { button: buttonRecipe },
+    slotRecipes: { dialog: dialogSlotRecipe, slider: sliderSlotRecipe },
+  },
+});
 
 /** Every colour, face and corner of the page. Components name these tokens and no colour of their own. */
 const config = defineConfig({
@@ -61,4 +93,4 @@ const config = defineConfig({
   },
 });
 
-export const system = createSystem(defaultConfig, config);
+export const system = createSystem(defaultBaseConfig, base, config);

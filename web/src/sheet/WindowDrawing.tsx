@@ -1,9 +1,8 @@
 import { windowName, type Finding, type Placement } from '@sorn/core';
 import { memo } from 'react';
 import { useBench } from '../data/bench-context.ts';
-import { Balloon } from './Balloon.tsx';
-import { shortened, textWidth } from './text-width.ts';
 import { onSheet, type Viewport } from './viewport.ts';
+import { WindowLabel } from './WindowLabel.tsx';
 
 interface Props {
   placement: Placement;
@@ -62,7 +61,7 @@ export const WindowDrawing = memo(function WindowDrawing(props: Props) {
           {placement.held === 'left-alone' && (
             <rect className="moving" style={sizeOf(frame)} fill="url(#sheet-cross-hatch)" />
           )}
-          <Label
+          <WindowLabel
             frame={frame}
             name={name}
             title={window.title ?? ''}
@@ -102,70 +101,6 @@ function Moving(props: { x: number; y: number; children: React.ReactNode }) {
     <g className="moving" style={style}>
       {props.children}
     </g>
-  );
-}
-
-const PAD = 8;
-
-/** What a window says of itself, as far as there is room for it. */
-function Label(props: {
-  frame: { width: number; height: number };
-  name: string;
-  title: string;
-  balloon: string;
-  hue: number;
-  /** The tile's size, or a floating window's own. */
-  size: string;
-  /** The window's own size where it does not fill its tile. */
-  ownSize: string | null;
-  needs: string;
-}) {
-  const { width, height } = props.frame;
-  const hasBalloon = width >= 34 && height >= 34;
-  const room = width - 42 - PAD;
-  const hasTitle = height >= 76;
-  const hasSize = height >= 58 && width - 2 * PAD >= textWidth(props.size, 'figure');
-  const sizeWidth = textWidth(props.size, 'figure');
-  const note = props.needs || (props.ownSize ? `window ${props.ownSize}` : '');
-  const noteFace = props.needs ? 'label' : 'figure';
-  const noteWidth = textWidth(note, noteFace);
-  const noteBeside = width - 2 * PAD - sizeWidth - 10 >= noteWidth;
-  const noteAbove = height >= 96 && width - 2 * PAD >= noteWidth;
-  return (
-    <>
-      {hasBalloon && <Balloon x={21} y={21} text={props.balloon} hue={props.hue} />}
-      {hasBalloon && (
-        <text x={42} y={26} className="title">
-          {shortened(props.name, 'title', room)}
-        </text>
-      )}
-      {hasTitle && (
-        <text x={PAD} y={52} className="label">
-          {shortened(props.title, 'label', width - 2 * PAD)}
-        </text>
-      )}
-      {hasSize && (
-        <text x={PAD} y={height - 9} className="figure strong" data-figure="size">
-          {props.size}
-        </text>
-      )}
-      {hasSize && note !== '' && (noteBeside || noteAbove) && (
-        <text
-          x={noteBeside ? width - PAD : PAD}
-          y={noteBeside ? height - 9 : height - 25}
-          textAnchor={noteBeside ? 'end' : 'start'}
-          className={props.needs ? 'label marked' : 'figure'}
-          data-figure={props.needs ? 'needs' : 'own-size'}
-        >
-          {note}
-        </text>
-      )}
-      {props.needs !== '' && (
-        <path className="flag" d={`M${width - 17} 1H${width - 1}V17Z`}>
-          <title>{props.needs}</title>
-        </path>
-      )}
-    </>
   );
 }
 

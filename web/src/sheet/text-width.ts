@@ -37,3 +37,15 @@ export function shortened(text: string, face: Face, room: number): string {
   }
   return '';
 }
+
+/** A text in as many lines as it takes at a width, broken between words; null when a word is too long. */
+export function wrapped(text: string, face: Face, room: number): string[] | null {
+  const lines: string[] = [];
+  for (const word of text.split(' ')) {
+    const longer = lines.length > 0 ? `${lines.at(-1)} ${word}` : word;
+    if (lines.length > 0 && textWidth(longer, face) <= room) lines[lines.length - 1] = longer;
+    else if (textWidth(word, face) <= room) lines.push(word);
+    else return null;
+  }
+  return lines;
+}

@@ -34,7 +34,7 @@ export function toggleFloat(situation: Situation): Outcome {
   return did(next, {
     about: window.id,
     decided: floats ? 'floating' : 'tiled',
-    because: floats ? 'float' : 'float again, back to its place in the order',
+    because: floats ? 'taken out of its tile by key' : 'back at its place in the order',
   });
 }
 

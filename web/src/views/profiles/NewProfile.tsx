@@ -1,6 +1,7 @@
 import { Box, Button, chakra, Grid } from '@chakra-ui/react';
 import { profileSchema, read } from '@sorn/core';
 import { useForm, type Resolver } from 'react-hook-form';
+import { KeyCap } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';
 import { useCreateProfile } from '../../data/queries.ts';
 
@@ -50,7 +51,14 @@ export function NewProfile({ onCreated }: { onCreated: (id: string) => void }) {
   );
   const { errors } = form.formState;
   return (
-    <Section title="New profile" note="one monitor to begin with">
+    <Section
+      title="New profile"
+      note={
+        <>
+          one monitor to begin with <KeyCap>N</KeyCap>
+        </>
+      }
+    >
       <form onSubmit={(event) => void submit(event)} noValidate>
         <Grid templateColumns="2fr 1fr 1fr 1fr" gap="12px" mb="12px">
           <Field label="Name" fault={errors.name?.message} input={form.register('name')} />

@@ -1,8 +1,9 @@
-import { Box, Button, chakra, Flex } from '@chakra-ui/react';
+import { Box, Button, chakra, Flex, Grid } from '@chakra-ui/react';
 import { useNavigate } from 'react-router';
 import type { ProfileSummary } from '../../data/api.ts';
 import { useCreateDemo, useProfiles, useRemoveProfile } from '../../data/queries.ts';
 import { KeyCap } from '../../app/KeyCap.tsx';
+import { KeyStrip } from '../../app/KeyStrip.tsx';
 import { Section } from '../../app/Section.tsx';
 import { usePageKeys } from '../../app/keys.ts';
 import { useState } from 'react';
@@ -32,53 +33,56 @@ export function ProfilesView() {
   ]);
 
   return (
-    <Box as="main" height="100vh" overflowY="auto">
-      <Box maxW="640px" mx="auto" px="24px" py="7vh">
-        <chakra.h1 fontSize="22px" fontWeight={650} fontStretch="108%" mb="4px">
-          Sorn
-        </chakra.h1>
-        <chakra.p color="slate" mb="28px">
-          Set up how your windows arrange themselves, and rehearse it on a drawn desk.
-        </chakra.p>
-        <Section title="Profiles">
-          {profiles.isError && (
-            <chakra.p role="alert" color="vermilion">
-              {profiles.error.message}
-            </chakra.p>
-          )}
-          {profiles.isSuccess && list.length === 0 && (
-            <chakra.p mb="8px">
-              None yet. Begin with the demo, or with a desk of your own below.
-            </chakra.p>
-          )}
-          <chakra.ol mb="12px">
-            {list.map((profile, i) => (
-              <Row
-                key={profile.id}
-                profile={profile}
-                number={i + 1}
-                onOpen={() => open(profile.id)}
-              />
-            ))}
-          </chakra.ol>
-          <Button
-            size="sm"
-            variant={list.length === 0 ? 'solid' : 'outline'}
-            borderRadius="edge"
-            loading={demo.isPending}
-            onClick={openDemo}
-          >
-            Open the demo profile <KeyCap>D</KeyCap>
-          </Button>
-          {demo.isError && (
-            <chakra.p role="alert" color="vermilion" mt="6px">
-              {demo.error.message}
-            </chakra.p>
-          )}
-        </Section>
-        <NewProfile onCreated={open} />
+    <Grid templateRows="minmax(0, 1fr) 36px" height="100vh">
+      <Box as="main" overflowY="auto">
+        <Box maxW="640px" mx="auto" px="24px" py="7vh">
+          <chakra.h1 fontSize="22px" fontWeight={650} fontStretch="108%" mb="4px">
+            Sorn
+          </chakra.h1>
+          <chakra.p color="slate" mb="28px">
+            Set up how your windows arrange themselves, and rehearse it on a drawn desk.
+          </chakra.p>
+          <Section title="Profiles">
+            {profiles.isError && (
+              <chakra.p role="alert" color="vermilion">
+                {profiles.error.message}
+              </chakra.p>
+            )}
+            {profiles.isSuccess && list.length === 0 && (
+              <chakra.p mb="8px">
+                None yet. Begin with the demo, or with a desk of your own below.
+              </chakra.p>
+            )}
+            <chakra.ol mb="12px">
+              {list.map((profile, i) => (
+                <Row
+                  key={profile.id}
+                  profile={profile}
+                  number={i + 1}
+                  onOpen={() => open(profile.id)}
+                />
+              ))}
+            </chakra.ol>
+            <Button
+              size="sm"
+              variant={list.length === 0 ? 'solid' : 'outline'}
+              borderRadius="edge"
+              loading={demo.isPending}
+              onClick={openDemo}
+            >
+              Open the demo profile <KeyCap>D</KeyCap>
+            </Button>
+            {demo.isError && (
+              <chakra.p role="alert" color="vermilion" mt="6px">
+                {demo.error.message}
+              </chakra.p>
+            )}
+          </Section>
+          <NewProfile onCreated={open} />
+        </Box>
       </Box>
-    </Box>
+      <KeyStrip />
+    </Grid>
   );
 }
 

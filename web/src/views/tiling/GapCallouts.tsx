@@ -5,8 +5,11 @@ import type { Viewport } from '../../sheet/viewport.ts';
 import type { TilingEdits } from './edits.ts';
 
 const RADIUS = 13;
-/** From the middle of the circle to the left middle of the figure's box. */
+/** From the middle of the circle to the nearer end of the figure's box, sideways and down. */
 const LEADER = { x: 46, y: 30 };
+
+/** The inner gap's figure stands left of it, over the lead, where there is room; the outer gap's right of it. */
+type Toward = -1 | 1;
 
 interface Point {
   x: number;
@@ -21,18 +24,21 @@ function onScreen(view: Viewport, point: Point): Point {
 export function GapCallouts({ measures, view }: { measures: Measures; view: Viewport }) {
   return (
     <>
-      {measures.innerGap && <Callout at={onScreen(view, measures.innerGap)} />}
-      <Callout at={onScreen(view, measures.outerGap)} />
+      {measures.innerGap && <Callout at={onScreen(view, measures.innerGap)} toward={-1} />}
+      <Callout at={onScreen(view, measures.outerGap)} toward={1} />
     </>
   );
 }
 
-function Callout({ at }: { at: Point }) {
+function Callout({ at, toward }: { at: Point; toward: Toward }) {
   const edge = RADIUS * Math.SQRT1_2;
   return (
     <g aria-hidden transform={`translate(${at.x} ${at.y})`}>
       <circle r={RADIUS} className="line" />
-      <path className="line" d={`M${edge} ${edge}L${LEADER.x - 12} ${LEADER.y}H${LEADER.x}`} />
+      <path
+        className="line"
+        d={`M${toward * edge} ${edge}L${toward * (LEADER.x - 12)} ${LEADER.y}H${toward * LEADER.x}`}
+      />
     </g>
   );
 }
@@ -46,6 +52,7 @@ export function GapFigures(props: { measures: Measures; view: Viewport; edits: T
       {measures.innerGap && (
         <GapFigure
           label="inner"
+          toward={-1}
           at={onScreen(view, measures.innerGap)}
           value={inner.x}
           onChange={(value) => edits.setGap('inner', value)}
@@ -53,6 +60,7 @@ export function GapFigures(props: { measures: Measures; view: Viewport; edits: T
       )}
       <GapFigure
         label="outer"
+        toward={1}
         at={onScreen(view, measures.outerGap)}
         value={outer.left}
         onChange={(value) => edits.setGap('outer', value)}
@@ -64,6 +72,7 @@ export function GapFigures(props: { measures: Measures; view: Viewport; edits: T
 function GapFigure(props: {
   label: string;
   at: Point;
+  toward: Toward;
   value: number;
   onChange: (value: number) => void;
 }) {
@@ -79,9 +88,9 @@ function GapFigure(props: {
       bg="sheet"
       lineHeight="20px"
       style={{
-        left: props.at.x + LEADER.x,
+        left: props.at.x + props.toward * LEADER.x,
         top: props.at.y + LEADER.y,
-        transform: 'translateY(-50%)',
+        transform: `translate(${props.toward < 0 ? '-100%' : '0'}, -50%)`,
       }}
     >
       <chakra.span fontSize="12px" fontStretch="94%">

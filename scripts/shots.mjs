@@ -1,0 +1,72 @@
+// npm run shots: takes the pictures of the main views in docs/screenshots, from the demo data.
+import { spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium } from './chromium.mjs';
+import { buildEngine, buildPage, install, needNode, root, say } from './steps.mjs';
+
+const SHOTS = [
+  { name: 'tiling-day', path: '/bulletin-desk/tiling' },
+  { name: 'tiling-night', path: '/bulletin-desk/tiling', night: true, keys: ['ArrowDown'] },
+  {
+    name: 'rehearse-night',
+    path: '/bulletin-desk/rehearse',
+    night: true,
+    keys: ['Enter', 'Meta+Shift+KeyM', 'Meta+Space', 'Meta+ArrowLeft', 'Meta+BracketRight'],
+  },
+  {
+    name: 'rehearse-day',
+    path: '/bulletin-desk/rehearse',
+    keys: ['Enter', 'Meta+ArrowDown', 'Meta+Shift+KeyN', 'Meta+Shift+KeyR', 'F9'],
+  },
+  { name: 'profiles-day', path: '/profiles' },
+];
+
+needNode();
+install();
+const executablePath = chromium();
+buildEngine();
+buildPage();
+const { chromium: driver } = await import('playwright-core');
+const folder = mkdtempSync(join(tmpdir(), 'sorn-shots-'));
+const into = join(root, 'docs/screenshots');
+mkdirSync(into, { recursive: true });
+const browser = await driver.launch({
+  executablePath,
+  args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
+});
+for (const { name, path, night = false, keys = [] } of SHOTS) {
+  say(`docs/screenshots/${name}.png`);
+  const { server, url } = await serve(join(folder, `${name}.db`));
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    colorScheme: night ? 'dark' : 'light',
+    reducedMotion: 'reduce',
+  });
+  const page = await context.newPage();
+  await page.goto(url + path);
+  await page.getByText('Bulletin desk').first().waitFor();
+  await page.waitForTimeout(500);
+  for (const key of keys) {
+    await page.keyboard.press(key);
+    await page.waitForTimeout(60);
+  }
+  if (path !== '/profiles') await page.locator('[data-save-state=saved]').waitFor();
+  await page.screenshot({ path: join(into, `${name}.png`) });
+  await context.close();
+  server.kill();
+}
+await browser.close();
+rmSync(folder, { recursive: true, force: true });
+
+function serve(file) {
+  const args = [join(root, 'server/dist/main.js'), '--demo', '--data', file, '--port', '0'];
+  const server = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'inherit'] });
+  return new Promise((resolve) => {
+    server.stdout.on('data', (data) => {
+      const url = /http:\/\/\S+/.exec(String(data))?.[0];
+      if (url) resolve({ server, url });
+    });
+  });
+}
