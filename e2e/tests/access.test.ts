@@ -1,22 +1,10 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { launch, visit } from '../desk/browser.ts';
-import { startServer, temporaryFolder, type RunningServer } from '../desk/server.ts';
+import type { Page } from 'playwright-core';
+import { describe, expect, it } from 'vitest';
+import { visit } from '../desk/browser.ts';
+import { fixture } from '../desk/fixture.ts';
 
-const folder = temporaryFolder();
-let server: RunningServer;
-let browser: Browser;
-
-beforeAll(async () => {
-  server = await startServer(`${folder.path}/demo.db`, { demo: true });
-  browser = await launch();
-});
-afterAll(async () => {
-  await browser?.close();
-  await server?.stop();
-  folder.remove();
-});
+const running = fixture({ demo: true });
 
 async function faultsOf(page: Page): Promise<string[]> {
   const { violations } = await new AxeBuilder({ page }).analyze();
@@ -66,7 +54,10 @@ describe('every screen', () => {
   it.each(SCREENS)(
     '$name has no serious fault by day or night, and a quiet console',
     async (screen) => {
-      const { page, context, said } = await visit(browser, server.url + screen.path);
+      const { page, context, said } = await visit(
+        running.browser,
+        running.server.url + screen.path,
+      );
       await page
         .getByText(/Bulletin desk/)
         .first()

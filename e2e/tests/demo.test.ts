@@ -1,25 +1,17 @@
-import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { launch, visit, type Visit } from '../desk/browser.ts';
-import { startServer, temporaryFolder, type RunningServer } from '../desk/server.ts';
+import type { Page } from 'playwright-core';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { visit, type Visit } from '../desk/browser.ts';
+import { fixture } from '../desk/fixture.ts';
+import { startServer } from '../desk/server.ts';
 import { drawnWindows, figuresOf, saved, toView } from '../desk/sheet.ts';
 
-const folder = temporaryFolder();
-let server: RunningServer;
-let browser: Browser;
+const running = fixture({ demo: true });
 let open: Visit;
 let page: Page;
 
 beforeAll(async () => {
-  server = await startServer(`${folder.path}/demo.db`, { demo: true });
-  browser = await launch();
-  open = await visit(browser, server.url);
+  open = await visit(running.browser, running.server.url);
   page = open.page;
-});
-afterAll(async () => {
-  await browser?.close();
-  await server?.stop();
-  folder.remove();
 });
 
 const press = async (...keys: string[]) => {
@@ -38,7 +30,7 @@ function wide(share: number) {
 describe('the demo, by keys alone', () => {
   it('opens on the Office desk with the morning’s windows', async () => {
     await poll(async () => (await drawnWindows(page)).length).toBe(8);
-    expect(page.url()).toBe(`${server.url}/bulletin-desk/tiling`);
+    expect(page.url()).toBe(`${running.server.url}/bulletin-desk/tiling`);
     expect(await figuresOf(page, 'pitreader', 'bulletin', 'slopecams', 'radiolog', 'post')).toEqual(
       {
         pitreader: '1982 × 1400',
@@ -101,9 +93,9 @@ describe('the demo, by keys alone', () => {
     await page.reload();
     await poll(() => drawnWindows(page)).toEqual(before);
     await saved(page);
-    const { port, file } = server;
-    await server.stop();
-    server = await startServer(file, { port });
+    const { port, file } = running.server;
+    await running.server.stop();
+    running.server = await startServer(file, { port });
     await page.reload();
     await poll(() => drawnWindows(page)).toEqual(before);
     expect(before.find(({ focused }) => focused)?.app).toBe('stations');

@@ -1,22 +1,11 @@
-import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { launch, visit } from '../desk/browser.ts';
-import { startServer, temporaryFolder, type RunningServer } from '../desk/server.ts';
+import type { Page } from 'playwright-core';
+import { describe, expect, it } from 'vitest';
+import { visit } from '../desk/browser.ts';
+import { fixture } from '../desk/fixture.ts';
+import { startServer } from '../desk/server.ts';
 import { figuresOf, saved } from '../desk/sheet.ts';
 
-const folder = temporaryFolder();
-let server: RunningServer;
-let browser: Browser;
-
-beforeAll(async () => {
-  server = await startServer(`${folder.path}/demo.db`, { demo: true });
-  browser = await launch();
-});
-afterAll(async () => {
-  await browser?.close();
-  await server?.stop();
-  folder.remove();
-});
+const running = fixture({ demo: true });
 
 const typeShare = async (page: Page, share: string) => {
   await page.getByLabel('Lead share on the sheet').focus();
@@ -28,14 +17,14 @@ const poll = (read: () => Promise<unknown>) => expect.poll(read, { timeout: 20_0
 
 describe('saving', () => {
   it('says that a save failed, keeps the edit, and saves it when the server is back', async () => {
-    const { page, context } = await visit(browser, server.url);
+    const { page, context } = await visit(running.browser, running.server.url);
     await saved(page);
-    const { port, file } = server;
-    await server.kill();
+    const { port, file } = running.server;
+    await running.server.kill();
     await typeShare(page, '0.3');
     await page.getByRole('alert').getByText('Not saved: The server does not answer.').waitFor();
     expect(await lead(page)).toBe('1025 × 1400');
-    server = await startServer(file, { port });
+    running.server = await startServer(file, { port });
     await saved(page);
     await page.reload();
     await poll(() => lead(page)).toBe('1025 × 1400');
@@ -43,25 +32,25 @@ describe('saving', () => {
   });
 
   it('keeps an edit that could not be saved over the end of the visit', async () => {
-    const { page, context } = await visit(browser, server.url);
+    const { page, context } = await visit(running.browser, running.server.url);
     await saved(page);
-    const { port, file } = server;
-    await server.kill();
+    const { port, file } = running.server;
+    await running.server.kill();
     await typeShare(page, '0.35');
     await page.getByRole('alert').getByText('Not saved').waitFor();
     await page.goto('about:blank');
-    server = await startServer(file, { port });
-    await page.goto(server.url);
+    running.server = await startServer(file, { port });
+    await page.goto(running.server.url);
     await poll(() => lead(page)).toBe('1196 × 1400');
     await saved(page);
-    const kept = await fetch(`${server.url}/api/profiles/bulletin-desk`);
+    const kept = await fetch(`${running.server.url}/api/profiles/bulletin-desk`);
     expect(JSON.stringify(await kept.json())).toContain('"leadShare":0.35');
     await context.close();
   });
 
   it('lets the person decide when somebody else saved meanwhile', async () => {
-    const mine = await visit(browser, server.url);
-    const theirs = await visit(browser, server.url);
+    const mine = await visit(running.browser, running.server.url);
+    const theirs = await visit(running.browser, running.server.url);
     await Promise.all([saved(mine.page), saved(theirs.page)]);
     await typeShare(theirs.page, '0.6');
     await saved(theirs.page);

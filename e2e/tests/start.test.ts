@@ -1,30 +1,18 @@
 import { spawnSync } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
-import type { Browser } from 'playwright-core';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { launch, visit } from '../desk/browser.ts';
-import { startServer, temporaryFolder, type RunningServer } from '../desk/server.ts';
+import { describe, expect, it } from 'vitest';
+import { visit } from '../desk/browser.ts';
+import { fixture } from '../desk/fixture.ts';
+import { startServer } from '../desk/server.ts';
 import { drawnWindows, figuresOf, saved } from '../desk/sheet.ts';
 
-const folder = temporaryFolder();
-let server: RunningServer;
-let browser: Browser;
-
-beforeAll(async () => {
-  server = await startServer(`${folder.path}/deep/er/own.db`);
-  browser = await launch();
-});
-afterAll(async () => {
-  await browser?.close();
-  await server?.stop();
-  folder.remove();
-});
+const running = fixture({ file: 'deep/er/own.db' });
 
 const poll = (read: () => Promise<unknown>) => expect.poll(read, { timeout: 20_000 });
 
 describe('an empty database', () => {
   it('offers a new profile, tells what is wrong with it by field, and opens it', async () => {
-    const { page, context, said } = await visit(browser, server.url);
+    const { page, context, said } = await visit(running.browser, running.server.url);
     await page.getByText('None yet.').waitFor();
     await page.keyboard.press('n');
     await page.keyboard.press('Control+a');
@@ -39,7 +27,7 @@ describe('an empty database', () => {
     await page.keyboard.type('2560');
     await page.keyboard.press('Enter');
     await page.getByRole('heading', { name: 'Hut table' }).waitFor();
-    expect(page.url()).toBe(`${server.url}/hut-table/tiling`);
+    expect(page.url()).toBe(`${running.server.url}/hut-table/tiling`);
     await page.getByText('2560×1080').waitFor();
     expect(await drawnWindows(page)).toEqual([]);
     await page.getByText('none is tiled here').waitFor();
@@ -48,7 +36,7 @@ describe('an empty database', () => {
   });
 
   it('offers the demo, and deletes only after asking', async () => {
-    const { page, context, said } = await visit(browser, `${server.url}/profiles`);
+    const { page, context, said } = await visit(running.browser, `${running.server.url}/profiles`);
     await page.getByRole('button', { name: 'Hut table', exact: true }).waitFor();
     await page.keyboard.press('d');
     await poll(async () => (await drawnWindows(page)).length).toBe(8);
@@ -66,7 +54,7 @@ describe('an empty database', () => {
   });
 
   it('says so when a profile is not there', async () => {
-    const { page, context } = await visit(browser, `${server.url}/no-such`);
+    const { page, context } = await visit(running.browser, `${running.server.url}/no-such`);
     await page.getByRole('alert').getByText('No profile is called no-such.').waitFor();
     await page.getByRole('button', { name: 'Choose another profile' }).click();
     await page.getByText('Bulletin desk').waitFor();
@@ -97,8 +85,8 @@ describe('the command line', () => {
     const { placements } = JSON.parse(stdout) as {
       placements: { id: string; x: number; y: number; tile: { width: number; height: number } }[];
     };
-    const fresh = await startServer(`${folder.path}/demo.db`, { demo: true });
-    const { page, context } = await visit(browser, fresh.url);
+    const fresh = await startServer(`${running.folder}/demo.db`, { demo: true });
+    const { page, context } = await visit(running.browser, fresh.url);
     await poll(async () => (await drawnWindows(page)).length).toBe(8);
     const drawn = await drawnWindows(page);
     for (const { id, x, y, tile } of placements) {

@@ -1,42 +1,22 @@
-import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { launch, visit, type Visit } from '../desk/browser.ts';
-import { startServer, temporaryFolder, type RunningServer } from '../desk/server.ts';
+import type { Page } from 'playwright-core';
+import { describe, expect, it } from 'vitest';
+import { visit } from '../desk/browser.ts';
+import { demoPage } from '../desk/demo-page.ts';
+import { fixture } from '../desk/fixture.ts';
 import { drawnWindows, figuresOf, saved, toView } from '../desk/sheet.ts';
 
-const folder = temporaryFolder();
-let server: RunningServer;
-let browser: Browser;
-let open: Visit;
-let page: Page;
-
-beforeAll(async () => {
-  server = await startServer(`${folder.path}/own.db`);
-  browser = await launch();
-});
-beforeEach(async () => {
-  const created = await fetch(`${server.url}/api/demo`, { method: 'POST' });
-  const { id } = (await created.json()) as { id: string };
-  open = await visit(browser, `${server.url}/${id}/tiling`);
-  page = open.page;
-  await page.locator('[data-window]').first().waitFor();
-  return async () => {
-    expect(open.said).toEqual([]);
-    await open.context.close();
-  };
-});
-afterAll(async () => {
-  await browser?.close();
-  await server?.stop();
-  folder.remove();
-});
+const running = fixture();
+const open = demoPage(running, 'tiling');
 
 const poll = (read: () => Promise<unknown>) => expect.poll(read, { timeout: 20_000 });
-const size = async (app: string) => (await figuresOf(page, app))[app];
+const size = async (app: string) => (await figuresOf(open.page, app))[app];
 const type = async (label: string, text: string) => {
-  await page.getByLabel(label, { exact: true }).and(page.locator('input[inputmode]')).focus();
-  await page.keyboard.type(text);
-  await page.keyboard.press('Enter');
+  await open.page
+    .getByLabel(label, { exact: true })
+    .and(open.page.locator('input[inputmode]'))
+    .focus();
+  await open.page.keyboard.type(text);
+  await open.page.keyboard.press('Enter');
 };
 
 describe('Tiling', () => {
@@ -61,88 +41,90 @@ describe('Tiling', () => {
   });
 
   it('steps by keys, and by keys in a figure', async () => {
-    await page.keyboard.press('[');
+    await open.page.keyboard.press('[');
     await poll(() => size('pitreader')).toBe(`${Math.round(3418 * 0.57)} × 1400`);
-    await page.keyboard.press("'");
+    await open.page.keyboard.press("'");
     await poll(() => size('bulletin')).toBe(`${Math.round(3418 * 0.57)} × 695`);
-    await page.keyboard.press('t');
+    await open.page.keyboard.press('t');
     await poll(() => size('stations')).toMatch(/^3428 × /);
-    await page.keyboard.press('g');
-    await page.keyboard.press('Shift+ArrowUp');
-    await poll(() => page.getByLabel('Inner gap', { exact: true }).first().inputValue()).toBe('20');
+    await open.page.keyboard.press('g');
+    await open.page.keyboard.press('Shift+ArrowUp');
+    await poll(() => open.page.getByLabel('Inner gap', { exact: true }).first().inputValue()).toBe(
+      '20',
+    );
   });
 
   it('moves by slider with the arrow keys', async () => {
-    const slider = page.getByRole('slider', { name: 'Lead share' });
+    const slider = open.page.getByRole('slider', { name: 'Lead share' });
     await slider.focus();
-    await page.keyboard.press('ArrowRight');
-    await page.keyboard.press('ArrowRight');
+    await open.page.keyboard.press('ArrowRight');
+    await open.page.keyboard.press('ArrowRight');
     await poll(() => size('pitreader')).toBe(`${Math.round(3418 * 0.6)} × 1400`);
   });
 
   it('says what is wrong with a figure, and keeps the old one', async () => {
-    const figure = page.getByLabel('Lead count', { exact: true });
+    const figure = open.page.getByLabel('Lead count', { exact: true });
     await figure.focus();
-    await page.keyboard.type('none');
-    await page.getByRole('alert').getByText('from 1 to 1000').waitFor();
-    await page.keyboard.press('Escape');
+    await open.page.keyboard.type('none');
+    await open.page.getByRole('alert').getByText('from 1 to 1000').waitFor();
+    await open.page.keyboard.press('Escape');
     expect(await figure.inputValue()).toBe('1');
     await type('Lead share on the sheet', '-1');
-    await page.keyboard.press('Escape');
+    await open.page.keyboard.press('Escape');
     expect(await size('pitreader')).toBe('1982 × 1400');
   });
 
   it('changes layout and back without losing the share', async () => {
-    await page.keyboard.press('l');
+    await open.page.keyboard.press('l');
     // 3428 − 20 = 3408 by three.
     await poll(() => size('pitreader')).toBe('1136 × 1400');
-    await page.getByText('In Columns the first window is the lead').waitFor();
-    await page.keyboard.press('l');
+    await open.page.getByText('In Columns the first window is the lead').waitFor();
+    await open.page.keyboard.press('l');
     await poll(() => size('pitreader')).toBe('1982 × 1400');
   });
 
   it('sets for a place, says where a value comes from, and sets it back', async () => {
-    await page.getByText('from workspace B').first().waitFor();
-    await page.getByRole('radio', { name: 'Only here' }).click();
+    await open.page.getByText('from workspace B').first().waitFor();
+    await open.page.getByRole('radio', { name: 'Only here' }).click();
     await type('Inner gap', '50');
     await poll(() => size('bulletin')).toMatch(/ × 675$/);
-    await page.getByText('from B here').waitFor();
-    const cams = (await drawnWindows(page)).find(({ app }) => app === 'slopecams')?.size;
+    await open.page.getByText('from B here').waitFor();
+    const cams = (await drawnWindows(open.page)).find(({ app }) => app === 'slopecams')?.size;
     expect(cams).toBe('1428 × 1523');
-    await page.getByRole('button', { name: 'Set inner back' }).click();
+    await open.page.getByRole('button', { name: 'Set inner back' }).click();
     await poll(() => size('bulletin')).toBe('1436 × 695');
   });
 
   it('drops gaps when a window is alone', async () => {
-    await page.keyboard.press('w');
-    await toView(page, '6', 'Rehearse');
-    await page.keyboard.press('n');
+    await open.page.keyboard.press('w');
+    await toView(open.page, '6', 'Rehearse');
+    await open.page.keyboard.press('n');
     await poll(() => size('notes')).toBe('3428 × 1400');
-    await toView(page, '2', 'Tiling');
-    await page.keyboard.press('a');
+    await toView(open.page, '2', 'Tiling');
+    await open.page.keyboard.press('a');
     await poll(() => size('notes')).toBe('3440 × 1412');
   });
 
   it('undoes and redoes edits, and keeps them over a reload', async () => {
     await type('Lead share on the sheet', '0.7');
     await poll(() => size('pitreader')).toBe('2393 × 1400');
-    await page.getByRole('main').click({ position: { x: 5, y: 5 } });
-    await page.keyboard.press('Control+z');
+    await open.page.getByRole('main').click({ position: { x: 5, y: 5 } });
+    await open.page.keyboard.press('Control+z');
     await poll(() => size('pitreader')).toBe('1982 × 1400');
-    await page.keyboard.press('Control+Shift+Z');
+    await open.page.keyboard.press('Control+Shift+Z');
     await poll(() => size('pitreader')).toBe('2393 × 1400');
-    await saved(page);
-    await page.reload();
+    await saved(open.page);
+    await open.page.reload();
     await poll(() => size('pitreader')).toBe('2393 × 1400');
   });
 
   it('lets an edit win over a share moved by key', async () => {
-    await toView(page, '6', 'Rehearse');
-    await page.keyboard.press('Enter');
-    await page.keyboard.press('Meta+BracketRight');
-    await page.keyboard.press('F9');
-    await toView(page, '2', 'Tiling');
-    await page.getByText('moved by key').first().waitFor();
+    await toView(open.page, '6', 'Rehearse');
+    await open.page.keyboard.press('Enter');
+    await open.page.keyboard.press('Meta+BracketRight');
+    await open.page.keyboard.press('F9');
+    await toView(open.page, '2', 'Tiling');
+    await open.page.getByText('moved by key').first().waitFor();
     await poll(() => size('pitreader')).toBe(`${Math.round(3418 * 0.6)} × 1400`);
     await type('Lead share on the sheet', '0.4');
     await poll(() => size('pitreader')).toBe(`${Math.round(3418 * 0.4)} × 1400`);
@@ -153,8 +135,8 @@ describe('Tiling', () => {
       on
         .locator('[data-window=pitreader-1] rect.window')
         .evaluate((rect) => getComputedStyle(rect).transitionDuration);
-    expect(await duration(page)).toBe('0s');
-    const moving = await visit(browser, page.url(), { still: false });
+    expect(await duration(open.page)).toBe('0s');
+    const moving = await visit(running.browser, open.page.url(), { still: false });
     await moving.page.locator('[data-window]').first().waitFor();
     await expect.poll(() => duration(moving.page), { timeout: 20_000 }).toBe('0.12s');
     await moving.context.close();
@@ -162,13 +144,13 @@ describe('Tiling', () => {
 
   it('zooms, fits one monitor and the whole desk again', async () => {
     const width = async () =>
-      (await page.locator('[data-window=pitreader-1] rect.window').boundingBox())!.width;
+      (await open.page.locator('[data-window=pitreader-1] rect.window').boundingBox())!.width;
     const whole = await width();
-    await page.keyboard.press('0');
+    await open.page.keyboard.press('0');
     await poll(width).toBeGreaterThan(whole * 1.2);
-    await page.keyboard.press('+');
+    await open.page.keyboard.press('+');
     await poll(width).toBeGreaterThan(whole * 1.5);
-    await page.keyboard.press('0');
+    await open.page.keyboard.press('0');
     await poll(width).toBeCloseTo(whole, 0);
   });
 });

@@ -13,6 +13,9 @@ import {
 import { layoutSchema, SIDES, type LayoutKind } from '../profile/layout.ts';
 import { HELD, hintFields, KINDS } from '../profile/schema.ts';
 
+/** Windows a session may hold, and ids a list of them. */
+const MOST = 10_000;
+
 /** A window as a session file may give it; the engine fills in where it is. */
 export const windowSchema = fields({
   id: idField,
@@ -37,7 +40,7 @@ const adjustedSchema = fields({
   leadShare: shareField.exactOptional(),
   /** Sizes of the parts of a split, on average 1, by the split's name. */
   weights: z
-    .record(idField, listOf(weightField, 'weights', 10_000), { error: 'weights by split name' })
+    .record(idField, listOf(weightField, 'weights', MOST), { error: 'weights by split name' })
     .exactOptional(),
 });
 export type Adjusted = z.output<typeof adjustedSchema>;
@@ -45,7 +48,7 @@ export type Adjusted = z.output<typeof adjustedSchema>;
 /** How a workspace is arranged on a monitor. */
 const arrangementSchema = fields({
   /** Windows in their order, tiled or not. */
-  order: listOf(idField, 'window ids', 10_000),
+  order: listOf(idField, 'window ids', MOST),
   /** A layout chosen by key. */
   layout: layoutSchema.exactOptional(),
   /** Adjustments, by kind of layout. */
@@ -80,7 +83,7 @@ export type Step = z.output<typeof stepSchema>;
  * between two visits.
  */
 export const sessionSchema = fields({
-  windows: listOf(windowSchema, 'windows', 10_000).default([]),
+  windows: listOf(windowSchema, 'windows', MOST).default([]),
   focus: idField.exactOptional(),
   desk: idField.exactOptional(),
   connected: listOf(idField, 'monitor ids', 32)
@@ -93,7 +96,7 @@ export const sessionSchema = fields({
     .record(z.string(), arrangementSchema, { error: 'arrangements by "workspace/monitor"' })
     .default({}),
   /** Windows, most recently focused first. */
-  recent: listOf(idField, 'window ids', 10_000).default([]),
+  recent: listOf(idField, 'window ids', MOST).default([]),
   /** How many windows of each app were ever opened. */
   opened: z.record(idField, z.int().min(0), { error: 'counts by app' }).default({}),
   past: listOf(stepSchema, 'steps').default([]),

@@ -23,6 +23,22 @@ export function TopBar({ onPanel }: { onPanel: (panel: Panel) => void }) {
   const { mode, toggle } = useColourMode();
   const { undo, redo, canUndo, canRedo } = useHistory();
   const count = `${findings.length} ${findings.length === 1 ? 'finding' : 'findings'}`;
+  const buttons = [
+    { label: 'Undo', title: 'Undo (Ctrl Z)', Icon: Undo2, onClick: undo, disabled: !canUndo },
+    { label: 'Redo', title: 'Redo (Ctrl Shift Z)', Icon: Redo2, onClick: redo, disabled: !canRedo },
+    {
+      label: mode === 'day' ? 'Night' : 'Day',
+      title: 'Day and night (.)',
+      Icon: mode === 'day' ? Moon : Sun,
+      onClick: toggle,
+    },
+    {
+      label: 'Settings',
+      title: 'Settings (,)',
+      Icon: Settings2,
+      onClick: () => onPanel('settings'),
+    },
+  ];
   return (
     <Flex as="header" gridColumn="2" gridRow="1" align="center" gap="14px" px="14px" minW="0">
       <chakra.h1 fontSize="13px" fontWeight={650} minW="0" truncate>
@@ -49,40 +65,18 @@ export function TopBar({ onPanel }: { onPanel: (panel: Panel) => void }) {
       </chakra.button>
       <SaveStateText />
       <Flex>
-        <BarButton
-          variant="ghost"
-          aria-label="Undo"
-          title="Undo (Ctrl Z)"
-          disabled={!canUndo}
-          onClick={undo}
-        >
-          <Undo2 size={16} />
-        </BarButton>
-        <BarButton
-          variant="ghost"
-          aria-label="Redo"
-          title="Redo (Ctrl Shift Z)"
-          disabled={!canRedo}
-          onClick={redo}
-        >
-          <Redo2 size={16} />
-        </BarButton>
-        <BarButton
-          variant="ghost"
-          aria-label={mode === 'day' ? 'Night' : 'Day'}
-          title="Day and night (.)"
-          onClick={toggle}
-        >
-          {mode === 'day' ? <Moon size={16} /> : <Sun size={16} />}
-        </BarButton>
-        <BarButton
-          variant="ghost"
-          aria-label="Settings"
-          title="Settings (,)"
-          onClick={() => onPanel('settings')}
-        >
-          <Settings2 size={16} />
-        </BarButton>
+        {buttons.map(({ label, title, Icon, onClick, disabled = false }) => (
+          <BarButton
+            key={label}
+            variant="ghost"
+            aria-label={label}
+            title={title}
+            disabled={disabled}
+            onClick={onClick}
+          >
+            <Icon size={16} />
+          </BarButton>
+        ))}
       </Flex>
       <chakra.button
         type="button"
