@@ -10,7 +10,7 @@ function forbid(...patterns) {
 }
 
 export default tseslint.config(
-  { ignores: ['**/dist/', '**/node_modules/', '.sorn/', 'data/', 'server/drizzle/'] },
+  { ignores: ['**/dist/', '**/node_modules/', '.sorn/', 'data/**', 'server/drizzle/'] },
   js.configs.recommended,
   ...tseslint.configs.strict,
   {

@@ -59,7 +59,7 @@ export function runShown(command, args, env = {}) {
 
 function filesBelow(folder) {
   return readdirSync(folder, { withFileTypes: true })
-    .filter(({ name }) => !['node_modules', 'dist', '.git', '.sorn', 'data'].includes(name))
+    .filter(({ name }) => !['node_modules', 'dist', '.git', '.sorn'].includes(name))
     .flatMap((entry) => {
       const path = join(folder, entry.name);
       return entry.isDirectory() ? filesBelow(path) : [path];

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from './chromium.mjs';
-import { buildEngine, buildPage, install, needNode, root, runShown, say } from './steps.mjs';
+import { install, needNode, root, runShown, say } from './steps.mjs';
 
 needNode();
 install();
@@ -46,8 +46,7 @@ await check('Format', [bin('prettier/bin/prettier.cjs'), '--check', '.']);
 await check('Lint', [bin('eslint/bin/eslint.js'), '--max-warnings', '0', '.']);
 await check('Types', [bin('typescript/bin/tsc'), '-b']);
 await suite('Unit tests', 'vitest.config.ts');
-buildEngine();
-buildPage();
+await check('Build', [join(root, 'scripts/build.mjs')]);
 await suite('End-to-end tests', 'e2e/vitest.config.ts', { CHROMIUM: browser });
 
 rmSync(results, { recursive: true });

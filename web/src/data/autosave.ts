@@ -1,0 +1,116 @@
+import { ApiError, type Saved } from './api.ts';
+
+/** How far a document is saved. */
+export type SaveState =
+  | { kind: 'saved'; revision: number }
+  | { kind: 'waiting' | 'saving'; revision: number }
+  | { kind: 'failed'; revision: number; message: string; retryInMs: number }
+  | { kind: 'stale'; revision: number; present: number | null };
+
+export interface Autosaver<T> {
+  /** A new value to save, soon. */
+  offer: (value: T) => void;
+  /** Saves at once what waits. */
+  flush: () => Promise<void>;
+  /** What is not saved yet. */
+  pending: () => { value: T; base: number } | null;
+  /** After somebody else saved: saves over that, which then is the base. */
+  overrule: (base: number) => void;
+  /** Forgets what waits. */
+  drop: () => void;
+  stop: () => void;
+}
+
+const QUIET_MS = 350;
+const FIRST_RETRY_MS = 1000;
+const LAST_RETRY_MS = 30_000;
+
+/**
+ * Saves the newest value a moment after the last change, one save at a time, each based on the one
+ * before. A failed save keeps the value and tries again, later each time; a stale one waits for a decision.
+ *
+ * @param save sends a value, based on a revision; throws ApiError
+ * @param presentRevision reads what the server has, after a save was refused as stale
+ */
+export function autosaver<T>(
+  base: number,
+  save: (value: T, base: number) => Promise<Saved>,
+  presentRevision: () => Promise<number>,
+  report: (state: SaveState) => void,
+): Autosaver<T> {
+  let revision = base;
+  let waiting: { value: T } | null = null;
+  let sending: Promise<void> | null = null;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let retryMs = FIRST_RETRY_MS;
+  let isStale = false;
+  let stopped = false;
+
+  function later(delayMs: number) {
+    clearTimeout(timer);
+    if (!stopped) timer = setTimeout(() => void send(), delayMs);
+  }
+
+  async function send(): Promise<void> {
+    if (sending || !waiting || isStale) return sending ?? undefined;
+    clearTimeout(timer);
+    const sent = waiting;
+    report({ kind: 'saving', revision });
+    sending = save(sent.value, revision).then(
+      (saved) => {
+        revision = saved.revision;
+        retryMs = FIRST_RETRY_MS;
+        if (waiting === sent) waiting = null;
+        report({ kind: waiting ? 'waiting' : 'saved', revision });
+        if (waiting) later(0);
+      },
+      (error: unknown) => refused(error),
+    );
+    await sending;
+    sending = null;
+  }
+
+  async function refused(error: unknown) {
+    if (error instanceof ApiError && error.status === 412) {
+      isStale = true;
+      const present = await presentRevision().catch(() => null);
+      report({ kind: 'stale', revision, present });
+      return;
+    }
+    const message = error instanceof Error ? error.message : String(error);
+    report({ kind: 'failed', revision, message, retryInMs: retryMs });
+    later(retryMs);
+    retryMs = Math.min(retryMs * 2, LAST_RETRY_MS);
+  }
+
+  return {
+    offer(value) {
+      waiting = { value };
+      if (isStale) return;
+      if (retryMs === FIRST_RETRY_MS) {
+        report({ kind: 'waiting', revision });
+        later(QUIET_MS);
+      }
+    },
+    async flush() {
+      while (waiting && !isStale && !stopped) {
+        const before = waiting;
+        await send();
+        if (waiting === before) return;
+      }
+    },
+    pending: () => (waiting ? { value: waiting.value, base: revision } : null),
+    overrule(present) {
+      isStale = false;
+      revision = present;
+      later(0);
+    },
+    drop() {
+      waiting = null;
+    },
+    stop() {
+      stopped = true;
+      clearTimeout(timer);
+    },
+  };
+}

@@ -1,0 +1,199 @@
+import {
+  openSession,
+  profileSchema,
+  reduce,
+  sessionSchema,
+  type Command,
+  type Profile,
+  type Reason,
+  type Session,
+  type SessionEvent,
+} from '@sorn/core';
+import { createStore, type StoreApi } from 'zustand';
+import { api, type KeptProfile, type KeptSession } from './api.ts';
+import { autosaver, type Autosaver, type SaveState } from './autosave.ts';
+import { keepDraft, readDraft } from './drafts.ts';
+
+/** One line of the log: what was asked for, by which keys, and what came of it. */
+export interface LogEntry {
+  number: number;
+  at: Date;
+  caps: readonly string[];
+  /** The command in words. */
+  text: string;
+  trace: readonly Reason[];
+}
+
+export type Kind = 'profile' | 'session';
+
+/** The profile in hand: what is wanted, what is there, and how far both are saved. */
+export interface Bench {
+  id: string;
+  profile: Profile;
+  session: Session;
+  /** Former and undone states of the profile, oldest first. */
+  past: readonly Profile[];
+  future: readonly Profile[];
+  log: readonly LogEntry[];
+  saves: Readonly<Record<Kind, SaveState>>;
+  /** What in the session's file could not be taken as it was. */
+  openedWith: ReturnType<typeof openSession>['findings'];
+
+  happen: (event: SessionEvent, caps?: readonly string[], text?: string) => void;
+  run: (command: Command, caps?: readonly string[], text?: string) => void;
+  /** Writes a line into the log without anything happening. */
+  note: (caps: readonly string[], text: string, because: string) => void;
+  /** Changes the profile. Edits with the same `merge` word, close after each other, are one step of undo. */
+  edit: (change: (profile: Profile) => Profile, merge?: string) => void;
+  undoEdit: () => void;
+  redoEdit: () => void;
+  /** After somebody else saved: keeps what is here, in the place of theirs. */
+  keepMine: () => void;
+  /** After somebody else saved: lets go of what is here and not saved. */
+  dropMine: () => void;
+  /** Begins to keep what is unsaved through a visit's end; the answer saves what waits and ends that. */
+  open: () => () => void;
+}
+
+const MERGE_MS = 1200;
+const MOST_EDITS = 200;
+const MOST_LOG = 200;
+
+/** Takes what the server keeps, with edits that an earlier visit could not save, onto a bench. */
+export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreApi<Bench> {
+  const { id } = kept;
+  const draft = readDraft(id);
+  const draftProfile = profileSchema.safeParse(draft?.profile?.value);
+  const draftSession = sessionSchema.safeParse(draft?.session?.value);
+  const profile = draftProfile.success ? draftProfile.data : kept.profile;
+  const input = draftSession.success
+    ? draftSession.data
+    : (keptSession.session ?? sessionSchema.parse({}));
+  const opened = openSession(input, profile);
+
+  let lastMerge = { word: '', at: 0 };
+  const store = createStore<Bench>((set, get) => {
+    const report = (kind: Kind) => (state: SaveState) => {
+      set({ saves: { ...get().saves, [kind]: state } });
+      if (state.kind === 'failed' || state.kind === 'saved') rememberUnsaved();
+    };
+    const savers: { profile: Autosaver<Profile>; session: Autosaver<Session> } = {
+      profile: autosaver(
+        draft?.profile?.base ?? kept.revision,
+        (value, base) => api.save(id, value, base),
+        async () => (await api.read(id)).revision,
+        report('profile'),
+      ),
+      session: autosaver(
+        draft?.session?.base ?? keptSession.revision,
+        (value, base) => api.saveSession(id, value, base),
+        async () => (await api.readSession(id)).revision,
+        report('session'),
+      ),
+    };
+
+    function rememberUnsaved() {
+      const unsavedProfile = savers.profile.pending();
+      const unsavedSession = savers.session.pending();
+      keepDraft(id, {
+        ...(unsavedProfile && { profile: unsavedProfile }),
+        ...(unsavedSession && { session: unsavedSession }),
+      });
+    }
+
+    function take(session: Session) {
+      if (session === get().session) return;
+      set({ session });
+      savers.session.offer(session);
+    }
+
+    function writeLog(caps: readonly string[], text: string, trace: readonly Reason[]) {
+      const { log } = get();
+      const entry = { number: (log.at(-1)?.number ?? 0) + 1, at: new Date(), caps, text, trace };
+      set({ log: [...log, entry].slice(-MOST_LOG) });
+    }
+
+    function takeProfile(next: Profile) {
+      const before = get().profile;
+      set({ profile: next });
+      savers.profile.offer(next);
+      take(reduce(get().session, { type: 'profile-edited', before }, next).session);
+    }
+
+    return {
+      id,
+      profile,
+      session: opened.session,
+      past: [],
+      future: [],
+      log: [],
+      openedWith: opened.findings,
+      saves: {
+        profile: { kind: 'saved', revision: kept.revision },
+        session: { kind: 'saved', revision: keptSession.revision },
+      },
+
+      happen(event, caps = [], text = event.type) {
+        const outcome = reduce(get().session, event, get().profile);
+        writeLog(caps, text, outcome.trace);
+        take(outcome.session);
+      },
+      note: (caps, text, because) => writeLog(caps, text, [{ decided: 'nothing to do', because }]),
+      run(command, caps, text = command.command) {
+        get().happen({ type: 'command', command }, caps, text);
+      },
+      edit(change, merge = '') {
+        const before = get().profile;
+        const next = change(before);
+        if (next === before || JSON.stringify(next) === JSON.stringify(before)) return;
+        const now = Date.now();
+        const merges = merge !== '' && merge === lastMerge.word && now - lastMerge.at < MERGE_MS;
+        lastMerge = { word: merge, at: now };
+        const past = merges ? get().past : [...get().past, before].slice(-MOST_EDITS);
+        set({ past, future: [] });
+        takeProfile(next);
+      },
+      undoEdit() {
+        const { past, future, profile: present } = get();
+        const former = past.at(-1);
+        if (!former) return;
+        lastMerge = { word: '', at: 0 };
+        set({ past: past.slice(0, -1), future: [...future, present] });
+        takeProfile(former);
+      },
+      redoEdit() {
+        const { past, future, profile: present } = get();
+        const next = future.at(-1);
+        if (!next) return;
+        set({ past: [...past, present], future: future.slice(0, -1) });
+        takeProfile(next);
+      },
+      keepMine() {
+        const { saves, profile: mine, session } = get();
+        if (saves.profile.kind === 'stale' && saves.profile.present !== null) {
+          savers.profile.offer(mine);
+          savers.profile.overrule(saves.profile.present);
+        }
+        if (saves.session.kind === 'stale' && saves.session.present !== null) {
+          savers.session.offer(session);
+          savers.session.overrule(saves.session.present);
+        }
+      },
+      dropMine() {
+        for (const saver of Object.values(savers)) saver.drop();
+        rememberUnsaved();
+      },
+      open() {
+        addEventListener('pagehide', rememberUnsaved);
+        if (draftProfile.success) savers.profile.offer(profile);
+        if (draftSession.success) savers.session.offer(opened.session);
+        return () => {
+          removeEventListener('pagehide', rememberUnsaved);
+          rememberUnsaved();
+          for (const saver of Object.values(savers)) void saver.flush().finally(saver.stop);
+        };
+      },
+    };
+  });
+  return store;
+}
