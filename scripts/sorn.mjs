@@ -1,8 +1,10 @@
 // npm run -s sorn -- …: the command line, installed and built first when it is not yet.
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
-import { buildEngine, install, needNode, root } from './steps.mjs';
+import { beQuiet, buildEngine, install, needNode, root } from './steps.mjs';
 
+// A pipe that reads standard error is to find faults there and nothing else.
+if (!process.stderr.isTTY) beQuiet();
 needNode();
 install();
 buildEngine();

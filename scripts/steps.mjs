@@ -8,9 +8,16 @@ import { fileURLToPath } from 'node:url';
 export const root = dirname(dirname(fileURLToPath(import.meta.url)));
 const stamps = join(root, '.sorn');
 
+let quiet = false;
+
+/** Says nothing from now on but what went wrong. */
+export function beQuiet() {
+  quiet = true;
+}
+
 /** Says what is being done, on stderr: stdout belongs to what a command prints. */
 export function say(text) {
-  process.stderr.write(`• ${text}\n`);
+  if (!quiet) process.stderr.write(`• ${text}\n`);
 }
 
 export function fail(text) {
@@ -114,7 +121,7 @@ export function buildEngine() {
 }
 
 export function buildPage() {
-  const inputs = ['core/src', 'web'].flatMap((name) => filesBelow(join(root, name)));
+  const inputs = ['core/src', 'web', 'demo'].flatMap((name) => filesBelow(join(root, name)));
   unlessDone('page', inputs, ['web/dist/index.html'], () => {
     say('Building the page');
     if (tool('vite/bin/vite.js', ['build', 'web', '--logLevel', 'warn']).status !== 0) {

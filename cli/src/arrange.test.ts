@@ -59,6 +59,49 @@ describe('sorn arrange', () => {
     expect(JSON.parse(arrangeFiles(bare, session)).placements).toHaveLength(2);
   });
 
+  it('gives the worked examples to the pixel', () => {
+    const wide = { id: 'wide', width: 3440, height: 1440, reserved: { top: 28 } };
+    const lap = {
+      id: 'lap',
+      width: 2880,
+      height: 1800,
+      scale: 2,
+      reserved: { top: 24, bottom: 40 },
+    };
+    const gaps = { inner: 10, outer: 6 };
+    const lead = (leadShare: number) => ({ kind: 'lead', leadShare });
+    const arranged = (monitor: object, tiling: object, windows: object[]) => {
+      const profile = file('worked.json', JSON.stringify({ monitors: [monitor], tiling }));
+      const { placements } = JSON.parse(
+        arrangeFiles(profile, file('worked-session.json', JSON.stringify({ windows }))),
+      ) as { placements: { id: string; x: number; y: number; width: number; height: number }[] };
+      return placements.map(({ id, x, y, width, height }) => `${id} ${x},${y} ${width}×${height}`);
+    };
+    const three = [{ id: 'pitreader' }, { id: 'bulletin' }, { id: 'stations' }];
+    expect(arranged(wide, { gaps, layout: lead(0.58) }, three)).toEqual([
+      'pitreader 6,34 1982×1400',
+      'bulletin 1998,34 1436×695',
+      'stations 1998,739 1436×695',
+    ]);
+    const alone = { gaps: { ...gaps, dropWhenAlone: true }, layout: lead(0.58) };
+    expect(arranged(wide, alone, [{ id: 'pitreader' }])).toEqual(['pitreader 0,28 3440×1412']);
+    const map = { id: 'areamap', min: { width: 800, height: 600 } };
+    expect(arranged(wide, { gaps, layout: lead(0.8) }, [{ id: 'pitreader' }, map])).toEqual([
+      'pitreader 6,34 2618×1400',
+      'areamap 2634,34 800×1400',
+    ]);
+    const seven = [...'abcdefg'].map((id) => ({ id }));
+    expect(arranged(lap, { gaps, layout: { kind: 'columns' } }, seven)).toEqual([
+      'a 12,60 391×1648',
+      'b 423,60 391×1648',
+      'c 834,60 391×1648',
+      'd 1245,60 390×1648',
+      'e 1655,60 391×1648',
+      'f 2066,60 391×1648',
+      'g 2477,60 391×1648',
+    ]);
+  });
+
   it('tells every fault with its file and path', () => {
     const bad = file(
       'bad.yaml',

@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
 import { visit } from '../desk/browser.ts';
@@ -6,6 +6,7 @@ import { fixture } from '../desk/fixture.ts';
 import { startServer } from '../desk/server.ts';
 import { drawnWindows, figuresOf, saved } from '../desk/sheet.ts';
 
+const ROOT = fileURLToPath(new URL('../..', import.meta.url));
 const running = fixture({ file: 'deep/er/own.db' });
 
 const poll = (read: () => Promise<unknown>) => expect.poll(read, { timeout: 20_000 });
@@ -57,15 +58,33 @@ describe('an empty database', () => {
     const { page, context } = await visit(running.browser, `${running.server.url}/no-such`);
     await page.getByRole('alert').getByText('No profile is called no-such.').waitFor();
     await page.getByRole('button', { name: 'Choose another profile' }).click();
-    await page.getByText('Bulletin desk').waitFor();
+    await page.getByRole('button', { name: 'Bulletin desk', exact: true }).waitFor();
     await context.close();
   });
 });
 
+describe('npm run demo', () => {
+  it('serves the demo desk, and says where it and its data are', async () => {
+    const file = `${running.folder}/by-command.db`;
+    const args = ['run', '-s', 'demo', '--', '--port', '0', '--data', file];
+    const command = spawn('npm', args, { cwd: ROOT, detached: true });
+    try {
+      let said = '';
+      command.stdout.on('data', (data) => (said += String(data)));
+      await poll(() => Promise.resolve(said)).toContain(`Its data is in ${file}`);
+      const url = /http:\/\/\S+/.exec(said)![0];
+      const { page, context } = await visit(running.browser, url);
+      await poll(async () => (await drawnWindows(page)).length).toBe(8);
+      await context.close();
+    } finally {
+      process.kill(-command.pid!, 'SIGTERM');
+    }
+  });
+});
+
 describe('the command line', () => {
-  const root = fileURLToPath(new URL('../..', import.meta.url));
   const sorn = (args: string[], input = '') =>
-    spawnSync('npm', ['run', '-s', 'sorn', '--', ...args], { cwd: root, input, encoding: 'utf8' });
+    spawnSync('npm', ['run', '-s', 'sorn', '--', ...args], { cwd: ROOT, input, encoding: 'utf8' });
   const PROFILE =
     '{"monitors":[{"id":"wide","width":3440,"height":1440,"reserved":{"top":28}}],"tiling":{"gaps":{"inner":10,"outer":6,"dropWhenAlone":false},"layout":{"kind":"lead","leadShare":0.58}}}';
 

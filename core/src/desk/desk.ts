@@ -51,7 +51,7 @@ export function deskInForce(profile: Profile, connection: Connection): DeskInFor
   const monitors = place(present.length > 0 ? present : profile.monitors, desk);
   return {
     desk: desk?.id ?? null,
-    name: desk ? (desk.name ?? desk.id) : 'As connected',
+    name: desk ? (desk.name ?? desk.id) : 'Monitors as connected',
     monitors,
     workspaces: homes(profile, monitors),
   };

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Rect } from '../geometry/rect.ts';
 import type { Layout } from '../profile/layout.ts';
-import { solve } from '../tree/solve.ts';
+import { flatten, minimumsCanBeMet, solve } from '../tree/solve.ts';
 import { layoutTree, LAYOUTS } from './index.ts';
 
 const layout: fc.Arbitrary<Layout> = fc.oneof(
@@ -33,35 +33,53 @@ function overlap(a: Rect, b: Rect): boolean {
 }
 
 describe('every dividing layout', () => {
+  const minimum = fc.record({
+    width: fc.integer({ min: 1, max: 260 }),
+    height: fc.integer({ min: 1, max: 260 }),
+  });
+  const windows = fc.array(minimum, { minLength: 1, maxLength: 24 });
+
   it('covers the area exactly with tiles and gaps, none over another', () => {
     fc.assert(
-      fc.property(
-        layout,
-        area,
-        fc.integer({ min: 1, max: 24 }),
-        fc.nat(30),
-        (kind, room, n, gap) => {
-          const tiles = solve(layoutTree(kind, n), room, { x: gap, y: gap }, []);
-          expect(tiles).toHaveLength(n);
-          // Each tile with the gap right of it and below it: these cover the area grown by one gap.
-          const padded = tiles.map((tile) => ({
-            ...tile,
-            width: tile.width + gap,
-            height: tile.height + gap,
-          }));
-          const covered = padded.reduce((sum, { width, height }) => sum + width * height, 0);
-          expect(covered).toBe((room.width + gap) * (room.height + gap));
-          for (const [i, tile] of padded.entries()) {
-            expect(tile.x).toBeGreaterThanOrEqual(room.x);
-            expect(tile.y).toBeGreaterThanOrEqual(room.y);
-            expect(tile.x + tile.width).toBeLessThanOrEqual(room.x + room.width + gap);
-            expect(tile.y + tile.height).toBeLessThanOrEqual(room.y + room.height + gap);
-            expect(padded.slice(i + 1).some((other) => overlap(tile, other))).toBe(false);
-          }
-        },
-      ),
+      fc.property(layout, area, windows, fc.nat(30), (kind, room, minimums, gap) => {
+        const tiles = solve(layoutTree(kind, minimums.length), room, { x: gap, y: gap }, minimums);
+        expect(tiles).toHaveLength(minimums.length);
+        // Each tile with the gap right of it and below it: these cover the area grown by one gap.
+        const padded = tiles.map((tile) => ({
+          ...tile,
+          width: tile.width + gap,
+          height: tile.height + gap,
+        }));
+        const covered = padded.reduce((sum, { width, height }) => sum + width * height, 0);
+        expect(covered).toBe((room.width + gap) * (room.height + gap));
+        for (const [i, tile] of padded.entries()) {
+          expect(tile.x).toBeGreaterThanOrEqual(room.x);
+          expect(tile.y).toBeGreaterThanOrEqual(room.y);
+          expect(tile.x + tile.width).toBeLessThanOrEqual(room.x + room.width + gap);
+          expect(tile.y + tile.height).toBeLessThanOrEqual(room.y + room.height + gap);
+          expect(padded.slice(i + 1).some((other) => overlap(tile, other))).toBe(false);
+        }
+      }),
       { numRuns: 300 },
     );
+  });
+
+  it('leaves no window under its minimum when the minimums can be met', () => {
+    let met = 0;
+    fc.assert(
+      fc.property(layout, area, windows, fc.nat(30), (kind, room, minimums, gap) => {
+        const tree = layoutTree(kind, minimums.length);
+        const gaps = { x: gap, y: gap };
+        if (!minimumsCanBeMet(flatten(tree, minimums, gaps), room)) return;
+        met++;
+        solve(tree, room, gaps, minimums).forEach((tile, i) => {
+          expect(tile.width).toBeGreaterThanOrEqual(minimums[i]!.width);
+          expect(tile.height).toBeGreaterThanOrEqual(minimums[i]!.height);
+        });
+      }),
+      { numRuns: 300 },
+    );
+    expect(met).toBeGreaterThan(100);
   });
 });
 

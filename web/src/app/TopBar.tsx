@@ -47,7 +47,7 @@ export function TopBar({ onPanel }: { onPanel: (panel: Panel) => void }) {
         </Link>
       </chakra.h1>
       <chakra.span fontSize="13px" color="slate" whiteSpace="nowrap">
-        {desk.name} desk
+        {desk.desk === null ? desk.name : `${desk.name} desk`}
       </chakra.span>
       <chakra.span flex="1" />
       <chakra.button

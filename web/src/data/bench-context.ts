@@ -6,8 +6,10 @@ import {
   type DeskInForce,
   type Finding,
   type Placement,
+  type Profile,
+  type Session,
 } from '@sorn/core';
-import { createContext, useContext, useMemo } from 'react';
+import { createContext, useContext } from 'react';
 import { useStore, type StoreApi } from 'zustand';
 import type { Bench } from './bench.ts';
 
@@ -32,15 +34,24 @@ export interface PlacedDesk {
   focused: Arranged;
 }
 
+/** The newest one, for all who draw the same session. */
+let newest: { profile: Profile; session: Session; placed: PlacedDesk } | null = null;
+
+function placedDesk(
+  profile: Profile,
+  session: Session,
+  openedWith: readonly Finding[],
+): PlacedDesk {
+  if (newest?.profile === profile && newest.session === session) return newest.placed;
+  const desk = deskInForce(profile, session);
+  const { placements, findings } = place(session, profile, desk);
+  const monitor = session.focusMonitor;
+  const focused = arrange({ session, profile, desk }, session.shown[monitor]!, monitor);
+  const placed = { desk, placements, findings: [...openedWith, ...findings], focused };
+  newest = { profile, session, placed };
+  return placed;
+}
+
 export function usePlacedDesk(): PlacedDesk {
-  const profile = useBench((bench) => bench.profile);
-  const session = useBench((bench) => bench.session);
-  const openedWith = useBench((bench) => bench.openedWith);
-  return useMemo(() => {
-    const desk = deskInForce(profile, session);
-    const { placements, findings } = place(session, profile, desk);
-    const monitor = session.focusMonitor;
-    const focused = arrange({ session, profile, desk }, session.shown[monitor]!, monitor);
-    return { desk, placements, findings: [...openedWith, ...findings], focused };
-  }, [profile, session, openedWith]);
+  return useBench(({ profile, session, openedWith }) => placedDesk(profile, session, openedWith));
 }

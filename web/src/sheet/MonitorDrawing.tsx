@@ -17,6 +17,10 @@ export function MonitorDrawing({ monitor, view, placed }: Props) {
   const hasFocus = useBench(
     (bench) => bench.session.focusMonitor === monitor.id && bench.session.focus === undefined,
   );
+  const shownId = useBench((bench) => bench.session.shown[monitor.id]!);
+  const isEmpty = !placed.placements.some(
+    (placement) => placement.shown && placement.monitor === monitor.id,
+  );
   const frame = onSheet(view, monitor);
   const area = onSheet(view, workArea(monitor).area);
   return (
@@ -34,6 +38,16 @@ export function MonitorDrawing({ monitor, view, placed }: Props) {
         >
           <title>This monitor has the focus and shows no window</title>
         </rect>
+      )}
+      {isEmpty && (
+        <text
+          x={area.x + area.width / 2}
+          y={area.y + area.height / 2}
+          textAnchor="middle"
+          className="label"
+        >
+          {shortened(`No window on workspace ${shownId}`, 'label', area.width - 24)}
+        </text>
       )}
       <Tab monitor={monitor} view={view} placed={placed} />
     </g>

@@ -33,7 +33,7 @@ export function TitleBlock({ placed, scale }: { placed: PlacedDesk; scale: numbe
     >
       <Box display="flex" justifyContent="space-between" alignItems="center" height="26px" px="9px">
         <chakra.span fontSize="12px" fontWeight={650} fontStretch="94%" truncate>
-          {name} — {desk.name}
+          {name} — {desk.desk === null ? 'as connected' : desk.name}
         </chakra.span>
         <chakra.span
           fontFamily="mono"

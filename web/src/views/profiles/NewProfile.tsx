@@ -3,6 +3,7 @@ import { profileSchema, read } from '@sorn/core';
 import { useForm, type Resolver } from 'react-hook-form';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';
+import demo from '../../../../demo/bulletin-desk.profile.json' with { type: 'json' };
 import { useCreateProfile } from '../../data/queries.ts';
 
 interface Wish {
@@ -19,6 +20,8 @@ function profileOf({ name, width, height, scale }: Wish) {
     text.trim() === '' ? undefined : Number(text.replace(',', '.'));
   return {
     name,
+    // The simulated apps of the demo, so that there is something to open in Rehearse.
+    apps: demo.apps,
     monitors: [
       {
         id: 'main',
@@ -42,7 +45,7 @@ const resolver: Resolver<Wish> = (wish) => {
   return { values: {}, errors: Object.fromEntries(errors) };
 };
 
-/** A profile with one monitor; the rest is set up from there. */
+/** A profile with one monitor and the demo's apps; the rest is set up from there. */
 export function NewProfile({ onCreated }: { onCreated: (id: string) => void }) {
   const create = useCreateProfile();
   const form = useForm<Wish>({ defaultValues: START, resolver, mode: 'onChange' });
