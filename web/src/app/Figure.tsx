@@ -66,7 +66,9 @@ export function Figure(props: FigureProps) {
     if (event.key === 'Enter') {
       if (fault === null) {
         take();
-        event.currentTarget.select();
+        // Page keys work again at once; in a panel the next field is a Tab away.
+        if (event.currentTarget.closest('[role=dialog]')) event.currentTarget.select();
+        else event.currentTarget.blur();
       }
     } else if (event.key === 'Escape') {
       dropping.current = true;

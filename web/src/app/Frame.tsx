@@ -1,5 +1,5 @@
 import { Box, Grid } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Outlet, useNavigate, useLocation } from 'react-router';
 import { useBench, useBenchStore } from '../data/bench-context.ts';
 import { Checkup } from './Checkup.tsx';
@@ -23,6 +23,10 @@ export function Frame({ onTakeTheirs }: { onTakeTheirs: () => void }) {
   const toggleColours = useColourMode((colours) => colours.toggle);
   const toggleInspector = useInspector((inspector) => inspector.toggle);
   const { undo, redo } = useHistory();
+  const name = useBench((bench) => bench.profile.name);
+  useEffect(() => {
+    document.title = `${name} · Sorn`;
+  }, [name]);
 
   usePageKeys('frame', [
     ...VIEWS.map(({ path, word, digit }) => ({

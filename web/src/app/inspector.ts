@@ -5,6 +5,8 @@ const KEY = 'sorn.inspector';
 interface InspectorState {
   isAway: boolean;
   toggle: () => void;
+  /** Brings it back when it is away. */
+  show: () => void;
 }
 
 /** Whether the inspector is put away; kept in this browser. */
@@ -14,5 +16,8 @@ export const useInspector = create<InspectorState>((set, get) => ({
     const isAway = !get().isAway;
     localStorage.setItem(KEY, isAway ? 'away' : 'here');
     set({ isAway });
+  },
+  show() {
+    if (get().isAway) get().toggle();
   },
 }));

@@ -57,7 +57,11 @@ export const WindowDrawing = memo(function WindowDrawing(props: Props) {
           data-at={`${placement.x},${placement.y}`}
           onClick={onPress}
         >
-          <rect className="window moving" style={sizeOf(frame)} />
+          <rect
+            className="window moving"
+            strokeWidth={Math.min(frame.width, frame.height) < 8 ? 0.5 : 1.5}
+            style={sizeOf(frame)}
+          />
           {placement.held === 'left-alone' && (
             <rect className="moving" style={sizeOf(frame)} fill="url(#sheet-cross-hatch)" />
           )}
@@ -106,9 +110,12 @@ function Moving(props: { x: number; y: number; children: React.ReactNode }) {
 
 /** A heavy frame with filled corners, inside the window's edge, or a little off it where that edge says more. */
 function FocusFrame(props: { width: number; height: number; inset: number }) {
-  const { width, height, inset } = props;
-  const { on, hue, weight } = useBench((bench) => bench.profile.look.focusFrame);
+  const { width, height } = props;
+  const { on, hue, weight: wished } = useBench((bench) => bench.profile.look.focusFrame);
   if (!on) return null;
+  const least = Math.min(width, height);
+  const weight = Math.max(1, Math.min(wished, least / 3));
+  const inset = Math.min(props.inset, least / 8);
   const from = inset + weight / 2;
   const corner = weight * 2;
   const [left, top, right, bottom] = [inset, inset, width - inset, height - inset];

@@ -22,6 +22,8 @@ export function WindowLabel(props: {
   const { width, height } = props.frame;
   const hasBalloon = width >= 34 && height >= 34;
   const foot = footOf(props);
+  const isTiny = !hasBalloon && width >= 24 && height >= 13;
+  const flag = Math.max(1, Math.min(16, width / 2, height - 2));
   const hasTitle = height >= HEAD + 22 + foot.height;
   return (
     <>
@@ -29,6 +31,11 @@ export function WindowLabel(props: {
       {hasBalloon && (
         <text x={42} y={26} className="title">
           {shortened(props.name, 'title', width - 42 - PAD)}
+        </text>
+      )}
+      {isTiny && (
+        <text x={width / 2} y={height / 2 + 4} className="balloon-text">
+          {props.balloon}
         </text>
       )}
       {hasTitle && (
@@ -40,7 +47,7 @@ export function WindowLabel(props: {
         <FootText key={text.figure} {...text} width={width} height={height} />
       ))}
       {props.needs !== '' && (
-        <path className="flag" d={`M${width - 17} 1H${width - 1}V17Z`}>
+        <path className="flag" d={`M${width - 1 - flag} 1h${flag}v${flag}Z`}>
           <title>{props.needs}</title>
         </path>
       )}

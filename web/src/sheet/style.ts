@@ -37,7 +37,7 @@ export const sheetStyle: SystemStyleObject = {
     transitionTimingFunction: 'ease-out',
     '@media (prefers-reduced-motion: reduce)': { transitionDuration: '0s !important' },
   },
-  '& .window': { fill: 'petrol.wash', stroke: 'petrol', strokeWidth: 1.5 },
+  '& .window': { fill: 'petrol.wash', stroke: 'petrol' },
   '& .tile': { fill: 'none', stroke: 'petrol', strokeWidth: 1, strokeDasharray: '1 3' },
   '& .is-floating .window': {
     fill: 'sheet',

@@ -54,7 +54,7 @@ export function windowOpened(situation: Situation, input: WindowInput): Outcome 
     },
     {
       about: window.id,
-      decided: window.held === 'tiled' ? 'tiled, at the end' : window.held,
+      decided: window.held === 'tiled' ? 'tiled, at the end' : window.held.replace('-', ' '),
       because: window.held === 'tiled' ? 'default' : 'its app opens so',
     },
   );

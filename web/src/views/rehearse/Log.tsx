@@ -1,4 +1,4 @@
-import { Box, chakra, Flex } from '@chakra-ui/react';
+import { chakra, Flex, Grid } from '@chakra-ui/react';
 import { KeyCaps } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';
 import { useBench } from '../../data/bench-context.ts';
@@ -34,19 +34,25 @@ export function Log() {
 
 function Entry({ entry }: { entry: LogEntry }) {
   return (
-    <Box as="li" py="3px" fontSize="13px">
-      <Flex align="center" gap="8px" flexWrap="wrap">
-        <chakra.time fontFamily="mono" fontSize="11px" fontStretch="88%" color="slate">
-          {time.format(entry.at)}
-        </chakra.time>
+    <Grid as="li" py="3px" fontSize="13px" templateColumns="62px minmax(0, 1fr)">
+      <chakra.time
+        fontFamily="mono"
+        fontSize="11px"
+        fontStretch="88%"
+        color="slate"
+        lineHeight="21px"
+      >
+        {time.format(entry.at)}
+      </chakra.time>
+      <Flex align="center" columnGap="8px" flexWrap="wrap">
         {entry.caps.length > 0 && <KeyCaps caps={entry.caps} />}
         <span>{entry.text}</span>
       </Flex>
       {entry.trace.map(({ decided, because }, i) => (
-        <chakra.p key={i} fontSize="12px" color="slate" pl="62px" lineHeight="17px">
+        <chakra.p key={i} gridColumn="2" fontSize="12px" color="slate" lineHeight="17px">
           {decided}: {because}
         </chakra.p>
       ))}
-    </Box>
+    </Grid>
   );
 }

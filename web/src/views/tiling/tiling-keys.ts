@@ -8,6 +8,8 @@ import {
   type Side,
 } from '@sorn/core';
 import type { RefObject } from 'react';
+import { flushSync } from 'react-dom';
+import { useInspector } from '../../app/inspector.ts';
 import { usePageKeys } from '../../app/keys.ts';
 import { useBenchStore, type PlacedDesk } from '../../data/bench-context.ts';
 import type { TilingEdits } from './edits.ts';
@@ -17,6 +19,12 @@ const TURNED: readonly Side[] = ['left', 'top', 'right', 'bottom'];
 
 function after<T>(list: readonly T[], item: T): T {
   return list[(list.indexOf(item) + 1) % list.length]!;
+}
+
+/** Goes to a figure of the inspector, which may have been put away. */
+function focusFigure(figure: RefObject<HTMLInputElement | null>) {
+  flushSync(() => useInspector.getState().show());
+  figure.current?.focus();
 }
 
 /** The keys of the Tiling view, each for a setting of the inspector. */
@@ -81,8 +89,8 @@ export function useTilingKeys(props: {
       label: 'next layout',
       run: () => edits.setKind(after(LAYOUT_KINDS, layout.kind)),
     },
-    { keys: ['g'], label: 'inner gap', run: () => props.innerGap.current?.focus() },
-    { keys: ['o'], label: 'outer gap', run: () => props.outerGap.current?.focus() },
+    { keys: ['g'], label: 'inner gap', run: () => focusFigure(props.innerGap) },
+    { keys: ['o'], label: 'outer gap', run: () => focusFigure(props.outerGap) },
     {
       keys: ['a'],
       label: 'none when alone',
