@@ -39,7 +39,7 @@ export async function interleaved(
   return Object.fromEntries(Object.entries(times).map(([name, list]) => [name, timingOf(list)]));
 }
 
-export function microseconds(value: number): string {
+function microseconds(value: number): string {
   return value >= 1000
     ? `${(value / 1000).toFixed(2)} ms`
     : `${value.toFixed(value < 10 ? 2 : 1)} µs`;

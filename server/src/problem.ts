@@ -3,7 +3,7 @@ import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 
 /** What an RFC 9457 problem document says; `faults` is Sorn's own member. */
-export interface Problem {
+interface Problem {
   type: string;
   title: string;
   status: number;

@@ -1,6 +1,6 @@
 import type { DeskInForce } from '../desk/desk.ts';
 import type { Profile } from '../profile/schema.ts';
-import type { Adjusted, Arrangement, SessionInput, Step, WindowInput } from './schema.ts';
+import type { Adjusted, Arrangement, SessionInput, WindowInput } from './schema.ts';
 
 /** A window of a running desk: it is on a monitor and a workspace. */
 export type SessionWindow = WindowInput & { monitor: string; workspace: string };
@@ -165,4 +165,4 @@ export function mendOrders(session: Session): Session {
   return { ...session, arrangements };
 }
 
-export type { Adjusted, Arrangement, Step };
+export type { Adjusted, Arrangement };

@@ -49,7 +49,7 @@ function deskOf(profile: Profile, session: Session, trace: readonly Reason[]): T
   };
 }
 
-export function shapeText({ x, y, width, height }: Placement): string {
+function shapeText({ x, y, width, height }: Placement): string {
   return `${x},${y} ${width}×${height}`;
 }
 

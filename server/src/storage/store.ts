@@ -11,7 +11,7 @@ export interface ProfileSummary {
 }
 
 /** Something kept, with the number of its state and when that was saved. */
-export interface Kept<T> {
+interface Kept<T> {
   value: T;
   revision: number;
   savedAt: string;

@@ -24,7 +24,7 @@ export interface LogEntry {
   trace: readonly Reason[];
 }
 
-export type Kind = 'profile' | 'session';
+type Kind = 'profile' | 'session';
 
 /** The profile in hand: what is wanted, what is there, and how far both are saved. */
 export interface Bench {

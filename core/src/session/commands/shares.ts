@@ -63,7 +63,7 @@ export function stepLeadShare(situation: Situation, direction: 1 | -1): Outcome 
 }
 
 /** A share with at most three decimals. */
-export function shareText(share: number): string {
+function shareText(share: number): string {
   return String(Number(share.toFixed(3)));
 }
 

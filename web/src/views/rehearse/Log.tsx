@@ -34,7 +34,7 @@ export function Log() {
 
 function Entry({ entry }: { entry: LogEntry }) {
   return (
-    <Grid as="li" py="3px" fontSize="13px" templateColumns="62px minmax(0, 1fr)">
+    <Grid as="li" py="3px" fontSize="13px" templateColumns="68px minmax(0, 1fr)">
       <chakra.time
         fontFamily="mono"
         fontSize="11px"
