@@ -90,6 +90,22 @@ describe('sorn arrange', () => {
       'pitreader 6,34 2618×1400',
       'areamap 2634,34 800×1400',
     ]);
+    const four = [...'abcd'].map((id) => ({ id }));
+    const middle = { gaps, layout: { kind: 'middle', leadShare: 0.4 } };
+    expect(arranged(wide, middle, four)).toEqual([
+      'a 1038,34 1364×1400',
+      'b 2412,34 1022×695',
+      'c 6,34 1022×1400',
+      'd 2412,739 1022×695',
+    ]);
+    const five = [...'abcde'].map((id) => ({ id }));
+    expect(arranged(wide, { gaps, layout: { kind: 'halving', turn: 'inward' } }, five)).toEqual([
+      'a 6,34 1709×1400',
+      'b 1725,34 1709×695',
+      'c 2585,739 849×695',
+      'd 1725,1092 850×342',
+      'e 1725,739 850×343',
+    ]);
     const seven = [...'abcdefg'].map((id) => ({ id }));
     expect(arranged(lap, { gaps, layout: { kind: 'columns' } }, seven)).toEqual([
       'a 12,60 391×1648',

@@ -138,8 +138,8 @@ describe('Rehearse', () => {
     expect(put.status).toBe(200);
     await open.page.goto(`${running.server.url}/${open.id}/rehearse`);
     await poll(() => open.page.locator('[data-window]').count()).toBe(500);
-    await press('Enter', 'Meta+KeyC');
-    await open.page.getByText('Columns on workspace B: it was Lead').waitFor();
+    await press('Enter', 'Meta+KeyL');
+    await open.page.getByText('Middle lead on workspace B: it was Lead').waitFor();
     await press('Meta+KeyQ');
     await poll(() => open.page.locator('[data-window]').count()).toBe(499);
   });

@@ -31,7 +31,7 @@ describe('an empty database', () => {
     expect(page.url()).toBe(`${running.server.url}/hut-table/tiling`);
     await page.getByText('2560×1080').waitFor();
     expect(await drawnWindows(page)).toEqual([]);
-    await page.getByText('none is tiled here').waitFor();
+    await page.getByText('No window is tiled here').waitFor();
     expect(said).toEqual([]);
     await context.close();
   });

@@ -76,11 +76,41 @@ describe('Tiling', () => {
 
   it('changes layout and back without losing the share', async () => {
     await open.page.keyboard.press('l');
-    // 3428 − 20 = 3408 by three.
+    // Middle lead at the default share of a half: 3428 − 20 = 3408.
+    await poll(() => size('pitreader')).toBe('1704 × 1400');
+    await open.page.getByRole('radio', { name: 'Columns' }).click();
     await poll(() => size('pitreader')).toBe('1136 × 1400');
-    await open.page.getByText('In Columns the first window is the lead').waitFor();
-    await open.page.keyboard.press('l');
+    await open.page.getByText('One window each').waitFor();
+    await open.page.keyboard.press('t');
+    // 1400 − 20 = 1380 by three rows.
+    await poll(() => size('pitreader')).toBe('3428 × 460');
+    await open.page.getByRole('radio', { name: 'Lead', exact: true }).click();
     await poll(() => size('pitreader')).toBe('1982 × 1400');
+  });
+
+  it('draws each layout in small as the engine divides the place', async () => {
+    const cells = await open.page
+      .getByRole('radiogroup', { name: 'Layout' })
+      .getByRole('radio')
+      .evaluateAll((radios) =>
+        radios.map((radio) => `${radio.textContent} ${radio.querySelectorAll('rect').length}`),
+      );
+    expect(cells).toEqual([
+      'Lead 3',
+      'Middle lead 3',
+      'Columns 3',
+      'Rows 3',
+      'Even grid 3',
+      'Halving 3',
+    ]);
+  });
+
+  it('sets the share of a middle lead from the rest’s figure', async () => {
+    await open.page.getByRole('radio', { name: 'Middle lead' }).click();
+    await open.page.getByLabel('Rest share on the sheet').first().focus();
+    await open.page.keyboard.type('0.2');
+    await open.page.keyboard.press('Enter');
+    await poll(() => size('pitreader')).toBe(`${Math.round(3408 * 0.6)} × 1400`);
   });
 
   it('sets for a place, says where a value comes from, and sets it back', async () => {

@@ -29,6 +29,9 @@ const PLAIN: readonly (readonly [string, Modifier[], PlainCommandId])[] = [
   ['Quote', [], 'lead-count-more'],
   ['Equal', [], 'even-out'],
   ['Backspace', [], 'reset-layout'],
+  ['KeyL', [], 'next-layout'],
+  ['KeyL', ['Shift'], 'previous-layout'],
+  ['KeyT', [], 'turn-layout'],
   ['Space', [], 'float'],
   ['KeyQ', [], 'close'],
   ['KeyZ', [], 'undo'],
@@ -55,8 +58,6 @@ export function starterKeys(profile: Profile): Binding[] {
     bind(ARROWS[direction], ['Ctrl', 'Shift'], { command: `shrink-${direction}` });
   }
   for (const [code, more, command] of PLAIN) bind(code, more, { command });
-  bind('KeyL', [], { command: 'use-layout', layout: { kind: 'lead' } });
-  bind('KeyC', [], { command: 'use-layout', layout: { kind: 'columns' } });
   for (const { id } of profile.workspaces) {
     if (/^[A-Za-z]$/.test(id)) bind(`Key${id.toUpperCase()}`, [], goTo(id));
     if (/^\d$/.test(id)) bind(`Digit${id}`, [], goTo(id));

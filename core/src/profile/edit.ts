@@ -1,6 +1,6 @@
-import type { LayoutKind, LayoutSetting } from './layout.ts';
+import type { LayoutField, LayoutKind, LayoutSetting } from './layout.ts';
 import type { Place, Profile } from './schema.ts';
-import { ORIGINS, type GapField, type LayoutField, type Origin } from './settings.ts';
+import { ORIGINS, type GapField, type Origin } from './settings.ts';
 
 /** Where in the profile a setting is given: for everything, a workspace, a monitor, or one on the other. */
 export interface Scope {

@@ -1,8 +1,22 @@
 import { z } from 'zod';
-import { countField, fields, listOf, oneOf, shareField, weightField } from './fields.ts';
+import { between, countField, fields, listOf, oneOf, shareField, weightField } from './fields.ts';
+
+/** Every kind of layout, in the order in which they are shown. */
+export const LAYOUT_KINDS = ['lead', 'middle', 'columns', 'rows', 'grid', 'halving'] as const;
+export type LayoutKind = (typeof LAYOUT_KINDS)[number];
 
 export const SIDES = ['left', 'right', 'top', 'bottom'] as const;
 export type Side = (typeof SIDES)[number];
+export const AXES = ['x', 'y'] as const;
+export const FIRST_AXES = ['x', 'y', 'long'] as const;
+export type FirstAxis = (typeof FIRST_AXES)[number];
+export const TURNS = ['zigzag', 'inward'] as const;
+export type Turn = (typeof TURNS)[number];
+
+const trackFields = {
+  weights: listOf(weightField, 'weights').exactOptional(),
+  max: countField.exactOptional(),
+};
 
 /**
  * A layout as set somewhere: its kind and those of its parameters that are set there. What is left out
@@ -18,20 +32,36 @@ export const layoutSchema = z.discriminatedUnion(
       leadShare: shareField.exactOptional(),
     }),
     fields({
-      kind: z.literal('columns'),
-      weights: listOf(weightField, 'weights').exactOptional(),
-      max: countField.exactOptional(),
+      kind: z.literal('middle'),
+      axis: oneOf(AXES).exactOptional(),
+      leadCount: countField.exactOptional(),
+      leadShare: shareField.exactOptional(),
+    }),
+    fields({ kind: z.literal('columns'), ...trackFields }),
+    fields({ kind: z.literal('rows'), ...trackFields }),
+    fields({
+      kind: z.literal('grid'),
+      cellAspect: between(0.05, 20, 'width divided by height,').exactOptional(),
+    }),
+    fields({
+      kind: z.literal('halving'),
+      share: shareField.exactOptional(),
+      firstAxis: oneOf(FIRST_AXES).exactOptional(),
+      turn: oneOf(TURNS).exactOptional(),
     }),
   ],
-  { error: 'a layout whose kind is lead or columns' },
+  { error: `a layout whose kind is one of ${LAYOUT_KINDS.join(', ')}` },
 );
 
 export type LayoutSetting = z.output<typeof layoutSchema>;
-export type LayoutKind = LayoutSetting['kind'];
+type SettingOf<K extends LayoutKind> = Extract<LayoutSetting, { kind: K }>;
+type FieldOf<T> = T extends T ? keyof T : never;
+export type LayoutField = FieldOf<LayoutSetting>;
 
 /** A layout with every parameter decided. */
-export type LeadLayout = Required<Extract<LayoutSetting, { kind: 'lead' }>>;
-export type ColumnsLayout = Extract<LayoutSetting, { kind: 'columns' }> & {
-  weights: readonly number[];
-};
-export type Layout = LeadLayout | ColumnsLayout;
+export type LeadLayout = Required<SettingOf<'lead'>>;
+export type MiddleLayout = Required<SettingOf<'middle'>>;
+export type TracksLayout = SettingOf<'columns' | 'rows'> & { weights: readonly number[] };
+export type GridLayout = Required<SettingOf<'grid'>>;
+export type HalvingLayout = Required<SettingOf<'halving'>>;
+export type Layout = LeadLayout | MiddleLayout | TracksLayout | GridLayout | HalvingLayout;

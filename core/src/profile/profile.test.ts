@@ -61,7 +61,7 @@ describe('faults of a profile', () => {
       'monitors[1].id: "m"; right would be an id that no other of the monitors has',
     ]);
     expect(faults({ monitors: MONITORS, tiling: { layout: { kind: 'spiral' } } })[0]).toContain(
-      'a layout whose kind is lead or columns',
+      'a layout whose kind is one of lead, middle, columns',
     );
     expect(faults({ version: 2, monitors: MONITORS })[0]).toContain(
       'the version of this file format',

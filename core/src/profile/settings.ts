@@ -1,7 +1,7 @@
 import { LAYOUTS } from '../layouts/index.ts';
 import type { Edges } from '../geometry/rect.ts';
 import type { Gap } from '../tree/solve.ts';
-import type { Layout, LayoutKind, LayoutSetting } from './layout.ts';
+import type { Layout, LayoutField, LayoutKind, LayoutSetting } from './layout.ts';
 import type { Place, Profile, Tiling } from './schema.ts';
 
 /** Who decided a setting: the closest place that gives it. */
@@ -29,7 +29,6 @@ export interface Gaps {
   dropWhenAlone: boolean;
 }
 
-export type LayoutField = 'kind' | 'side' | 'leadCount' | 'leadShare' | 'weights' | 'max';
 export type GapField = keyof Gaps;
 
 /** What is in force for a workspace on a monitor, and who decided each field. */

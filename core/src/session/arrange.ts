@@ -109,7 +109,7 @@ export function arrangeWindows(
   const arranged = { workspace, monitor, tiling, tiled, area, gap, dropped, minimums };
   if (tiled.length === 0) return { ...arranged, solved: null };
 
-  const tree = withWeights(layoutTree(layout, tiled.length), movedWeights(session, arranged));
+  const tree = withWeights(layoutTree(layout, tiled.length, area), movedWeights(session, arranged));
   const flat = flatten(tree, minimums, gap);
   const rects = rectsFor(flat);
   const crowded = solveInto(flat, area, rects) > 0;

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { LAYOUT_KINDS } from '../profile/layout.ts';
 import { deepFrozen, OFFICE, testDesk, windows } from '../testing/desk.ts';
 import { PLAIN_COMMANDS, type Command } from './commands/index.ts';
 import { openSession } from './open.ts';
@@ -95,7 +96,7 @@ const command: fc.Arbitrary<Command> = fc.oneof(
     .map((app) => ({ command: 'open-app' as const, app })),
   fc.constantFrom('B', '1', 'S', 'R').map((which) => ({ command: 'go-workspace' as const, which })),
   fc
-    .constantFrom('lead' as const, 'columns' as const)
+    .constantFrom(...LAYOUT_KINDS)
     .map((kind) => ({ command: 'use-layout' as const, layout: { kind } })),
 );
 const event: fc.Arbitrary<SessionEvent> = fc.oneof(

@@ -1,6 +1,6 @@
 import type { Axis, Rect } from '../geometry/rect.ts';
 import { boundsOf, span } from '../geometry/rect.ts';
-import type { LeadLayout } from '../profile/layout.ts';
+import type { Layout } from '../profile/layout.ts';
 import type { Arranged } from './arrange.ts';
 import { rectOf } from '../tree/solve.ts';
 
@@ -11,10 +11,15 @@ export interface Measure {
   to: number;
 }
 
+/** A part of a length that lead and rest share. */
+export interface SharePart extends Measure {
+  isLead: boolean;
+}
+
 /** What of an arrangement is worth measuring on the sheet. */
 export interface Measures {
-  /** Lead and rest along the axis that divides them, with their shares. Null without such a division. */
-  shares: { lead: Measure; rest: Measure; leadShare: number; restShare: number } | null;
+  /** Lead and rest along the axis that divides them, in order. Null without such a division. */
+  shares: { axis: Axis; parts: SharePart[] } | null;
   /** The middle of a gap between two tiles; null while there is none. */
   innerGap: { x: number; y: number } | null;
   /** A point in the middle of the outer gap's left side. */
@@ -26,10 +31,7 @@ export function measure(arranged: Arranged): Measures {
   const { area, solved, tiling, tiled, monitor } = arranged;
   const tiles = solved ? tiled.map((_, i) => rectOf(solved.rects, solved.flat.leafNodes[i]!)) : [];
   return {
-    shares:
-      tiling.layout.kind === 'lead' && tiles.length > tiling.layout.leadCount
-        ? leadAndRest(tiling.layout, tiles)
-        : null,
+    shares: leadAndRest(tiling.layout, tiles),
     innerGap: firstGap(tiles, arranged.gap.x, arranged.gap.y),
     outerGap: {
       x: (area.x + monitor.x) / 2,
@@ -38,21 +40,29 @@ export function measure(arranged: Arranged): Measures {
   };
 }
 
-function leadAndRest(layout: LeadLayout, tiles: readonly Rect[]): NonNullable<Measures['shares']> {
-  const axis: Axis = layout.side === 'left' || layout.side === 'right' ? 'x' : 'y';
-  const over = (rects: readonly Rect[]): Measure => {
-    const { start, end } = span(boundsOf(rects)!, axis);
-    return { axis, from: start, to: end };
+function leadAndRest(layout: Layout, tiles: readonly Rect[]): Measures['shares'] {
+  if (!('leadCount' in layout) || tiles.length <= layout.leadCount) return null;
+  const axis: Axis =
+    layout.kind === 'middle'
+      ? layout.axis
+      : layout.side === 'left' || layout.side === 'right'
+        ? 'x'
+        : 'y';
+  const part = (rects: readonly Rect[], isLead: boolean): SharePart[] => {
+    const bounds = boundsOf(rects);
+    if (!bounds) return [];
+    const { start, end } = span(bounds, axis);
+    return [{ axis, from: start, to: end, isLead }];
   };
-  const lead = over(tiles.slice(0, layout.leadCount));
-  const rest = over(tiles.slice(layout.leadCount));
-  const total = lead.to - lead.from + rest.to - rest.from;
-  return {
-    lead,
-    rest,
-    leadShare: (lead.to - lead.from) / total,
-    restShare: (rest.to - rest.from) / total,
-  };
+  const lead = part(tiles.slice(0, layout.leadCount), true);
+  const rest = tiles.slice(layout.leadCount);
+  const isBefore = (tile: Rect) => span(tile, axis).end <= lead[0]!.from;
+  const before = part(rest.filter(isBefore), false);
+  const after = part(
+    rest.filter((tile) => !isBefore(tile)),
+    false,
+  );
+  return { axis, parts: [...before, ...lead, ...after] };
 }
 
 /** The middle of the gap between the first tile and one beside or under it. */

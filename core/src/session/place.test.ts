@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { profileSchema } from '../profile/schema.ts';
+import { LAYOUT_KINDS } from '../profile/layout.ts';
 import { OFFICE, testDesk, windows } from '../testing/desk.ts';
 import { openSession } from './open.ts';
 import { place } from './place.ts';
@@ -224,7 +225,7 @@ describe('any desk, windows, shares and gaps', () => {
         leadShare: fc.double({ min: 0, max: 1, noNaN: true }),
         leadCount: fc.integer({ min: 1, max: 9 }),
       }),
-      fc.record({ kind: fc.constant('columns') }),
+      fc.record({ kind: fc.constantFrom(...LAYOUT_KINDS) }),
     ),
     gaps: fc.record({ inner: fc.nat(300), outer: fc.nat(300), dropWhenAlone: fc.boolean() }),
   });
@@ -264,7 +265,7 @@ describe('any desk, windows, shares and gaps', () => {
   });
 
   it('places 500 windows, with a finding for what is too small', () => {
-    for (const kind of ['lead', 'columns']) {
+    for (const kind of LAYOUT_KINDS) {
       const ids = Array.from({ length: 500 }, (_, i) => ({
         id: `w${i}`,
         min: { width: 100, height: 100 },

@@ -10,7 +10,7 @@ import {
   textField,
   weightField,
 } from '../profile/fields.ts';
-import { layoutSchema, SIDES, type LayoutKind } from '../profile/layout.ts';
+import { AXES, FIRST_AXES, LAYOUT_KINDS, layoutSchema, SIDES } from '../profile/layout.ts';
 import { HELD, hintFields, KINDS } from '../profile/schema.ts';
 
 /** Windows a session may hold, and ids a list of them. */
@@ -36,6 +36,8 @@ export type WindowInput = z.output<typeof windowSchema>;
 /** A parameter of a layout moved by key; it wins over the profile until it is reset or edited there. */
 const adjustedSchema = fields({
   side: oneOf(SIDES).exactOptional(),
+  axis: oneOf(AXES).exactOptional(),
+  firstAxis: oneOf(FIRST_AXES).exactOptional(),
   leadCount: countField.exactOptional(),
   leadShare: shareField.exactOptional(),
   /** Sizes of the parts of a split, on average 1, by the split's name. */
@@ -53,7 +55,7 @@ const arrangementSchema = fields({
   layout: layoutSchema.exactOptional(),
   /** Adjustments, by kind of layout. */
   adjusted: z
-    .partialRecord(oneOf(['lead', 'columns'] satisfies LayoutKind[]), adjustedSchema, {
+    .partialRecord(oneOf(LAYOUT_KINDS), adjustedSchema, {
       error: 'adjustments by kind of layout',
     })
     .exactOptional(),

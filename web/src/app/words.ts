@@ -3,7 +3,8 @@ import { LAYOUTS, type DeskInForce, type Gaps, type Layout, type Origin } from '
 /** A layout in a few characters: "Lead 0.58". */
 export function layoutText(layout: Layout): string {
   const { title } = LAYOUTS[layout.kind];
-  return layout.kind === 'lead' ? `${title} ${Number(layout.leadShare.toFixed(3))}` : title;
+  const share = 'leadShare' in layout ? layout.leadShare : 'share' in layout ? layout.share : null;
+  return share === null ? title : `${title} ${Number(share.toFixed(3))}`;
 }
 
 /** The inner gap as one figure, or two where they differ. */

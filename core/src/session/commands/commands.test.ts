@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { LAYOUT_KINDS, type LayoutKind } from '../../profile/layout.ts';
 import { OFFICE, testDesk, windows } from '../../testing/desk.ts';
 
 const desk = testDesk(OFFICE, { ...windows('p', 'b', 's'), focus: 'p' });
@@ -144,6 +145,51 @@ describe('layouts by key', () => {
   it('say so when they are in force already', () => {
     const same = desk.run({ command: 'use-layout', layout: { kind: 'lead' } });
     expect(same.trace[0]?.because).toBe('Lead is in force here already');
+  });
+});
+
+describe('turning and stepping through layouts', () => {
+  const use = (kind: LayoutKind) => desk.run({ command: 'use-layout', layout: { kind } });
+
+  it('turns the lead round the sides and comes back after four', () => {
+    expect(desk.run('turn-layout').at('p')).toMatchObject({ x: 6, y: 34, width: 3428 });
+    expect(desk.run('turn-layout', 'turn-layout').at('p').x).toBe(6 + 1436 + 10);
+    const round = desk.run('turn-layout', 'turn-layout', 'turn-layout', 'turn-layout');
+    expect(round.shapes()).toEqual(desk.shapes());
+  });
+
+  it('turns columns into rows, middle and halving to their other axis, and back', () => {
+    expect(use('columns').run('turn-layout').shapes()).toEqual(use('rows').shapes());
+    for (const kind of ['columns', 'rows', 'middle', 'halving'] as const) {
+      const once = use(kind).run('turn-layout');
+      expect(once.shapes()).not.toEqual(use(kind).shapes());
+      expect(once.run('turn-layout').shapes()).toEqual(use(kind).shapes());
+    }
+    expect(use('grid').run('turn-layout').trace[0]?.because).toBe('Even grid cannot be turned');
+  });
+
+  it('steps round all kinds, forth and back', () => {
+    let round = desk;
+    const seen = LAYOUT_KINDS.map(() => {
+      round = round.run('next-layout');
+      return JSON.stringify(round.shapes());
+    });
+    expect(round.shapes()).toEqual(desk.shapes());
+    expect(new Set(seen).size).toBeGreaterThan(3);
+    expect(desk.run('next-layout', 'previous-layout').shapes()).toEqual(desk.shapes());
+  });
+
+  it('starts the share of a middle lead where its boundaries were moved to', () => {
+    const grown = use('middle').run('grow-right');
+    expect(grown.trace[0]?.pixels).toBe(40);
+    const before = grown.at('p').width;
+    const stepped = grown.run('lead-share-more').at('p').width;
+    expect(stepped - before).toBeGreaterThan(0);
+    expect(stepped - before).toBeLessThanOrEqual(Math.ceil(3418 * 0.02));
+    for (const kind of ['middle', 'grid', 'halving', 'rows'] as const) {
+      const there = use(kind).run('focus-last', 'grow-up', 'grow-left');
+      expect(there.run('even-out').shapes()).toEqual(use(kind).shapes());
+    }
   });
 });
 

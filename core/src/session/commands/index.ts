@@ -7,7 +7,7 @@ import type { Outcome, Situation } from '../session.ts';
 import { toggleFloat } from './float.ts';
 import { focusInOrder, focusLast, focusTowards } from './focus.ts';
 import { growTowards } from './grow.ts';
-import { resetLayout, useLayout } from './layout.ts';
+import { resetLayout, stepLayout, turnLayout, useLayout } from './layout.ts';
 import { moveInOrder, moveTowards, promote, swapWithLead } from './move.ts';
 import { evenOut, stepLeadCount, stepLeadShare } from './shares.ts';
 import { closeFocused, openApp } from './windows.ts';
@@ -58,6 +58,9 @@ const PLAIN = {
   'shrink-down': shrink('down'),
   'even-out': step(evenOut),
   float: step(toggleFloat),
+  'next-layout': step((now) => stepLayout(now, 1)),
+  'previous-layout': step((now) => stepLayout(now, -1)),
+  'turn-layout': step(turnLayout),
   'reset-layout': step(resetLayout),
   close: visit(closeFocused),
   undo: visit((now) => undo(now.session)),

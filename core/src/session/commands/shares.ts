@@ -1,5 +1,5 @@
-import { LAYOUTS } from '../../layouts/index.ts';
-import type { LeadLayout } from '../../profile/layout.ts';
+import { LAYOUTS, SHARE_SPLIT } from '../../layouts/index.ts';
+import type { Layout } from '../../profile/layout.ts';
 import { arrange, tilingInForce } from '../arrange.ts';
 import type { Adjusted } from '../schema.ts';
 import {
@@ -43,21 +43,41 @@ export function adjust(
   );
 }
 
+/** Where the focus is: the layout, and what of it was moved by key. */
+function layoutInFocus(situation: Situation): { layout: Layout; adjusted: Adjusted } {
+  const { session } = situation;
+  const { workspace, monitor } = placeInFocus(session);
+  const { layout } = tilingInFocus(situation);
+  const adjusted = arrangementOf(session, workspace, monitor).adjusted?.[layout.kind] ?? {};
+  return { layout, adjusted };
+}
+
+/** The lead share as it is seen: what the boundaries beside a lead in the middle were moved to, else the parameter. */
+function presentLeadShare(layout: Layout, { weights }: Adjusted): number | null {
+  if (!('leadShare' in layout)) return null;
+  const moved = weights?.[SHARE_SPLIT];
+  if (!moved) return layout.leadShare;
+  return moved[1]! / moved.reduce((sum, weight) => sum + weight, 0);
+}
+
 /** lead-share-more (1) and lead-share-less (−1): 0.02 at a time within 0.05 – 0.95. */
 export function stepLeadShare(situation: Situation, direction: 1 | -1): Outcome {
   const { session } = situation;
-  const { layout } = tilingInFocus(situation);
-  if (!LAYOUTS[layout.kind].can.leadShare) {
+  const { layout, adjusted } = layoutInFocus(situation);
+  const leadShare = presentLeadShare(layout, adjusted);
+  if (leadShare === null)
     return nothing(session, `${LAYOUTS[layout.kind].title} has no lead share`);
-  }
-  const { leadShare } = layout as LeadLayout;
   const stepped = Math.min(MOST_SHARE, Math.max(LEAST_SHARE, leadShare + direction * SHARE_STEP));
   const next = Number(stepped.toFixed(6));
   if ((next - leadShare) * direction <= 0) {
     return nothing(session, `the lead share is at its ${direction > 0 ? 'most' : 'least'}`);
   }
   return did(
-    adjust(situation, (adjusted) => ({ ...adjusted, leadShare: next })),
+    adjust(situation, ({ weights = {}, ...kept }) => {
+      const { [SHARE_SPLIT]: _moved, ...others } = weights;
+      const remaining = Object.keys(others).length > 0 ? { weights: others } : {};
+      return { ...kept, ...remaining, leadShare: next };
+    }),
     { decided: `lead share ${shareText(next)}`, because: `it was ${shareText(leadShare)}` },
   );
 }
@@ -70,13 +90,13 @@ function shareText(share: number): string {
 /** lead-count-more (1) and lead-count-less (−1), from 1 to as many as there are tiled windows. */
 export function stepLeadCount(situation: Situation, direction: 1 | -1): Outcome {
   const { session } = situation;
-  const { layout } = tilingInFocus(situation);
-  if (!LAYOUTS[layout.kind].can.leadCount) {
+  const { layout } = layoutInFocus(situation);
+  if (!('leadCount' in layout)) {
     return nothing(session, `${LAYOUTS[layout.kind].title} has no lead count`);
   }
   const { workspace, monitor } = placeInFocus(session);
   const windows = arrange(situation, workspace, monitor).tiled.length;
-  const { leadCount } = layout as LeadLayout;
+  const { leadCount } = layout;
   if (direction > 0 && leadCount >= windows) return nothing(session, 'all windows lead already');
   if (direction < 0 && leadCount <= 1) return nothing(session, 'one window leads already');
   // A count beyond the windows that are there looks like all of them: less steps down from what is seen.

@@ -1,5 +1,13 @@
-import { chakra, Flex } from '@chakra-ui/react';
-import { LAYOUT_KINDS, LAYOUTS, layoutTree, solve, type Layout, type LayoutKind } from '@sorn/core';
+import { chakra, Grid } from '@chakra-ui/react';
+import {
+  LAYOUT_KINDS,
+  LAYOUTS,
+  layoutTree,
+  solve,
+  type Layout,
+  type LayoutKind,
+  type Size,
+} from '@sorn/core';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';
 import { SettingRow } from '../../app/SettingRow.tsx';
@@ -8,23 +16,30 @@ import type { TilingEdits } from './edits.ts';
 
 /** The kinds of layout, each drawn by the engine with as many windows as there are here. */
 export function LayoutSettings({ placed, edits }: { placed: PlacedDesk; edits: TilingEdits }) {
-  const { workspace, monitor, tiled } = placed.focused;
+  const { workspace, monitor, tiled, area } = placed.focused;
   const { layout } = edits.tiling;
   const count = tiled.length > 0 ? tiled.length : 3;
   return (
     <Section title="Layout" note={`workspace ${workspace} on ${monitor.name}`}>
-      <Flex role="radiogroup" aria-label="Layout" gap="8px" mb="6px">
+      <Grid
+        role="radiogroup"
+        aria-label="Layout"
+        templateColumns="repeat(3, 1fr)"
+        gap="8px"
+        mb="6px"
+      >
         {LAYOUT_KINDS.map((kind) => (
           <LayoutCell
             key={kind}
             kind={kind}
             layout={kind === layout.kind ? layout : LAYOUTS[kind].defaults}
             count={count}
+            shape={area}
             isChosen={kind === layout.kind}
             onChoose={() => edits.setKind(kind)}
           />
         ))}
-      </Flex>
+      </Grid>
       <SettingRow
         label="Kind"
         caps={['L']}
@@ -35,40 +50,39 @@ export function LayoutSettings({ placed, edits }: { placed: PlacedDesk; edits: T
           {LAYOUTS[layout.kind].title}
         </chakra.span>
       </SettingRow>
-      <chakra.p fontSize="12px" color="slate">
-        Drawn with {count} {count === 1 ? 'window' : 'windows'}
-        {tiled.length === 0 && (
-          <>
-            ; none is tiled here. Open some in Rehearse <KeyCap>6</KeyCap>
-          </>
-        )}
-        .
-      </chakra.p>
+      {tiled.length === 0 && (
+        <chakra.p fontSize="12px" color="slate">
+          No window is tiled here; drawn with {count}. Open some in Rehearse <KeyCap>6</KeyCap>.
+        </chakra.p>
+      )}
     </Section>
   );
 }
 
-const DRAWING = { width: 76, height: 44 };
+const DRAWING = { width: 76, height: 36 };
+/** Gap between tiles at this size: what is left visible of one. */
+const GAP = { x: 3, y: 3 };
 
 function LayoutCell(props: {
   kind: LayoutKind;
   layout: Layout;
   count: number;
+  /** The area that is really divided: it decides how a grid or a halving falls out. */
+  shape: Size;
   isChosen: boolean;
   onChoose: () => void;
 }) {
   const { layout, isChosen } = props;
   // More than a few windows would be a grey field at this size.
   const count = Math.min(props.count, 12);
-  const area = { x: 0, y: 0, ...DRAWING };
-  const tiles = solve(layoutTree(layout, count), area, { x: 3, y: 3 }, []);
+  const tree = layoutTree(layout, count, props.shape);
+  const tiles = solve(tree, { x: 0, y: 0, ...DRAWING }, GAP, []);
   return (
     <chakra.button
       type="button"
       role="radio"
       aria-checked={isChosen}
       onClick={props.onChoose}
-      width="92px"
       pt="7px"
       pb="3px"
       border="1px solid"

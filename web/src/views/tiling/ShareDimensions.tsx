@@ -13,12 +13,15 @@ interface Props {
   view: Viewport;
 }
 
-/** Where the lines of lead and rest lie: outside the monitor, past its tab; beside it for a division in y. */
+/**
+ * Where the lines of lead and rest lie: outside the monitor, past its tab; beside it for a division in y.
+ * `toward` is how far their feet reach back: short of the tab, whose text they would cross.
+ */
 function lineAt({ measures, placed, view }: Props): { at: number; toward: number } {
   const { monitor } = placed.focused;
   const frame = onSheet(view, monitor);
   const right = frame.x + frame.width;
-  if (measures.shares?.lead.axis === 'y') {
+  if (measures.shares?.axis === 'y') {
     const blocked = placed.desk.monitors.some(
       (other) =>
         other.x >= monitor.x + monitor.width &&
@@ -30,8 +33,8 @@ function lineAt({ measures, placed, view }: Props): { at: number; toward: number
   }
   const bottom = frame.y + frame.height;
   return tabEdge(monitor, placed.desk.monitors, view) === 'top'
-    ? { at: frame.y - TAB_HEIGHT - 10, toward: frame.y }
-    : { at: bottom + TAB_HEIGHT + 12, toward: bottom };
+    ? { at: frame.y - TAB_HEIGHT - 10, toward: frame.y - TAB_HEIGHT + 2 }
+    : { at: bottom + TAB_HEIGHT + 12, toward: bottom + TAB_HEIGHT };
 }
 
 /** Dimension lines over lead and rest. */
@@ -41,8 +44,16 @@ export function ShareLines(props: Props) {
   const { at, toward } = lineAt(props);
   return (
     <>
-      <DimensionLine measure={shares.lead} view={props.view} at={at} toward={toward} marked />
-      <DimensionLine measure={shares.rest} view={props.view} at={at} toward={toward} />
+      {shares.parts.map((part) => (
+        <DimensionLine
+          key={part.from}
+          measure={part}
+          view={props.view}
+          at={at}
+          toward={toward}
+          marked={part.isLead}
+        />
+      ))}
     </>
   );
 }
@@ -51,49 +62,41 @@ export function ShareLines(props: Props) {
 export function ShareFigures(props: Props & { edits: TilingEdits }) {
   const { shares } = props.measures;
   const { layout } = props.edits.tiling;
-  if (!shares || layout.kind !== 'lead') return null;
+  if (!shares || !('leadShare' in layout)) return null;
+  const { leadShare } = layout;
   const { at } = lineAt(props);
-  const pixels = (measure: Measure) => measure.to - measure.from;
-  const total = pixels(shares.lead) + pixels(shares.rest);
+  const pixels = (part: Measure) => part.to - part.from;
+  const total = shares.parts.reduce((sum, part) => sum + pixels(part), 0);
+  const restParts = shares.parts.length - 1;
   const read = (typed: number) => (typed > 1 ? Number((typed / total).toFixed(6)) : typed);
-  const setShare = (share: number) => props.edits.setLayout('leadShare', Number(share.toFixed(6)));
-  return (
-    <>
-      <LineFigure
-        view={props.view}
-        measure={shares.lead}
-        at={at}
-        pixels={pixels(shares.lead)}
-        marked
-      >
-        <Figure
-          label="Lead share on the sheet"
-          value={layout.leadShare}
-          least={0}
-          most={1}
-          step={0.01}
-          decimals={3}
-          room={5}
-          marked
-          read={read}
-          onChange={setShare}
-        />
-      </LineFigure>
-      <LineFigure view={props.view} measure={shares.rest} at={at} pixels={pixels(shares.rest)}>
-        <Figure
-          label="Rest share on the sheet"
-          value={1 - layout.leadShare}
-          least={0}
-          most={1}
-          step={0.01}
-          decimals={3}
-          room={5}
-          read={read}
-          onChange={(rest) => setShare(1 - rest)}
-        />
-      </LineFigure>
-    </>
-  );
+  return shares.parts.map((part, i) => (
+    <LineFigure
+      key={i}
+      view={props.view}
+      measure={part}
+      at={at}
+      pixels={pixels(part)}
+      marked={part.isLead}
+    >
+      <Figure
+        label={part.isLead ? 'Lead share on the sheet' : 'Rest share on the sheet'}
+        value={part.isLead ? leadShare : (1 - leadShare) / restParts}
+        least={0}
+        most={part.isLead ? 1 : 1 / restParts}
+        step={0.01}
+        decimals={3}
+        room={5}
+        marked={part.isLead}
+        read={read}
+        onChange={(share) =>
+          props.edits.setLayout(
+            'leadShare',
+            Number((part.isLead ? share : 1 - restParts * share).toFixed(6)),
+          )
+        }
+      />
+    </LineFigure>
+  ));
 }
 
 function LineFigure(props: {

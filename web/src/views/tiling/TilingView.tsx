@@ -6,7 +6,7 @@ import { Sheet } from '../../sheet/Sheet.tsx';
 import { GapCallouts, GapFigures } from './GapCallouts.tsx';
 import { GapSettings } from './GapSettings.tsx';
 import { LayoutSettings } from './LayoutSettings.tsx';
-import { LeadSettings } from './LeadSettings.tsx';
+import { LayoutParameters } from './LayoutParameters.tsx';
 import { ReachChoice } from './ReachChoice.tsx';
 import { ShareFigures, ShareLines } from './ShareDimensions.tsx';
 import { useTilingEdits } from './edits.ts';
@@ -29,7 +29,7 @@ export function TilingView() {
         <>
           <LayoutSettings placed={placed} edits={edits} />
           <ReachChoice placed={placed} reach={reach} onReach={setReach} />
-          <LeadSettings edits={edits} />
+          <LayoutParameters edits={edits} />
           <GapSettings edits={edits} innerGap={innerGap} outerGap={outerGap} />
         </>
       }

@@ -1,5 +1,7 @@
 import {
+  AXES,
   DIRECTIONS,
+  FIRST_AXES,
   LAYOUT_KINDS,
   LAYOUTS,
   REACHES,
@@ -43,21 +45,31 @@ export function useTilingKeys(props: {
   const { workspace, monitor } = placed.focused;
 
   const share = (by: number) => {
-    if (layout.kind !== 'lead') return;
-    edits.setLayout(
-      'leadShare',
-      Number(Math.min(1, Math.max(0, layout.leadShare + by)).toFixed(4)),
-    );
+    const stepped = (value: number) => Number(Math.min(1, Math.max(0, value + by)).toFixed(4));
+    if ('leadShare' in layout) edits.setLayout('leadShare', stepped(layout.leadShare));
+    else if ('share' in layout) edits.setLayout('share', stepped(layout.share));
   };
   const count = (by: number) => {
-    if (layout.kind !== 'lead') return;
+    if (!('leadCount' in layout)) return;
     edits.setLayout('leadCount', Math.max(1, layout.leadCount + by));
+  };
+  const turn = () => {
+    if (layout.kind === 'lead') edits.setLayout('side', after(TURNED, layout.side));
+    else if (layout.kind === 'middle') edits.setLayout('axis', after(AXES, layout.axis));
+    else if (layout.kind === 'halving')
+      edits.setLayout('firstAxis', after(FIRST_AXES, layout.firstAxis));
+    else edits.setKind(layout.kind === 'columns' ? 'rows' : 'columns');
   };
 
   usePageKeys('Tiling', [
-    ...(can.leadShare
+    ...(can.leadShare || layout.kind === 'halving'
       ? [
-          { keys: ['['], caps: ['[', ']'], label: 'lead share', run: () => share(-0.01) },
+          {
+            keys: ['['],
+            caps: ['[', ']'],
+            label: can.leadShare ? 'lead share' : 'share',
+            run: () => share(-0.01),
+          },
           { keys: [']'], label: 'lead share up by 0.01', minor: true, run: () => share(0.01) },
           {
             keys: ['{'],
@@ -75,15 +87,7 @@ export function useTilingKeys(props: {
           { keys: ["'"], label: 'lead count up', minor: true, run: () => count(1) },
         ]
       : []),
-    ...(layout.kind === 'lead'
-      ? [
-          {
-            keys: ['t'],
-            label: 'turn',
-            run: () => edits.setLayout('side', after(TURNED, layout.side)),
-          },
-        ]
-      : []),
+    ...(can.turn ? [{ keys: ['t'], label: 'turn', run: turn }] : []),
     {
       keys: ['l'],
       label: 'next layout',

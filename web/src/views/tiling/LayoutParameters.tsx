@@ -1,0 +1,223 @@
+import { chakra } from '@chakra-ui/react';
+import { AXES, FIRST_AXES, SIDES, TURNS } from '@sorn/core';
+import { Figure } from '../../app/Figure.tsx';
+import { Section } from '../../app/Section.tsx';
+import { Choice, SettingRow, SettingSlider } from '../../app/SettingRow.tsx';
+import type { TilingEdits } from './edits.ts';
+
+type Field = Parameters<TilingEdits['setLayout']>[0];
+
+/** The parameters of the layout in force, each with its keys, where it comes from, and a way back. */
+export function LayoutParameters({ edits }: { edits: TilingEdits }) {
+  const { layout } = edits.tiling;
+  switch (layout.kind) {
+    case 'lead':
+      return (
+        <Section title="Lead">
+          <Share
+            edits={edits}
+            label="Share"
+            field="leadShare"
+            value={layout.leadShare}
+            caps={['[', ']']}
+          />
+          <Count edits={edits} value={layout.leadCount} />
+          <Words
+            edits={edits}
+            label="Side"
+            field="side"
+            value={layout.side}
+            words={SIDES}
+            caps={['T']}
+          />
+        </Section>
+      );
+    case 'middle':
+      return (
+        <Section title="Lead" note="in the middle, the rest on both sides">
+          <Share
+            edits={edits}
+            label="Share"
+            field="leadShare"
+            value={layout.leadShare}
+            caps={['[', ']']}
+          />
+          <Count edits={edits} value={layout.leadCount} />
+          <Words
+            edits={edits}
+            label="Axis"
+            field="axis"
+            value={layout.axis}
+            words={AXES}
+            caps={['T']}
+          />
+        </Section>
+      );
+    case 'columns':
+    case 'rows':
+      return (
+        <Section title={layout.kind === 'columns' ? 'Columns' : 'Rows'}>
+          <SettingRow
+            label="At most"
+            origin={edits.originOf('max')}
+            onSetBack={edits.setBack('max')}
+          >
+            {layout.max === undefined ? (
+              <chakra.button
+                type="button"
+                fontFamily="mono"
+                fontSize="12px"
+                fontStretch="88%"
+                fontWeight={600}
+                borderBottom="1px dashed"
+                borderColor="slate"
+                cursor="pointer"
+                onClick={() => edits.setLayout('max', 3)}
+              >
+                no limit
+              </chakra.button>
+            ) : (
+              <Figure
+                label={`Most ${layout.kind}`}
+                value={layout.max}
+                least={1}
+                most={1000}
+                step={1}
+                onChange={(max) => edits.setLayout('max', Math.round(max))}
+              />
+            )}
+          </SettingRow>
+          <chakra.p fontSize="12px" color="slate">
+            One window each; with a limit the last one holds all that are left. Single ones grow by
+            key in Rehearse.
+          </chakra.p>
+        </Section>
+      );
+    case 'grid':
+      return (
+        <Section title="Even grid">
+          <SettingRow
+            label="Aspect of a cell"
+            origin={edits.originOf('cellAspect')}
+            onSetBack={edits.setBack('cellAspect')}
+          >
+            <Figure
+              label="Aspect of a cell"
+              value={layout.cellAspect}
+              least={0.05}
+              most={20}
+              step={0.1}
+              decimals={3}
+              onChange={(aspect) => edits.setLayout('cellAspect', aspect)}
+            />
+          </SettingRow>
+          <chakra.p fontSize="12px" color="slate">
+            Width divided by height. The grid takes the number of columns that comes nearest to it.
+          </chakra.p>
+        </Section>
+      );
+    case 'halving':
+      return (
+        <Section title="Halving">
+          <Share edits={edits} label="Share" field="share" value={layout.share} caps={['[', ']']} />
+          <Words
+            edits={edits}
+            label="First axis"
+            field="firstAxis"
+            value={layout.firstAxis}
+            words={FIRST_AXES}
+            caps={['T']}
+          />
+          <Words edits={edits} label="Goes" field="turn" value={layout.turn} words={TURNS} />
+        </Section>
+      );
+  }
+}
+
+function Share(props: {
+  edits: TilingEdits;
+  label: string;
+  field: Field;
+  value: number;
+  caps: readonly string[];
+}) {
+  const { edits, field, value } = props;
+  const name = field === 'leadShare' ? 'Lead share' : 'Share of what is left';
+  return (
+    <>
+      <SettingRow
+        label={props.label}
+        caps={props.caps}
+        origin={edits.originOf(field)}
+        onSetBack={edits.setBack(field)}
+      >
+        <Figure
+          label={name}
+          value={value}
+          least={0}
+          most={1}
+          step={0.01}
+          decimals={4}
+          onChange={(share) => edits.setLayout(field, share)}
+        />
+      </SettingRow>
+      <SettingSlider
+        label={name}
+        value={value}
+        least={0.05}
+        most={0.95}
+        step={0.01}
+        onChange={(share) => edits.setLayout(field, share)}
+      />
+    </>
+  );
+}
+
+function Count({ edits, value }: { edits: TilingEdits; value: number }) {
+  return (
+    <SettingRow
+      label="Count"
+      caps={[';', "'"]}
+      origin={edits.originOf('leadCount')}
+      onSetBack={edits.setBack('leadCount')}
+    >
+      <Figure
+        label="Lead count"
+        value={value}
+        least={1}
+        most={1000}
+        step={1}
+        onChange={(count) => edits.setLayout('leadCount', Math.round(count))}
+      />
+    </SettingRow>
+  );
+}
+
+function Words<T extends string>(props: {
+  edits: TilingEdits;
+  label: string;
+  field: Field;
+  value: T;
+  words: readonly T[];
+  caps?: readonly string[];
+}) {
+  const { edits, label, field } = props;
+  return (
+    <>
+      <SettingRow
+        label={label}
+        {...(props.caps && { caps: props.caps })}
+        origin={edits.originOf(field)}
+        onSetBack={edits.setBack(field)}
+      >
+        <span />
+      </SettingRow>
+      <Choice
+        label={label}
+        value={props.value}
+        options={props.words.map((value) => ({ value, text: value }))}
+        onChange={(word) => edits.setLayout(field, word)}
+      />
+    </>
+  );
+}
