@@ -7,6 +7,12 @@ export type SaveState =
   | { kind: 'failed'; revision: number; message: string; retryInMs: number }
   | { kind: 'stale'; revision: number; present: number | null };
 
+/** What the server has. */
+export interface Present {
+  revision: number;
+  value: unknown;
+}
+
 export interface Autosaver<T> {
   /** A new value to save, soon. */
   offer: (value: T) => void;
@@ -30,12 +36,12 @@ const LAST_RETRY_MS = 30_000;
  * before. A failed save keeps the value and tries again, later each time; a stale one waits for a decision.
  *
  * @param save sends a value, based on a revision; throws ApiError
- * @param presentRevision reads what the server has, after a save was refused as stale
+ * @param readPresent reads what the server has, after a save was refused as stale
  */
 export function autosaver<T>(
   base: number,
   save: (value: T, base: number) => Promise<Saved>,
-  presentRevision: () => Promise<number>,
+  readPresent: () => Promise<Present>,
   report: (state: SaveState) => void,
 ): Autosaver<T> {
   let revision = base;
@@ -45,6 +51,8 @@ export function autosaver<T>(
   let retryMs = FIRST_RETRY_MS;
   let isStale = false;
   let stopped = false;
+  /** Sent, and perhaps saved: the answer got lost. */
+  let unanswered: { value: T } | null = null;
 
   function later(delayMs: number) {
     clearTimeout(timer);
@@ -57,26 +65,36 @@ export function autosaver<T>(
     const sent = waiting;
     report({ kind: 'saving', revision });
     sending = save(sent.value, revision).then(
-      (saved) => {
-        revision = saved.revision;
-        retryMs = FIRST_RETRY_MS;
-        if (waiting === sent) waiting = null;
-        report({ kind: waiting ? 'waiting' : 'saved', revision });
-        if (waiting) later(0);
-      },
-      (error: unknown) => refused(error),
+      (saved) => arrived(sent, saved.revision),
+      (error: unknown) => refused(sent, error),
     );
     await sending;
     sending = null;
   }
 
-  async function refused(error: unknown) {
+  function arrived(sent: { value: T }, at: number) {
+    revision = at;
+    retryMs = FIRST_RETRY_MS;
+    unanswered = null;
+    if (waiting === sent) waiting = null;
+    report({ kind: waiting ? 'waiting' : 'saved', revision });
+    if (waiting) later(0);
+  }
+
+  async function refused(sent: { value: T }, error: unknown) {
     if (error instanceof ApiError && error.status === 412) {
+      const present = await readPresent().catch(() => null);
+      // A save of our own whose answer got lost is nobody else's.
+      const own = unanswered;
+      if (own && present?.revision === revision + 1 && sameJson(present.value, own.value)) {
+        arrived(own, present.revision);
+        return;
+      }
       isStale = true;
-      const present = await presentRevision().catch(() => null);
-      report({ kind: 'stale', revision, present });
+      report({ kind: 'stale', revision, present: present?.revision ?? null });
       return;
     }
+    if (error instanceof ApiError && error.status === 0) unanswered ??= sent;
     const message = error instanceof Error ? error.message : String(error);
     report({ kind: 'failed', revision, message, retryInMs: retryMs });
     later(retryMs);
@@ -113,4 +131,17 @@ export function autosaver<T>(
       clearTimeout(timer);
     },
   };
+}
+
+/** The same as JSON, whatever the order of the fields. */
+function sameJson(a: unknown, b: unknown): boolean {
+  return sorted(a) === sorted(b);
+}
+
+function sorted(value: unknown): string {
+  return JSON.stringify(value, (_key, part: unknown) =>
+    typeof part === 'object' && part !== null && !Array.isArray(part)
+      ? Object.fromEntries(Object.entries(part).sort(([x], [y]) => (x < y ? -1 : 1)))
+      : part,
+  );
 }

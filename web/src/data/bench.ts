@@ -81,13 +81,19 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
       profile: autosaver(
         draft?.profile?.base ?? kept.revision,
         (value, base) => api.save(id, value, base),
-        async () => (await api.read(id)).revision,
+        async () => {
+          const present = await api.read(id);
+          return { revision: present.revision, value: present.profile };
+        },
         report('profile'),
       ),
       session: autosaver(
         draft?.session?.base ?? keptSession.revision,
         (value, base) => api.saveSession(id, value, base),
-        async () => (await api.readSession(id)).revision,
+        async () => {
+          const present = await api.readSession(id);
+          return { revision: present.revision, value: present.session };
+        },
         report('session'),
       ),
     };
