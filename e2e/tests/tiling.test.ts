@@ -135,6 +135,21 @@ describe('Tiling', () => {
     await poll(() => size('notes')).toBe('3440 × 1412');
   });
 
+  it('lets the window opened last give way where minimums do not fit', async () => {
+    await toView(open.page, '6', 'Rehearse');
+    for (const key of ['Enter', 'Meta+KeyR', 'Meta+Shift+KeyM', 'F9']) {
+      await open.page.keyboard.press(key);
+    }
+    const map = open.page.locator('[data-window=areamap-1]');
+    await map.locator('.flag').waitFor();
+    await toView(open.page, '2', 'Tiling');
+    await open.page.getByRole('radio', { name: 'float', exact: true }).click();
+    await poll(() => map.getAttribute('data-held')).toBe('floating');
+    await open.page.getByRole('radio', { name: 'stack', exact: true }).click();
+    await poll(() => map.getAttribute('data-held')).toBe('tiled');
+    await open.page.getByRole('img', { name: '1 beneath' }).waitFor();
+  });
+
   it('undoes and redoes edits, and keeps them over a reload', async () => {
     await type('Lead share on the sheet', '0.7');
     await poll(() => size('pitreader')).toBe('2393 × 1400');

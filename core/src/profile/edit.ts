@@ -1,6 +1,6 @@
 import type { LayoutField, LayoutKind, LayoutSetting } from './layout.ts';
-import type { Place, Profile } from './schema.ts';
-import { ORIGINS, type GapField, type Origin } from './settings.ts';
+import type { Place, Profile, TooSmall } from './schema.ts';
+import { ORIGINS, type GapField, type Origin, type SettingField } from './settings.ts';
 
 /** Where in the profile a setting is given: for everything, a workspace, a monitor, or one on the other. */
 export interface Scope {
@@ -31,7 +31,7 @@ export function landing(wished: Reach, ...origins: (Origin | undefined)[]): Reac
   return farthest.sort((a, b) => ORIGINS.indexOf(a) - ORIGINS.indexOf(b))[0]!;
 }
 
-type Settings = Pick<Place, 'layout' | 'setAside' | 'gaps'>;
+type Settings = Pick<Place, 'layout' | 'setAside' | 'gaps' | 'whenTooSmall'>;
 
 /** Sets a layout parameter in a scope, under the given kind. */
 export function withLayoutField(
@@ -72,19 +72,20 @@ export function withGap(profile: Profile, scope: Scope, field: GapField, value: 
   }));
 }
 
+export function withTooSmall(profile: Profile, scope: Scope, whenTooSmall: TooSmall): Profile {
+  return withSettings(profile, scope, (settings) => ({ ...settings, whenTooSmall }));
+}
+
 /** Takes a setting out of a scope, so that a farther one decides again. Taking out the kind takes the layout. */
-export function withoutSetting(
-  profile: Profile,
-  scope: Scope,
-  field: LayoutField | GapField,
-): Profile {
-  return withSettings(profile, scope, ({ layout, gaps, setAside }) => {
+export function withoutSetting(profile: Profile, scope: Scope, field: SettingField): Profile {
+  return withSettings(profile, scope, ({ layout, gaps, setAside, whenTooSmall }) => {
     const keptLayout = layout && field !== 'kind' ? without(layout, field) : undefined;
     const keptGaps = gaps && without(gaps, field);
     return {
       ...(keptLayout && { layout: keptLayout }),
       ...(keptGaps && Object.keys(keptGaps).length > 0 && { gaps: keptGaps }),
       ...(setAside && field !== 'kind' && { setAside }),
+      ...(whenTooSmall && field !== 'whenTooSmall' && { whenTooSmall }),
     };
   });
 }
@@ -99,14 +100,9 @@ function withSettings(
   scope: Scope,
   change: (settings: Settings) => Settings,
 ): Profile {
-  const { places, layout, gaps, setAside, ...rest } = profile.tiling;
+  const { places, growStep, ...whole } = profile.tiling;
   if (scope.workspace === undefined && scope.monitor === undefined) {
-    const whole = {
-      ...(layout && { layout }),
-      ...(gaps && { gaps }),
-      ...(setAside && { setAside }),
-    };
-    return { ...profile, tiling: { ...rest, places, ...change(whole) } };
+    return { ...profile, tiling: { growStep, places, ...change(whole) } };
   }
   const isHere = (place: Place) =>
     place.workspace === scope.workspace && place.monitor === scope.monitor;
@@ -121,15 +117,7 @@ function withSettings(
   const changed = places.some(isHere)
     ? places.map((place) => (isHere(place) ? next(place) : place))
     : [...places, next({ ...scope })];
-  const kept = changed.filter((place) => place.layout || place.gaps || place.setAside);
-  return {
-    ...profile,
-    tiling: {
-      ...rest,
-      ...(layout && { layout }),
-      ...(gaps && { gaps }),
-      ...(setAside && { setAside }),
-      places: kept,
-    },
-  };
+  const saysSomething = ({ workspace: _workspace, monitor: _monitor, ...settings }: Place) =>
+    Object.keys(settings).length > 0;
+  return { ...profile, tiling: { ...profile.tiling, places: changed.filter(saysSomething) } };
 }

@@ -20,6 +20,9 @@ export const PROFILE_VERSION = 1;
 export const KINDS = ['normal', 'dialog', 'utility'] as const;
 export const HELD = ['tiled', 'floating', 'pocketed', 'left-alone'] as const;
 export type Held = (typeof HELD)[number];
+/** What becomes of windows when their minimums cannot all be met. */
+export const TOO_SMALL = ['squeeze', 'float', 'stack'] as const;
+export type TooSmall = (typeof TOO_SMALL)[number];
 export const HUES = ['vermilion', 'petrol', 'ochre', 'slate'] as const;
 export type Hue = (typeof HUES)[number];
 export const MODIFIERS = ['Ctrl', 'Alt', 'Shift', 'Meta'] as const;
@@ -131,6 +134,7 @@ const settingFields = {
   /** What was set under kinds of layout that are not in use now, kept for their return. */
   setAside: listOf(layoutSchema, 'layouts', 20).exactOptional(),
   gaps: fields(gapFields).exactOptional(),
+  whenTooSmall: oneOf(TOO_SMALL).exactOptional(),
 };
 
 export const placeSchema = fields({
@@ -143,7 +147,6 @@ export const placeSchema = fields({
 
 export const tilingSchema = fields({
   ...settingFields,
-  whenTooSmall: oneOf(['squeeze']).default('squeeze'),
   growStep: lengthField.min(1, { error: 'logical pixels from 1 to 10000' }).default(40),
   places: listOf(placeSchema, 'places').default([]),
 });

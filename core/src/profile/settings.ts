@@ -2,7 +2,7 @@ import { LAYOUTS } from '../layouts/index.ts';
 import type { Edges } from '../geometry/rect.ts';
 import type { Gap } from '../tree/solve.ts';
 import type { Layout, LayoutField, LayoutKind, LayoutSetting } from './layout.ts';
-import type { Place, Profile, Tiling } from './schema.ts';
+import type { Place, Profile, Tiling, TooSmall } from './schema.ts';
 
 /** Who decided a setting: the closest place that gives it. */
 export const ORIGINS = [
@@ -20,6 +20,7 @@ export interface Level {
   from: Origin;
   layout?: LayoutSetting;
   gaps?: NonNullable<Tiling['gaps']>;
+  whenTooSmall?: TooSmall;
 }
 
 /** Gaps in logical pixels. */
@@ -30,12 +31,15 @@ export interface Gaps {
 }
 
 export type GapField = keyof Gaps;
+/** Every field that can be set by place. */
+export type SettingField = LayoutField | GapField | 'whenTooSmall';
 
 /** What is in force for a workspace on a monitor, and who decided each field. */
 export interface TilingInForce {
   layout: Layout;
   gaps: Gaps;
-  from: Partial<Record<LayoutField | GapField, Origin>>;
+  whenTooSmall: TooSmall;
+  from: Partial<Record<SettingField, Origin>>;
 }
 
 const GAPS_DEFAULT = { inner: 0, outer: 0, dropWhenAlone: false } as const;
@@ -48,7 +52,7 @@ export function originOfPlace(place: Place): Origin {
 
 /** The profile's settings that bear on a workspace on a monitor, closest first. */
 export function levelsFor(profile: Profile, workspace: string, monitor: string): Level[] {
-  const { places, layout, gaps } = profile.tiling;
+  const { places } = profile.tiling;
   const applies = (place: Place) =>
     (place.workspace ?? workspace) === workspace && (place.monitor ?? monitor) === monitor;
   const levels: Level[] = [];
@@ -56,17 +60,19 @@ export function levelsFor(profile: Profile, workspace: string, monitor: string):
     if (applies(place)) levels.push({ from: originOfPlace(place), ...settingsOf(place) });
   }
   levels.sort((a, b) => ORIGINS.indexOf(a.from) - ORIGINS.indexOf(b.from));
-  levels.push({ from: 'profile', ...settingsOf({ layout, gaps }) });
+  levels.push({ from: 'profile', ...settingsOf(profile.tiling) });
   return levels;
 }
 
-function settingsOf(source: {
-  layout?: LayoutSetting | undefined;
-  gaps?: Tiling['gaps'] | undefined;
-}): Omit<Level, 'from'> {
+function settingsOf({
+  layout,
+  gaps,
+  whenTooSmall,
+}: Pick<Place, 'layout' | 'gaps' | 'whenTooSmall'>): Omit<Level, 'from'> {
   return {
-    ...(source.layout && { layout: source.layout }),
-    ...(source.gaps && { gaps: source.gaps }),
+    ...(layout && { layout }),
+    ...(gaps && { gaps }),
+    ...(whenTooSmall && { whenTooSmall }),
   };
 }
 
@@ -116,6 +122,18 @@ export function resolveGaps(levels: readonly Level[]): { gaps: Gaps; from: Tilin
       dropWhenAlone: alone.value as boolean,
     },
     from: { inner: inner.from, outer: outer.from, dropWhenAlone: alone.from },
+  };
+}
+
+/** Decides what becomes of windows that do not fit. */
+export function resolveTooSmall(levels: readonly Level[]): {
+  whenTooSmall: TooSmall;
+  from: TilingInForce['from'];
+} {
+  const level = levels.find((candidate) => candidate.whenTooSmall !== undefined);
+  return {
+    whenTooSmall: level?.whenTooSmall ?? 'squeeze',
+    from: { whenTooSmall: level?.from ?? 'default' },
   };
 }
 

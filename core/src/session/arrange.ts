@@ -7,12 +7,20 @@ import {
   levelsFor,
   resolveGaps,
   resolveLayout,
+  resolveTooSmall,
   type AdjustedByKind,
   type Level,
   type TilingInForce,
 } from '../profile/settings.ts';
 import type { Profile } from '../profile/schema.ts';
-import { flatten, rectsFor, solveInto, type FlatTree, type Gap } from '../tree/solve.ts';
+import {
+  flatten,
+  minimumsCanBeMet,
+  rectsFor,
+  solveInto,
+  type FlatTree,
+  type Gap,
+} from '../tree/solve.ts';
 import { withWeights, type NamedWeights } from '../tree/tree.ts';
 import { minimumOf } from './hints.ts';
 import {
@@ -28,8 +36,10 @@ export interface Arranged {
   workspace: string;
   monitor: PlacedMonitor;
   tiling: TilingInForce;
-  /** The tiled windows, in their order: position i in the tree is window i here. */
+  /** The windows in tiles, in their order: position i in the tree is window i here. */
   tiled: readonly SessionWindow[];
+  /** Windows that left the tiles because the minimums could not all be met, the one opened last first. */
+  left: readonly SessionWindow[];
   /** The area that tiles divide, and the gap between them, in physical pixels. */
   area: Rect;
   gap: Gap;
@@ -53,7 +63,8 @@ export function tilingInForce(
     : levels;
   const { layout, from } = resolveLayout(chosen, parametersOf(arrangement));
   const { gaps, from: gapsFrom } = resolveGaps(levels);
-  return { layout, gaps, from: { ...from, ...gapsFrom } };
+  const { whenTooSmall, from: tooSmallFrom } = resolveTooSmall(levels);
+  return { layout, gaps, whenTooSmall, from: { ...from, ...gapsFrom, ...tooSmallFrom } };
 }
 
 function parametersOf({ adjusted = {} }: Arrangement): AdjustedByKind {
@@ -66,7 +77,7 @@ function parametersOf({ adjusted = {} }: Arrangement): AdjustedByKind {
 }
 
 /** Sizes moved by key, by the split they belong to. */
-export function movedWeights(
+function movedWeights(
   session: Session,
   arranged: Pick<Arranged, 'workspace' | 'monitor' | 'tiling'>,
 ): NamedWeights {
@@ -97,8 +108,30 @@ export function arrangeWindows(
     const window = byId.get(id);
     if (window?.held === 'tiled') tiled.push(window);
   }
+  const divide = (windows: readonly SessionWindow[]) =>
+    divided(session, { workspace, monitor, tiling, tiled: windows });
+  const whole = divide(tiled);
+  if (tiling.whenTooSmall === 'squeeze' || whole.allFit) return { ...whole.arranged, left: [] };
 
-  const { gaps, layout } = tiling;
+  // The window opened last leaves, again and again, until the rest fits.
+  const age = new Map(session.windows.map((window, i) => [window.id, i]));
+  const oldestFirst = [...tiled].sort((a, b) => age.get(a.id)! - age.get(b.id)!);
+  const left: SessionWindow[] = [];
+  let now = whole;
+  while (!now.allFit && oldestFirst.length > 1) {
+    left.push(oldestFirst.pop()!);
+    now = divide(tiled.filter((window) => !left.includes(window)));
+  }
+  return { ...now.arranged, left };
+}
+
+/** Divides an area among some windows; `allFit` tells whether their minimums can all be met. */
+function divided(
+  session: Session,
+  of: Pick<Arranged, 'workspace' | 'monitor' | 'tiling' | 'tiled'>,
+): { arranged: Omit<Arranged, 'left'>; allFit: boolean } {
+  const { monitor, tiled } = of;
+  const { gaps, layout } = of.tiling;
   const noGaps = gaps.dropWhenAlone && tiled.length === 1;
   const { area, dropped } = noGaps ? workArea(monitor) : workArea(monitor, gaps.outer);
   const gap = {
@@ -106,12 +139,15 @@ export function arrangeWindows(
     y: toPixels(gaps.inner.y, monitor.scale),
   };
   const minimums = tiled.map((window) => minimumOf(window, monitor.scale));
-  const arranged = { workspace, monitor, tiling, tiled, area, gap, dropped, minimums };
-  if (tiled.length === 0) return { ...arranged, solved: null };
+  const arranged = { ...of, area, gap, dropped, minimums };
+  if (tiled.length === 0) return { arranged: { ...arranged, solved: null }, allFit: true };
 
-  const tree = withWeights(layoutTree(layout, tiled.length, area), movedWeights(session, arranged));
+  const tree = withWeights(layoutTree(layout, tiled.length, area), movedWeights(session, of));
   const flat = flatten(tree, minimums, gap);
   const rects = rectsFor(flat);
   const crowded = solveInto(flat, area, rects) > 0;
-  return { ...arranged, solved: { flat, rects, crowded } };
+  return {
+    arranged: { ...arranged, solved: { flat, rects, crowded } },
+    allFit: minimumsCanBeMet(flat, area),
+  };
 }

@@ -13,6 +13,7 @@ export type Finding =
       has: number;
       needs: number;
     }
+  | { kind: 'no-tile'; window: string; workspace: string; monitor: string; now: 'float' | 'stack' }
   | { kind: 'crowded'; workspace: string; monitor: string; windows: number }
   | ({ kind: 'no-room'; workspace: string; monitor: string } & Dropped)
   | ({ kind: 'unknown-name' } & UnknownName)
@@ -28,6 +29,8 @@ export function findingText(finding: Finding, name: (id: string) => string): str
       const size = finding.axis === 'x' ? 'wide' : 'high';
       return `${name(finding.window)} is ${finding.has} px ${size} and needs ${finding.needs}.`;
     }
+    case 'no-tile':
+      return `${name(finding.window)} has no tile on workspace ${finding.workspace}: it ${finding.now === 'float' ? 'floats' : 'lies beneath the last one'} until the rest fits.`;
     case 'crowded':
       return `${finding.windows} windows on workspace ${finding.workspace} have fewer pixels than windows; some lie over each other.`;
     case 'no-room': {

@@ -36,7 +36,7 @@ export function place(
     ...unknown,
   }));
   const byId = new Map(session.windows.map((window) => [window.id, window]));
-  const tiles = new Map<string, Rect>();
+  const tiles: Tiles = new Map();
   const done = new Set<string>();
   const situation = { session, profile, desk };
   for (const window of session.windows) {
@@ -44,15 +44,15 @@ export function place(
     if (done.has(key)) continue;
     done.add(key);
     const arranged = arrangeWindows(situation, window.workspace, window.monitor, byId);
-    readTiles(arranged, tiles, findings);
+    readTiles(session, arranged, tiles, findings);
   }
   const placements = session.windows.map((window) =>
-    placementOf(session, window, tiles.get(window.id) ?? null, desk),
+    placementOf(session, window, tiles.get(window.id), desk),
   );
   return { placements, findings };
 }
 
-/** The placements of the windows a monitor shows, in their workspace's order. */
+/** The placements of the windows a monitor shows, in the order in which they opened. */
 export function placeShown(situation: Situation, monitor: string): Placement[] {
   const { session, desk } = situation;
   const here = session.windows.filter(
@@ -61,28 +61,34 @@ export function placeShown(situation: Situation, monitor: string): Placement[] {
   const workspace = here[0]?.workspace;
   if (workspace === undefined) return [];
   const byId = new Map(here.map((window) => [window.id, window]));
-  const tiles = new Map<string, Rect>();
-  readTiles(arrangeWindows(situation, workspace, monitor, byId), tiles, []);
-  return here.map((window) => placementOf(session, window, tiles.get(window.id) ?? null, desk));
+  const tiles: Tiles = new Map();
+  readTiles(session, arrangeWindows(situation, workspace, monitor, byId), tiles, []);
+  return here
+    .map((window) => placementOf(session, window, tiles.get(window.id), desk))
+    .filter(({ shown }) => shown);
 }
+
+/** What a layout says of a window: its tile, and whether another one covers it there. */
+type Tiles = Map<string, { tile: Rect; covered: boolean }>;
 
 function placementOf(
   session: Session,
   window: SessionWindow,
-  tile: Rect | null,
+  given: { tile: Rect; covered: boolean } | undefined,
   desk: DeskInForce,
 ): Placement {
   const monitor = monitorOf(desk, window.monitor);
-  const rect = tile
-    ? fitInto(window, tile, monitor.scale)
+  const rect = given
+    ? fitInto(window, given.tile, monitor.scale)
     : (window.standing ?? firstStanding(window, monitor));
   return {
     id: window.id,
     monitor: window.monitor,
     workspace: window.workspace,
-    held: window.held,
-    shown: isShown(session, window),
-    tile,
+    // One that lost its tile for want of room floats, until it has one again.
+    held: window.held === 'tiled' && !given ? 'floating' : window.held,
+    shown: isShown(session, window) && !given?.covered,
+    tile: given?.tile ?? null,
     x: rect.x,
     y: rect.y,
     width: rect.width,
@@ -90,7 +96,7 @@ function placementOf(
   };
 }
 
-function readTiles(arranged: Arranged, tiles: Map<string, Rect>, findings: Finding[]): void {
+function readTiles(session: Session, arranged: Arranged, tiles: Tiles, findings: Finding[]): void {
   const { solved, tiled, minimums, workspace } = arranged;
   const monitor = arranged.monitor.id;
   if (!solved) return;
@@ -102,7 +108,7 @@ function readTiles(arranged: Arranged, tiles: Map<string, Rect>, findings: Findi
   }
   tiled.forEach((window, i) => {
     const tile = rectOf(solved.rects, solved.flat.leafNodes[i]!);
-    tiles.set(window.id, tile);
+    tiles.set(window.id, { tile, covered: false });
     const { width, height } = minimums[i]!;
     const squeeze = { kind: 'squeeze', window: window.id, workspace, monitor } as const;
     if (tile.width < width) {
@@ -112,4 +118,25 @@ function readTiles(arranged: Arranged, tiles: Map<string, Rect>, findings: Findi
       findings.push({ ...squeeze, axis: 'y', has: tile.height, needs: height });
     }
   });
+  readLeft(session, arranged, tiles, findings);
+}
+
+/** Windows without a tile of their own: floating, or beneath the last tile, where the focused one is on top. */
+function readLeft(
+  session: Session,
+  { left, tiled, tiling, workspace, monitor }: Arranged,
+  tiles: Tiles,
+  findings: Finding[],
+): void {
+  const now = tiling.whenTooSmall;
+  if (now === 'squeeze' || left.length === 0) return;
+  for (const window of left) {
+    findings.push({ kind: 'no-tile', window: window.id, workspace, monitor: monitor.id, now });
+  }
+  if (now === 'float') return;
+  const last = tiled.at(-1)!;
+  const { tile } = tiles.get(last.id)!;
+  const pile = [last, ...left];
+  const onTop = pile.find(({ id }) => id === session.focus) ?? last;
+  for (const window of pile) tiles.set(window.id, { tile, covered: window !== onTop });
 }

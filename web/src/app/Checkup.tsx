@@ -54,5 +54,5 @@ export function Checkup({ isOpen, onClose }: { isOpen: boolean; onClose: () => v
 }
 
 function windowIn(finding: Finding): string | null {
-  return finding.kind === 'squeeze' || finding.kind === 'elsewhere' ? finding.window : null;
+  return 'window' in finding ? finding.window : null;
 }

@@ -38,6 +38,7 @@ export const sheetStyle: SystemStyleObject = {
     '@media (prefers-reduced-motion: reduce)': { transitionDuration: '0s !important' },
   },
   '& .window': { fill: 'petrol.wash', stroke: 'petrol' },
+  '& .beneath': { fill: 'sheet', stroke: 'petrol', strokeWidth: 1, strokeDasharray: '1 3' },
   '& .tile': { fill: 'none', stroke: 'petrol', strokeWidth: 1, strokeDasharray: '1 3' },
   '& .is-floating .window': {
     fill: 'sheet',

@@ -36,6 +36,8 @@ export function growTowards(situation: Situation, direction: Direction, sign: 1 
     return nothing(session, `${LAYOUTS[layout.kind].title} cannot grow`);
   }
   const at = tiled.findIndex((candidate) => candidate.id === window.id);
+  if (at < 0)
+    return nothing(session, `${windowName(profile, window)} has no tile for want of room`);
   const moved = moveBoundary(solved.flat, solved.rects, at, direction, step);
   if (!moved) return nothing(session, `nothing lies ${direction} to share with`);
   if (moved.pixels === 0) return nothing(session, 'what would get smaller is at its minimum');

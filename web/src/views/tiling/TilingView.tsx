@@ -9,6 +9,7 @@ import { LayoutSettings } from './LayoutSettings.tsx';
 import { LayoutParameters } from './LayoutParameters.tsx';
 import { ReachChoice } from './ReachChoice.tsx';
 import { ShareFigures, ShareLines } from './ShareDimensions.tsx';
+import { TooSmallSettings } from './TooSmallSettings.tsx';
 import { useTilingEdits } from './edits.ts';
 import { useTilingKeys } from './tiling-keys.ts';
 
@@ -31,6 +32,7 @@ export function TilingView() {
           <ReachChoice placed={placed} reach={reach} onReach={setReach} />
           <LayoutParameters edits={edits} />
           <GapSettings edits={edits} innerGap={innerGap} outerGap={outerGap} />
+          <TooSmallSettings edits={edits} />
         </>
       }
     >

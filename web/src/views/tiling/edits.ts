@@ -4,11 +4,14 @@ import {
   withGap,
   withLayoutField,
   withLayoutKind,
+  withTooSmall,
   withoutSetting,
   type GapField,
   type LayoutField,
   type LayoutKind,
   type Reach,
+  type SettingField,
+  type TooSmall,
   type TilingInForce,
 } from '@sorn/core';
 import { originText } from '../../app/words.ts';
@@ -20,9 +23,10 @@ export interface TilingEdits {
   setKind: (kind: LayoutKind) => void;
   setLayout: (field: Exclude<LayoutField, 'kind'>, value: unknown) => void;
   setGap: (field: GapField, value: unknown) => void;
-  originOf: (field: LayoutField | GapField) => string;
+  setTooSmall: (value: TooSmall) => void;
+  originOf: (field: SettingField) => string;
   /** Sets a field back where it is set; undefined where nothing is. */
-  setBack: (field: LayoutField | GapField) => (() => void) | undefined;
+  setBack: (field: SettingField) => (() => void) | undefined;
 }
 
 /** @param reach how far an edit is wished to reach; it lands no farther than where the value comes from */
@@ -55,6 +59,10 @@ export function useTilingEdits(placed: PlacedDesk, reach: Reach): TilingEdits {
           (profile) => withGap(profile, scope(reached), field, value),
           `${field} ${reached} ${workspace} ${monitor.id}`,
         );
+    },
+    setTooSmall(value) {
+      const reached = landing(reach, from.whenTooSmall);
+      store.getState().edit((profile) => withTooSmall(profile, scope(reached), value));
     },
     originOf: (field) => originText(from[field], workspace, monitor.id, placed.desk),
     setBack(field) {

@@ -1,0 +1,36 @@
+import { chakra } from '@chakra-ui/react';
+import { TOO_SMALL, type TooSmall } from '@sorn/core';
+import { Section } from '../../app/Section.tsx';
+import { Choice, SettingRow } from '../../app/SettingRow.tsx';
+import type { TilingEdits } from './edits.ts';
+
+const MEANINGS: Record<TooSmall, string> = {
+  squeeze: 'All keep a tile; those under their minimum are findings.',
+  float: 'The window opened last floats until the rest fits.',
+  stack: 'The window opened last lies beneath the last tile until the rest fits.',
+};
+
+/** What becomes of windows when their minimums cannot all be met. */
+export function TooSmallSettings({ edits }: { edits: TilingEdits }) {
+  const { whenTooSmall } = edits.tiling;
+  return (
+    <Section title="When too small" note="minimums that do not fit">
+      <SettingRow
+        label="What gives way"
+        origin={edits.originOf('whenTooSmall')}
+        onSetBack={edits.setBack('whenTooSmall')}
+      >
+        <span />
+      </SettingRow>
+      <Choice
+        label="When too small"
+        value={whenTooSmall}
+        options={TOO_SMALL.map((value) => ({ value, text: value }))}
+        onChange={edits.setTooSmall}
+      />
+      <chakra.p fontSize="12px" color="slate" mt="6px">
+        {MEANINGS[whenTooSmall]}
+      </chakra.p>
+    </Section>
+  );
+}
