@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useMemo, useState, type ReactNode } from 'react';
 import { usePageKeys } from '../app/keys.ts';
 import { useBench, type PlacedDesk } from '../data/bench-context.ts';
-import { HiddenWindows } from './HiddenWindows.tsx';
+import { PileCount, PileEdge, pilesOf } from './piles.tsx';
 import { MonitorDrawing } from './MonitorDrawing.tsx';
 import { ScaleBar } from './ScaleBar.tsx';
 import { sheetStyle } from './style.ts';
@@ -68,9 +68,11 @@ export function Sheet({ placed, marks, notes, onWindow }: SheetProps) {
         Number(a.held !== 'tiled') - Number(b.held !== 'tiled') ||
         (a.held === 'tiled' ? 0 : (age.get(b.id) ?? 0) - (age.get(a.id) ?? 0)),
     );
-  const covered = placements.filter(
-    ({ shown: isShown, tile, workspace, monitor }) =>
-      !isShown && tile !== null && session.shown[monitor] === workspace,
+  const piles = pilesOf(
+    placements.filter(
+      ({ shown: isShown, tile, workspace, monitor }) =>
+        !isShown && tile !== null && session.shown[monitor] === workspace,
+    ),
   );
   const motionMs = isSteering ? 0 : look.motionMs;
 
@@ -98,7 +100,9 @@ export function Sheet({ placed, marks, notes, onWindow }: SheetProps) {
         {desk.monitors.map((monitor) => (
           <MonitorDrawing key={monitor.id} monitor={monitor} view={view} placed={placed} />
         ))}
-        <HiddenWindows covered={covered} view={view} />
+        {piles.map((pile) => (
+          <PileEdge key={pile.key} pile={pile} view={view} />
+        ))}
         {shown.map((placement) => (
           <WindowDrawing
             key={placement.id}
@@ -107,6 +111,9 @@ export function Sheet({ placed, marks, notes, onWindow }: SheetProps) {
             findings={placed.findings}
             {...(onWindow && { onPress: () => onWindow(placement.id) })}
           />
+        ))}
+        {piles.map((pile) => (
+          <PileCount key={pile.key} pile={pile} view={view} />
         ))}
         {marks?.(view)}
         <ScaleBar scale={view.scale} />
