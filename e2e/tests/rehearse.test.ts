@@ -60,6 +60,17 @@ describe('Rehearse', () => {
     await poll(() => drawnWindows(open.page)).toEqual(before);
   });
 
+  it('puts a window on another workspace by letter, and follows it there', async () => {
+    await press('Enter', 'Meta+Control+Digit1');
+    await poll(() => figuresOf(open.page, 'pitreader')).toEqual({});
+    await poll(focused).toBe('stations-1');
+    await press('Meta+Digit1');
+    await poll(() => figuresOf(open.page, 'pitreader')).toEqual({ pitreader: '3428 × 1400' });
+    await press('Meta+Control+Shift+KeyB');
+    await poll(async () => (await drawnWindows(open.page)).length).toBe(8);
+    await poll(focused).toBe('pitreader-1');
+  });
+
   it('shows a window that is too small, what it has and what it needs', async () => {
     await press('Enter', 'Meta+KeyR', 'Meta+Shift+KeyM', 'Meta+Shift+KeyI');
     await poll(() => open.page.locator('[data-window=post-1] .flag').count()).toBe(1);

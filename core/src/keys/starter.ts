@@ -40,7 +40,7 @@ const PLAIN: readonly (readonly [string, Modifier[], PlainCommandId])[] = [
 
 /**
  * The key map a profile begins with: directions on the arrows, the rest of the shaping around them,
- * workspaces by their letter or digit, apps by their letter with Shift. A key that is taken stays with
+ * workspaces by their letter or digit (with Ctrl the window is put there, with Shift too it is followed), apps by their letter with Shift. A key that is taken stays with
  * what took it first.
  */
 export function starterKeys(profile: Profile): Binding[] {
@@ -59,8 +59,11 @@ export function starterKeys(profile: Profile): Binding[] {
   }
   for (const [code, more, command] of PLAIN) bind(code, more, { command });
   for (const { id } of profile.workspaces) {
-    if (/^[A-Za-z]$/.test(id)) bind(`Key${id.toUpperCase()}`, [], goTo(id));
-    if (/^\d$/.test(id)) bind(`Digit${id}`, [], goTo(id));
+    const code = codeOf(id);
+    if (code === null) continue;
+    bind(code, [], { command: 'go-workspace', which: id });
+    bind(code, ['Ctrl'], { command: 'put-on-workspace', which: id });
+    bind(code, ['Ctrl', 'Shift'], { command: 'put-on-workspace', which: id, follow: true });
   }
   for (const { id, letter } of profile.apps) {
     if (letter) bind(`Key${letter}`, ['Shift'], { command: 'open-app', app: id });
@@ -68,8 +71,10 @@ export function starterKeys(profile: Profile): Binding[] {
   return [...bindings.values()];
 }
 
-function goTo(which: string): Command {
-  return { command: 'go-workspace', which };
+/** The key of a workspace that is called by one letter or digit. */
+function codeOf(workspace: string): string | null {
+  if (/^[A-Za-z]$/.test(workspace)) return `Key${workspace.toUpperCase()}`;
+  return /^\d$/.test(workspace) ? `Digit${workspace}` : null;
 }
 
 /**

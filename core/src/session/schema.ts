@@ -93,6 +93,8 @@ export const sessionSchema = fields({
     .exactOptional(),
   focusMonitor: idField.exactOptional(),
   shown: z.record(idField, idField, { error: 'workspaces by monitor' }).default({}),
+  /** The workspace each monitor showed before the present one. */
+  shownBefore: z.record(idField, idField, { error: 'workspaces by monitor' }).exactOptional(),
   /** By "workspace/monitor". */
   arrangements: z
     .record(z.string(), arrangementSchema, { error: 'arrangements by "workspace/monitor"' })

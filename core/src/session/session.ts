@@ -124,7 +124,21 @@ export function withFocus(session: Session, window: SessionWindow): Session {
     focus: window.id,
     focusMonitor: window.monitor,
     recent: [window.id, ...session.recent.filter((id) => id !== window.id)],
-    shown: { ...session.shown, [window.monitor]: window.workspace },
+    ...shownNow(session, window.monitor, window.workspace),
+  };
+}
+
+/** What is shown, and what was before, once a monitor shows a workspace. */
+export function shownNow(
+  { shown, shownBefore }: Session,
+  monitor: string,
+  workspace: string,
+): Pick<Session, 'shown' | 'shownBefore'> {
+  const before = shown[monitor];
+  if (before === workspace) return { shown, ...(shownBefore && { shownBefore }) };
+  return {
+    shown: { ...shown, [monitor]: workspace },
+    ...(before !== undefined && { shownBefore: { ...shownBefore, [monitor]: before } }),
   };
 }
 

@@ -256,4 +256,34 @@ describe('workspaces', () => {
       'no workspace is called b; the nearest is B',
     );
   });
+
+  it('are gone through in order, and back to the last one', () => {
+    const go = (which: string) => ({ command: 'go-workspace', which }) as const;
+    const shown = (after: typeof desk) => after.session.shown['wide'];
+    expect(shown(desk.run(go('next')))).toBe('1');
+    expect(shown(desk.run(go('next'), go('next')))).toBe('B');
+    expect(shown(desk.run(go('previous')))).toBe('1');
+    expect(shown(desk.run(go('1'), go('S'), go('1'), go('last')))).toBe('B');
+    expect(desk.run(go('last')).trace[0]?.because).toBe(
+      'this monitor showed no other workspace before',
+    );
+  });
+
+  it('take a window at their end, followed or not, and give it back', () => {
+    const put = (which: string, follow?: true) =>
+      ({ command: 'put-on-workspace', which, ...(follow && { follow }) }) as const;
+    const away = desk.run(put('S'));
+    expect(away.at('p')).toMatchObject({ workspace: 'S', monitor: 'tall', shown: true });
+    expect(away.session.focusMonitor).toBe('wide');
+    expect(away.session.focus).toBe('s');
+    expect(order(away)).toEqual(['b', 's']);
+    expect(away.run('undo').shapes()).toEqual(desk.shapes());
+
+    const hidden = desk.run(put('1'));
+    expect(hidden.at('p').shown).toBe(false);
+    const followed = desk.run(put('1', true));
+    expect(followed.session.focus).toBe('p');
+    expect(followed.at('p').shown).toBe(true);
+    expect(desk.run(put('B')).trace[0]?.because).toBe('p is on workspace B already');
+  });
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Direction } from '../../geometry/direction.ts';
-import { fields, idField, oneOf } from '../../profile/fields.ts';
+import { fields, flagField, idField, oneOf } from '../../profile/fields.ts';
 import { layoutSchema } from '../../profile/layout.ts';
 import { redo, undo } from '../history.ts';
 import type { Outcome, Situation } from '../session.ts';
@@ -11,7 +11,7 @@ import { resetLayout, stepLayout, turnLayout, useLayout } from './layout.ts';
 import { moveInOrder, moveTowards, promote, swapWithLead } from './move.ts';
 import { evenOut, stepLeadCount, stepLeadShare } from './shares.ts';
 import { closeFocused, openApp } from './windows.ts';
-import { goWorkspace } from './workspace.ts';
+import { goWorkspace, putOnWorkspace } from './workspace.ts';
 
 interface CommandInfo {
   run: (situation: Situation) => Outcome;
@@ -75,6 +75,11 @@ export const commandSchema = z.union(
     fields({ command: z.literal('use-layout'), layout: layoutSchema }),
     fields({ command: z.literal('open-app'), app: idField }),
     fields({ command: z.literal('go-workspace'), which: idField }),
+    fields({
+      command: z.literal('put-on-workspace'),
+      which: idField,
+      follow: flagField.exactOptional(),
+    }),
     fields({ command: oneOf(PLAIN_COMMANDS) }),
   ],
   { error: 'a command with what it needs' },
@@ -90,6 +95,8 @@ function infoOf(command: Command): CommandInfo {
       return visit((now) => openApp(now, command.app));
     case 'go-workspace':
       return visit((now) => goWorkspace(now, command.which));
+    case 'put-on-workspace':
+      return step((now) => putOnWorkspace(now, command.which, command.follow ?? false));
     default:
       return PLAIN[command.command];
   }
@@ -113,6 +120,8 @@ export function commandText(command: Command): string {
       return `open-app ${command.app}`;
     case 'go-workspace':
       return `go-workspace ${command.which}`;
+    case 'put-on-workspace':
+      return `put-on-workspace ${command.which}${command.follow ? ', follow' : ''}`;
     default:
       return command.command;
   }

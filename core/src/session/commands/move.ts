@@ -12,13 +12,12 @@ import {
   windowOf,
   withArrangement,
   withFocus,
-  withWindow,
   type Outcome,
   type SessionWindow,
   type Situation,
 } from '../session.ts';
-import { carriedStanding } from '../standing.ts';
 import { lookAhead } from './focus.ts';
+import { joined } from './join.ts';
 
 /** Gives a window another place in the order of tiled windows; floating ones keep theirs. */
 function reorder(
@@ -72,7 +71,8 @@ export function moveTowards(situation: Situation, direction: Direction): Outcome
   }
   const to = neighbourOf(monitorOf(desk, window.monitor), direction, desk.monitors);
   if (!to) return nothing(session, `nothing lies ${direction} of here`);
-  return did(joined(situation, window, to.id), {
+  const moved = joined(situation, window, to.id, shownOn(session, to.id));
+  return did(withFocus(moved, windowOf(moved, window.id)!), {
     about: window.id,
     decided: `on ${to.name}, workspace ${shownOn(session, to.id)}`,
     because: `nothing lies ${direction} on this monitor`,
@@ -89,30 +89,6 @@ function tiledAhead(situation: Situation, direction: Direction): SessionWindow |
   const ahead = lookAhead(onlyTiled, direction);
   if (!ahead || !('window' in ahead) || ahead.window.monitor !== session.focusMonitor) return null;
   return ahead.window;
-}
-
-/** The session with a window at the end of what another monitor shows, still focused. */
-function joined({ session, desk }: Situation, window: SessionWindow, monitor: string) {
-  const workspace = shownOn(session, monitor);
-  const { standing } = window;
-  const there: SessionWindow = {
-    ...window,
-    monitor,
-    workspace,
-    ...(standing && {
-      standing: carriedStanding({ ...window, standing }, monitorOf(desk, monitor), desk),
-    }),
-  };
-  let next = withWindow(session, window.id, () => there);
-  next = withArrangement(next, window.workspace, window.monitor, (arrangement) => ({
-    ...arrangement,
-    order: arrangement.order.filter((id) => id !== window.id),
-  }));
-  next = withArrangement(next, workspace, monitor, (arrangement) => ({
-    ...arrangement,
-    order: [...arrangement.order, window.id],
-  }));
-  return withFocus(next, there);
 }
 
 /** move-earlier (−1) and move-later (1): exchanges with the neighbour in the order. */
