@@ -12,29 +12,12 @@ export function LayoutParameters({ edits }: { edits: TilingEdits }) {
   const { layout } = edits.tiling;
   switch (layout.kind) {
     case 'lead':
-      return (
-        <Section title="Lead">
-          <Share
-            edits={edits}
-            label="Share"
-            field="leadShare"
-            value={layout.leadShare}
-            caps={['[', ']']}
-          />
-          <Count edits={edits} value={layout.leadCount} />
-          <Words
-            edits={edits}
-            label="Side"
-            field="side"
-            value={layout.side}
-            words={SIDES}
-            caps={['T']}
-          />
-        </Section>
-      );
     case 'middle':
       return (
-        <Section title="Lead" note="in the middle, the rest on both sides">
+        <Section
+          title="Lead"
+          {...(layout.kind === 'middle' && { note: 'in the middle, the rest on both sides' })}
+        >
           <Share
             edits={edits}
             label="Share"
@@ -43,14 +26,25 @@ export function LayoutParameters({ edits }: { edits: TilingEdits }) {
             caps={['[', ']']}
           />
           <Count edits={edits} value={layout.leadCount} />
-          <Words
-            edits={edits}
-            label="Axis"
-            field="axis"
-            value={layout.axis}
-            words={AXES}
-            caps={['T']}
-          />
+          {layout.kind === 'lead' ? (
+            <Words
+              edits={edits}
+              label="Side"
+              field="side"
+              value={layout.side}
+              words={SIDES}
+              caps={['T']}
+            />
+          ) : (
+            <Words
+              edits={edits}
+              label="Axis"
+              field="axis"
+              value={layout.axis}
+              words={AXES}
+              caps={['T']}
+            />
+          )}
         </Section>
       );
     case 'columns':
