@@ -1,3 +1,4 @@
+import type { Direction } from '../geometry/direction.ts';
 import type { Axis, Rect } from '../geometry/rect.ts';
 import { boundsOf, span } from '../geometry/rect.ts';
 import type { Layout } from '../profile/layout.ts';
@@ -16,14 +17,21 @@ export interface SharePart extends Measure {
   isLead: boolean;
 }
 
+/** A point in a gap, and the direction from there into the first tile, which has room for a figure. */
+export interface GapMark {
+  x: number;
+  y: number;
+  into: Direction;
+}
+
 /** What of an arrangement is worth measuring on the sheet. */
 export interface Measures {
   /** Lead and rest along the axis that divides them, in order. Null without such a division. */
   shares: { axis: Axis; parts: SharePart[] } | null;
-  /** The middle of a gap between two tiles; null while there is none. */
-  innerGap: { x: number; y: number } | null;
-  /** A point in the middle of the outer gap's left side. */
-  outerGap: { x: number; y: number };
+  /** A point in the gap between the first tile and another; null while there is none. */
+  innerGap: GapMark | null;
+  /** A point in the outer gap beside the first tile. */
+  outerGap: GapMark;
 }
 
 /** Measures a workspace on a monitor as it is divided. */
@@ -33,10 +41,7 @@ export function measure(arranged: Arranged): Measures {
   return {
     shares: leadAndRest(tiling.layout, tiles),
     innerGap: firstGap(tiles, arranged.gap.x, arranged.gap.y),
-    outerGap: {
-      x: (area.x + monitor.x) / 2,
-      y: area.y + area.height / 2,
-    },
+    outerGap: besideFirst(area, monitor, tiles[0] ?? area),
   };
 }
 
@@ -65,18 +70,34 @@ function leadAndRest(layout: Layout, tiles: readonly Rect[]): Measures['shares']
   return { axis, parts: [...before, ...lead, ...after] };
 }
 
-/** The middle of the gap between the first tile and one beside or under it. */
-function firstGap(tiles: readonly Rect[], gapX: number, gapY: number) {
+/** Left of the first tile where that stands at the area's left, else right of it. */
+function besideFirst(area: Rect, monitor: Rect, first: Rect): GapMark {
+  const y = first.y + first.height / 2;
+  if (first.x === area.x) return { x: (area.x + monitor.x) / 2, y, into: 'right' };
+  const right = area.x + area.width;
+  return { x: (right + monitor.x + monitor.width) / 2, y, into: 'left' };
+}
+
+/** How far along an edge of the first tile its gap is marked: past the middle, clear of its title. */
+const ALONG = 0.72;
+
+/** A point in the gap between the first tile and whichever stands right of it, under, left or over it. */
+function firstGap(tiles: readonly Rect[], gapX: number, gapY: number): GapMark | null {
   const first = tiles[0];
   if (!first) return null;
-  const right = first.x + first.width;
-  const bottom = first.y + first.height;
+  const { x, y, width, height } = first;
+  const isBeside = (tile: Rect) => tile.y < y + height && tile.y + tile.height > y;
+  const isInLine = (tile: Rect) => tile.x < x + width && tile.x + tile.width > x;
   for (const tile of tiles.slice(1)) {
-    if (tile.x === right + gapX && tile.y < bottom && tile.y + tile.height > first.y) {
-      return { x: right + gapX / 2, y: first.y + first.height * 0.72 };
+    if (isBeside(tile)) {
+      const at = y + height * ALONG;
+      if (tile.x === x + width + gapX) return { x: x + width + gapX / 2, y: at, into: 'left' };
+      if (tile.x + tile.width === x - gapX) return { x: x - gapX / 2, y: at, into: 'right' };
     }
-    if (tile.y === bottom + gapY && tile.x < right && tile.x + tile.width > first.x) {
-      return { x: first.x + first.width * 0.72, y: bottom + gapY / 2 };
+    if (isInLine(tile)) {
+      const at = x + width * ALONG;
+      if (tile.y === y + height + gapY) return { x: at, y: y + height + gapY / 2, into: 'up' };
+      if (tile.y + tile.height === y - gapY) return { x: at, y: y - gapY / 2, into: 'down' };
     }
   }
   return null;

@@ -13,7 +13,7 @@ export interface SheetSize {
 }
 
 /** Room around the desk for tabs, dimension lines and the scale bar, in screen pixels. */
-const MARGIN = { top: 78, right: 62, bottom: 58, left: 34 };
+const MARGIN = { top: 78, right: 62, bottom: 58, left: 40 };
 /** The title block in the lower right corner. */
 export const TITLE_BLOCK: SheetSize = { width: 324, height: 104 };
 

@@ -1,46 +1,47 @@
 import { Box, chakra } from '@chakra-ui/react';
-import type { Measures } from '@sorn/core';
+import type { GapMark, Measures } from '@sorn/core';
 import { Figure } from '../../app/Figure.tsx';
 import type { Viewport } from '../../sheet/viewport.ts';
 import type { TilingEdits } from './edits.ts';
 
 const RADIUS = 13;
-/** From the middle of the circle to the nearer end of the figure's box, sideways and down. */
+/** From the middle of the circle to the nearer end of the figure's box. */
 const LEADER = { x: 46, y: 30 };
-
-/** The inner gap's figure stands left of it, over the lead, where there is room; the outer gap's right of it. */
-type Toward = -1 | 1;
 
 interface Point {
   x: number;
   y: number;
 }
 
-function onScreen(view: Viewport, point: Point): Point {
-  return { x: point.x * view.scale + view.x, y: point.y * view.scale + view.y };
+/** A gap's mark on the sheet, and where its figure's box begins: inside the first tile, off its corners. */
+function callout(
+  view: Viewport,
+  { x, y, into }: GapMark,
+): { at: Point; box: Point; grows: 1 | -1 } {
+  const at = { x: x * view.scale + view.x, y: y * view.scale + view.y };
+  const grows = into === 'right' ? 1 : -1;
+  // At its left a tile has texts above and below: the leader stays near the middle between them.
+  const down = into === 'up' ? -LEADER.y : into === 'right' ? LEADER.y / 2 : LEADER.y;
+  return { at, box: { x: at.x + grows * LEADER.x, y: at.y + down }, grows };
 }
 
 /** Circles around an inner and an outer gap, with a leader to their figures: at true scale a gap is a hair. */
 export function GapCallouts({ measures, view }: { measures: Measures; view: Viewport }) {
-  return (
-    <>
-      {measures.innerGap && <Callout at={onScreen(view, measures.innerGap)} toward={-1} />}
-      <Callout at={onScreen(view, measures.outerGap)} toward={1} />
-    </>
-  );
-}
-
-function Callout({ at, toward }: { at: Point; toward: Toward }) {
-  const edge = RADIUS * Math.SQRT1_2;
-  return (
-    <g aria-hidden transform={`translate(${at.x} ${at.y})`}>
-      <circle r={RADIUS} className="line" />
-      <path
-        className="line"
-        d={`M${toward * edge} ${edge}L${toward * (LEADER.x - 12)} ${LEADER.y}H${toward * LEADER.x}`}
-      />
-    </g>
-  );
+  const marks = [measures.innerGap, measures.outerGap].filter((mark) => mark !== null);
+  return marks.map((mark, i) => {
+    const { at, box, grows } = callout(view, mark);
+    const edge = RADIUS * Math.SQRT1_2;
+    const down = Math.sign(box.y - at.y);
+    return (
+      <g key={i} aria-hidden>
+        <circle cx={at.x} cy={at.y} r={RADIUS} className="line" />
+        <path
+          className="line"
+          d={`M${at.x + grows * edge} ${at.y + down * edge}L${box.x - grows * 12} ${box.y}H${box.x}`}
+        />
+      </g>
+    );
+  });
 }
 
 /** The figures of the gaps, typed over on the sheet. */
@@ -52,16 +53,16 @@ export function GapFigures(props: { measures: Measures; view: Viewport; edits: T
       {measures.innerGap && (
         <GapFigure
           label="inner"
-          toward={-1}
-          at={onScreen(view, measures.innerGap)}
+          mark={measures.innerGap}
+          view={view}
           value={inner.x}
           onChange={(value) => edits.setGap('inner', value)}
         />
       )}
       <GapFigure
         label="outer"
-        toward={1}
-        at={onScreen(view, measures.outerGap)}
+        mark={measures.outerGap}
+        view={view}
         value={outer.left}
         onChange={(value) => edits.setGap('outer', value)}
       />
@@ -71,11 +72,12 @@ export function GapFigures(props: { measures: Measures; view: Viewport; edits: T
 
 function GapFigure(props: {
   label: string;
-  at: Point;
-  toward: Toward;
+  mark: GapMark;
+  view: Viewport;
   value: number;
   onChange: (value: number) => void;
 }) {
+  const { box, grows } = callout(props.view, props.mark);
   return (
     <Box
       position="absolute"
@@ -88,9 +90,9 @@ function GapFigure(props: {
       bg="sheet"
       lineHeight="20px"
       style={{
-        left: props.at.x + props.toward * LEADER.x,
-        top: props.at.y + LEADER.y,
-        transform: `translate(${props.toward < 0 ? '-100%' : '0'}, -50%)`,
+        left: box.x,
+        top: box.y,
+        transform: `translate(${grows < 0 ? '-100%' : '0'}, -50%)`,
       }}
     >
       <chakra.span fontSize="12px" fontStretch="94%">

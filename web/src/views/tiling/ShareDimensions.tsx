@@ -29,7 +29,9 @@ function lineAt({ measures, placed, view }: Props): { at: number; toward: number
         other.y < monitor.y + monitor.height &&
         other.y + other.height > monitor.y,
     );
-    return blocked ? { at: frame.x - 18, toward: frame.x } : { at: right + 18, toward: right };
+    return blocked
+      ? { at: frame.x - 26, toward: frame.x - 14 }
+      : { at: right + 26, toward: right + 14 };
   }
   const bottom = frame.y + frame.height;
   return tabEdge(monitor, placed.desk.monitors, view) === 'top'
