@@ -41,12 +41,17 @@ const SCREENS: { name: string; path: string; keys: string[] }[] = [
   { name: 'Profiles', path: '/profiles', keys: [] },
 ];
 
-/** Shows the page in the other colours without leaving the screen. */
+/** Shows the page in the other colours without leaving the screen, and waits until none is in between. */
 function otherColours(page: Page): Promise<void> {
-  return page.evaluate(() => {
+  return page.evaluate(async () => {
     const { classList } = document.documentElement;
     classList.toggle('dark');
     classList.toggle('light');
+    await new Promise(requestAnimationFrame);
+    const running = document.getAnimations().filter(({ effect }) => {
+      return effect?.getComputedTiming().iterations !== Infinity;
+    });
+    await Promise.allSettled(running.map(({ finished }) => finished));
   });
 }
 
