@@ -31,7 +31,7 @@ export default tseslint.config(
   },
   {
     files: ['core/src/**/*.ts'],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.ts', 'core/src/testing/**'],
     rules: {
       ...forbid({
         regex: '^(?!\\.{1,2}/|zod$)',

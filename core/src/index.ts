@@ -20,6 +20,8 @@ export * from './desk/neighbours.ts';
 export * from './desk/work-area.ts';
 export * from './session/arrange.ts';
 export * from './session/commands/index.ts';
+export { findApps, findWindows } from './session/commands/find.ts';
+export { listedWorkspaces } from './session/commands/workspace.ts';
 export * from './session/findings.ts';
 export * from './session/measures.ts';
 export * from './session/open.ts';
@@ -27,15 +29,20 @@ export * from './session/place.ts';
 export * from './session/reduce.ts';
 export {
   sessionSchema,
+  SHAPING,
   windowSchema,
   type Arrangement,
   type SessionInput,
+  type Shaping,
   type WindowInput,
 } from './session/schema.ts';
 export {
   arrangementOf,
+  isShown,
+  isTiled,
   windowName,
   type Reason,
   type Session,
   type SessionWindow,
+  type Situation,
 } from './session/session.ts';

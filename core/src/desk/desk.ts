@@ -25,19 +25,37 @@ export interface DeskInForce {
   name: string;
   monitors: readonly PlacedMonitor[];
   workspaces: readonly HomedWorkspace[];
+  /** All monitors show the same workspace, and each has its own windows of it. */
+  joined: boolean;
 }
 
 /** What a session says of its surroundings. */
 export interface Connection {
   desk?: string;
   connected?: readonly string[];
+  workspacesMade?: readonly { id: string; monitor: string }[];
+  workspacesClosed?: readonly string[];
 }
+
+const newest = new WeakMap<Profile, { connection: Connection; desk: DeskInForce }>();
+const CONNECTION = ['desk', 'connected', 'workspacesMade', 'workspacesClosed'] as const;
 
 /**
  * Decides the desk: the one named; else the one whose monitors are exactly those connected; else the
  * one with the most in common; else a made-up one, with the monitors where they say or left to right.
  */
 export function deskInForce(profile: Profile, connection: Connection): DeskInForce {
+  // Asked for at every step, while it hardly ever changes.
+  const known = newest.get(profile);
+  if (known && CONNECTION.every((field) => known.connection[field] === connection[field])) {
+    return known.desk;
+  }
+  const desk = decided(profile, connection);
+  newest.set(profile, { connection, desk });
+  return desk;
+}
+
+function decided(profile: Profile, connection: Connection): DeskInForce {
   const named = profile.desks.find((desk) => desk.id === connection.desk);
   const connected = connection.connected?.filter((id) =>
     profile.monitors.some((monitor) => monitor.id === id),
@@ -53,7 +71,8 @@ export function deskInForce(profile: Profile, connection: Connection): DeskInFor
     desk: desk?.id ?? null,
     name: desk ? (desk.name ?? desk.id) : 'Monitors as connected',
     monitors,
-    workspaces: homes(profile, monitors),
+    workspaces: homes(profile, monitors, connection),
+    joined: profile.tiling.workspacesAre === 'joined',
   };
 }
 
@@ -94,20 +113,37 @@ function place(monitors: readonly Monitor[], desk: Desk | null): PlacedMonitor[]
  * Each workspace on its home monitor, or on the primary while that is not connected. A monitor that no
  * workspace calls home gets one of its own, named by the next free number.
  */
-function homes(profile: Profile, monitors: readonly PlacedMonitor[]): HomedWorkspace[] {
+function homes(
+  profile: Profile,
+  monitors: readonly PlacedMonitor[],
+  { workspacesMade = [], workspacesClosed = [] }: Connection,
+): HomedWorkspace[] {
   const primary = monitors[0]!.id;
-  const workspaces: HomedWorkspace[] = profile.workspaces.map(({ id, name, monitor }) => ({
+  const joined = profile.tiling.workspacesAre === 'joined';
+  const homed = (id: string, name: string, monitor: string | undefined): HomedWorkspace => ({
     id,
-    name: name ?? id,
+    name,
     monitor: monitors.some((candidate) => candidate.id === monitor) ? monitor! : primary,
-  }));
-  for (const monitor of monitors) {
-    if (workspaces.some((workspace) => workspace.monitor === monitor.id)) continue;
-    let number = 1;
-    while (workspaces.some((workspace) => workspace.id === String(number))) number++;
-    workspaces.push({ id: String(number), name: String(number), monitor: monitor.id });
+  });
+  const workspaces = profile.workspaces.map(({ id, name, monitor }) =>
+    homed(id, name ?? id, monitor),
+  );
+  for (const monitor of joined ? monitors.slice(0, 1) : monitors) {
+    if (workspaces.some((workspace) => joined || workspace.monitor === monitor.id)) continue;
+    const number = freeNumber(workspaces.map(({ id }) => id));
+    workspaces.push({ id: number, name: number, monitor: monitor.id });
   }
-  return workspaces;
+  return [
+    ...workspaces.filter(({ id }) => !workspacesClosed.includes(id)),
+    ...workspacesMade.map(({ id, monitor }) => homed(id, id, monitor)),
+  ];
+}
+
+/** The least number, from 1, that is nobody's name. */
+export function freeNumber(names: readonly string[]): string {
+  let number = 1;
+  while (names.includes(String(number))) number++;
+  return String(number);
 }
 
 /** The monitor with this id, or the primary one. */
@@ -115,9 +151,15 @@ export function monitorOf(desk: DeskInForce, id: string): PlacedMonitor {
   return desk.monitors.find((monitor) => monitor.id === id) ?? desk.monitors[0]!;
 }
 
-/** The workspaces at home on a monitor. */
-export function workspacesOn(desk: DeskInForce, monitor: string): HomedWorkspace[] {
+/** The workspaces that a monitor can show. */
+export function workspacesOn(desk: DeskInForce, monitor: string): readonly HomedWorkspace[] {
+  if (desk.joined) return desk.workspaces;
   return desk.workspaces.filter((workspace) => workspace.monitor === monitor);
+}
+
+/** The monitor on which a workspace has a window: its home, or the window's own where all share their workspaces. */
+export function monitorFor(desk: DeskInForce, workspace: HomedWorkspace, own: string): string {
+  return desk.joined ? own : workspace.monitor;
 }
 
 /** A name in the profile that matches nothing. */
@@ -127,8 +169,16 @@ export interface UnknownName {
   nearest: string | null;
 }
 
+const unknownIn = new WeakMap<Profile, readonly UnknownName[]>();
+
 /** Every reference of the profile to a monitor, workspace or app that is not there. */
-export function unknownNames(profile: Profile): UnknownName[] {
+export function unknownNames(profile: Profile): readonly UnknownName[] {
+  const known = unknownIn.get(profile) ?? lookedUp(profile);
+  unknownIn.set(profile, known);
+  return known;
+}
+
+function lookedUp(profile: Profile): UnknownName[] {
   const ids = (list: readonly { id: string }[]) => list.map((item) => item.id);
   const monitors = ids(profile.monitors);
   const workspaces = ids(profile.workspaces);

@@ -1,12 +1,17 @@
-import type { Size } from '../geometry/rect.ts';
+import type { Rect, Size } from '../geometry/rect.ts';
 import { LAYOUT_KINDS, type Layout, type LayoutKind } from '../profile/layout.ts';
+import { solve, type Gap } from '../tree/solve.ts';
 import type { Tree } from '../tree/tree.ts';
+import { cascadeTiles } from './cascade.ts';
 import { columnsTree } from './columns.ts';
+import { scattered } from './free.ts';
 import { gridTree } from './grid.ts';
 import { halvingTree } from './halving.ts';
 import { LEAD_AND_REST, leadTree } from './lead.ts';
 import { BOTH_SIDES, middleTree } from './middle.ts';
 import { rowsTree } from './rows.ts';
+import { singleTiles, type Strip } from './single.ts';
+import { unsaidTree } from './split.ts';
 
 /** What a layout can do; a key that needs something else says that it means nothing there. */
 export interface Abilities {
@@ -15,6 +20,9 @@ export interface Abilities {
   leadShare: boolean;
   turn: boolean;
   grow: boolean;
+  /** Windows stand in an order, and can be exchanged in it. */
+  order: boolean;
+  strips: boolean;
 }
 
 type LayoutOf<K extends LayoutKind> = Extract<Layout, { kind: K }>;
@@ -23,12 +31,23 @@ interface LayoutKindInfo<K extends LayoutKind> {
   title: string;
   can: Abilities;
   defaults: LayoutOf<K> & { kind: K };
-  /** `area` is what is divided, after the outer gap. */
-  tree: (count: number, layout: LayoutOf<K>, area: Size) => Tree;
+  /** How a dividing layout divides; `area` is what is divided, after the outer gap. */
+  tree?: (count: number, layout: LayoutOf<K>, area: Size) => Tree;
+  /** The tiles of a layout that lets them lie over each other. `scale` is the monitor's. */
+  tiles?: (count: number, layout: LayoutOf<K>, area: Rect, scale: number) => Rect[];
 }
 
-const LED: Abilities = { lead: true, leadCount: true, leadShare: true, turn: true, grow: true };
+const LED: Abilities = {
+  lead: true,
+  leadCount: true,
+  leadShare: true,
+  turn: true,
+  grow: true,
+  order: true,
+  strips: false,
+};
 const EVEN: Abilities = { ...LED, leadCount: false, leadShare: false };
+const OVERLAID: Abilities = { ...EVEN, lead: false, turn: false, grow: false };
 
 /** What there is to know of each kind of layout. */
 export const LAYOUTS: { [K in LayoutKind]: LayoutKindInfo<K> } = {
@@ -68,14 +87,74 @@ export const LAYOUTS: { [K in LayoutKind]: LayoutKindInfo<K> } = {
     defaults: { kind: 'halving', share: 0.5, firstAxis: 'x', turn: 'zigzag' },
     tree: halvingTree,
   },
+  split: {
+    title: 'Hand-split',
+    can: { ...EVEN, lead: false },
+    defaults: { kind: 'split' },
+    tree: unsaidTree,
+  },
+  single: {
+    title: 'One at a time',
+    can: { ...OVERLAID, turn: true, strips: true },
+    defaults: { kind: 'single', strip: 'none', stripSize: 28 },
+    tiles: (count, layout, area, scale) => singleTiles(count, layout, area, scale).tiles,
+  },
+  cascade: {
+    title: 'Cascade',
+    can: OVERLAID,
+    defaults: { kind: 'cascade', share: 0.7, step: 32 },
+    tiles: cascadeTiles,
+  },
+  free: {
+    title: 'Free',
+    can: { ...OVERLAID, order: false },
+    defaults: { kind: 'free' },
+  },
 };
 
-export { LAYOUT_KINDS };
+export { LAYOUT_KINDS, type Strip };
 
-/** The split tree a layout makes of a number of tiled windows, at least 1, in an area. */
+/** True for layouts that turn the list of windows into a split tree. */
+export function isDividing({ kind }: Layout): boolean {
+  return LAYOUTS[kind].tree !== undefined;
+}
+
+/** The split tree a dividing layout makes of a number of tiled windows, at least 1, in an area. */
 export function layoutTree(layout: Layout, count: number, area: Size): Tree {
-  const tree = LAYOUTS[layout.kind].tree as (count: number, layout: Layout, area: Size) => Tree;
+  const tree = LAYOUTS[layout.kind].tree as
+    ((count: number, layout: Layout, area: Size) => Tree) | undefined;
+  if (!tree) throw new RangeError(`${layout.kind} divides nothing`);
   return tree(count, layout, area);
+}
+
+/** The tiles of a layout that lets them lie over each other; null when it gives none, or divides. */
+export function overlaidTiles(
+  layout: Layout,
+  count: number,
+  area: Rect,
+  scale: number,
+): Rect[] | null {
+  const tiles = LAYOUTS[layout.kind].tiles as
+    ((count: number, layout: Layout, area: Rect, scale: number) => Rect[]) | undefined;
+  return tiles ? tiles(count, layout, area, scale) : null;
+}
+
+/**
+ * A small drawing of a layout: how it arranges windows without hints.
+ *
+ * @param shape the area that is really divided: it decides how a grid or a halving falls out
+ * @param into the drawing's area; `scale` is its pixels for one logical pixel
+ */
+export function sampleTiles(
+  layout: Layout,
+  count: number,
+  shape: Size,
+  into: Rect,
+  gap: Gap,
+  scale: number,
+): Rect[] {
+  if (isDividing(layout)) return solve(layoutTree(layout, count, shape), into, gap, []);
+  return overlaidTiles(layout, count, into, scale) ?? scattered(count, into);
 }
 
 /**

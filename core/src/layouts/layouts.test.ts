@@ -38,6 +38,7 @@ const layout: fc.Arbitrary<Layout> = fc.oneof(
     firstAxis: fc.constantFrom(...FIRST_AXES),
     turn: fc.constantFrom(...TURNS),
   }),
+  fc.constant({ kind: 'split' as const }),
 );
 const area = fc.record({
   x: fc.integer({ min: -3000, max: 3000 }),

@@ -1,6 +1,14 @@
 import type { LayoutField, LayoutKind, LayoutSetting } from './layout.ts';
-import type { Place, Profile, TooSmall } from './schema.ts';
-import { ORIGINS, type GapField, type Origin, type SettingField } from './settings.ts';
+import type { Place, Profile } from './schema.ts';
+import {
+  ORIGINS,
+  PLAIN_DEFAULTS,
+  type GapField,
+  type Origin,
+  type PlainField,
+  type PlainSettings,
+  type SettingField,
+} from './settings.ts';
 
 /** Where in the profile a setting is given: for everything, a workspace, a monitor, or one on the other. */
 export interface Scope {
@@ -31,7 +39,7 @@ export function landing(wished: Reach, ...origins: (Origin | undefined)[]): Reac
   return farthest.sort((a, b) => ORIGINS.indexOf(a) - ORIGINS.indexOf(b))[0]!;
 }
 
-type Settings = Pick<Place, 'layout' | 'setAside' | 'gaps' | 'whenTooSmall'>;
+type Settings = Pick<Place, 'layout' | 'setAside' | 'gaps' | PlainField>;
 
 /** Sets a layout parameter in a scope, under the given kind. */
 export function withLayoutField(
@@ -72,20 +80,27 @@ export function withGap(profile: Profile, scope: Scope, field: GapField, value: 
   }));
 }
 
-export function withTooSmall(profile: Profile, scope: Scope, whenTooSmall: TooSmall): Profile {
-  return withSettings(profile, scope, (settings) => ({ ...settings, whenTooSmall }));
+/** Sets a setting that is one value: what gives way, where new windows go, which layouts are cycled through. */
+export function withPlain<F extends PlainField>(
+  profile: Profile,
+  scope: Scope,
+  field: F,
+  value: PlainSettings[F],
+): Profile {
+  return withSettings(profile, scope, (settings) => ({ ...settings, [field]: value }));
 }
 
 /** Takes a setting out of a scope, so that a farther one decides again. Taking out the kind takes the layout. */
 export function withoutSetting(profile: Profile, scope: Scope, field: SettingField): Profile {
-  return withSettings(profile, scope, ({ layout, gaps, setAside, whenTooSmall }) => {
+  if (field in PLAIN_DEFAULTS) return withSettings(profile, scope, (all) => without(all, field));
+  return withSettings(profile, scope, ({ layout, gaps, setAside, ...plain }) => {
     const keptLayout = layout && field !== 'kind' ? without(layout, field) : undefined;
     const keptGaps = gaps && without(gaps, field);
     return {
+      ...plain,
       ...(keptLayout && { layout: keptLayout }),
       ...(keptGaps && Object.keys(keptGaps).length > 0 && { gaps: keptGaps }),
       ...(setAside && field !== 'kind' && { setAside }),
-      ...(whenTooSmall && field !== 'whenTooSmall' && { whenTooSmall }),
     };
   });
 }
@@ -100,9 +115,10 @@ function withSettings(
   scope: Scope,
   change: (settings: Settings) => Settings,
 ): Profile {
-  const { places, growStep, ...whole } = profile.tiling;
+  const { places, growStep, workspacesAre, emptyWorkspaces, ...whole } = profile.tiling;
   if (scope.workspace === undefined && scope.monitor === undefined) {
-    return { ...profile, tiling: { growStep, places, ...change(whole) } };
+    const apart = { growStep, workspacesAre, emptyWorkspaces, places };
+    return { ...profile, tiling: { ...apart, ...change(whole) } };
   }
   const isHere = (place: Place) =>
     place.workspace === scope.workspace && place.monitor === scope.monitor;

@@ -1,8 +1,28 @@
 import { z } from 'zod';
-import { between, countField, fields, listOf, oneOf, shareField, weightField } from './fields.ts';
+import {
+  between,
+  countField,
+  fields,
+  lengthField,
+  listOf,
+  oneOf,
+  shareField,
+  weightField,
+} from './fields.ts';
 
 /** Every kind of layout, in the order in which they are shown. */
-export const LAYOUT_KINDS = ['lead', 'middle', 'columns', 'rows', 'grid', 'halving'] as const;
+export const LAYOUT_KINDS = [
+  'lead',
+  'middle',
+  'columns',
+  'rows',
+  'grid',
+  'halving',
+  'split',
+  'single',
+  'cascade',
+  'free',
+] as const;
 export type LayoutKind = (typeof LAYOUT_KINDS)[number];
 
 export const SIDES = ['left', 'right', 'top', 'bottom'] as const;
@@ -12,6 +32,8 @@ export const FIRST_AXES = ['x', 'y', 'long'] as const;
 export type FirstAxis = (typeof FIRST_AXES)[number];
 export const TURNS = ['zigzag', 'inward'] as const;
 export type Turn = (typeof TURNS)[number];
+export const STRIPS = ['none', 'tabs', 'list'] as const;
+export type StripKind = (typeof STRIPS)[number];
 
 const trackFields = {
   weights: listOf(weightField, 'weights').exactOptional(),
@@ -49,6 +71,20 @@ export const layoutSchema = z.discriminatedUnion(
       firstAxis: oneOf(FIRST_AXES).exactOptional(),
       turn: oneOf(TURNS).exactOptional(),
     }),
+    fields({ kind: z.literal('split') }),
+    fields({
+      kind: z.literal('single'),
+      strip: oneOf(STRIPS).exactOptional(),
+      /** Height of a tab, or of a line of the list, in logical pixels. */
+      stripSize: lengthField.min(1, { error: 'logical pixels from 1 to 10000' }).exactOptional(),
+    }),
+    fields({
+      kind: z.literal('cascade'),
+      share: shareField.exactOptional(),
+      /** By how much each window is moved from the one before, in logical pixels. */
+      step: lengthField.exactOptional(),
+    }),
+    fields({ kind: z.literal('free') }),
   ],
   { error: `a layout whose kind is one of ${LAYOUT_KINDS.join(', ')}` },
 );
@@ -64,4 +100,17 @@ export type MiddleLayout = Required<SettingOf<'middle'>>;
 export type TracksLayout = SettingOf<'columns' | 'rows'> & { weights: readonly number[] };
 export type GridLayout = Required<SettingOf<'grid'>>;
 export type HalvingLayout = Required<SettingOf<'halving'>>;
-export type Layout = LeadLayout | MiddleLayout | TracksLayout | GridLayout | HalvingLayout;
+export type SplitLayout = SettingOf<'split'>;
+export type SingleLayout = Required<SettingOf<'single'>>;
+export type CascadeLayout = Required<SettingOf<'cascade'>>;
+export type FreeLayout = SettingOf<'free'>;
+export type Layout =
+  | LeadLayout
+  | MiddleLayout
+  | TracksLayout
+  | GridLayout
+  | HalvingLayout
+  | SplitLayout
+  | SingleLayout
+  | CascadeLayout
+  | FreeLayout;

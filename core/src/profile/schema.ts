@@ -13,7 +13,7 @@ import {
   textField,
   whole,
 } from './fields.ts';
-import { layoutSchema } from './layout.ts';
+import { LAYOUT_KINDS, layoutSchema } from './layout.ts';
 
 export const PROFILE_VERSION = 1;
 
@@ -23,6 +23,13 @@ export type Held = (typeof HELD)[number];
 /** What becomes of windows when their minimums cannot all be met. */
 export const TOO_SMALL = ['squeeze', 'float', 'stack'] as const;
 export type TooSmall = (typeof TOO_SMALL)[number];
+/** Where a window that opens stands in the order. */
+export const NEW_WINDOWS = ['lead', 'end', 'after-focused'] as const;
+export type NewWindows = (typeof NEW_WINDOWS)[number];
+/** Per monitor: each monitor has its own. Joined: all monitors are switched together. */
+export const WORKSPACES_ARE = ['per-monitor', 'joined'] as const;
+/** What becomes of a workspace without windows once it is not shown. */
+export const EMPTY_WORKSPACES = ['kept', 'dropped'] as const;
 export const HUES = ['vermilion', 'petrol', 'ochre', 'slate'] as const;
 export type Hue = (typeof HUES)[number];
 export const MODIFIERS = ['Ctrl', 'Alt', 'Shift', 'Meta'] as const;
@@ -135,6 +142,12 @@ const settingFields = {
   setAside: listOf(layoutSchema, 'layouts', 20).exactOptional(),
   gaps: fields(gapFields).exactOptional(),
   whenTooSmall: oneOf(TOO_SMALL).exactOptional(),
+  newWindows: oneOf(NEW_WINDOWS).exactOptional(),
+  /** The layouts that next-layout and previous-layout go round. */
+  cycle: listOf(oneOf(LAYOUT_KINDS), 'kinds of layout', LAYOUT_KINDS.length)
+    .min(1, { error: 'at least one kind of layout' })
+    .refine((kinds) => new Set(kinds).size === kinds.length, { error: 'each kind at most once' })
+    .exactOptional(),
 };
 
 export const placeSchema = fields({
@@ -148,6 +161,8 @@ export const placeSchema = fields({
 export const tilingSchema = fields({
   ...settingFields,
   growStep: lengthField.min(1, { error: 'logical pixels from 1 to 10000' }).default(40),
+  workspacesAre: oneOf(WORKSPACES_ARE).default('per-monitor'),
+  emptyWorkspaces: oneOf(EMPTY_WORKSPACES).default('kept'),
   places: listOf(placeSchema, 'places').default([]),
 });
 

@@ -1,8 +1,14 @@
 import { LAYOUTS } from '../layouts/index.ts';
 import type { Edges } from '../geometry/rect.ts';
 import type { Gap } from '../tree/solve.ts';
-import type { Layout, LayoutField, LayoutKind, LayoutSetting } from './layout.ts';
-import type { Place, Profile, Tiling, TooSmall } from './schema.ts';
+import {
+  LAYOUT_KINDS,
+  type Layout,
+  type LayoutField,
+  type LayoutKind,
+  type LayoutSetting,
+} from './layout.ts';
+import type { NewWindows, Place, Profile, Tiling, TooSmall } from './schema.ts';
 
 /** Who decided a setting: the closest place that gives it. */
 export const ORIGINS = [
@@ -15,12 +21,24 @@ export const ORIGINS = [
 ] as const;
 export type Origin = (typeof ORIGINS)[number];
 
+/** Settings that are one value each, with what they are where nothing is set. */
+export const PLAIN_DEFAULTS: PlainSettings = {
+  whenTooSmall: 'squeeze',
+  newWindows: 'end',
+  cycle: LAYOUT_KINDS,
+};
+export interface PlainSettings {
+  whenTooSmall: TooSmall;
+  newWindows: NewWindows;
+  cycle: readonly LayoutKind[];
+}
+export type PlainField = keyof PlainSettings;
+
 /** One level of settings, closest first in a list of them. */
-export interface Level {
+export interface Level extends Partial<PlainSettings> {
   from: Origin;
   layout?: LayoutSetting;
   gaps?: NonNullable<Tiling['gaps']>;
-  whenTooSmall?: TooSmall;
 }
 
 /** Gaps in logical pixels. */
@@ -32,13 +50,12 @@ export interface Gaps {
 
 export type GapField = keyof Gaps;
 /** Every field that can be set by place. */
-export type SettingField = LayoutField | GapField | 'whenTooSmall';
+export type SettingField = LayoutField | GapField | PlainField;
 
 /** What is in force for a workspace on a monitor, and who decided each field. */
-export interface TilingInForce {
+export interface TilingInForce extends PlainSettings {
   layout: Layout;
   gaps: Gaps;
-  whenTooSmall: TooSmall;
   from: Partial<Record<SettingField, Origin>>;
 }
 
@@ -64,15 +81,14 @@ export function levelsFor(profile: Profile, workspace: string, monitor: string):
   return levels;
 }
 
-function settingsOf({
-  layout,
-  gaps,
-  whenTooSmall,
-}: Pick<Place, 'layout' | 'gaps' | 'whenTooSmall'>): Omit<Level, 'from'> {
+function settingsOf(place: Pick<Place, 'layout' | 'gaps' | PlainField>): Omit<Level, 'from'> {
+  const { layout, gaps, whenTooSmall, newWindows, cycle } = place;
   return {
     ...(layout && { layout }),
     ...(gaps && { gaps }),
     ...(whenTooSmall && { whenTooSmall }),
+    ...(newWindows && { newWindows }),
+    ...(cycle && { cycle }),
   };
 }
 
@@ -125,15 +141,21 @@ export function resolveGaps(levels: readonly Level[]): { gaps: Gaps; from: Tilin
   };
 }
 
-/** Decides what becomes of windows that do not fit. */
-export function resolveTooSmall(levels: readonly Level[]): {
-  whenTooSmall: TooSmall;
-  from: TilingInForce['from'];
-} {
-  const level = levels.find((candidate) => candidate.whenTooSmall !== undefined);
+/** Decides the settings that are one value each. */
+export function resolvePlain(
+  levels: readonly Level[],
+): PlainSettings & Pick<TilingInForce, 'from'> {
+  const decide = <F extends PlainField>(field: F) => {
+    const level = levels.find((candidate) => candidate[field] !== undefined);
+    from[field] = level?.from ?? 'default';
+    return (level?.[field] ?? PLAIN_DEFAULTS[field]) as PlainSettings[F];
+  };
+  const from: TilingInForce['from'] = {};
   return {
-    whenTooSmall: level?.whenTooSmall ?? 'squeeze',
-    from: { whenTooSmall: level?.from ?? 'default' },
+    whenTooSmall: decide('whenTooSmall'),
+    newWindows: decide('newWindows'),
+    cycle: decide('cycle'),
+    from,
   };
 }
 

@@ -2,29 +2,35 @@ import { monitorOf, type PlacedMonitor } from '../desk/desk.ts';
 import { workArea, type Dropped } from '../desk/work-area.ts';
 import { toPixels } from '../geometry/round.ts';
 import type { Rect, Size } from '../geometry/rect.ts';
-import { layoutTree } from '../layouts/index.ts';
+import { isDividing, layoutTree, overlaidTiles, type Strip } from '../layouts/index.ts';
+import { singleTiles } from '../layouts/single.ts';
 import {
   levelsFor,
   resolveGaps,
   resolveLayout,
-  resolveTooSmall,
+  resolvePlain,
   type AdjustedByKind,
   type Level,
   type TilingInForce,
 } from '../profile/settings.ts';
+import type { Layout } from '../profile/layout.ts';
 import type { Profile } from '../profile/schema.ts';
+import { completed, shownTree, type HandTree } from '../tree/hand.ts';
 import {
   flatten,
   minimumsCanBeMet,
   rectsFor,
   solveInto,
+  tilesOf,
   type FlatTree,
   type Gap,
 } from '../tree/solve.ts';
-import { withWeights, type NamedWeights } from '../tree/tree.ts';
+import { withWeights, type NamedWeights, type Tree } from '../tree/tree.ts';
 import { minimumOf } from './hints.ts';
 import {
   arrangementOf,
+  isTiled,
+  placeKey,
   type Arrangement,
   type Session,
   type SessionWindow,
@@ -36,7 +42,7 @@ export interface Arranged {
   workspace: string;
   monitor: PlacedMonitor;
   tiling: TilingInForce;
-  /** The windows in tiles, in their order: position i in the tree is window i here. */
+  /** The windows that the layout arranges, in their order: position i in the tree is window i here. */
   tiled: readonly SessionWindow[];
   /** Windows that left the tiles because the minimums could not all be met, the one opened last first. */
   left: readonly SessionWindow[];
@@ -45,9 +51,18 @@ export interface Arranged {
   gap: Gap;
   dropped: readonly Dropped[];
   minimums: readonly Size[];
-  /** The solved tree; null when nothing is tiled. */
+  /** One for each tiled window; null where the layout gives none, so that windows float where they are. */
+  tiles: readonly Rect[] | null;
+  /** The solved tree; null when nothing is tiled, or the layout divides nothing. */
   solved: { flat: FlatTree; rects: Int32Array; crowded: boolean } | null;
+  /** The strip that names the windows of which one is shown. */
+  strip: Strip | null;
 }
+
+const inForce = new WeakMap<
+  Arrangement,
+  { profile: Profile; key: string; tiling: TilingInForce }
+>();
 
 /** What decides the tiling of a workspace on a monitor, a session's choices among it. */
 export function tilingInForce(
@@ -56,15 +71,29 @@ export function tilingInForce(
   workspace: string,
   monitor: string,
 ): TilingInForce {
-  const levels: Level[] = levelsFor(profile, workspace, monitor);
   const arrangement = arrangementOf(session, workspace, monitor);
+  const key = placeKey(workspace, monitor);
+  const known = inForce.get(arrangement);
+  if (known && known.profile === profile && known.key === key) return known.tiling;
+  const tiling = decidedTiling(profile, arrangement, workspace, monitor);
+  inForce.set(arrangement, { profile, key, tiling });
+  return tiling;
+}
+
+function decidedTiling(
+  profile: Profile,
+  arrangement: Arrangement,
+  workspace: string,
+  monitor: string,
+): TilingInForce {
+  const levels: Level[] = levelsFor(profile, workspace, monitor);
   const chosen: Level[] = arrangement.layout
     ? [{ from: 'session', layout: arrangement.layout }, ...levels]
     : levels;
   const { layout, from } = resolveLayout(chosen, parametersOf(arrangement));
   const { gaps, from: gapsFrom } = resolveGaps(levels);
-  const { whenTooSmall, from: tooSmallFrom } = resolveTooSmall(levels);
-  return { layout, gaps, whenTooSmall, from: { ...from, ...gapsFrom, ...tooSmallFrom } };
+  const { from: plainFrom, ...plain } = resolvePlain(levels);
+  return { layout, gaps, ...plain, from: { ...from, ...gapsFrom, ...plainFrom } };
 }
 
 function parametersOf({ adjusted = {} }: Arrangement): AdjustedByKind {
@@ -76,15 +105,6 @@ function parametersOf({ adjusted = {} }: Arrangement): AdjustedByKind {
   );
 }
 
-/** Sizes moved by key, by the split they belong to. */
-function movedWeights(
-  session: Session,
-  arranged: Pick<Arranged, 'workspace' | 'monitor' | 'tiling'>,
-): NamedWeights {
-  const arrangement = arrangementOf(session, arranged.workspace, arranged.monitor.id);
-  return arrangement.adjusted?.[arranged.tiling.layout.kind]?.weights ?? {};
-}
-
 /** Divides what a workspace has on a monitor. */
 export function arrange(situation: Situation, workspace: string, monitorId: string): Arranged {
   const { session } = situation;
@@ -94,42 +114,83 @@ export function arrange(situation: Situation, workspace: string, monitorId: stri
   return arrangeWindows(situation, workspace, monitorId, byId);
 }
 
+interface Known {
+  profile: Profile;
+  monitor: PlacedMonitor;
+  tiled: readonly SessionWindow[];
+  arranged: Arranged;
+}
+
+/** What was divided last, by arrangement: most steps change one arrangement at most. */
+const divisions = new WeakMap<Arrangement, Known>();
+
 /** `arrange` for a caller that has the windows by their ids already. */
 export function arrangeWindows(
-  { session, profile, desk }: Situation,
+  situation: Situation,
   workspace: string,
   monitorId: string,
   byId: ReadonlyMap<string, SessionWindow>,
 ): Arranged {
+  const { session, profile, desk } = situation;
   const monitor = monitorOf(desk, monitorId);
-  const tiling = tilingInForce(profile, session, workspace, monitorId);
+  const arrangement = arrangementOf(session, workspace, monitorId);
   const tiled: SessionWindow[] = [];
-  for (const id of arrangementOf(session, workspace, monitorId).order) {
+  for (const id of arrangement.order) {
     const window = byId.get(id);
-    if (window?.held === 'tiled') tiled.push(window);
+    if (window && isTiled(window) && window.workspace === workspace) tiled.push(window);
   }
-  const divide = (windows: readonly SessionWindow[]) =>
-    divided(session, { workspace, monitor, tiling, tiled: windows });
-  const whole = divide(tiled);
-  if (tiling.whenTooSmall === 'squeeze' || whole.allFit) return { ...whole.arranged, left: [] };
-
-  // The window opened last leaves, again and again, until the rest fits.
-  const age = new Map(session.windows.map((window, i) => [window.id, i]));
-  const oldestFirst = [...tiled].sort((a, b) => age.get(a.id)! - age.get(b.id)!);
-  const left: SessionWindow[] = [];
-  let now = whole;
-  while (!now.allFit && oldestFirst.length > 1) {
-    left.push(oldestFirst.pop()!);
-    now = divide(tiled.filter((window) => !left.includes(window)));
+  const known = divisions.get(arrangement);
+  if (
+    known &&
+    known.profile === profile &&
+    known.monitor === monitor &&
+    known.arranged.workspace === workspace &&
+    known.tiled.length === tiled.length &&
+    known.tiled.every((window, i) => window === tiled[i])
+  ) {
+    return known.arranged;
   }
-  return { ...now.arranged, left };
+  const tiling = tilingInForce(profile, session, workspace, monitorId);
+  const place = { workspace, monitor, tiling };
+  const arranged = withRoom(session, (windows) =>
+    divided(arrangement, { ...place, tiled: windows }),
+  )(tiled);
+  divisions.set(arrangement, { profile, monitor, tiled, arranged });
+  return arranged;
 }
 
-/** Divides an area among some windows; `allFit` tells whether their minimums can all be met. */
+interface Division {
+  arranged: Omit<Arranged, 'left'>;
+  /** The minimums of all windows are met. */
+  allFit: boolean;
+}
+
+/** Where windows may leave for want of room, the one opened last does, again and again, until the rest fits. */
+function withRoom(session: Session, divide: (windows: readonly SessionWindow[]) => Division) {
+  return (tiled: readonly SessionWindow[]): Arranged => {
+    let now = divide(tiled);
+    const left: SessionWindow[] = [];
+    if (now.allFit || now.arranged.tiling.whenTooSmall === 'squeeze') {
+      return { ...now.arranged, left };
+    }
+    const age = new Map(session.windows.map((window, i) => [window.id, i]));
+    const oldestFirst = [...tiled].sort((a, b) => age.get(a.id)! - age.get(b.id)!);
+    const gone = new Set<SessionWindow>();
+    while (!now.allFit && oldestFirst.length > 1) {
+      const last = oldestFirst.pop()!;
+      left.push(last);
+      gone.add(last);
+      now = divide(tiled.filter((window) => !gone.has(window)));
+    }
+    return { ...now.arranged, left };
+  };
+}
+
+/** Divides an area among some windows. */
 function divided(
-  session: Session,
+  arrangement: Arrangement,
   of: Pick<Arranged, 'workspace' | 'monitor' | 'tiling' | 'tiled'>,
-): { arranged: Omit<Arranged, 'left'>; allFit: boolean } {
+): Division {
   const { monitor, tiled } = of;
   const { gaps, layout } = of.tiling;
   const noGaps = gaps.dropWhenAlone && tiled.length === 1;
@@ -139,15 +200,50 @@ function divided(
     y: toPixels(gaps.inner.y, monitor.scale),
   };
   const minimums = tiled.map((window) => minimumOf(window, monitor.scale));
-  const arranged = { ...of, area, gap, dropped, minimums };
-  if (tiled.length === 0) return { arranged: { ...arranged, solved: null }, allFit: true };
+  const bare = { ...of, area, gap, dropped, minimums, solved: null, strip: null };
+  if (tiled.length === 0) return { arranged: { ...bare, tiles: [] }, allFit: true };
 
-  const tree = withWeights(layoutTree(layout, tiled.length, area), movedWeights(session, of));
-  const flat = flatten(tree, minimums, gap);
+  if (!isDividing(layout)) {
+    const tiles = overlaidTiles(layout, tiled.length, area, monitor.scale);
+    const allFit = tiles?.every(
+      (tile, i) => minimums[i]!.width <= tile.width && minimums[i]!.height <= tile.height,
+    );
+    const strip =
+      layout.kind === 'single'
+        ? singleTiles(tiled.length, layout, area, monitor.scale).strip
+        : null;
+    return { arranged: { ...bare, tiles, strip }, allFit: allFit ?? true };
+  }
+  const flat = flatten(treeFor(arrangement, layout, tiled, area), minimums, gap);
   const rects = rectsFor(flat);
   const crowded = solveInto(flat, area, rects) > 0;
+  const solved = { flat, rects, crowded };
   return {
-    arranged: { ...arranged, solved: { flat, rects, crowded } },
+    arranged: { ...bare, tiles: tilesOf(flat, rects), solved },
     allFit: minimumsCanBeMet(flat, area),
   };
+}
+
+/** The layout's tree with the sizes moved by key; in hand-split the tree the person made. */
+function treeFor(
+  arrangement: Arrangement,
+  layout: Layout,
+  tiled: readonly SessionWindow[],
+  area: Size,
+): Tree {
+  if (layout.kind === 'split') {
+    const ids = tiled.map(({ id }) => id);
+    return shownTree(handTree(arrangement, ids, area)!, ids)!;
+  }
+  const moved: NamedWeights = arrangement.adjusted?.[layout.kind]?.weights ?? {};
+  return withWeights(layoutTree(layout, tiled.length, area), moved);
+}
+
+/** The tree made by hand, with a leaf for every window; undefined without any window. */
+export function handTree(
+  { hand }: Arrangement,
+  ids: readonly string[],
+  area: Size,
+): HandTree | undefined {
+  return completed(hand, ids, area);
 }

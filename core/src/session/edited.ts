@@ -1,5 +1,8 @@
+import { deskInForce } from '../desk/desk.ts';
 import type { Profile } from '../profile/schema.ts';
 import { levelsFor, resolveLayout } from '../profile/settings.ts';
+import { arrange } from './arrange.ts';
+import { carriedOver } from './commands/split.ts';
 import { openSession } from './open.ts';
 import { did, withAdjusted, type Outcome, type Session, type Situation } from './session.ts';
 
@@ -10,6 +13,7 @@ import { did, withAdjusted, type Outcome, type Session, type Situation } from '.
  * @param before the profile before the edit; the situation has the one after
  */
 export function profileEdited({ session, profile }: Situation, before: Profile): Outcome {
+  const former: Situation = { session, profile: before, desk: deskInForce(before, session) };
   let next: Session = session;
   for (const [key, arrangement] of Object.entries(session.arrangements)) {
     const [workspace = '', monitor = ''] = key.split('/');
@@ -33,11 +37,14 @@ export function profileEdited({ session, profile }: Situation, before: Profile):
     if (kept !== arrangement) {
       next = { ...next, arrangements: { ...next.arrangements, [key]: kept } };
     }
+    if (was.kind !== is.kind)
+      next = carriedOver(next, arrange(former, workspace, monitor), is.kind);
   }
   const placed =
     before.monitors === profile.monitors &&
     before.desks === profile.desks &&
-    before.workspaces === profile.workspaces;
+    before.workspaces === profile.workspaces &&
+    before.tiling.workspacesAre === profile.tiling.workspacesAre;
   if (!placed) {
     const windows = [...next.windows];
     next = openSession({ ...next, windows }, profile).session;

@@ -1,9 +1,22 @@
-import { deskInForce, monitorOf, workspacesOn, type DeskInForce } from '../desk/desk.ts';
+import {
+  deskInForce,
+  monitorFor,
+  monitorOf,
+  workspacesOn,
+  type DeskInForce,
+} from '../desk/desk.ts';
 import { nearestName } from '../profile/nearest.ts';
 import type { Profile } from '../profile/schema.ts';
 import type { Finding } from './findings.ts';
 import type { SessionInput, WindowInput } from './schema.ts';
-import { mendOrders, windowOf, withFocus, type Session, type SessionWindow } from './session.ts';
+import {
+  isShown,
+  mendOrders,
+  windowOf,
+  withFocus,
+  type Session,
+  type SessionWindow,
+} from './session.ts';
 import { firstStanding } from './standing.ts';
 
 /** A session ready to run, and what in its file could not be taken as it was. */
@@ -22,7 +35,9 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
   const unknown = (path: string, value: string, names: readonly string[]) =>
     findings.push({ kind: 'unknown-name', path, value, nearest: nearestName(value, names) });
 
-  const { desk: deskId, focus, ...rest } = input;
+  // What lasts only while a key is held, or until something else is done, does not outlive a visit.
+  const { switching: _choice, shaping: _steps, desktop, calledBack: _back, ...kept } = input;
+  const { desk: deskId, focus, pocket, minimised, joined: _was, ...rest } = kept;
   const deskIds = profile.desks.map((desk) => desk.id);
   const deskKnown = deskId !== undefined && deskIds.includes(deskId);
   if (deskId !== undefined && !deskKnown) unknown('desk', deskId, deskIds);
@@ -41,7 +56,8 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
     if (homeMissing) unknown(`windows[${i}].monitor`, window.monitor!, ids(desk.monitors));
     const workspace =
       asked.workspace ?? shown[asked.monitor ?? desk.monitors[0]!.id] ?? desk.workspaces[0]!.id;
-    const monitor = desk.workspaces.find((home) => home.id === workspace)!.monitor;
+    const home = desk.workspaces.find(({ id }) => id === workspace)!;
+    const monitor = monitorFor(desk, home, asked.monitor ?? desk.monitors[0]!.id);
     if (asked.monitor !== undefined && asked.monitor !== monitor) {
       findings.push({
         kind: 'elsewhere',
@@ -57,17 +73,36 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
   const known = new Set(windows.map((window) => window.id));
   const recent = input.recent.filter((id) => known.has(id));
   const newestFirst = windows.map((window) => window.id).reverse();
+  const inOrder = (listed: readonly string[] = [], all: readonly SessionWindow[]) => {
+    const ids = all.map(({ id }) => id);
+    return [...new Set([...listed.filter((id) => ids.includes(id)), ...ids])];
+  };
+  const pocketed = inOrder(
+    pocket,
+    windows.filter(({ held }) => held === 'pocketed'),
+  );
+  const hidden = inOrder(
+    minimised,
+    windows.filter((window) => window.minimised),
+  );
   let session: Session = mendOrders({
     ...rest,
     ...(deskKnown && { desk: deskId }),
+    ...(desk.joined && { joined: true }),
+    ...(desktop && !desktop.whileHeld && { desktop }),
+    ...(pocketed.length > 0 && { pocket: pocketed }),
+    ...(hidden.length > 0 && { minimised: hidden }),
     windows,
     shown,
     opened: countsOfOpened(input),
     recent: [...new Set([...recent, ...newestFirst])],
     focusMonitor: monitorOf(desk, input.focusMonitor ?? '').id,
   });
+  const named = windowOf(session, focus);
+  // What is out of sight cannot have the focus.
+  if (session.desktop) return { session, findings };
   const focused =
-    windowOf(session, focus) ??
+    (named && named.held !== 'pocketed' && !named.minimised ? named : undefined) ??
     (input.focusMonitor === undefined ? lastOpenedIn(session) : undefined);
   if (focused) session = withFocus(session, focused);
   return { session, findings };
@@ -92,6 +127,13 @@ function askedPlace(window: WindowInput, desk: DeskInForce) {
 
 function shownWorkspaces(input: SessionInput, desk: DeskInForce): Record<string, string> {
   const shown: Record<string, string> = {};
+  if (desk.joined) {
+    const wanted = Object.values(input.shown).find((id) =>
+      desk.workspaces.some((workspace) => workspace.id === id),
+    );
+    const all = wanted ?? desk.workspaces[0]!.id;
+    return Object.fromEntries(desk.monitors.map(({ id }) => [id, all]));
+  }
   for (const monitor of desk.monitors) {
     const here = workspacesOn(desk, monitor.id);
     const wanted = here.find((workspace) => workspace.id === input.shown[monitor.id]);
@@ -100,14 +142,15 @@ function shownWorkspaces(input: SessionInput, desk: DeskInForce): Record<string,
   return shown;
 }
 
-/** A window that no tile holds must stand somewhere from the beginning. */
+/** A window in sight that no tile holds must stand somewhere from the beginning. */
 function standingSomewhere(window: SessionWindow, desk: DeskInForce): SessionWindow {
-  if (window.held === 'tiled' || window.standing) return window;
+  const isFree = window.held === 'floating' || window.held === 'left-alone';
+  if (!isFree || window.standing) return window;
   return { ...window, standing: firstStanding(window, monitorOf(desk, window.monitor)) };
 }
 
 function lastOpenedIn(session: Session): SessionWindow | undefined {
-  return session.windows.findLast((window) => session.shown[window.monitor] === window.workspace);
+  return session.windows.findLast((window) => isShown(session, window));
 }
 
 /** At least as many as there are, so that a new window's id was never another's. */

@@ -275,7 +275,11 @@ describe('any desk, windows, shares and gaps', () => {
         { windows: ids },
       );
       expect(placements.every(({ width, height }) => width >= 1 && height >= 1)).toBe(true);
-      expect(findings.filter(({ kind: k }) => k === 'squeeze').length).toBeGreaterThanOrEqual(499);
+      // One at a time and cascade have room for each window, and free leaves each as large as it is.
+      const isCrammed = !['single', 'cascade', 'free'].includes(kind);
+      const squeezed = findings.filter(({ kind: k }) => k === 'squeeze').length;
+      if (isCrammed) expect(squeezed).toBeGreaterThanOrEqual(499);
+      else expect(findings).toEqual([]);
     }
   });
 });

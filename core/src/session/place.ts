@@ -1,8 +1,8 @@
 import { deskInForce, monitorOf, unknownNames, type DeskInForce } from '../desk/desk.ts';
+import { workArea } from '../desk/work-area.ts';
 import type { Rect } from '../geometry/rect.ts';
 import type { Held, Profile } from '../profile/schema.ts';
-import { rectOf } from '../tree/solve.ts';
-import { arrangeWindows, type Arranged } from './arrange.ts';
+import { arrangeWindows, tilingInForce, type Arranged } from './arrange.ts';
 import type { Finding } from './findings.ts';
 import { fitInto } from './hints.ts';
 import { isShown, placeKey, type Session, type SessionWindow, type Situation } from './session.ts';
@@ -17,6 +17,10 @@ export interface Placement extends Rect {
   shown: boolean;
   /** The tile its layout gives it; null when it is not tiled. */
   tile: Rect | null;
+  /** Left out while none of them holds. */
+  state?: 'maximised' | 'full-screen' | 'minimised';
+  stayAbove?: true;
+  everywhere?: true;
 }
 
 export interface Placed {
@@ -47,68 +51,101 @@ export function place(
     readTiles(session, arranged, tiles, findings);
   }
   const placements = session.windows.map((window) =>
-    placementOf(session, window, tiles.get(window.id), desk),
+    placementOf(situation, window, tiles.get(window.id)),
   );
   return { placements, findings };
 }
 
 /** The placements of the windows a monitor shows, in the order in which they opened. */
 export function placeShown(situation: Situation, monitor: string): Placement[] {
-  const { session, desk } = situation;
+  const { session } = situation;
   const here = session.windows.filter(
     (window) => window.monitor === monitor && isShown(session, window),
   );
-  const workspace = here[0]?.workspace;
-  if (workspace === undefined) return [];
+  const workspace = session.shown[monitor];
+  if (workspace === undefined || here.length === 0) return [];
   const byId = new Map(here.map((window) => [window.id, window]));
   const tiles: Tiles = new Map();
   readTiles(session, arrangeWindows(situation, workspace, monitor, byId), tiles, []);
   return here
-    .map((window) => placementOf(session, window, tiles.get(window.id), desk))
+    .map((window) => placementOf(situation, window, tiles.get(window.id)))
     .filter(({ shown }) => shown);
 }
 
 /** What a layout says of a window: its tile, and whether another one covers it there. */
-type Tiles = Map<string, { tile: Rect; covered: boolean }>;
+interface Given {
+  tile: Rect;
+  covered: boolean;
+}
+type Tiles = Map<string, Given>;
 
 function placementOf(
-  session: Session,
+  situation: Situation,
   window: SessionWindow,
-  given: { tile: Rect; covered: boolean } | undefined,
-  desk: DeskInForce,
+  arranged: Given | undefined,
 ): Placement {
-  const monitor = monitorOf(desk, window.monitor);
-  const rect = given
-    ? fitInto(window, given.tile, monitor.scale)
-    : (window.standing ?? firstStanding(window, monitor));
+  const { session } = situation;
+  const given = session.paused ? undefined : arranged;
+  const { x, y, width, height } = rectOf(situation, window, given);
+  const { fullScreen, maximised, minimised } = window;
+  const state = minimised
+    ? 'minimised'
+    : fullScreen
+      ? 'full-screen'
+      : maximised
+        ? 'maximised'
+        : null;
+  // One that has no tile, for want of room or because the layout gives none, floats.
+  const floats = window.held === 'tiled' && !given && !minimised && !session.paused;
   return {
     id: window.id,
     monitor: window.monitor,
     workspace: window.workspace,
-    // One that lost its tile for want of room floats, until it has one again.
-    held: window.held === 'tiled' && !given ? 'floating' : window.held,
+    held: floats ? 'floating' : window.held,
     shown: isShown(session, window) && !given?.covered,
     tile: given?.tile ?? null,
-    x: rect.x,
-    y: rect.y,
-    width: rect.width,
-    height: rect.height,
+    x,
+    y,
+    width,
+    height,
+    ...(state && { state }),
+    ...(window.stayAbove && { stayAbove: true as const }),
+    ...(window.everywhere && { everywhere: true as const }),
   };
+}
+
+function rectOf(
+  { session, profile, desk }: Situation,
+  window: SessionWindow,
+  given: Given | undefined,
+): Rect {
+  const monitor = monitorOf(desk, window.monitor);
+  const paused = session.paused?.standing[window.id];
+  if (paused) return paused;
+  if (window.fullScreen) return fitInto(window, monitor, monitor.scale);
+  if (window.maximised) {
+    const { gaps } = tilingInForce(profile, session, window.workspace, window.monitor);
+    return fitInto(window, workArea(monitor, gaps.outer).area, monitor.scale);
+  }
+  if (given) return fitInto(window, given.tile, monitor.scale);
+  return window.standing ?? firstStanding(window, monitor);
 }
 
 function readTiles(session: Session, arranged: Arranged, tiles: Tiles, findings: Finding[]): void {
   const { solved, tiled, minimums, workspace } = arranged;
   const monitor = arranged.monitor.id;
-  if (!solved) return;
-  for (const dropped of arranged.dropped) {
+  for (const dropped of tiled.length > 0 ? arranged.dropped : []) {
     findings.push({ kind: 'no-room', workspace, monitor, ...dropped });
   }
-  if (solved.crowded) {
+  if (!arranged.tiles) return;
+  if (solved?.crowded) {
     findings.push({ kind: 'crowded', workspace, monitor, windows: tiled.length });
   }
+  const { kind } = arranged.tiling.layout;
+  const onTop = kind === 'single' ? topOf(session, [...tiled, ...arranged.left]) : null;
   tiled.forEach((window, i) => {
-    const tile = rectOf(solved.rects, solved.flat.leafNodes[i]!);
-    tiles.set(window.id, { tile, covered: false });
+    const tile = arranged.tiles![i]!;
+    tiles.set(window.id, { tile, covered: onTop !== null && window !== onTop });
     const { width, height } = minimums[i]!;
     const squeeze = { kind: 'squeeze', window: window.id, workspace, monitor } as const;
     if (tile.width < width) {
@@ -118,13 +155,23 @@ function readTiles(session: Session, arranged: Arranged, tiles: Tiles, findings:
       findings.push({ ...squeeze, axis: 'y', has: tile.height, needs: height });
     }
   });
-  readLeft(session, arranged, tiles, findings);
+  readLeft(session, arranged, onTop, tiles, findings);
+}
+
+/** Of windows in one place the focused one is on top, else the one focused most recently. */
+function topOf(session: Session, pile: readonly SessionWindow[]): SessionWindow {
+  const focused = pile.find(({ id }) => id === session.focus);
+  if (focused) return focused;
+  const byId = new Map(pile.map((window) => [window.id, window]));
+  const recent = session.recent.find((id) => byId.has(id));
+  return byId.get(recent ?? '') ?? pile.at(-1)!;
 }
 
 /** Windows without a tile of their own: floating, or beneath the last tile, where the focused one is on top. */
 function readLeft(
   session: Session,
   { left, tiled, tiling, workspace, monitor }: Arranged,
+  ofAll: SessionWindow | null,
   tiles: Tiles,
   findings: Finding[],
 ): void {
@@ -136,7 +183,7 @@ function readLeft(
   if (now === 'float') return;
   const last = tiled.at(-1)!;
   const { tile } = tiles.get(last.id)!;
-  const pile = [last, ...left];
-  const onTop = pile.find(({ id }) => id === session.focus) ?? last;
+  const pile = ofAll ? left : [last, ...left];
+  const onTop = ofAll ?? pile.find(({ id }) => id === session.focus) ?? last;
   for (const window of pile) tiles.set(window.id, { tile, covered: window !== onTop });
 }

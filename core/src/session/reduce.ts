@@ -1,7 +1,10 @@
 import { deskInForce } from '../desk/desk.ts';
+import type { Rect } from '../geometry/rect.ts';
 import type { Profile } from '../profile/schema.ts';
 import { runCommand, type Command } from './commands/index.ts';
-import { windowClosed, windowOpened } from './commands/windows.ts';
+import { windowsBack } from './commands/desktop.ts';
+import { switched } from './commands/switch.ts';
+import { windowAsked, windowClosed, windowOpened, windowRetitled } from './commands/windows.ts';
 import { profileEdited } from './edited.ts';
 import { remembered } from './history.ts';
 import type { WindowInput } from './schema.ts';
@@ -22,6 +25,11 @@ export type SessionEvent =
   | { type: 'window-opened'; window: WindowInput }
   | { type: 'window-closed'; id: string }
   | { type: 'window-focused'; id: string }
+  | { type: 'window-retitled'; id: string; title: string }
+  /** A window asks for a place or size, in physical pixels. */
+  | { type: 'window-asked'; id: string; rect: Partial<Rect> }
+  /** The key of a command that lasts while it is held is let go; `taken` false where its outcome is dropped. */
+  | { type: 'key-released'; taken: boolean }
   | { type: 'profile-edited'; before: Profile };
 
 /**
@@ -45,14 +53,39 @@ export function reduce(session: Session, event: SessionEvent, profile: Profile):
       return windowClosed(situation, event.id);
     case 'window-focused':
       return windowFocused(situation, event.id);
+    case 'window-retitled':
+      return windowRetitled(situation, event.id, event.title);
+    case 'window-asked':
+      return windowAsked(situation, event.id, event.rect);
+    case 'key-released':
+      return keyReleased(situation, event.taken);
     case 'profile-edited':
       return profileEdited(situation, event.before);
   }
 }
 
+function keyReleased({ session, profile }: Situation, taken: boolean): Outcome {
+  if (session.switching) {
+    const next = switched(session, taken);
+    const window = windowOf(next, next.focus);
+    const decided = window ? `${windowName(profile, window)} has the focus` : 'no window taken';
+    return did(next, {
+      decided,
+      because: taken ? 'chosen, and released' : 'the choice is dropped',
+    });
+  }
+  if (session.desktop?.whileHeld) {
+    return did(windowsBack(session), { decided: 'windows shown', because: 'the key was released' });
+  }
+  return nothing(session, 'no key that lasts is held');
+}
+
 function windowFocused({ session, profile }: Situation, id: string): Outcome {
   const window = windowOf(session, id);
   if (!window) return nothing(session, `no window ${id} is open`);
+  if (window.held === 'pocketed') {
+    return nothing(session, `${windowName(profile, window)} is in the pocket; call-back brings it`);
+  }
   return did(withFocus(session, window), {
     about: id,
     decided: `${windowName(profile, window)} has the focus`,

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import {
   countField,
   fields,
+  flagField,
   idField,
   listOf,
   oneOf,
@@ -10,11 +11,43 @@ import {
   textField,
   weightField,
 } from '../profile/fields.ts';
-import { AXES, FIRST_AXES, LAYOUT_KINDS, layoutSchema, SIDES } from '../profile/layout.ts';
+import { AXES, FIRST_AXES, LAYOUT_KINDS, layoutSchema, SIDES, STRIPS } from '../profile/layout.ts';
 import { HELD, hintFields, KINDS } from '../profile/schema.ts';
+import type { HandTree } from '../tree/hand.ts';
+
+/** What arrows do to the window being shaped. */
+export const SHAPING = ['move', 'grow', 'exchange'] as const;
+export type Shaping = (typeof SHAPING)[number];
 
 /** Windows a session may hold, and ids a list of them. */
 const MOST = 10_000;
+
+/** How a window is held and where: what commands change of it, and undo puts back. */
+const holdingFields = {
+  held: oneOf(HELD).default('tiled'),
+  monitor: idField.exactOptional(),
+  workspace: idField.exactOptional(),
+  /** Where it stands while it is not in a tile, in physical pixels of the joint desktop. */
+  standing: rectField.exactOptional(),
+  stayAbove: flagField.exactOptional(),
+  /** On every workspace of its monitor. */
+  everywhere: flagField.exactOptional(),
+  /**
+   * It left its tile only while it stays above, is everywhere, or all windows float, and goes back after;
+   * with it, where it stood when it floated before.
+   */
+  lifted: fields({ standing: rectField.exactOptional() }).exactOptional(),
+  maximised: flagField.exactOptional(),
+  fullScreen: flagField.exactOptional(),
+  minimised: flagField.exactOptional(),
+  /** Where a pocketed window was, and how it was held there. Kept while it is called back elsewhere. */
+  pocketedFrom: fields({
+    workspace: idField,
+    monitor: idField,
+    held: oneOf(HELD),
+    standing: rectField.exactOptional(),
+  }).exactOptional(),
+};
 
 /** A window as a session file may give it; the engine fills in where it is. */
 export const windowSchema = fields({
@@ -24,11 +57,7 @@ export const windowSchema = fields({
   kind: oneOf(KINDS).default('normal'),
   /** The window this one stands over. */
   parent: idField.exactOptional(),
-  held: oneOf(HELD).default('tiled'),
-  monitor: idField.exactOptional(),
-  workspace: idField.exactOptional(),
-  /** Where it stands while it is not in a tile, in physical pixels of the joint desktop. */
-  standing: rectField.exactOptional(),
+  ...holdingFields,
   ...hintFields,
 });
 export type WindowInput = z.output<typeof windowSchema>;
@@ -38,6 +67,7 @@ const adjustedSchema = fields({
   side: oneOf(SIDES).exactOptional(),
   axis: oneOf(AXES).exactOptional(),
   firstAxis: oneOf(FIRST_AXES).exactOptional(),
+  strip: oneOf(STRIPS).exactOptional(),
   leadCount: countField.exactOptional(),
   leadShare: shareField.exactOptional(),
   /** Sizes of the parts of a split, on average 1, by the split's name. */
@@ -47,10 +77,31 @@ const adjustedSchema = fields({
 });
 export type Adjusted = z.output<typeof adjustedSchema>;
 
+const handSplitSchema = fields({
+  axis: oneOf(AXES),
+  weights: listOf(weightField, 'weights', MOST),
+  get children() {
+    return listOf(handTreeSchema, 'window ids and splits', MOST).min(2, {
+      error: 'at least two window ids or splits',
+    });
+  },
+}).refine(({ weights, children }) => weights.length === children.length, {
+  error: 'as many weights as children',
+});
+const handTreeSchema: z.ZodType<HandTree> = z.union([idField, handSplitSchema], {
+  error: 'a window id, or a split with axis, weights and children',
+});
+
 /** How a workspace is arranged on a monitor. */
 const arrangementSchema = fields({
-  /** Windows in their order, tiled or not. */
+  /** Windows in their order, tiled or not. A pocketed one keeps its place while it is called back elsewhere. */
   order: listOf(idField, 'window ids', MOST),
+  /** The tree made by hand. */
+  hand: handTreeSchema.exactOptional(),
+  /** How the next window that opens divides this one. */
+  divides: fields({ window: idField, axis: oneOf(AXES) }).exactOptional(),
+  /** All windows float for the time being. */
+  afloat: flagField.exactOptional(),
   /** A layout chosen by key. */
   layout: layoutSchema.exactOptional(),
   /** Adjustments, by kind of layout. */
@@ -62,12 +113,24 @@ const arrangementSchema = fields({
 });
 export type Arrangement = z.output<typeof arrangementSchema>;
 
-const holdingSchema = windowSchema.pick({
-  held: true,
-  workspace: true,
-  monitor: true,
-  standing: true,
-});
+export const HOLDING_FIELDS = Object.keys(holdingFields) as (keyof typeof holdingFields)[];
+const holdingSchema = fields(holdingFields);
+
+/** A workspace made in the session. */
+const madeSchema = fields({ id: idField, monitor: idField });
+
+/** What of a session as a whole commands change and undo puts back. */
+const listFields = {
+  /** Pocketed windows, the most recent last. */
+  pocket: listOf(idField, 'window ids', MOST).exactOptional(),
+  /** Minimised windows, the most recent last. */
+  minimised: listOf(idField, 'window ids', MOST).exactOptional(),
+  /** Workspaces that are there beside the profile's. */
+  workspacesMade: listOf(madeSchema, 'workspaces').exactOptional(),
+  /** The profile's workspaces that are closed for now. */
+  workspacesClosed: listOf(idField, 'workspaces').exactOptional(),
+};
+export const LIST_FIELDS = Object.keys(listFields) as (keyof typeof listFields)[];
 
 /** What one step changed, as it was on the other side of it. An arrangement not there then is an empty order. */
 const stepSchema = fields({
@@ -75,6 +138,7 @@ const stepSchema = fields({
   windows: z.record(idField, holdingSchema, { error: 'windows by id' }),
   arrangements: z.record(z.string(), arrangementSchema, { error: 'arrangements by place' }),
   shown: z.record(idField, idField, { error: 'workspaces by monitor' }),
+  ...listFields,
   focus: idField.exactOptional(),
   focusMonitor: idField,
 });
@@ -101,6 +165,25 @@ export const sessionSchema = fields({
     .default({}),
   /** Windows, most recently focused first. */
   recent: listOf(idField, 'window ids', MOST).default([]),
+  ...listFields,
+  /** All monitors are switched from workspace to workspace together. */
+  joined: flagField.exactOptional(),
+  /** The engine is paused: where every window stood then, and which opened since. */
+  paused: fields({
+    standing: z.record(idField, rectField, { error: 'rectangles by window' }),
+    opened: listOf(idField, 'window ids', MOST),
+  }).exactOptional(),
+  /** The bare desktop is shown, while a key is held or until it is pressed again; what had the focus. */
+  desktop: fields({ focus: idField.exactOptional(), whileHeld: flagField }).exactOptional(),
+  /** Windows to choose among while the key is held, and the chosen one. */
+  switching: fields({
+    among: listOf(idField, 'window ids', MOST).min(1, { error: 'at least one window id' }),
+    at: z.int().min(0),
+  }).exactOptional(),
+  /** The window that call-back brought last, as long as nothing else was done. */
+  calledBack: idField.exactOptional(),
+  /** The focused window is being shaped by keys: what arrows do, and how many steps were made. */
+  shaping: fields({ window: idField, by: oneOf(SHAPING), steps: z.int().min(0) }).exactOptional(),
   /** How many windows of each app were ever opened. */
   opened: z.record(idField, z.int().min(0), { error: 'counts by app' }).default({}),
   past: listOf(stepSchema, 'steps').default([]),

@@ -1,6 +1,14 @@
 import type { DeskInForce } from '../desk/desk.ts';
 import type { Profile } from '../profile/schema.ts';
-import type { Adjusted, Arrangement, SessionInput, WindowInput } from './schema.ts';
+import { withoutLeaf } from '../tree/hand.ts';
+import type {
+  Adjusted,
+  Arrangement,
+  LIST_FIELDS,
+  SessionInput,
+  Shaping,
+  WindowInput,
+} from './schema.ts';
 
 /** A window of a running desk: it is on a monitor and a workspace. */
 export type SessionWindow = WindowInput & { monitor: string; workspace: string };
@@ -66,8 +74,19 @@ export function shownOn(session: Session, monitor: string): string {
   return session.shown[monitor] ?? '';
 }
 
+/** True when a window stands on a workspace that is shown; another one may still cover it. */
 export function isShown(session: Session, window: SessionWindow): boolean {
-  return window.held !== 'pocketed' && shownOn(session, window.monitor) === window.workspace;
+  return (
+    window.held !== 'pocketed' &&
+    !window.minimised &&
+    !session.desktop &&
+    (window.everywhere === true || shownOn(session, window.monitor) === window.workspace)
+  );
+}
+
+/** True when a window takes part in the layout of its workspace on its monitor. */
+export function isTiled(window: SessionWindow): boolean {
+  return window.held === 'tiled' && !window.minimised;
 }
 
 /** A window's name for a person: its app's, else its title, else its id. */
@@ -98,6 +117,18 @@ export function withArrangement(
   return { ...session, arrangements: { ...session.arrangements, [key]: arrangement } };
 }
 
+/** An arrangement that a window leaves for good. */
+export function withoutMember(arrangement: Arrangement, id: string): Arrangement {
+  const { order, hand, divides, ...rest } = arrangement;
+  const tree = hand === undefined ? undefined : withoutLeaf(hand, id);
+  return {
+    ...rest,
+    order: order.filter((other) => other !== id),
+    ...(tree !== undefined && { hand: tree }),
+    ...(divides && divides.window !== id && { divides }),
+  };
+}
+
 /** Puts a kind's adjustments in the place of the former ones; empty ones are left out. */
 export function withAdjusted(
   arrangement: Arrangement,
@@ -110,7 +141,7 @@ export function withAdjusted(
   return Object.keys(next).length > 0 ? { ...bare, adjusted: next } : bare;
 }
 
-/** Gives a window the focus, and shows its workspace. */
+/** Gives a window the focus, and shows it: its workspace, and the window itself where it was minimised. */
 export function withFocus(session: Session, window: SessionWindow): Session {
   if (
     session.focus === window.id &&
@@ -119,26 +150,50 @@ export function withFocus(session: Session, window: SessionWindow): Session {
   ) {
     return session;
   }
+  const { desktop: _hidden, ...rest } = session;
+  const restored = window.minimised ? withoutMinimised(rest, window.id) : rest;
   return {
-    ...session,
+    ...restored,
     focus: window.id,
     focusMonitor: window.monitor,
-    recent: [window.id, ...session.recent.filter((id) => id !== window.id)],
-    ...shownNow(session, window.monitor, window.workspace),
+    recent:
+      session.recent[0] === window.id
+        ? session.recent
+        : [window.id, ...session.recent.filter((id) => id !== window.id)],
+    ...(!window.everywhere && shownNow(session, window.monitor, window.workspace)),
   };
 }
 
-/** What is shown, and what was before, once a monitor shows a workspace. */
+function withoutMinimised(session: Session, id: string): Session {
+  const shown = withWindow(session, id, ({ minimised: _gone, ...window }) => window);
+  return withList(shown, 'minimised', (ids) => ids.filter((other) => other !== id));
+}
+
+/** Changes one of the session's lists; an empty one is left out. */
+export function withList<F extends ListField>(
+  session: Session,
+  field: F,
+  change: (list: NonNullable<Session[F]>) => NonNullable<Session[F]>,
+): Session {
+  const { [field]: former, ...rest } = session;
+  const next = change(former ?? ([] as unknown as NonNullable<Session[F]>));
+  return (next.length > 0 ? { ...rest, [field]: next } : rest) as Session;
+}
+type ListField = (typeof LIST_FIELDS)[number];
+
+/** What is shown, and what was before, once a monitor shows a workspace; joined monitors change together. */
 export function shownNow(
-  { shown, shownBefore }: Session,
+  { shown, shownBefore, joined }: Session,
   monitor: string,
   workspace: string,
 ): Pick<Session, 'shown' | 'shownBefore'> {
   const before = shown[monitor];
   if (before === workspace) return { shown, ...(shownBefore && { shownBefore }) };
+  const together = joined ? Object.keys(shown) : [monitor];
+  const all = (id: string) => Object.fromEntries(together.map((each) => [each, id]));
   return {
-    shown: { ...shown, [monitor]: workspace },
-    ...(before !== undefined && { shownBefore: { ...shownBefore, [monitor]: before } }),
+    shown: { ...shown, ...all(workspace) },
+    ...(before !== undefined && { shownBefore: { ...shownBefore, ...all(before) } }),
   };
 }
 
@@ -161,15 +216,18 @@ export function withFocusOnMonitor(session: Session, monitor: string): Session {
  */
 export function mendOrders(session: Session): Session {
   const members = new Map<string, Set<string>>();
+  const keepPlace = new Set<string>();
   for (const window of session.windows) {
     const key = placeKey(window.workspace, window.monitor);
     members.set(key, (members.get(key) ?? new Set()).add(window.id));
+    const from = window.pocketedFrom;
+    if (from) keepPlace.add(`${placeKey(from.workspace, from.monitor)} ${window.id}`);
   }
   const arrangements: Record<string, Arrangement> = {};
   for (const key of new Set([...Object.keys(session.arrangements), ...members.keys()])) {
     const arrangement = session.arrangements[key] ?? EMPTY;
     const here = members.get(key) ?? new Set<string>();
-    const kept = arrangement.order.filter((id) => here.has(id));
+    const kept = arrangement.order.filter((id) => here.has(id) || keepPlace.has(`${key} ${id}`));
     const order = [...new Set([...kept, ...here])];
     const same =
       order.length === arrangement.order.length &&
@@ -179,4 +237,4 @@ export function mendOrders(session: Session): Session {
   return { ...session, arrangements };
 }
 
-export type { Adjusted, Arrangement };
+export type { Adjusted, Arrangement, Shaping };

@@ -1,6 +1,6 @@
 import { monitorOf, type DeskInForce, type PlacedMonitor } from '../desk/desk.ts';
 import { workArea } from '../desk/work-area.ts';
-import { round } from '../geometry/round.ts';
+import { round, toPixels } from '../geometry/round.ts';
 import { centredIn, keptInside, type Rect, type Size } from '../geometry/rect.ts';
 import { largestAllowed, minimumOf } from './hints.ts';
 import type { WindowInput } from './schema.ts';
@@ -17,6 +17,23 @@ const FLOATING_SHARE = 0.5;
 export function firstStanding(window: WindowInput, monitor: PlacedMonitor, over?: Rect): Rect {
   const { area } = workArea(monitor);
   return keptInside(area, centredIn(over ?? area, floatingSize(window, monitor, area)));
+}
+
+/** How far a window is moved aside so that it does not hide another's title, in logical pixels. */
+const ASIDE = 32;
+
+/** The rectangle, moved right and down as often as another stands at its very corner; inside the work area. */
+export function clearOf(others: readonly Rect[], rect: Rect, monitor: PlacedMonitor): Rect {
+  const { area } = workArea(monitor);
+  const step = toPixels(ASIDE, monitor.scale);
+  const isTaken = ({ x, y }: Rect) => others.some((other) => other.x === x && other.y === y);
+  let there = rect;
+  while (isTaken(there)) {
+    const moved = keptInside(area, { ...there, x: there.x + step, y: there.y + step });
+    if (moved.x === there.x && moved.y === there.y) break;
+    there = moved;
+  }
+  return there;
 }
 
 function floatingSize(window: WindowInput, monitor: PlacedMonitor, area: Size): Size {

@@ -1,4 +1,4 @@
-import { tilingInForce, workArea, workspacesOn, type PlacedMonitor } from '@sorn/core';
+import { listedWorkspaces, tilingInForce, workArea, type PlacedMonitor } from '@sorn/core';
 import { layoutText } from '../app/words.ts';
 import { useBench, type PlacedDesk } from '../data/bench-context.ts';
 import { tabEdge } from './tabs.ts';
@@ -91,7 +91,7 @@ function Tab({ monitor, view, placed }: Props) {
   const frame = onSheet(view, monitor);
   const atTop = tabEdge(monitor, desk.monitors, view) === 'top';
   const middle = atTop ? frame.y - 14 : frame.y + frame.height + 15;
-  const workspaces = workspacesOn(desk, monitor.id);
+  const workspaces = listedWorkspaces({ session, profile, desk }, monitor.id);
   const shownId = session.shown[monitor.id]!;
   const layout = layoutText(tilingInForce(profile, session, shownId, monitor.id).layout);
   const pixels = `${monitor.width}×${monitor.height}${monitor.scale === 1 ? '' : ` @${monitor.scale}`}`;

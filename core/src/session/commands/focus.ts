@@ -30,7 +30,9 @@ export function lookAhead(situation: Situation, direction: Direction): Ahead {
   const { session, desk } = situation;
   const here = monitorOf(desk, session.focusMonitor);
   const onMonitor = placeShown(situation, here.id);
-  const from: Rect = onMonitor.find((placement) => placement.id === session.focus) ?? here;
+  const focused = onMonitor.find((placement) => placement.id === session.focus);
+  // A window made large for the moment looks out from its place among the others.
+  const from: Rect = (focused?.state && focused.tile) ?? focused ?? here;
   const near = from === here ? null : firstBeyond(situation, from, direction, onMonitor);
   if (near) return { window: windowOf(session, near.id)! };
 
@@ -49,8 +51,11 @@ function firstBeyond(
 ): Placement | null {
   const age = (placement: Placement) => session.recent.indexOf(placement.id);
   const beyond = candidates
-    .filter((candidate) => candidate !== from)
-    .map((placement) => ({ placement, towards: bearing(from, placement, direction) }))
+    .filter(({ id, monitor }) => id !== session.focus || monitor !== session.focusMonitor)
+    .map((placement) => ({
+      placement,
+      towards: bearing(from, (placement.state && placement.tile) ?? placement, direction),
+    }))
     .filter(({ towards }) => towards.beyond > 0.5)
     .sort((a, b) => compareBearings(a.towards, b.towards) || age(a.placement) - age(b.placement));
   return beyond[0]?.placement ?? null;
@@ -89,10 +94,14 @@ export function focusTowards(situation: Situation, direction: Direction): Outcom
 /** focus-next (1) and focus-previous (−1): round the workspace's order. */
 export function focusInOrder({ session, profile }: Situation, step: 1 | -1): Outcome {
   const monitor = session.focusMonitor;
-  const { order } = arrangementOf(session, shownOn(session, monitor), monitor);
-  const ring = order.filter((id) => {
+  const workspace = shownOn(session, monitor);
+  const { order } = arrangementOf(session, workspace, monitor);
+  const guests = session.windows.filter(
+    (window) => window.everywhere && window.monitor === monitor,
+  );
+  const ring = [...new Set([...order, ...guests.map(({ id }) => id)])].filter((id) => {
     const window = windowOf(session, id);
-    return window && isShown(session, window);
+    return window?.monitor === monitor && isShown(session, window);
   });
   if (ring.length === 0) return nothing(session, 'this workspace has no windows');
   const at = session.focus === undefined ? -1 : ring.indexOf(session.focus);
@@ -109,7 +118,8 @@ export function focusInOrder({ session, profile }: Situation, step: 1 | -1): Out
 export function focusLast({ session, profile }: Situation): Outcome {
   for (const id of session.recent) {
     const window = windowOf(session, id);
-    if (!window || id === session.focus || window.held === 'pocketed') continue;
+    if (!window || id === session.focus) continue;
+    if (window.held === 'pocketed' || window.minimised) continue;
     return did(withFocus(session, window), {
       about: id,
       decided: `${windowName(profile, window)} has the focus`,

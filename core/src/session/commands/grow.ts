@@ -5,6 +5,7 @@ import { toPixels } from '../../geometry/round.ts';
 import { span, type Rect } from '../../geometry/rect.ts';
 import { LAYOUTS, shareOfBoundary } from '../../layouts/index.ts';
 import { moveBoundary } from '../../tree/boundary.ts';
+import { withSizes } from '../../tree/hand.ts';
 import { arrange } from '../arrange.ts';
 import { minimumOf } from '../hints.ts';
 import {
@@ -12,12 +13,15 @@ import {
   nothing,
   windowName,
   windowOf,
+  withArrangement,
   withWindow,
   type Outcome,
   type SessionWindow,
   type Situation,
 } from '../session.ts';
+import { firstStanding } from '../standing.ts';
 import { adjust } from './shares.ts';
+import { handOf } from './split.ts';
 
 /** grow-D (1) moves the focused window's D edge out by the profile's step, shrink-D (−1) moves it in. */
 export function growTowards(situation: Situation, direction: Direction, sign: 1 | -1): Outcome {
@@ -25,13 +29,18 @@ export function growTowards(situation: Situation, direction: Direction, sign: 1 
   const window = windowOf(session, session.focus);
   if (!window) return nothing(session, 'no window has the focus');
   const step = sign * toPixels(profile.tiling.growStep, monitorOf(desk, window.monitor).scale);
-  if (window.held === 'floating') return growStanding(situation, window, direction, step);
-  if (window.held !== 'tiled') {
+  if (window.held === 'left-alone') {
     return nothing(session, `${windowName(profile, window)} is left alone`);
   }
-
-  const { tiled, solved, tiling } = arrange(situation, window.workspace, window.monitor);
+  if (window.fullScreen || window.maximised) {
+    return nothing(session, `${windowName(profile, window)} is as large as it gets`);
+  }
+  const arranged = arrange(situation, window.workspace, window.monitor);
+  const { tiled, solved, tiling } = arranged;
   const { layout } = tiling;
+  if (window.held === 'floating' || layout.kind === 'free') {
+    return growStanding(situation, window, direction, step);
+  }
   if (!LAYOUTS[layout.kind].can.grow || !solved) {
     return nothing(session, `${LAYOUTS[layout.kind].title} cannot grow`);
   }
@@ -42,6 +51,15 @@ export function growTowards(situation: Situation, direction: Direction, sign: 1 
   if (!moved) return nothing(session, `nothing lies ${direction} to share with`);
   if (moved.pixels === 0) return nothing(session, 'what would get smaller is at its minimum');
 
+  if (layout.kind === 'split') {
+    const shown = new Set(tiled.map(({ id }) => id));
+    const resized = withArrangement(session, window.workspace, window.monitor, (there) => {
+      const { hand } = handOf(there, arranged);
+      const next = withSizes(hand!, moved.split, moved.weights, (id) => shown.has(id));
+      return { ...there, hand: next };
+    });
+    return did(resized, edgeMoved(window, direction, moved.pixels));
+  }
   const share = shareOfBoundary(layout, moved.split, moved.weights);
   const next = adjust(situation, (adjusted) =>
     share === null
@@ -72,7 +90,8 @@ function growStanding(
   const monitor = monitorOf(desk, window.monitor);
   const axis = axisOf(direction);
   const forward = isForward(direction);
-  const own = span(window.standing!, axis);
+  const now = window.standing ?? firstStanding(window, monitor);
+  const own = span(now, axis);
   const room = span(workArea(monitor).area, axis);
   const size = minimumOf(window, monitor.scale);
   const least = axis === 'x' ? size.width : size.height;
@@ -86,9 +105,7 @@ function growStanding(
   const start = forward ? own.start : own.start - pixels;
   const length = own.length + pixels;
   const standing: Rect =
-    axis === 'x'
-      ? { ...window.standing!, x: start, width: length }
-      : { ...window.standing!, y: start, height: length };
+    axis === 'x' ? { ...now, x: start, width: length } : { ...now, y: start, height: length };
   return did(
     withWindow(session, window.id, (there) => ({ ...there, standing })),
     edgeMoved(window, direction, pixels),

@@ -1,6 +1,7 @@
 import { monitorOf } from '../../desk/desk.ts';
 import {
   withArrangement,
+  withoutMember,
   withWindow,
   type Session,
   type SessionWindow,
@@ -24,13 +25,27 @@ export function joined(
       standing: carriedStanding({ ...window, standing }, monitorOf(desk, monitor), desk),
     }),
   };
-  const moved = withWindow(session, window.id, () => there);
-  const gone = withArrangement(moved, window.workspace, window.monitor, (arrangement) => ({
-    ...arrangement,
-    order: arrangement.order.filter((id) => id !== window.id),
-  }));
+  const at = withoutFormerPlace(
+    withWindow(session, window.id, () => there),
+    there,
+  );
+  const gone = withArrangement(at, window.workspace, window.monitor, (arrangement) =>
+    withoutMember(arrangement, window.id),
+  );
   return withArrangement(gone, workspace, monitor, (arrangement) => ({
     ...arrangement,
     order: [...arrangement.order, window.id],
   }));
+}
+
+/** Lets go of the place that a window called back from the pocket has elsewhere: it lives here now. */
+export function withoutFormerPlace(session: Session, window: SessionWindow): Session {
+  const from = window.pocketedFrom;
+  if (!from || window.held === 'pocketed') return session;
+  const here = withWindow(session, window.id, ({ pocketedFrom: _gone, ...rest }) => rest);
+  const isHere = from.workspace === window.workspace && from.monitor === window.monitor;
+  if (isHere) return here;
+  return withArrangement(here, from.workspace, from.monitor, (arrangement) =>
+    withoutMember(arrangement, window.id),
+  );
 }

@@ -1,4 +1,5 @@
-import { LAYOUT_KINDS, LAYOUTS } from '../../layouts/index.ts';
+import { LAYOUTS } from '../../layouts/index.ts';
+import { turnedAround } from '../../tree/hand.ts';
 import type { FirstAxis, LayoutSetting, Side } from '../../profile/layout.ts';
 import { arrange, tilingInForce } from '../arrange.ts';
 import {
@@ -10,13 +11,15 @@ import {
   type Situation,
 } from '../session.ts';
 import { adjust, placeInFocus } from './shares.ts';
+import { carriedOver, handOf } from './split.ts';
 
 /** use-layout: another layout here, until reset-layout. What was adjusted under other layouts stays for later. */
 export function useLayout(situation: Situation, layout: LayoutSetting): Outcome {
   const { session, profile } = situation;
   const { workspace, monitor } = placeInFocus(session);
   const before = tilingInForce(profile, session, workspace, monitor).layout;
-  const next = withArrangement(session, workspace, monitor, (there) => ({ ...there, layout }));
+  const chosen = withArrangement(session, workspace, monitor, (there) => ({ ...there, layout }));
+  const next = carriedOver(chosen, arrange(situation, workspace, monitor), layout.kind);
   const { title } = LAYOUTS[layout.kind];
   const now = tilingInForce(profile, next, workspace, monitor).layout;
   if (JSON.stringify(now) === JSON.stringify(before)) {
@@ -29,30 +32,35 @@ export function useLayout(situation: Situation, layout: LayoutSetting): Outcome 
   });
 }
 
-/** reset-layout: drops every choice and adjustment made by key here. */
-export function resetLayout({ session }: Situation): Outcome {
+/** reset-layout: drops every choice and adjustment made by key here, a tree made by hand among them. */
+export function resetLayout(situation: Situation): Outcome {
+  const { session, profile } = situation;
   const { workspace, monitor } = placeInFocus(session);
-  const arrangement = arrangementOf(session, workspace, monitor);
-  if (!arrangement.layout && !arrangement.adjusted) {
+  const { layout, adjusted, hand, divides } = arrangementOf(session, workspace, monitor);
+  if (!layout && !adjusted && hand === undefined && !divides) {
     return nothing(session, 'the layout here is as set');
   }
-  return did(
-    withArrangement(session, workspace, monitor, ({ order }) => ({ order })),
-    {
-      about: workspace,
-      decided: `workspace ${workspace} as set`,
-      because: 'what was chosen by key is dropped',
-    },
-  );
+  const before = arrange(situation, workspace, monitor);
+  const reset = withArrangement(session, workspace, monitor, ({ order, afloat }) => ({
+    order,
+    ...(afloat && { afloat }),
+  }));
+  const { kind } = tilingInForce(profile, reset, workspace, monitor).layout;
+  return did(kind === 'free' ? carriedOver(reset, before, kind) : reset, {
+    about: workspace,
+    decided: `workspace ${workspace} as set`,
+    because: 'what was chosen by key is dropped',
+  });
 }
 
-/** next-layout (1) and previous-layout (−1): round all kinds of layout. */
+/** next-layout (1) and previous-layout (−1): round the layouts to cycle through here. */
 export function stepLayout(situation: Situation, step: 1 | -1): Outcome {
   const { session, profile } = situation;
   const { workspace, monitor } = placeInFocus(session);
-  const { kind } = tilingInForce(profile, session, workspace, monitor).layout;
-  const count = LAYOUT_KINDS.length;
-  const next = LAYOUT_KINDS[(LAYOUT_KINDS.indexOf(kind) + step + count) % count]!;
+  const { layout, cycle } = tilingInForce(profile, session, workspace, monitor);
+  const at = cycle.indexOf(layout.kind);
+  const from = at < 0 && step < 0 ? 0 : at;
+  const next = cycle[(from + step + cycle.length) % cycle.length]!;
   return useLayout(situation, { kind: next });
 }
 
@@ -63,11 +71,12 @@ const NEXT_SIDE: Record<Side, Side> = {
   bottom: 'left',
 };
 
-/** turn-layout: the lead goes round the sides, middle and halving change axis, columns and rows change places. */
+/** turn-layout: the lead goes round the sides, middle and halving change axis, columns and rows change places, hand-split turns the split around the focused window, tabs and list change places. */
 export function turnLayout(situation: Situation): Outcome {
   const { session } = situation;
   const { workspace, monitor } = placeInFocus(session);
-  const { tiling, area } = arrange(situation, workspace, monitor);
+  const arranged = arrange(situation, workspace, monitor);
+  const { tiling, area } = arranged;
   const { layout } = tiling;
   const turned = (to: string, next: Outcome['session']) =>
     did(next, { about: workspace, decided: to, because: `${LAYOUTS[layout.kind].title} turned` });
@@ -102,6 +111,24 @@ export function turnLayout(situation: Situation): Outcome {
         weights: [...weights],
         ...(max !== undefined && { max }),
       });
+    }
+    case 'split': {
+      const { hand } = handOf(arrangementOf(session, workspace, monitor), arranged);
+      const isShown = arranged.tiled.some(({ id }) => id === session.focus);
+      const next = isShown && hand !== undefined ? turnedAround(hand, session.focus!) : undefined;
+      if (next === undefined) return nothing(session, 'no split is around the focused window');
+      return turned(
+        'the split around it turned',
+        withArrangement(session, workspace, monitor, (there) => ({ ...there, hand: next })),
+      );
+    }
+    case 'single': {
+      if (layout.strip === 'none') return nothing(session, 'no strip is shown to turn');
+      const strip = layout.strip === 'tabs' ? 'list' : 'tabs';
+      return turned(
+        strip === 'tabs' ? 'a strip of tabs' : 'a list',
+        adjust(situation, (was) => ({ ...was, strip })),
+      );
     }
     default:
       return nothing(session, `${LAYOUTS[layout.kind].title} cannot be turned`);

@@ -2,10 +2,12 @@ import { monitorOf } from '../../desk/desk.ts';
 import { neighbourOf } from '../../desk/neighbours.ts';
 import type { Direction } from '../../geometry/direction.ts';
 import { LAYOUTS } from '../../layouts/index.ts';
+import { renamed } from '../../tree/hand.ts';
 import { tilingInForce } from '../arrange.ts';
 import {
   arrangementOf,
   did,
+  isTiled,
   nothing,
   shownOn,
   windowName,
@@ -13,26 +15,42 @@ import {
   withArrangement,
   withFocus,
   type Outcome,
+  type Session,
   type SessionWindow,
   type Situation,
 } from '../session.ts';
 import { lookAhead } from './focus.ts';
 import { joined } from './join.ts';
 
-/** Gives a window another place in the order of tiled windows; floating ones keep theirs. */
+/** True for a window that takes part in the same layout as another one. */
+function tiledHere(session: Session, { workspace, monitor }: SessionWindow, id: string): boolean {
+  const window = windowOf(session, id);
+  return (
+    window !== undefined &&
+    isTiled(window) &&
+    window.workspace === workspace &&
+    window.monitor === monitor
+  );
+}
+
+/** Gives a window another place in the order of tiled windows, and in a tree made by hand; floating ones keep theirs. */
 function reorder(
   { session }: Situation,
   window: SessionWindow,
   change: (tiled: string[], at: number) => string[],
 ) {
   return withArrangement(session, window.workspace, window.monitor, (arrangement) => {
-    const isTiled = (id: string) => windowOf(session, id)?.held === 'tiled';
-    const tiled = arrangement.order.filter(isTiled);
+    const isMoved = (id: string) => tiledHere(session, window, id);
+    const tiled = arrangement.order.filter(isMoved);
     const changed = change(tiled, tiled.indexOf(window.id));
+    const hand = arrangement.hand;
     let next = 0;
     return {
       ...arrangement,
-      order: arrangement.order.map((id) => (isTiled(id) ? changed[next++]! : id)),
+      order: arrangement.order.map((id) => (isMoved(id) ? changed[next++]! : id)),
+      ...(hand !== undefined && {
+        hand: renamed(hand, new Map(tiled.map((id, i) => [id, changed[i]!]))),
+      }),
     };
   });
 }
@@ -46,33 +64,56 @@ function focusedTiled(situation: Situation): { window: SessionWindow; tiled: str
   const { session, profile } = situation;
   const window = windowOf(session, session.focus);
   if (!window) return nothing(session, 'no window has the focus');
-  if (window.held !== 'tiled') {
+  const { kind } = tilingInForce(profile, session, window.workspace, window.monitor).layout;
+  if (!LAYOUTS[kind].can.order) {
+    return nothing(session, `${LAYOUTS[kind].title} has no places to exchange`);
+  }
+  if (!isTiled(window)) {
     return nothing(session, `${windowName(profile, window)} is not tiled`);
   }
   const { order } = arrangementOf(session, window.workspace, window.monitor);
-  return { window, tiled: order.filter((id) => windowOf(session, id)?.held === 'tiled') };
+  return { window, tiled: order.filter((id) => tiledHere(session, window, id)) };
 }
 
 /** move-D: exchanges the window with the one focus-D would choose; past the last it joins the neighbour's workspace. */
 export function moveTowards(situation: Situation, direction: Direction): Outcome {
+  return moved(situation, direction, 'exchanged with', exchanged);
+}
+
+/** Takes the place of the window that focus-D would choose, and those between shift; past the last as move-D. */
+export function insertTowards(situation: Situation, direction: Direction): Outcome {
+  return moved(situation, direction, 'takes the place of', (tiled, at, ahead) => {
+    const others = tiled.filter((_, i) => i !== at);
+    return [...others.slice(0, ahead), tiled[at]!, ...others.slice(ahead)];
+  });
+}
+
+function moved(
+  situation: Situation,
+  direction: Direction,
+  decided: string,
+  change: (tiled: string[], at: number, ahead: number) => string[],
+): Outcome {
   const { session, profile, desk } = situation;
   const window = windowOf(session, session.focus);
   if (!window) return nothing(session, 'no window has the focus');
-  const ahead = window.held === 'tiled' ? tiledAhead(situation, direction) : null;
+  const { kind } = tilingInForce(profile, session, window.workspace, window.monitor).layout;
+  const hasOrder = isTiled(window) && LAYOUTS[kind].can.order;
+  const ahead = hasOrder ? tiledAhead(situation, direction) : null;
   if (ahead) {
-    const moved = reorder(situation, window, (tiled, at) =>
-      exchanged(tiled, at, tiled.indexOf(ahead.id)),
+    const next = reorder(situation, window, (tiled, at) =>
+      change(tiled, at, tiled.indexOf(ahead.id)),
     );
-    return did(moved, {
+    return did(next, {
       about: window.id,
-      decided: `exchanged with ${windowName(profile, ahead)}`,
+      decided: `${decided} ${windowName(profile, ahead)}`,
       because: `it is next ${direction}`,
     });
   }
   const to = neighbourOf(monitorOf(desk, window.monitor), direction, desk.monitors);
   if (!to) return nothing(session, `nothing lies ${direction} of here`);
-  const moved = joined(situation, window, to.id, shownOn(session, to.id));
-  return did(withFocus(moved, windowOf(moved, window.id)!), {
+  const there = joined(situation, window, to.id, shownOn(session, to.id));
+  return did(withFocus(there, windowOf(there, window.id)!), {
     about: window.id,
     decided: `on ${to.name}, workspace ${shownOn(session, to.id)}`,
     because: `nothing lies ${direction} on this monitor`,
@@ -84,7 +125,7 @@ function tiledAhead(situation: Situation, direction: Direction): SessionWindow |
   const { session } = situation;
   const onlyTiled = {
     ...situation,
-    session: { ...session, windows: session.windows.filter((window) => window.held === 'tiled') },
+    session: { ...session, windows: session.windows.filter(isTiled) },
   };
   const ahead = lookAhead(onlyTiled, direction);
   if (!ahead || !('window' in ahead) || ahead.window.monitor !== session.focusMonitor) return null;

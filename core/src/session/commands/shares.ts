@@ -1,5 +1,6 @@
 import { LAYOUTS, SHARE_SPLIT } from '../../layouts/index.ts';
 import type { Layout } from '../../profile/layout.ts';
+import { evened } from '../../tree/hand.ts';
 import { arrange, tilingInForce } from '../arrange.ts';
 import type { Adjusted } from '../schema.ts';
 import {
@@ -13,6 +14,7 @@ import {
   type Session,
   type Situation,
 } from '../session.ts';
+import { handOf } from './split.ts';
 
 const SHARE_STEP = 0.02;
 const LEAST_SHARE = 0.05;
@@ -108,11 +110,28 @@ export function stepLeadCount(situation: Situation, direction: 1 | -1): Outcome 
   );
 }
 
+/** The parts of every split made by hand alike. */
+function evenHand(situation: Situation): Outcome {
+  const { session } = situation;
+  const { workspace, monitor } = placeInFocus(session);
+  const arrangement = arrangementOf(session, workspace, monitor);
+  const { hand } = handOf(arrangement, arrange(situation, workspace, monitor));
+  const even = hand === undefined ? undefined : evened(hand);
+  if (even === undefined || JSON.stringify(even) === JSON.stringify(hand)) {
+    return nothing(session, 'all parts are alike');
+  }
+  return did(
+    withArrangement(session, workspace, monitor, (there) => ({ ...there, hand: even })),
+    { decided: 'all parts alike', because: 'even-out by key' },
+  );
+}
+
 /** even-out: drops every size moved by key, so that the shares of the settings apply again. */
 export function evenOut(situation: Situation): Outcome {
   const { session } = situation;
   const { workspace, monitor } = placeInFocus(session);
   const { kind } = tilingInFocus(situation).layout;
+  if (kind === 'split') return evenHand(situation);
   const adjusted = arrangementOf(session, workspace, monitor).adjusted?.[kind];
   if (adjusted?.leadShare === undefined && adjusted?.weights === undefined) {
     return nothing(session, 'no size here was moved by key');

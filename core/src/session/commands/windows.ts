@@ -1,10 +1,18 @@
-import { monitorOf } from '../../desk/desk.ts';
+import { monitorFor, monitorOf } from '../../desk/desk.ts';
+import { workArea } from '../../desk/work-area.ts';
+import { keptInside, type Rect } from '../../geometry/rect.ts';
 import { nearestName } from '../../profile/nearest.ts';
-import type { App } from '../../profile/schema.ts';
+import type { App, Profile } from '../../profile/schema.ts';
+import type { TilingInForce } from '../../profile/settings.ts';
+import { dividedBy, longerAxis } from '../../tree/hand.ts';
+import { arrange, tilingInForce } from '../arrange.ts';
+import { minimumOf } from '../hints.ts';
 import { placeShown } from '../place.ts';
-import type { WindowInput } from '../schema.ts';
+import type { Arrangement, WindowInput } from '../schema.ts';
 import {
+  arrangementOf,
   did,
+  isTiled,
   nothing,
   shownOn,
   windowName,
@@ -12,55 +20,151 @@ import {
   withArrangement,
   withFocus,
   withFocusOnMonitor,
+  withList,
+  withoutMember,
+  withWindow,
   type Outcome,
+  type Reason,
+  type Session,
   type SessionWindow,
   type Situation,
 } from '../session.ts';
-import { firstStanding } from '../standing.ts';
+import { clearOf, firstStanding } from '../standing.ts';
+import { handOf } from './split.ts';
 
-/** A window opens: on the workspace it names, else where the focus is; it joins the end of the order and has the focus. */
+/**
+ * A window opens: on the workspace it names, else where the focus is. It takes its place in the order
+ * by the setting for new windows, in hand-split it divides the focused window, and it has the focus.
+ */
 export function windowOpened(situation: Situation, input: WindowInput): Outcome {
   const { session, desk, profile } = situation;
   if (windowOf(session, input.id)) return nothing(session, `${input.id} is open already`);
   const named = desk.workspaces.find((workspace) => workspace.id === input.workspace);
-  const monitor = named?.monitor ?? monitorOf(desk, input.monitor ?? session.focusMonitor).id;
+  const asked = monitorOf(desk, input.monitor ?? session.focusMonitor).id;
+  const monitor = named ? monitorFor(desk, named, asked) : asked;
   const workspace = named?.id ?? shownOn(session, monitor);
-  const place = { ...input, monitor, workspace };
-  const window: SessionWindow =
-    input.held === 'tiled' || input.standing
-      ? place
-      : {
-          ...place,
-          standing: firstStanding(place, monitorOf(desk, monitor), parentRect(situation, input)),
-        };
+  const tiling = tilingInForce(profile, session, workspace, monitor);
+  const { afloat } = arrangementOf(session, workspace, monitor);
+  const isLifted = input.held === 'tiled' && afloat === true;
+  const place = { ...input, monitor, workspace, ...(isLifted && { held: 'floating' as const }) };
+  const stands = place.held !== 'tiled' || tiling.layout.kind === 'free' || session.paused;
+  const standing = stands ? (input.standing ?? newStanding(situation, place)) : undefined;
+  const window: SessionWindow = {
+    ...place,
+    ...(standing && { standing }),
+    ...(isLifted && { lifted: {} }),
+  };
 
   const app = input.app ?? input.id;
-  const opened = withArrangement(
-    {
-      ...session,
-      windows: [...session.windows, window],
-      opened: { ...session.opened, [app]: (session.opened[app] ?? 0) + 1 },
-    },
-    workspace,
-    monitor,
-    (arrangement) => ({ ...arrangement, order: [...arrangement.order, window.id] }),
-  );
+  const opened: Session = {
+    ...session,
+    windows: [...session.windows, window],
+    opened: { ...session.opened, [app]: (session.opened[app] ?? 0) + 1 },
+    ...(session.paused && standing && { paused: adopting(session.paused, window.id, standing) }),
+  };
+  const entry = session.paused
+    ? { change: atEnd(window.id), ...WAITS }
+    : entryOf(situation, tiling, window);
+  const next = withFocus(withArrangement(opened, workspace, monitor, entry.change), window);
   return did(
-    withFocus(opened, window),
+    next,
     {
       about: window.id,
       decided: `${windowName(profile, window)} on workspace ${workspace}`,
       because: named ? 'it asks for that workspace' : 'the focus is there',
     },
-    {
-      about: window.id,
-      decided: window.held === 'tiled' ? 'tiled, at the end' : window.held.replace('-', ' '),
-      because: window.held === 'tiled' ? 'default' : 'its app opens so',
-    },
+    { about: window.id, decided: entry.decided, because: entry.because },
   );
 }
 
-function parentRect(situation: Situation, { parent }: WindowInput) {
+/** Where a window that no tile takes stands at first: not at the very corner of another one. */
+function newStanding(situation: Situation, window: SessionWindow) {
+  const { session, desk } = situation;
+  const monitor = monitorOf(desk, window.monitor);
+  const first = firstStanding(window, monitor, parentRect(situation, window));
+  const others = session.paused
+    ? Object.values(session.paused.standing)
+    : placeShown(situation, window.monitor);
+  return clearOf(others, first, monitor);
+}
+
+function adopting(paused: NonNullable<Session['paused']>, id: string, standing: Rect) {
+  return {
+    standing: { ...paused.standing, [id]: standing },
+    opened: [...paused.opened, id],
+  };
+}
+
+const WAITS = { decided: 'where it opened', because: 'the engine is paused; resume takes it in' };
+
+interface Entry extends Pick<Reason, 'decided' | 'because'> {
+  change: (arrangement: Arrangement) => Arrangement;
+}
+
+const atEnd = (id: string) => (arrangement: Arrangement) => ({
+  ...arrangement,
+  order: [...arrangement.order, id],
+});
+
+/** How a window that opens enters its arrangement, and why so. */
+function entryOf(situation: Situation, tiling: TilingInForce, window: SessionWindow): Entry {
+  const { session } = situation;
+  const { id, workspace, monitor } = window;
+  if (!isTiled(window)) {
+    const because = window.lifted ? 'all windows here float for now' : 'its app opens so';
+    return { change: atEnd(id), decided: window.held.replace('-', ' '), because };
+  }
+  const { order } = arrangementOf(session, workspace, monitor);
+  const focused = windowOf(session, session.focus);
+  const isHere =
+    focused !== undefined &&
+    order.includes(focused.id) &&
+    isTiled(focused) &&
+    focused.workspace === workspace &&
+    focused.monitor === monitor;
+  if (tiling.layout.kind === 'split' && isHere) return dividing(situation, focused, id);
+  const set = tiling.from.newWindows === 'default' ? 'default' : 'new windows are set so';
+  if (tiling.newWindows === 'lead') {
+    const change = (there: Arrangement) => ({ ...there, order: [id, ...there.order] });
+    return { change, decided: 'tiled, first', because: set };
+  }
+  if (tiling.newWindows === 'after-focused' && isHere) {
+    const change = (there: Arrangement) => ({
+      ...there,
+      order: after(there.order, focused.id, id),
+    });
+    return { change, decided: 'tiled, after the focused window', because: set };
+  }
+  return { change: atEnd(id), decided: 'tiled, at the end', because: set };
+}
+
+function after(order: readonly string[], beside: string, id: string): string[] {
+  return order.flatMap((other) => (other === beside ? [other, id] : [other]));
+}
+
+/** The new window shares the focused one's place: as it was told, else along the longer side. */
+function dividing(situation: Situation, focused: SessionWindow, id: string): Entry {
+  const arranged = arrange(situation, focused.workspace, focused.monitor);
+  const told = arrangementOf(situation.session, focused.workspace, focused.monitor).divides;
+  const isTold = told?.window === focused.id;
+  const at = arranged.tiled.indexOf(focused);
+  const axis = isTold ? told.axis : longerAxis(arranged.tiles?.[at] ?? arranged.area);
+  return {
+    change: (there) => {
+      const { hand } = handOf(there, arranged);
+      const { divides: _used, ...rest } = there;
+      return {
+        ...rest,
+        order: after(there.order, focused.id, id),
+        hand: dividedBy(hand ?? focused.id, focused.id, id, axis),
+      };
+    },
+    decided: `tiled, ${axis === 'x' ? 'right of' : 'below'} ${windowName(situation.profile, focused)}`,
+    because: isTold ? 'split by key' : 'it halves the longer side of the focused window',
+  };
+}
+
+function parentRect(situation: Situation, { parent }: SessionWindow) {
   const over = windowOf(situation.session, parent);
   if (!over) return undefined;
   return placeShown(situation, over.monitor).find(({ id }) => id === over.id);
@@ -70,46 +174,55 @@ function parentRect(situation: Situation, { parent }: WindowInput) {
 export function windowClosed({ session, profile }: Situation, id: string): Outcome {
   const window = windowOf(session, id);
   if (!window) return nothing(session, `no window ${id} is open`);
-  const { focus, ...rest } = session;
-  const without = withArrangement(
-    {
-      ...rest,
-      ...(focus !== undefined && focus !== id && { focus }),
-      windows: session.windows.filter((other) => other.id !== id),
-      recent: session.recent.filter((other) => other !== id),
-    },
-    window.workspace,
-    window.monitor,
-    (arrangement) => ({
-      ...arrangement,
-      order: arrangement.order.filter((other) => other !== id),
-    }),
-  );
-  const next = focus === id ? withFocusOnMonitor(without, window.monitor) : without;
+  const without = forgotten(session, window);
+  const next = session.focus === id ? withFocusOnMonitor(without, window.monitor) : without;
   return did(next, {
     about: id,
     decided: `${windowName(profile, window)} closed`,
-    because: 'the others close up',
+    because: session.paused ? 'the engine is paused; the others stay' : 'the others close up',
   });
+}
+
+/** The session without a window, wherever it was named. */
+function forgotten(session: Session, window: SessionWindow): Session {
+  const { id } = window;
+  const others = (list: readonly string[]) => list.filter((other) => other !== id);
+  const { focus, paused, switching, ...rest } = session;
+  const among = others(switching?.among ?? []);
+  const at = Math.min(switching?.at ?? 0, among.length - 1);
+  const places = [window, window.pocketedFrom ?? window];
+  const gone = places.reduce<Session>(
+    (now, { workspace, monitor }) =>
+      withArrangement(now, workspace, monitor, (arrangement) => withoutMember(arrangement, id)),
+    {
+      ...rest,
+      ...(focus !== undefined && focus !== id && { focus }),
+      ...(paused && { paused: { ...paused, opened: others(paused.opened) } }),
+      ...(among.length > 0 && { switching: { among, at } }),
+      windows: session.windows.filter((other) => other.id !== id),
+      recent: others(session.recent),
+    },
+  );
+  return withList(withList(gone, 'pocket', others), 'minimised', others);
 }
 
 /** open-app: always another window of the app. The new window's id is the app's and a number never used before. */
 export function openApp(situation: Situation, appId: string): Outcome {
   const { session, profile } = situation;
-  const app = profile.apps.find((candidate) => candidate.id === appId);
-  if (!app) {
-    const nearest = nearestName(
-      appId,
-      profile.apps.map(({ id }) => id),
-    );
-    return nothing(
-      session,
-      `no app is called ${appId}${nearest ? `; the nearest is ${nearest}` : ''}`,
-    );
-  }
+  const app = appNamed(profile, appId);
+  if (typeof app === 'string') return nothing(session, app);
   let number = (session.opened[appId] ?? 0) + 1;
   while (windowOf(session, `${appId}-${number}`)) number++;
   return windowOpened(situation, windowOfApp(situation, app, `${appId}-${number}`));
+}
+
+/** The app of that id, or a sentence for the person when there is none. */
+export function appNamed(profile: Profile, appId: string): App | string {
+  const app = profile.apps.find((candidate) => candidate.id === appId);
+  if (app) return app;
+  const names = profile.apps.map(({ id }) => id);
+  const nearest = nearestName(appId, names);
+  return `no app is called ${appId}${nearest ? `; the nearest is ${nearest}` : ''}`;
 }
 
 function windowOfApp({ session }: Situation, app: App, id: string): WindowInput {
@@ -122,6 +235,53 @@ function windowOfApp({ session }: Situation, app: App, id: string): WindowInput 
     title: app.title ?? name ?? app.id,
     ...(parent !== undefined && over !== undefined && { parent: over }),
   };
+}
+
+/** A window has another title. */
+export function windowRetitled({ session }: Situation, id: string, title: string): Outcome {
+  if (!windowOf(session, id)) return nothing(session, `no window ${id} is open`);
+  return did(
+    withWindow(session, id, (window) => ({ ...window, title })),
+    { about: id, decided: `titled ${title}`, because: 'its app says so' },
+  );
+}
+
+/**
+ * A window asks for a place or a size, in physical pixels: a floating one gets it within the work area,
+ * one left alone, or any while the engine is paused, as it asks; a tile is not the window's to choose.
+ */
+export function windowAsked(situation: Situation, id: string, asked: Partial<Rect>): Outcome {
+  const { session, profile, desk } = situation;
+  const window = windowOf(session, id);
+  if (!window) return nothing(session, `no window ${id} is open`);
+  const monitor = monitorOf(desk, window.monitor);
+  const { kind } = tilingInForce(profile, session, window.workspace, window.monitor).layout;
+  const { paused } = session;
+  const isFree = window.held !== 'tiled' || kind === 'free' || paused !== undefined;
+  if (!isFree) return nothing(session, 'its tile decides where it is and how large');
+  const now = paused?.standing[id] ?? window.standing ?? firstStanding(window, monitor);
+  const wanted = { ...now, ...asked };
+  const least = minimumOf(window, monitor.scale);
+  const size = {
+    width: Math.max(least.width, wanted.width),
+    height: Math.max(least.height, wanted.height),
+  };
+  const free = { ...wanted, ...size };
+  const isKept = !paused && window.held !== 'left-alone';
+  const standing = isKept ? keptInside(workArea(monitor).area, free) : free;
+  const said = { about: id, decided: rectText(standing), because: 'its app asks for it' };
+  if (paused) {
+    const stands = { ...paused, standing: { ...paused.standing, [id]: standing } };
+    return did({ ...session, paused: stands }, said);
+  }
+  return did(
+    withWindow(session, id, (there) => ({ ...there, standing })),
+    said,
+  );
+}
+
+function rectText({ x, y, width, height }: Rect): string {
+  return `${width} × ${height} at ${x}, ${y}`;
 }
 
 export function closeFocused(situation: Situation): Outcome {

@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react';
-import { AXES, FIRST_AXES, SIDES, TURNS } from '@sorn/core';
+import { AXES, FIRST_AXES, SIDES, STRIPS, TURNS } from '@sorn/core';
+import type { ReactNode } from 'react';
 import { Figure } from '../../app/Figure.tsx';
 import { Section } from '../../app/Section.tsx';
 import { Choice, SettingRow, SettingSlider } from '../../app/SettingRow.tsx';
@@ -81,10 +82,10 @@ export function LayoutParameters({ edits }: { edits: TilingEdits }) {
               />
             )}
           </SettingRow>
-          <chakra.p fontSize="12px" color="slate">
+          <Note>
             One window each; with a limit the last one holds all that are left. Single ones grow by
             key in Rehearse.
-          </chakra.p>
+          </Note>
         </Section>
       );
     case 'grid':
@@ -105,9 +106,9 @@ export function LayoutParameters({ edits }: { edits: TilingEdits }) {
               onChange={(aspect) => edits.setLayout('cellAspect', aspect)}
             />
           </SettingRow>
-          <chakra.p fontSize="12px" color="slate">
+          <Note>
             Width divided by height. The grid takes the number of columns that comes nearest to it.
-          </chakra.p>
+          </Note>
         </Section>
       );
     case 'halving':
@@ -125,7 +126,92 @@ export function LayoutParameters({ edits }: { edits: TilingEdits }) {
           <Words edits={edits} label="Goes" field="turn" value={layout.turn} words={TURNS} />
         </Section>
       );
+    case 'split':
+      return (
+        <Section title="Hand-split">
+          <Note>
+            You make it by key in Rehearse: split-across and split-down say how the next window
+            divides the focused one. From another layout they take it over as it stands.
+          </Note>
+        </Section>
+      );
+    case 'single':
+      return (
+        <Section title="One at a time">
+          <Words
+            edits={edits}
+            label="Strip"
+            field="strip"
+            value={layout.strip}
+            words={STRIPS}
+            caps={['T']}
+          />
+          {layout.strip !== 'none' && (
+            <Length
+              edits={edits}
+              label={layout.strip === 'tabs' ? 'Height' : 'Height of a line'}
+              name="Strip size"
+              field="stripSize"
+              value={layout.stripSize}
+              least={1}
+            />
+          )}
+        </Section>
+      );
+    case 'cascade':
+      return (
+        <Section title="Cascade">
+          <Share edits={edits} label="Share" field="share" value={layout.share} caps={['[', ']']} />
+          <Length
+            edits={edits}
+            label="Step"
+            name="Step of the cascade"
+            field="step"
+            value={layout.step}
+            least={0}
+          />
+        </Section>
+      );
+    case 'free':
+      return (
+        <Section title="Free">
+          <Note>No tiles: every window floats where it is, and moves only when you move it.</Note>
+        </Section>
+      );
   }
+}
+
+function Note({ children }: { children: ReactNode }) {
+  return (
+    <chakra.p fontSize="12px" color="slate">
+      {children}
+    </chakra.p>
+  );
+}
+
+function Length(props: {
+  edits: TilingEdits;
+  label: string;
+  name: string;
+  field: Field;
+  value: number;
+  least: number;
+}) {
+  const { edits, field } = props;
+  return (
+    <SettingRow label={props.label} origin={edits.originOf(field)} onSetBack={edits.setBack(field)}>
+      <Figure
+        label={props.name}
+        value={props.value}
+        least={props.least}
+        most={10_000}
+        step={1}
+        decimals={2}
+        unit="px"
+        onChange={(length) => edits.setLayout(field, length)}
+      />
+    </SettingRow>
+  );
 }
 
 function Share(props: {
@@ -136,7 +222,12 @@ function Share(props: {
   caps: readonly string[];
 }) {
   const { edits, field, value } = props;
-  const name = field === 'leadShare' ? 'Lead share' : 'Share of what is left';
+  const name =
+    field === 'leadShare'
+      ? 'Lead share'
+      : edits.tiling.layout.kind === 'cascade'
+        ? 'Share of the area'
+        : 'Share of what is left';
   return (
     <>
       <SettingRow

@@ -1,37 +1,31 @@
 import { chakra, Grid } from '@chakra-ui/react';
-import {
-  LAYOUT_KINDS,
-  LAYOUTS,
-  layoutTree,
-  solve,
-  type Layout,
-  type LayoutKind,
-  type Size,
-} from '@sorn/core';
-import { KeyCap } from '../../app/KeyCap.tsx';
+import { LAYOUT_KINDS, LAYOUTS, sampleTiles, type Layout, type Size } from '@sorn/core';
+import type { RefObject } from 'react';
+import { Figure } from '../../app/Figure.tsx';
 import { Section } from '../../app/Section.tsx';
 import { SettingRow } from '../../app/SettingRow.tsx';
 import type { PlacedDesk } from '../../data/bench-context.ts';
 import type { TilingEdits } from './edits.ts';
 
-/** The kinds of layout, each drawn by the engine with as many windows as there are here. */
-export function LayoutSettings({ placed, edits }: { placed: PlacedDesk; edits: TilingEdits }) {
+/** The kinds of layout, each drawn by the engine with the number of windows asked for. */
+export function LayoutSettings(props: {
+  placed: PlacedDesk;
+  edits: TilingEdits;
+  /** Windows in the drawings; as many as there are here when null. */
+  count: number | null;
+  onCount: (count: number) => void;
+  countInput: RefObject<HTMLInputElement | null>;
+}) {
+  const { placed, edits } = props;
   const { workspace, monitor, tiled, area } = placed.focused;
   const { layout } = edits.tiling;
-  const count = tiled.length > 0 ? tiled.length : 3;
+  const count = props.count ?? (tiled.length > 0 ? tiled.length : 3);
   return (
     <Section title="Layout" note={`workspace ${workspace} on ${monitor.name}`}>
-      <Grid
-        role="radiogroup"
-        aria-label="Layout"
-        templateColumns="repeat(3, 1fr)"
-        gap="8px"
-        mb="6px"
-      >
+      <Grid role="radiogroup" aria-label="Layout" templateColumns="repeat(4, 1fr)" gap="4px">
         {LAYOUT_KINDS.map((kind) => (
           <LayoutCell
             key={kind}
-            kind={kind}
             layout={kind === layout.kind ? layout : LAYOUTS[kind].defaults}
             count={count}
             shape={area}
@@ -40,6 +34,19 @@ export function LayoutSettings({ placed, edits }: { placed: PlacedDesk; edits: T
           />
         ))}
       </Grid>
+      <SettingRow label="Drawn with" caps={['N']}>
+        <Figure
+          label="Windows in the small drawings"
+          value={count}
+          least={1}
+          most={99}
+          step={1}
+          unit={count === 1 ? 'window' : 'windows'}
+          inputRef={props.countInput}
+          room={3}
+          onChange={(next) => props.onCount(Math.round(next))}
+        />
+      </SettingRow>
       <SettingRow
         label="Kind"
         caps={['L']}
@@ -50,21 +57,17 @@ export function LayoutSettings({ placed, edits }: { placed: PlacedDesk; edits: T
           {LAYOUTS[layout.kind].title}
         </chakra.span>
       </SettingRow>
-      {tiled.length === 0 && (
-        <chakra.p fontSize="12px" color="slate">
-          No window is tiled here; drawn with {count}. Open some in Rehearse <KeyCap>6</KeyCap>.
-        </chakra.p>
-      )}
     </Section>
   );
 }
 
-const DRAWING = { width: 76, height: 36 };
+const DRAWING = { width: 60, height: 30 };
 /** Gap between tiles at this size: what is left visible of one. */
-const GAP = { x: 3, y: 3 };
+const GAP = { x: 2, y: 2 };
+/** Pixels of the drawing for one logical pixel: what makes strips and steps visible. */
+const SCALE = 0.14;
 
 function LayoutCell(props: {
-  kind: LayoutKind;
   layout: Layout;
   count: number;
   /** The area that is really divided: it decides how a grid or a halving falls out. */
@@ -72,44 +75,49 @@ function LayoutCell(props: {
   isChosen: boolean;
   onChoose: () => void;
 }) {
-  const { layout, isChosen } = props;
-  // More than a few windows would be a grey field at this size.
-  const count = Math.min(props.count, 12);
-  const tree = layoutTree(layout, count, props.shape);
-  const tiles = solve(tree, { x: 0, y: 0, ...DRAWING }, GAP, []);
+  const { layout, count, isChosen } = props;
+  const { title, tree } = LAYOUTS[layout.kind];
+  const tiles = sampleTiles(layout, count, props.shape, { x: 0, y: 0, ...DRAWING }, GAP, SCALE);
   return (
     <chakra.button
       type="button"
       role="radio"
       aria-checked={isChosen}
+      data-layout={layout.kind}
       onClick={props.onChoose}
-      pt="7px"
-      pb="3px"
+      pt="6px"
+      pb="2px"
+      minW="0"
       border="1px solid"
-      borderColor={isChosen ? 'petrol' : 'hairline'}
+      borderColor={isChosen ? 'petrol' : 'transparent'}
       bg={isChosen ? 'petrol.wash' : 'transparent'}
       cursor="pointer"
       fontSize="12px"
+      fontStretch="88%"
       fontWeight={isChosen ? 650 : 400}
+      whiteSpace="nowrap"
     >
       <chakra.svg
         width={`${DRAWING.width}px`}
         height={`${DRAWING.height}px`}
         mx="auto"
-        mb="4px"
+        mb="3px"
         display="block"
         overflow="visible"
         aria-hidden
         css={{
-          '& rect': { stroke: 'petrol', fill: 'petrol.wash', strokeWidth: 1 },
-          '& rect:first-of-type': { fill: 'petrol.deep' },
+          '& rect': { stroke: 'petrol', fill: tree ? 'petrol.wash' : 'sheet', strokeWidth: 1 },
+          '& rect:first-of-type': { fill: tree ? 'petrol.deep' : 'petrol.wash' },
+          ...(layout.kind === 'free' && {
+            '& rect': { stroke: 'ochre', fill: 'sheet', strokeDasharray: '3 2' },
+          }),
         }}
       >
         {tiles.map((tile, i) => (
           <rect key={i} {...tile} />
         ))}
       </chakra.svg>
-      {LAYOUTS[props.kind].title}
+      {title}
     </chakra.button>
   );
 }

@@ -20,7 +20,9 @@ export function TilingView() {
   const edits = useTilingEdits(placed, reach);
   const innerGap = useRef<HTMLInputElement>(null);
   const outerGap = useRef<HTMLInputElement>(null);
-  useTilingKeys({ placed, edits, innerGap, outerGap, reach, setReach });
+  const countInput = useRef<HTMLInputElement>(null);
+  const [count, setCount] = useState<number | null>(null);
+  useTilingKeys({ placed, edits, innerGap, outerGap, countInput, reach, setReach });
   const measures = measure(placed.focused);
 
   return (
@@ -28,7 +30,13 @@ export function TilingView() {
       name="Tiling"
       inspector={
         <>
-          <LayoutSettings placed={placed} edits={edits} />
+          <LayoutSettings
+            placed={placed}
+            edits={edits}
+            count={count}
+            onCount={setCount}
+            countInput={countInput}
+          />
           <ReachChoice placed={placed} reach={reach} onReach={setReach} />
           <LayoutParameters edits={edits} />
           <GapSettings edits={edits} innerGap={innerGap} outerGap={outerGap} />

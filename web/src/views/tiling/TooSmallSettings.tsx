@@ -26,7 +26,7 @@ export function TooSmallSettings({ edits }: { edits: TilingEdits }) {
         label="When too small"
         value={whenTooSmall}
         options={TOO_SMALL.map((value) => ({ value, text: value }))}
-        onChange={edits.setTooSmall}
+        onChange={(value) => edits.setPlain('whenTooSmall', value)}
       />
       <chakra.p fontSize="12px" color="slate" mt="6px">
         {MEANINGS[whenTooSmall]}

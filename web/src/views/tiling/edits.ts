@@ -4,14 +4,15 @@ import {
   withGap,
   withLayoutField,
   withLayoutKind,
-  withTooSmall,
+  withPlain,
   withoutSetting,
   type GapField,
   type LayoutField,
   type LayoutKind,
   type Reach,
   type SettingField,
-  type TooSmall,
+  type PlainField,
+  type PlainSettings,
   type TilingInForce,
 } from '@sorn/core';
 import { originText } from '../../app/words.ts';
@@ -23,7 +24,7 @@ export interface TilingEdits {
   setKind: (kind: LayoutKind) => void;
   setLayout: (field: Exclude<LayoutField, 'kind'>, value: unknown) => void;
   setGap: (field: GapField, value: unknown) => void;
-  setTooSmall: (value: TooSmall) => void;
+  setPlain: <F extends PlainField>(field: F, value: PlainSettings[F]) => void;
   originOf: (field: SettingField) => string;
   /** Sets a field back where it is set; undefined where nothing is. */
   setBack: (field: SettingField) => (() => void) | undefined;
@@ -60,9 +61,9 @@ export function useTilingEdits(placed: PlacedDesk, reach: Reach): TilingEdits {
           `${field} ${reached} ${workspace} ${monitor.id}`,
         );
     },
-    setTooSmall(value) {
-      const reached = landing(reach, from.whenTooSmall);
-      store.getState().edit((profile) => withTooSmall(profile, scope(reached), value));
+    setPlain(field, value) {
+      const reached = landing(reach, from[field]);
+      store.getState().edit((profile) => withPlain(profile, scope(reached), field, value));
     },
     originOf: (field) => originText(from[field], workspace, monitor.id, placed.desk),
     setBack(field) {

@@ -4,8 +4,9 @@ import {
   FIRST_AXES,
   LAYOUT_KINDS,
   LAYOUTS,
+  listedWorkspaces,
   REACHES,
-  workspacesOn,
+  STRIPS,
   type Reach,
   type Side,
 } from '@sorn/core';
@@ -35,6 +36,7 @@ export function useTilingKeys(props: {
   edits: TilingEdits;
   innerGap: RefObject<HTMLInputElement | null>;
   outerGap: RefObject<HTMLInputElement | null>;
+  countInput: RefObject<HTMLInputElement | null>;
   reach: Reach;
   setReach: (reach: Reach) => void;
 }): void {
@@ -58,11 +60,12 @@ export function useTilingKeys(props: {
     else if (layout.kind === 'middle') edits.setLayout('axis', after(AXES, layout.axis));
     else if (layout.kind === 'halving')
       edits.setLayout('firstAxis', after(FIRST_AXES, layout.firstAxis));
+    else if (layout.kind === 'single') edits.setLayout('strip', after(STRIPS, layout.strip));
     else edits.setKind(layout.kind === 'columns' ? 'rows' : 'columns');
   };
 
   usePageKeys('Tiling', [
-    ...(can.leadShare || layout.kind === 'halving'
+    ...(can.leadShare || 'share' in layout
       ? [
           {
             keys: ['['],
@@ -87,11 +90,17 @@ export function useTilingKeys(props: {
           { keys: ["'"], label: 'lead count up', minor: true, run: () => count(1) },
         ]
       : []),
-    ...(can.turn ? [{ keys: ['t'], label: 'turn', run: turn }] : []),
+    ...(can.turn && layout.kind !== 'split' ? [{ keys: ['t'], label: 'turn', run: turn }] : []),
     {
       keys: ['l'],
       label: 'next layout',
       run: () => edits.setKind(after(LAYOUT_KINDS, layout.kind)),
+    },
+    {
+      keys: ['n'],
+      label: 'windows in the small drawings',
+      minor: true,
+      run: () => focusFigure(props.countInput),
     },
     { keys: ['g'], label: 'inner gap', run: () => focusFigure(props.innerGap) },
     { keys: ['o'], label: 'outer gap', run: () => focusFigure(props.outerGap) },
@@ -111,7 +120,9 @@ export function useTilingKeys(props: {
       keys: ['w'],
       label: 'next workspace',
       run: () => {
-        const ids = workspacesOn(placed.desk, monitor.id).map(({ id }) => id);
+        const { session, profile } = store.getState();
+        const listed = listedWorkspaces({ session, profile, desk: placed.desk }, monitor.id);
+        const ids = listed.map(({ id }) => id);
         store.getState().run({ command: 'go-workspace', which: after(ids, workspace) });
       },
     },

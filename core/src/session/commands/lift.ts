@@ -1,0 +1,181 @@
+import { monitorOf } from '../../desk/desk.ts';
+import { keptInside, type Rect } from '../../geometry/rect.ts';
+import { workArea } from '../../desk/work-area.ts';
+import { LAYOUTS } from '../../layouts/index.ts';
+import { tilingInForce } from '../arrange.ts';
+import { place, placeShown } from '../place.ts';
+import {
+  arrangementOf,
+  did,
+  nothing,
+  shownOn,
+  windowName,
+  windowOf,
+  withArrangement,
+  withFocus,
+  withWindow,
+  type Outcome,
+  type SessionWindow,
+  type Situation,
+} from '../session.ts';
+import { firstStanding } from '../standing.ts';
+import { focusedWindow, isOutcome } from './focused.ts';
+import { joined, withoutFormerPlace } from './join.ts';
+import { placeInFocus } from './shares.ts';
+
+/**
+ * float: a tiled window leaves its tile and stands where it stood the last time, else over its tile; a
+ * floating one goes back. Its place in the order is kept meanwhile.
+ */
+export function toggleFloat(situation: Situation): Outcome {
+  const { session, profile } = situation;
+  const window = focusedWindow(situation);
+  if (isOutcome(window)) return window;
+  const floats = window.held !== 'floating';
+  if (floats && isFree(situation, window)) {
+    return nothing(session, `${windowName(profile, window)} floats already: Free gives no tiles`);
+  }
+  const next = withWindow(session, window.id, (there) =>
+    floats
+      ? { ...there, held: 'floating', standing: standingFor(situation, there) }
+      : settledInTile(there),
+  );
+  return did(floats ? next : withoutFormerPlace(next, windowOf(next, window.id)!), {
+    about: window.id,
+    decided: floats ? 'floating' : 'tiled',
+    because: floats ? 'taken out of its tile by key' : 'back at its place in the order',
+  });
+}
+
+function isFree({ session, profile }: Situation, window: SessionWindow): boolean {
+  const { layout } = tilingInForce(profile, session, window.workspace, window.monitor);
+  return layout.kind === 'free';
+}
+
+/** A window that goes into a tile for good. */
+function settledInTile({
+  stayAbove: _above,
+  everywhere: _everywhere,
+  lifted: _lifted,
+  ...window
+}: SessionWindow): SessionWindow {
+  return { ...window, held: 'tiled' };
+}
+
+/** A window out of its tile for the time being, at a rectangle. */
+function liftedTo(window: SessionWindow, standing: Rect): SessionWindow {
+  if (window.held !== 'tiled') return window;
+  const lifted = window.standing ? { standing: window.standing } : {};
+  return { ...window, held: 'floating', lifted, standing };
+}
+
+/** A lifted window back in its tile, with what it remembered of floating before; others stay as they are. */
+function landed(window: SessionWindow): SessionWindow {
+  const { lifted, standing: _now, ...rest } = window;
+  if (!lifted || window.stayAbove || window.everywhere) return window;
+  return { ...rest, ...lifted, held: 'tiled' };
+}
+
+function standingFor(situation: Situation, window: SessionWindow): Rect {
+  const monitor = monitorOf(situation.desk, window.monitor);
+  if (window.standing) return keptInside(workArea(monitor).area, window.standing);
+  const tile = placeShown(situation, window.monitor).find(({ id }) => id === window.id)?.tile;
+  return firstStanding(window, monitor, tile ?? undefined);
+}
+
+/** stay-above: the focused window floats over all others; again, it is back where it was. */
+export function toggleStayAbove(situation: Situation): Outcome {
+  const { session } = situation;
+  const window = focusedWindow(situation);
+  if (isOutcome(window)) return window;
+  const said = (decided: string, because: string) => ({ about: window.id, decided, because });
+  if (!window.stayAbove) {
+    return did(
+      withWindow(session, window.id, (there) => ({
+        ...liftedTo(there, standingFor(situation, there)),
+        stayAbove: true,
+      })),
+      said('stays above', 'floating over all others, by key'),
+    );
+  }
+  return did(
+    withWindow(session, window.id, ({ stayAbove: _gone, ...there }) =>
+      landedUnlessAfloat(situation, there),
+    ),
+    said('no longer above', 'held as it was before'),
+  );
+}
+
+/** everywhere: the focused window is on every workspace of its monitor; again, it is back where it was. */
+export function toggleEverywhere(situation: Situation): Outcome {
+  const { session } = situation;
+  const window = focusedWindow(situation);
+  if (isOutcome(window)) return window;
+  const said = (decided: string, because: string) => ({ about: window.id, decided, because });
+  if (!window.everywhere) {
+    return did(
+      withWindow(session, window.id, (there) => ({
+        ...liftedTo(there, standingFor(situation, there)),
+        everywhere: true,
+      })),
+      said('everywhere', 'on every workspace of its monitor, by key'),
+    );
+  }
+  const { everywhere: _gone, ...rest } = window;
+  const here = shownOn(session, window.monitor);
+  if (here === window.workspace) {
+    return did(
+      withWindow(session, window.id, () => landedUnlessAfloat(situation, rest)),
+      said(`on workspace ${here} alone`, 'held as it was before'),
+    );
+  }
+  const { lifted: _lifted, ...stays } = rest;
+  const alone = withWindow(session, window.id, () => stays);
+  const moved = joined({ ...situation, session: alone }, stays, window.monitor, here);
+  return did(
+    withFocus(moved, windowOf(moved, window.id)!),
+    said(`on workspace ${here} alone`, 'this is the workspace it was last seen on'),
+  );
+}
+
+function landedUnlessAfloat({ session }: Situation, window: SessionWindow): SessionWindow {
+  return arrangementOf(session, window.workspace, window.monitor).afloat ? window : landed(window);
+}
+
+/** float-all: every tiled window here floats where it is; again, all are back in their tiles. */
+export function floatAll(situation: Situation): Outcome {
+  const { session, profile, desk } = situation;
+  const { workspace, monitor } = placeInFocus(session);
+  const isHere = (window: SessionWindow) =>
+    window.workspace === workspace && window.monitor === monitor;
+  const arrangement = arrangementOf(session, workspace, monitor);
+  const said = (decided: string, because: string) => ({ about: workspace, decided, because });
+  if (arrangement.afloat) {
+    const windows = session.windows.map((window) => (isHere(window) ? landed(window) : window));
+    const back = withArrangement(
+      { ...session, windows },
+      workspace,
+      monitor,
+      ({ afloat: _gone, ...rest }) => rest,
+    );
+    return did(back, said('all in their tiles', 'the arrangement from before float-all'));
+  }
+  const { kind } = tilingInForce(profile, session, workspace, monitor).layout;
+  if (kind === 'free')
+    return nothing(session, `all float already: ${LAYOUTS.free.title} gives no tiles`);
+  const placements = new Map(place(session, profile, desk).placements.map((p) => [p.id, p]));
+  const isTaken = (window: SessionWindow) => isHere(window) && window.held === 'tiled';
+  if (!session.windows.some(isTaken)) return nothing(session, 'no window is tiled here');
+  const windows = session.windows.map((window) => {
+    if (!isTaken(window)) return window;
+    const { x, y, width, height } = placements.get(window.id)!;
+    return liftedTo(window, { x, y, width, height });
+  });
+  return did(
+    withArrangement({ ...session, windows }, workspace, monitor, (there) => ({
+      ...there,
+      afloat: true,
+    })),
+    said('all float where they are', 'float-all; again, all go back into their tiles'),
+  );
+}

@@ -1,0 +1,48 @@
+import type { Rect } from '../../geometry/rect.ts';
+import { place } from '../place.ts';
+import { did, nothing, type Outcome, type Session, type Situation } from '../session.ts';
+
+/** pause: every window stays where it stands, and nothing is arranged until resume. */
+export function pause({ session, profile, desk }: Situation): Outcome {
+  if (session.paused) return nothing(session, 'the engine is paused already');
+  const standing: Record<string, Rect> = {};
+  for (const { id, x, y, width, height } of place(session, profile, desk).placements) {
+    standing[id] = { x, y, width, height };
+  }
+  return did(
+    { ...session, paused: { standing, opened: [] } },
+    { decided: 'paused', because: 'by key; every arrangement is kept for resume' },
+  );
+}
+
+/**
+ * resume: every arrangement as it was; windows that opened meanwhile join the end of their order, in
+ * reading order of where they stand: from the top, then from the left.
+ */
+export function resume({ session }: Situation): Outcome {
+  const { paused, ...rest } = session;
+  if (!paused) return nothing(session, 'the engine runs already');
+  const adopted = new Set(paused.opened);
+  const arrangements = Object.entries(rest.arrangements).map(([key, arrangement]) => {
+    const newcomers = arrangement.order.filter((id) => adopted.has(id));
+    if (newcomers.length < 2) return [key, arrangement];
+    const former = arrangement.order.filter((id) => !adopted.has(id));
+    return [key, { ...arrangement, order: [...former, ...inReadingOrder(newcomers, paused)] }];
+  });
+  const count = paused.opened.length;
+  return did(
+    { ...rest, arrangements: Object.fromEntries(arrangements) as Session['arrangements'] },
+    {
+      decided: 'running',
+      because:
+        count === 0
+          ? 'every arrangement is as it was'
+          : `every arrangement is as it was, and ${count} opened meanwhile ${count === 1 ? 'joins' : 'join'} it`,
+    },
+  );
+}
+
+function inReadingOrder(ids: readonly string[], { standing }: NonNullable<Session['paused']>) {
+  const at = (id: string) => standing[id] ?? { x: 0, y: 0 };
+  return [...ids].sort((a, b) => at(a).y - at(b).y || at(a).x - at(b).x);
+}

@@ -1,0 +1,116 @@
+import { monitorOf } from '../../desk/desk.ts';
+import {
+  did,
+  nothing,
+  windowName,
+  windowOf,
+  withArrangement,
+  withFocus,
+  withFocusOnMonitor,
+  withList,
+  withoutMember,
+  withWindow,
+  type Outcome,
+  type Session,
+  type SessionWindow,
+  type Situation,
+} from '../session.ts';
+import { firstStanding } from '../standing.ts';
+import { focusedWindow, isOutcome } from './focused.ts';
+import { placeInFocus } from './shares.ts';
+
+/** pocket: the focused window is out of sight, until it is called back. Its place in the order is kept. */
+export function pocket(situation: Situation): Outcome {
+  const window = focusedWindow(situation);
+  if (isOutcome(window)) return window;
+  return did(pocketed(situation.session, window), {
+    about: window.id,
+    decided: 'pocketed',
+    because: 'by key; call-back brings it to where you are',
+  });
+}
+
+function pocketed(session: Session, window: SessionWindow): Session {
+  const { workspace, monitor, held, standing } = window;
+  const pocketedFrom = window.pocketedFrom ?? {
+    workspace,
+    monitor,
+    held,
+    ...(standing && { standing }),
+  };
+  const gone = withWindow(session, window.id, (there) => ({
+    ...there,
+    held: 'pocketed',
+    pocketedFrom,
+  }));
+  const listed = withList(gone, 'pocket', (ids) => [...ids, window.id]);
+  return withFocusOnMonitor(listed, session.focusMonitor);
+}
+
+/**
+ * call-back: the window pocketed last comes to the present workspace, floating in the middle, or to its
+ * former place on the workspace it came from. Again, while it has the focus, pockets it.
+ */
+export function callBack(situation: Situation): Outcome {
+  const { session, profile } = situation;
+  const focused = windowOf(session, session.focus);
+  if (focused && (focused.pocketedFrom || session.calledBack === focused.id)) {
+    return did(pocketed(session, focused), {
+      about: focused.id,
+      decided: 'pocketed again',
+      because: 'it was called back and has the focus',
+    });
+  }
+  const window = windowOf(session, session.pocket?.at(-1));
+  if (!window) return nothing(session, 'the pocket is empty');
+  const back = broughtBack(situation, window);
+  return did(
+    { ...back, calledBack: window.id },
+    {
+      about: window.id,
+      decided: `${windowName(profile, window)} called back`,
+      because: windowOf(back, window.id)!.pocketedFrom
+        ? 'it was pocketed last; it floats, for it came from another workspace'
+        : 'it was pocketed last here; it is at its former place',
+    },
+  );
+}
+
+/** A pocketed window on the present workspace, with the focus. */
+export function broughtBack({ session, desk }: Situation, window: SessionWindow): Session {
+  const here = placeInFocus(session);
+  const from = window.pocketedFrom ?? { ...window, held: 'tiled' as const };
+  const isHome = from.workspace === here.workspace && from.monitor === here.monitor;
+  const isAway = window.workspace !== from.workspace || window.monitor !== from.monitor;
+  const taken = withList(session, 'pocket', (ids) => ids.filter((id) => id !== window.id));
+  // Its place where it came from stays in the order there; that of a visit elsewhere is let go.
+  const left = isAway
+    ? withArrangement(taken, window.workspace, window.monitor, (arrangement) =>
+        withoutMember(arrangement, window.id),
+      )
+    : taken;
+  const back = withWindow(left, window.id, (there) => {
+    const { pocketedFrom: _from, standing: _standing, ...rest } = there;
+    if (isHome) {
+      const { held, standing } = from;
+      return { ...rest, ...here, held, ...(standing && { standing }) };
+    }
+    const { maximised: _large, fullScreen: _larger, ...plain } = rest;
+    const standing = firstStanding(there, monitorOf(desk, here.monitor));
+    const { workspace, monitor, held } = from;
+    const pocketedFrom = {
+      workspace,
+      monitor,
+      held,
+      ...(from.standing && { standing: from.standing }),
+    };
+    return { ...plain, ...here, held: 'floating', standing, pocketedFrom };
+  });
+  const joined = isHome
+    ? back
+    : withArrangement(back, here.workspace, here.monitor, (arrangement) => ({
+        ...arrangement,
+        order: [...arrangement.order, window.id],
+      }));
+  return withFocus(joined, windowOf(joined, window.id)!);
+}

@@ -1,0 +1,61 @@
+import {
+  did,
+  nothing,
+  windowName,
+  windowOf,
+  withFocus,
+  withFocusOnMonitor,
+  withList,
+  withWindow,
+  type Outcome,
+  type Situation,
+} from '../session.ts';
+import { focusedWindow, isOutcome } from './focused.ts';
+
+const WORDS = { maximised: 'maximised', fullScreen: 'full screen' } as const;
+
+/** maximise and full-screen: over the work area, or the whole monitor; again, the window is back where it was. */
+export function toggleSize(situation: Situation, state: keyof typeof WORDS): Outcome {
+  const { session } = situation;
+  const window = focusedWindow(situation);
+  if (isOutcome(window)) return window;
+  const isOn = window[state] === true;
+  if (!isOn && window.resizable === false) return nothing(session, 'its size is fixed');
+  const next = withWindow(session, window.id, (there) => {
+    const { [state]: _former, ...rest } = there;
+    return isOn ? rest : { ...rest, [state]: true };
+  });
+  return did(next, {
+    about: window.id,
+    decided: isOn ? `no longer ${WORDS[state]}` : WORDS[state],
+    because: isOn ? 'back where it was' : 'by key; its place is kept',
+  });
+}
+
+/** minimise: out of sight; the others close up, and its place in the order is kept. */
+export function minimise(situation: Situation): Outcome {
+  const { session } = situation;
+  const window = focusedWindow(situation);
+  if (isOutcome(window)) return window;
+  const hidden = withList(
+    withWindow(session, window.id, (there) => ({ ...there, minimised: true })),
+    'minimised',
+    (ids) => [...ids, window.id],
+  );
+  return did(withFocusOnMonitor(hidden, session.focusMonitor), {
+    about: window.id,
+    decided: 'minimised',
+    because: 'by key; restore-last brings it back to its place',
+  });
+}
+
+/** restore-last: the window minimised last is back at its place, wherever that is. */
+export function restoreLast({ session, profile }: Situation): Outcome {
+  const window = windowOf(session, session.minimised?.at(-1));
+  if (!window) return nothing(session, 'no window is minimised');
+  return did(withFocus(session, window), {
+    about: window.id,
+    decided: `${windowName(profile, window)} restored`,
+    because: 'it was minimised last',
+  });
+}

@@ -1,0 +1,70 @@
+import fc from 'fast-check';
+import { DIRECTIONS } from '../geometry/direction.ts';
+import { LAYOUT_KINDS } from '../profile/layout.ts';
+import { PLAIN_COMMANDS, type Command } from '../session/commands/index.ts';
+import type { SessionEvent } from '../session/reduce.ts';
+import { SHAPING } from '../session/schema.ts';
+import { windowSchema } from '../session/schema.ts';
+
+/** Any command, with what it needs, on a desk with OFFICE's apps and workspaces. */
+export const anyCommand: fc.Arbitrary<Command> = fc.oneof(
+  {
+    weight: 6,
+    arbitrary: fc.constantFrom(...PLAIN_COMMANDS).map((id): Command => ({ command: id })),
+  },
+  fc.record({
+    command: fc.constantFrom('open-app' as const, 'call-app' as const),
+    app: fc.constantFrom('pitreader', 'shell', 'picker'),
+  }),
+  fc.record({
+    command: fc.constantFrom('find-window' as const, 'launch' as const),
+    text: fc.constantFrom('shell', 'p', 'S'),
+  }),
+  fc.record({
+    command: fc.constant('go-workspace' as const),
+    which: fc.constantFrom('B', '1', 'S', 'R', 'next', 'last'),
+  }),
+  fc.record({
+    command: fc.constant('put-on-workspace' as const),
+    which: fc.constantFrom('B', '1', 'S', 'R', 'previous'),
+    follow: fc.boolean(),
+  }),
+  fc.record({
+    command: fc.constant('use-layout' as const),
+    layout: fc.constantFrom(...LAYOUT_KINDS).map((kind) => ({ kind })),
+  }),
+  fc.record({ command: fc.constant('shape-as' as const), by: fc.constantFrom(...SHAPING) }),
+  fc.record({
+    command: fc.constant('shape-step' as const),
+    direction: fc.constantFrom(...DIRECTIONS),
+    inward: fc.boolean(),
+  }),
+);
+
+const number = fc.nat(9);
+
+/** Anything that happens to such a desk. */
+export const anyEvent: fc.Arbitrary<SessionEvent> = fc.oneof(
+  {
+    weight: 12,
+    arbitrary: anyCommand.map((command) => ({ type: 'command' as const, command })),
+  },
+  fc.record({
+    type: fc.constantFrom('window-closed' as const, 'window-focused' as const),
+    id: fc.constantFrom('p', 'b', 's', 'shell-1', 'w1', 'w2'),
+  }),
+  number.map((n) => ({
+    type: 'window-opened' as const,
+    window: windowSchema.parse({
+      id: `w${n}`,
+      ...(n % 3 === 0 && { workspace: 'S' }),
+      ...(n % 4 === 0 && { held: 'floating' }),
+    }),
+  })),
+  number.map((n) => ({
+    type: 'window-asked' as const,
+    id: `w${n}`,
+    rect: { x: n * 400, width: 300 + n * 50 },
+  })),
+  fc.record({ type: fc.constant('key-released' as const), taken: fc.boolean() }),
+);
