@@ -118,6 +118,57 @@ describe('sorn arrange', () => {
     ]);
   });
 
+  it('gives every other layout as it is defined, to the pixel', () => {
+    const wide = { id: 'wide', width: 3440, height: 1440, reserved: { top: 28 } };
+    const lap = { ...wide, width: 2880, height: 1800, scale: 2, reserved: { top: 24, bottom: 40 } };
+    const arranged = (layout: object, n: number, monitor: object = wide) => {
+      const tiling = { gaps: { inner: 10, outer: 6 }, layout };
+      const windows = [...'abcdefg'.slice(0, n)].map((id) => ({ id }));
+      const profile = file('each.json', JSON.stringify({ monitors: [monitor], tiling }));
+      const { placements } = JSON.parse(
+        arrangeFiles(profile, file('each-session.json', JSON.stringify({ windows }))),
+      ) as { placements: (Record<'x' | 'y' | 'width' | 'height', number> & { held: string })[] };
+      expect(new Set(placements.map(({ held }) => held)).size).toBe(1);
+      return placements.map(({ x, y, width, height }) => `${x},${y} ${width}×${height}`);
+    };
+    expect(arranged({ kind: 'rows', weights: [2, 1, 1] }, 3)).toEqual([
+      '6,34 3428×690',
+      '6,734 3428×345',
+      '6,1089 3428×345',
+    ]);
+    // Three columns: cells of 1142.7 × 700 come nearest to 1.6.
+    expect(arranged({ kind: 'grid' }, 5)).toEqual([
+      '6,34 1136×695',
+      '1152,34 1136×695',
+      '2298,34 1136×695',
+      '6,739 1709×695',
+      '1725,739 1709×695',
+    ]);
+    expect(arranged({ kind: 'halving', share: 0.6, firstAxis: 'y' }, 3)).toEqual([
+      '6,34 3428×834',
+      '6,878 2051×556',
+      '2067,878 1367×556',
+    ]);
+    // Nobody said how: each window halves the longer side of the one before.
+    expect(arranged({ kind: 'split' }, 3)).toEqual([
+      '6,34 1709×1400',
+      '1725,34 850×1400',
+      '2585,34 849×1400',
+    ]);
+    expect(arranged({ kind: 'single', strip: 'tabs' }, 2)[1]).toBe('6,62 3428×1372');
+    expect(arranged({ kind: 'single', strip: 'list' }, 3, lap)[2]).toBe('12,228 2856×1480');
+    expect(arranged({ kind: 'single', strip: 'list' }, 1)).toEqual(['6,34 3428×1400']);
+    expect(arranged({ kind: 'cascade' }, 3)).toEqual([
+      '6,34 2400×980',
+      '38,66 2400×980',
+      '70,98 2400×980',
+    ]);
+    expect(arranged({ kind: 'cascade', share: 0.9, step: 100 }, 5, lap)[4]).toBe(
+      '296,224 2570×1483',
+    );
+    expect(arranged({ kind: 'free' }, 2)).toEqual(['860,381 1720×706', '860,381 1720×706']);
+  });
+
   it('tells every fault with its file and path', () => {
     const bad = file(
       'bad.yaml',

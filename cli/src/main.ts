@@ -2,6 +2,7 @@
 import { Command } from 'commander';
 import { arrangeFiles } from './arrange.ts';
 import { BadInput } from './input.ts';
+import { playFiles } from './play.ts';
 
 const program = new Command('sorn')
   .description('Computes where windows go, by a profile, without a desktop.')
@@ -13,14 +14,33 @@ program
   .description('print the placement of every window, and the findings, as JSON')
   .argument('<profile>', 'profile file (JSON, YAML or TOML); - reads standard input')
   .argument('<session>', 'session file, likewise')
-  .action((profile: string, session: string) => {
-    try {
-      process.stdout.write(arrangeFiles(profile, session));
-    } catch (error) {
-      if (!(error instanceof BadInput)) throw error;
-      for (const line of error.lines) process.stderr.write(`${line}\n`);
-      process.exitCode = 2;
-    }
-  });
+  .action((profile: string, session: string) =>
+    answering(() => process.stdout.write(arrangeFiles(profile, session))),
+  );
+
+program
+  .command('play')
+  .description('run a script of commands and events; print placements and reasons after each step')
+  .argument('<profile>', 'profile file (JSON, YAML or TOML); - reads standard input')
+  .argument('<script>', 'script file, likewise: a list of steps, or {session, steps}')
+  .option('--text', 'for people instead of programs')
+  .action((profile: string, script: string, { text = false }: { text?: boolean }) =>
+    answering(() => {
+      const played = playFiles(profile, script, text);
+      process.stdout.write(played.text);
+      if (!played.isSame) process.exitCode = 1;
+    }),
+  );
+
+/** Runs a command; input that cannot be used is told line by line, with exit code 2. */
+function answering(run: () => void): void {
+  try {
+    run();
+  } catch (error) {
+    if (!(error instanceof BadInput)) throw error;
+    for (const line of error.lines) process.stderr.write(`${line}\n`);
+    process.exitCode = 2;
+  }
+}
 
 program.parse();

@@ -27,6 +27,7 @@ export * from './session/measures.ts';
 export * from './session/open.ts';
 export * from './session/place.ts';
 export * from './session/reduce.ts';
+export * from './session/script.ts';
 export {
   sessionSchema,
   SHAPING,

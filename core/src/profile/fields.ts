@@ -59,6 +59,25 @@ export function listOf<T extends z.ZodType>(item: T, what: string, most = 1_000)
   return z.array(item, { error }).max(most, { error });
 }
 
+/**
+ * A value whose schema depends on its shape. Faults are those of the schema picked, which says more than
+ * that none of several fits.
+ */
+export function byShape<T extends z.ZodType>(pick: (value: unknown) => T) {
+  return z.unknown().transform((value, context): z.output<T> => {
+    const result = pick(value).safeParse(value);
+    if (result.success) return result.data;
+    for (const issue of result.error.issues) {
+      const keys = issue.code === 'unrecognized_keys' ? issue.keys : [undefined];
+      for (const key of keys) {
+        const path = key === undefined ? [...issue.path] : [...issue.path, key];
+        context.addIssue({ code: 'custom', path, message: issue.message });
+      }
+    }
+    return z.NEVER;
+  });
+}
+
 export const sizeField = fields({ width: whole(1, 100_000), height: whole(1, 100_000) });
 
 /** A window's placing in physical pixels of the joint desktop. */

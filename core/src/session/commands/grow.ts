@@ -23,12 +23,18 @@ import { firstStanding } from '../standing.ts';
 import { adjust } from './shares.ts';
 import { handOf } from './split.ts';
 
-/** grow-D (1) moves the focused window's D edge out by the profile's step, shrink-D (−1) moves it in. */
-export function growTowards(situation: Situation, direction: Direction, sign: 1 | -1): Outcome {
+/**
+ * Moves the focused window's edge: grow-D outwards, shrink-D inwards, move-edge as it is told.
+ *
+ * @param by logical pixels outwards; below 0 inwards
+ */
+export function growTowards(situation: Situation, direction: Direction, by: number): Outcome {
   const { session, profile, desk } = situation;
   const window = windowOf(session, session.focus);
   if (!window) return nothing(session, 'no window has the focus');
-  const step = sign * toPixels(profile.tiling.growStep, monitorOf(desk, window.monitor).scale);
+  const { scale } = monitorOf(desk, window.monitor);
+  if (by === 0) return nothing(session, 'it is to move by nothing');
+  const step = Math.sign(by) * toPixels(Math.abs(by), scale);
   if (window.held === 'left-alone') {
     return nothing(session, `${windowName(profile, window)} is left alone`);
   }

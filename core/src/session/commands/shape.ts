@@ -75,7 +75,8 @@ function stepped(
   direction: Direction,
   inward: boolean,
 ): Outcome {
-  if (by === 'grow') return growTowards(situation, direction, inward ? -1 : 1);
+  const { growStep } = situation.profile.tiling;
+  if (by === 'grow') return growTowards(situation, direction, inward ? -growStep : growStep);
   const window = windowOf(situation.session, situation.session.focus);
   if (by === 'exchange') return moveTowards(situation, direction);
   return window?.held === 'floating'

@@ -1,0 +1,94 @@
+import { z } from 'zod';
+import { DIRECTIONS } from '../../geometry/direction.ts';
+import { fields, flagField, idField, oneOf, textField, whole } from '../../profile/fields.ts';
+import { layoutSchema } from '../../profile/layout.ts';
+import { nearestName } from '../../profile/nearest.ts';
+import { SHAPING } from '../schema.ts';
+import { PLAIN_COMMANDS, type PlainCommandId } from './plain.ts';
+
+const directionField = oneOf(DIRECTIONS);
+
+/** A command with what it needs; a mistyped one is told with the nearest that exists. */
+export const commandSchema = z.discriminatedUnion(
+  'command',
+  [
+    fields({ command: z.literal('use-layout'), layout: layoutSchema }),
+    fields({ command: z.literal('open-app'), app: idField }),
+    fields({ command: z.literal('call-app'), app: idField }),
+    fields({ command: z.literal('find-window'), text: textField.exactOptional() }),
+    fields({ command: z.literal('launch'), text: textField.exactOptional() }),
+    fields({ command: z.literal('go-workspace'), which: idField }),
+    fields({
+      command: z.literal('put-on-workspace'),
+      which: idField,
+      follow: flagField.exactOptional(),
+    }),
+    /** Moves the focused window's edge outwards; `by` is in logical pixels, below 0 inwards. */
+    fields({
+      command: z.literal('move-edge'),
+      direction: directionField,
+      by: whole(-10_000, 10_000),
+    }),
+    fields({ command: z.literal('shape-as'), by: oneOf(SHAPING) }),
+    fields({
+      command: z.literal('shape-step'),
+      direction: directionField,
+      inward: flagField.exactOptional(),
+    }),
+    fields({ command: oneOf(PLAIN_COMMANDS) }),
+  ],
+  { error: ({ input }) => rightCommand((input as { command?: unknown } | undefined)?.command) },
+);
+export type Command = z.output<typeof commandSchema>;
+export type CommandId = Command['command'];
+
+/** The commands that need something said with them. */
+export const SAID_COMMANDS = [
+  'use-layout',
+  'open-app',
+  'call-app',
+  'find-window',
+  'launch',
+  'go-workspace',
+  'put-on-workspace',
+  'move-edge',
+  'shape-as',
+  'shape-step',
+] as const satisfies Exclude<CommandId, PlainCommandId>[];
+export const COMMANDS: readonly CommandId[] = [...PLAIN_COMMANDS, ...SAID_COMMANDS];
+
+/** What would be right in the place of something that is no command: the nearest one, where one is near. */
+export function rightCommand(typed: unknown): string {
+  const nearest = typeof typed === 'string' ? nearestName(typed, COMMANDS) : null;
+  if (nearest === typed && nearest !== null)
+    return `{"command": "${nearest}", …} with what it needs`;
+  return nearest
+    ? `a command; the nearest is ${nearest}`
+    : 'a command with what it needs, such as {"command": "focus-left"}';
+}
+
+/** A command in words, its arguments with it: "open-app pitreader". */
+export function commandText(command: Command): string {
+  switch (command.command) {
+    case 'use-layout':
+      return `use-layout ${command.layout.kind}`;
+    case 'open-app':
+    case 'call-app':
+      return `${command.command} ${command.app}`;
+    case 'find-window':
+    case 'launch':
+      return command.text ? `${command.command} ${command.text}` : command.command;
+    case 'move-edge':
+      return `move-edge ${command.direction} ${command.by}`;
+    case 'shape-as':
+      return `shape-as ${command.by}`;
+    case 'shape-step':
+      return `shape-step ${command.direction}${command.inward ? ', inward' : ''}`;
+    case 'go-workspace':
+      return `go-workspace ${command.which}`;
+    case 'put-on-workspace':
+      return `put-on-workspace ${command.which}${command.follow ? ', follow' : ''}`;
+    default:
+      return command.command;
+  }
+}

@@ -1,0 +1,108 @@
+import type { Direction } from '../../geometry/direction.ts';
+import { redo, undo } from '../history.ts';
+import { nothing, type Outcome, type Situation } from '../session.ts';
+import { peekDesktop, showDesktop } from './desktop.ts';
+import { nextOfApp } from './find.ts';
+import { focusInOrder, focusLast, focusTowards } from './focus.ts';
+import { growTowards } from './grow.ts';
+import { resetLayout, stepLayout, turnLayout } from './layout.ts';
+import { floatAll, toggleEverywhere, toggleFloat, toggleStayAbove } from './lift.ts';
+import { moveInOrder, moveTowards, promote, swapWithLead } from './move.ts';
+import { pause, resume } from './pause.ts';
+import { callBack, pocket } from './pocket.ts';
+import { shape, shapeBack, shapeDrop } from './shape.ts';
+import { evenOut, stepLeadCount, stepLeadShare } from './shares.ts';
+import { minimise, restoreLast, toggleSize } from './size.ts';
+import { splitNext } from './split.ts';
+import { switchWindow } from './switch.ts';
+import { closeFocused } from './windows.ts';
+import { closeWorkspace, newWorkspace } from './workspace.ts';
+
+export interface CommandInfo {
+  run: (situation: Situation) => Outcome;
+  /** Undo takes it back. Going somewhere, and opening and closing, are not steps of an arrangement. */
+  isStep: boolean;
+}
+
+/** Steps change an arrangement; they wait while the engine is paused. */
+export const step = (run: CommandInfo['run']): CommandInfo => ({ run, isStep: true });
+/** Visits go on while the engine is paused, and undo does not take them back. */
+export const visit = (run: CommandInfo['run']): CommandInfo => ({ run, isStep: false });
+
+const focus = (direction: Direction) => visit((now) => focusTowards(now, direction));
+const move = (direction: Direction) => step((now) => moveTowards(now, direction));
+const grow = (direction: Direction) => step((now) => growTowards(now, direction, growStep(now)));
+const shrink = (direction: Direction) => step((now) => growTowards(now, direction, -growStep(now)));
+
+function growStep({ profile }: Situation): number {
+  return profile.tiling.growStep;
+}
+
+export function waits({ session }: Situation): Outcome {
+  return nothing(session, 'the engine is paused; resume comes first');
+}
+
+/** The commands that need nothing said with them. */
+export const PLAIN = {
+  'focus-left': focus('left'),
+  'focus-right': focus('right'),
+  'focus-up': focus('up'),
+  'focus-down': focus('down'),
+  'focus-next': visit((now) => focusInOrder(now, 1)),
+  'focus-previous': visit((now) => focusInOrder(now, -1)),
+  'focus-last': visit(focusLast),
+  'move-left': move('left'),
+  'move-right': move('right'),
+  'move-up': move('up'),
+  'move-down': move('down'),
+  'move-earlier': step((now) => moveInOrder(now, -1)),
+  'move-later': step((now) => moveInOrder(now, 1)),
+  'swap-with-lead': step(swapWithLead),
+  promote: step(promote),
+  'lead-share-more': step((now) => stepLeadShare(now, 1)),
+  'lead-share-less': step((now) => stepLeadShare(now, -1)),
+  'lead-count-more': step((now) => stepLeadCount(now, 1)),
+  'lead-count-less': step((now) => stepLeadCount(now, -1)),
+  'grow-left': grow('left'),
+  'grow-right': grow('right'),
+  'grow-up': grow('up'),
+  'grow-down': grow('down'),
+  'shrink-left': shrink('left'),
+  'shrink-right': shrink('right'),
+  'shrink-up': shrink('up'),
+  'shrink-down': shrink('down'),
+  'even-out': step(evenOut),
+  'split-across': step((now) => splitNext(now, 'x')),
+  'split-down': step((now) => splitNext(now, 'y')),
+  float: step(toggleFloat),
+  'float-all': step(floatAll),
+  'stay-above': step(toggleStayAbove),
+  everywhere: step(toggleEverywhere),
+  maximise: step((now) => toggleSize(now, 'maximised')),
+  'full-screen': step((now) => toggleSize(now, 'fullScreen')),
+  minimise: step(minimise),
+  'restore-last': step(restoreLast),
+  pocket: step(pocket),
+  'call-back': step(callBack),
+  'next-layout': step((now) => stepLayout(now, 1)),
+  'previous-layout': step((now) => stepLayout(now, -1)),
+  'turn-layout': step(turnLayout),
+  'reset-layout': step(resetLayout),
+  close: visit(closeFocused),
+  'next-of-app': visit(nextOfApp),
+  'switch-window': visit(switchWindow),
+  'show-desktop': visit(showDesktop),
+  'peek-desktop': visit(peekDesktop),
+  'new-workspace': step(newWorkspace),
+  'close-workspace': step(closeWorkspace),
+  pause: visit(pause),
+  resume: visit(resume),
+  undo: visit((now) => (now.session.paused ? waits(now) : undo(now.session))),
+  redo: visit((now) => (now.session.paused ? waits(now) : redo(now.session))),
+  shape: visit((now) => (now.session.paused ? waits(now) : shape(now))),
+  'shape-back': visit(shapeBack),
+  'shape-drop': visit(shapeDrop),
+} satisfies Record<string, CommandInfo>;
+
+export type PlainCommandId = keyof typeof PLAIN;
+export const PLAIN_COMMANDS = Object.keys(PLAIN) as PlainCommandId[];
