@@ -14,6 +14,7 @@ export * from './profile/schema.ts';
 export * from './profile/settings.ts';
 export * from './profile/edit.ts';
 export * from './keys/chord.ts';
+export * from './keys/effort.ts';
 export * from './keys/starter.ts';
 export * from './desk/desk.ts';
 export * from './desk/neighbours.ts';

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { profileSchema } from '../profile/schema.ts';
-import { commandSchema } from '../session/commands/index.ts';
-import { OFFICE } from '../testing/desk.ts';
+import { COMMANDS, commandSchema } from '../session/commands/index.ts';
+import type { Session } from '../session/session.ts';
+import { OFFICE, testDesk, windows } from '../testing/desk.ts';
 import { chordCaps, chordOf, chordText } from './chord.ts';
-import { bindingFor, starterKeys } from './starter.ts';
+import { bindingFor, bindingsNow, SHAPING_KEYS, starterKeys } from './starter.ts';
 
 const profile = profileSchema.parse({
   ...OFFICE,
@@ -36,12 +37,38 @@ describe('the starter keys', () => {
     expect(does('ArrowDown', 'Meta', 'Ctrl', 'Shift')).toEqual({ command: 'shrink-down' });
     expect(does('KeyB', 'Meta')).toEqual({ command: 'go-workspace', which: 'B' });
     expect(does('Digit1', 'Meta')).toEqual({ command: 'go-workspace', which: '1' });
-    expect(does('KeyI', 'Meta', 'Shift')).toEqual({ command: 'open-app', app: 'pitreader' });
+    expect(does('KeyI', 'Meta', 'Shift')).toEqual({ command: 'call-app', app: 'pitreader' });
+    expect(does('KeyI', 'Meta', 'Alt')).toEqual({ command: 'open-app', app: 'pitreader' });
+    expect(does('PageUp', 'Meta')).toEqual({ command: 'go-workspace', which: 'previous' });
     expect(does('KeyI', 'Shift')).toBeNull();
   });
 
   it('leave a key with what took it first', () => {
     expect(does('KeyZ', 'Meta', 'Shift')).toEqual({ command: 'redo' });
+  });
+
+  it('give a workspace its letter before a command the starter puts there', () => {
+    const named = profileSchema.parse({ ...OFFICE, workspaces: [{ id: 'L' }, { id: 'Z' }] });
+    const by = (code: string) => bindingFor(starterKeys(named), press(code, 'Meta'), named.keys);
+    expect(by('KeyL')?.command).toEqual({ command: 'go-workspace', which: 'L' });
+    expect(by('KeyZ')?.command).toEqual({ command: 'undo' });
+  });
+
+  it('reach every command, but for what only a figure or another key gives', () => {
+    const ids = new Set([...bindings, ...SHAPING_KEYS].map(({ command }) => command.command));
+    expect(COMMANDS.filter((id) => !ids.has(id))).toEqual(['use-layout', 'move-edge']);
+  });
+
+  it('come after the bare keys of shaping while that lasts', () => {
+    const desk = testDesk(OFFICE, windows('p', 'b'));
+    const at = (session: Session, code: string, ...held: string[]) =>
+      bindingFor(bindingsNow(bindings, session), press(code, ...held), profile.keys)?.command;
+    const shaping = desk.run('shape').session;
+    expect(at(desk.session, 'ArrowLeft')).toBeUndefined();
+    expect(at(shaping, 'ArrowLeft')).toEqual({ command: 'shape-step', direction: 'left' });
+    expect(at(shaping, 'KeyW')).toEqual({ command: 'shape-as', by: 'exchange' });
+    expect(at(shaping, 'KeyG', 'Meta')).toEqual({ command: 'shape' });
+    expect(at(shaping, 'Enter')).toEqual({ command: 'shape' });
   });
 
   it('take the stand-in for the main modifier, and keep the others', () => {

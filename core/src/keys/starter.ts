@@ -1,6 +1,7 @@
 import { DIRECTIONS, type Direction } from '../geometry/direction.ts';
 import type { Modifier, Profile } from '../profile/schema.ts';
 import type { Command, PlainCommandId } from '../session/commands/index.ts';
+import type { Session } from '../session/session.ts';
 import { chordText, type Chord } from './chord.ts';
 
 export interface Binding {
@@ -15,10 +16,21 @@ const ARROWS: Record<Direction, string> = {
   down: 'ArrowDown',
 };
 
-const PLAIN: readonly (readonly [string, Modifier[], PlainCommandId])[] = [
+type PlainBinding = readonly [string, Modifier[], PlainCommandId];
+
+/** What nothing may hide: the ways back. */
+const WAYS_BACK: readonly PlainBinding[] = [
+  ['KeyZ', [], 'undo'],
+  ['KeyZ', ['Shift'], 'redo'],
+  ['Escape', [], 'pause'],
+  ['Escape', ['Shift'], 'resume'],
+];
+
+const PLAIN: readonly PlainBinding[] = [
   ['Comma', [], 'focus-previous'],
   ['Period', [], 'focus-next'],
   ['Backquote', [], 'focus-last'],
+  ['Tab', [], 'switch-window'],
   ['Comma', ['Shift'], 'move-earlier'],
   ['Period', ['Shift'], 'move-later'],
   ['Enter', [], 'swap-with-lead'],
@@ -28,20 +40,43 @@ const PLAIN: readonly (readonly [string, Modifier[], PlainCommandId])[] = [
   ['Semicolon', [], 'lead-count-less'],
   ['Quote', [], 'lead-count-more'],
   ['Equal', [], 'even-out'],
+  ['KeyG', [], 'shape'],
   ['Backspace', [], 'reset-layout'],
   ['KeyL', [], 'next-layout'],
   ['KeyL', ['Shift'], 'previous-layout'],
   ['KeyT', [], 'turn-layout'],
+  ['KeyH', [], 'split-across'],
+  ['KeyV', [], 'split-down'],
   ['Space', [], 'float'],
+  ['Space', ['Shift'], 'float-all'],
+  ['KeyA', [], 'stay-above'],
+  ['KeyE', [], 'everywhere'],
+  ['KeyX', [], 'maximise'],
+  ['KeyW', [], 'full-screen'],
+  ['Minus', [], 'minimise'],
+  ['Minus', ['Shift'], 'restore-last'],
+  ['KeyP', [], 'pocket'],
+  ['KeyO', [], 'call-back'],
+  ['KeyJ', [], 'next-of-app'],
+  ['KeyD', [], 'show-desktop'],
+  ['KeyU', [], 'peek-desktop'],
+  ['KeyN', [], 'new-workspace'],
+  ['KeyK', [], 'close-workspace'],
   ['KeyQ', [], 'close'],
-  ['KeyZ', [], 'undo'],
-  ['KeyZ', ['Shift'], 'redo'],
 ];
+
+/** Going round the workspaces, and putting a window on the next one: by which key, with which word. */
+const WORKSPACES_ROUND = [
+  ['PageDown', 'next'],
+  ['PageUp', 'previous'],
+  ['Home', 'last'],
+] as const;
 
 /**
  * The key map a profile begins with: directions on the arrows, the rest of the shaping around them,
- * workspaces by their letter or digit (with Ctrl the window is put there, with Shift too it is followed), apps by their letter with Shift. A key that is taken stays with
- * what took it first.
+ * workspaces by their letter or digit (with Ctrl the window is put there, with Shift too it is followed),
+ * apps by their letter with Shift, another window of one with Alt. What is named by the person comes
+ * before what the starter puts on a letter; within a kind a key stays with what took it first.
  */
 export function starterKeys(profile: Profile): Binding[] {
   const { main } = profile.keys;
@@ -51,24 +86,59 @@ export function starterKeys(profile: Profile): Binding[] {
     const text = chordText(chord);
     if (!bindings.has(text)) bindings.set(text, { chord, command });
   };
+  const workspace = (code: string, which: string) => {
+    bind(code, [], { command: 'go-workspace', which });
+    bind(code, ['Ctrl'], { command: 'put-on-workspace', which });
+    bind(code, ['Ctrl', 'Shift'], { command: 'put-on-workspace', which, follow: true });
+  };
   for (const direction of DIRECTIONS) {
     bind(ARROWS[direction], [], { command: `focus-${direction}` });
     bind(ARROWS[direction], ['Shift'], { command: `move-${direction}` });
     bind(ARROWS[direction], ['Ctrl'], { command: `grow-${direction}` });
     bind(ARROWS[direction], ['Ctrl', 'Shift'], { command: `shrink-${direction}` });
   }
-  for (const [code, more, command] of PLAIN) bind(code, more, { command });
+  for (const [code, more, command] of WAYS_BACK) bind(code, more, { command });
   for (const { id } of profile.workspaces) {
     const code = codeOf(id);
-    if (code === null) continue;
-    bind(code, [], { command: 'go-workspace', which: id });
-    bind(code, ['Ctrl'], { command: 'put-on-workspace', which: id });
-    bind(code, ['Ctrl', 'Shift'], { command: 'put-on-workspace', which: id, follow: true });
+    if (code !== null) workspace(code, id);
   }
+  for (const [code, which] of WORKSPACES_ROUND) workspace(code, which);
   for (const { id, letter } of profile.apps) {
-    if (letter) bind(`Key${letter}`, ['Shift'], { command: 'open-app', app: id });
+    if (letter === undefined) continue;
+    bind(`Key${letter}`, ['Shift'], { command: 'call-app', app: id });
+    bind(`Key${letter}`, ['Alt'], { command: 'open-app', app: id });
   }
+  for (const [code, more, command] of PLAIN) bind(code, more, { command });
+  bind('Slash', [], { command: 'find-window' });
+  bind('Slash', ['Shift'], { command: 'launch' });
   return [...bindings.values()];
+}
+
+const BARE: readonly Modifier[] = [];
+
+/** The key layer of shaping a window: what its bare keys do while it lasts. */
+export const SHAPING_KEYS: readonly Binding[] = [
+  ...DIRECTIONS.flatMap((direction): Binding[] => [
+    {
+      chord: { modifiers: BARE, code: ARROWS[direction] },
+      command: { command: 'shape-step', direction },
+    },
+    {
+      chord: { modifiers: ['Shift'], code: ARROWS[direction] },
+      command: { command: 'shape-step', direction, inward: true },
+    },
+  ]),
+  { chord: { modifiers: BARE, code: 'KeyM' }, command: { command: 'shape-as', by: 'move' } },
+  { chord: { modifiers: BARE, code: 'KeyG' }, command: { command: 'shape-as', by: 'grow' } },
+  { chord: { modifiers: BARE, code: 'KeyW' }, command: { command: 'shape-as', by: 'exchange' } },
+  { chord: { modifiers: BARE, code: 'Backspace' }, command: { command: 'shape-back' } },
+  { chord: { modifiers: BARE, code: 'Enter' }, command: { command: 'shape' } },
+  { chord: { modifiers: BARE, code: 'Escape' }, command: { command: 'shape-drop' } },
+];
+
+/** The bindings that count now: those of the key layer that is entered, then the base layer's. */
+export function bindingsNow(base: readonly Binding[], session: Session): readonly Binding[] {
+  return session.shaping ? [...SHAPING_KEYS, ...base] : base;
 }
 
 /** The key of a workspace that is called by one letter or digit. */

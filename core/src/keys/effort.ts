@@ -1,0 +1,84 @@
+import type { CommandId } from '../session/commands/index.ts';
+
+/**
+ * Times of the operators of the keystroke-level model, in seconds. Card, Moran and Newell, "The
+ * keystroke-level model for user performance time with interactive systems", Communications of the ACM
+ * 23 (7), 1980: K for an average skilled typist, P to point at a target, H to move the hand between
+ * keyboard and pointing device, M to prepare mentally. A press of the pointer's button counts as a K.
+ */
+export const KLM = { K: 0.2, P: 1.1, H: 0.4, M: 1.35 } as const;
+export type Operator = keyof typeof KLM;
+
+/**
+ * What the same would take by pointer: to the device (H), once or twice to a target (P) with a press (K)
+ * there, and back to the keys (H). One target to go to something that is in sight; two where something
+ * is dragged, or a menu is opened and an entry of it chosen.
+ */
+const ONE_TARGET: readonly Operator[] = ['H', 'P', 'K', 'H'];
+const TWO_TARGETS: readonly Operator[] = ['H', 'P', 'K', 'P', 'K', 'H'];
+
+/** Commands that stand for going to one thing in sight; every other one stands for two targets. */
+const GOES: readonly CommandId[] = [
+  'focus-left',
+  'focus-right',
+  'focus-up',
+  'focus-down',
+  'focus-next',
+  'focus-previous',
+  'focus-last',
+  'switch-window',
+  'next-of-app',
+  'call-app',
+  'open-app',
+  'go-workspace',
+  'close',
+  'minimise',
+  'maximise',
+  'show-desktop',
+  'peek-desktop',
+  'undo',
+  'redo',
+];
+
+/** Commands that begin or steer a choice by keys: only what is taken in the end has a way by pointer. */
+const STEERS: readonly CommandId[] = ['shape', 'shape-as', 'shape-back', 'shape-drop'];
+
+/** What a command that did something would take by pointer instead, as operators; none where it only steers. */
+export function pointerWork(command: CommandId): readonly Operator[] {
+  if (STEERS.includes(command)) return [];
+  return GOES.includes(command) ? ONE_TARGET : TWO_TARGETS;
+}
+
+/** Seconds that some operators take. */
+export function secondsOf(operators: readonly Operator[]): number {
+  return operators.reduce((sum, operator) => sum + KLM[operator], 0);
+}
+
+/** What was done by keys so far: presses, trips to the pointing device spared, and seconds spared. */
+export interface Effort {
+  presses: number;
+  trips: number;
+  seconds: number;
+}
+
+export const NO_EFFORT: Effort = { presses: 0, trips: 0, seconds: 0 };
+
+/**
+ * The effort after one more command by key.
+ *
+ * @param keys key presses it took, modifiers counted
+ * @param isDone whether it did anything: a key that does nothing spares nothing
+ */
+export function withEffort(
+  { presses, trips, seconds }: Effort,
+  keys: number,
+  command: CommandId | null,
+  isDone: boolean,
+): Effort {
+  const spared = command !== null && isDone ? pointerWork(command) : [];
+  return {
+    presses: presses + keys,
+    trips: trips + (spared.length > 0 ? 1 : 0),
+    seconds: seconds + secondsOf(spared) - keys * KLM.K,
+  };
+}
