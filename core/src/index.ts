@@ -48,3 +48,6 @@ export {
   type SessionWindow,
   type Situation,
 } from './session/session.ts';
+export * from './sweep/best-share.ts';
+export * from './sweep/lever.ts';
+export * from './sweep/sweep.ts';

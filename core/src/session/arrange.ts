@@ -159,6 +159,21 @@ export function arrangeWindows(
   return arranged;
 }
 
+/** What `arrange` would give if the workspace were tiled or kept otherwise; nothing is changed. */
+export function arrangedAs(
+  session: Session,
+  { workspace, monitor, tiled, left, tiling }: Arranged,
+  otherwise: { tiling?: TilingInForce; arrangement?: Arrangement },
+): Arranged {
+  const arrangement = otherwise.arrangement ?? arrangementOf(session, workspace, monitor.id);
+  const all = new Map([...tiled, ...left].map((window) => [window.id, window]));
+  const inOrder = arrangement.order.flatMap((id) => all.get(id) ?? []);
+  const place = { workspace, monitor, tiling: otherwise.tiling ?? tiling };
+  return withRoom(session, (windows) => divided(arrangement, { ...place, tiled: windows }))(
+    inOrder,
+  );
+}
+
 interface Division {
   arranged: Omit<Arranged, 'left'>;
   /** The minimums of all windows are met. */

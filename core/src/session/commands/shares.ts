@@ -55,7 +55,7 @@ function layoutInFocus(situation: Situation): { layout: Layout; adjusted: Adjust
 }
 
 /** The lead share as it is seen: what the boundaries beside a lead in the middle were moved to, else the parameter. */
-function presentLeadShare(layout: Layout, { weights }: Adjusted): number | null {
+export function presentLeadShare(layout: Layout, { weights }: Adjusted): number | null {
   if (!('leadShare' in layout)) return null;
   const moved = weights?.[SHARE_SPLIT];
   if (!moved) return layout.leadShare;
