@@ -29,6 +29,7 @@ export * from './session/open.ts';
 export * from './session/place.ts';
 export * from './session/reduce.ts';
 export * from './session/script.ts';
+export * from './session/why.ts';
 export {
   sessionSchema,
   SHAPING,

@@ -1,0 +1,158 @@
+import { monitorOf } from '../desk/desk.ts';
+import { isDividing, LAYOUTS } from '../layouts/index.ts';
+import type { Origin } from '../profile/settings.ts';
+import { arrange, type Arranged } from './arrange.ts';
+import { place, type Placement } from './place.ts';
+import {
+  arrangementOf,
+  shownOn,
+  windowOf,
+  type Reason,
+  type SessionWindow,
+  type Situation,
+} from './session.ts';
+
+/**
+ * Why a window is where it is and how it is: how it is held, its workspace and monitor, its place in the
+ * layout, its size, and why it is not shown, each with what decided it.
+ */
+export function whyHere(situation: Situation, id: string): Reason[] {
+  const { session, profile, desk } = situation;
+  const window = windowOf(session, id);
+  if (!window) return [];
+  const placement = place(session, profile, desk).placements.find((each) => each.id === id)!;
+  const arranged = arrange(situation, window.workspace, window.monitor);
+  return [
+    heldBecause(situation, window, placement, arranged),
+    workspaceBecause(situation, window),
+    ...(placement.tile ? [tileBecause(window, arranged)] : []),
+    sizeBecause(situation, window, placement, arranged),
+    ...unseenBecause(situation, window, placement),
+  ].map((reason) => ({ about: id, ...reason }));
+}
+
+function heldBecause(
+  { session, profile }: Situation,
+  window: SessionWindow,
+  { held }: Placement,
+  { tiling, left }: Arranged,
+): Reason {
+  const decided = held.replace('-', ' ');
+  const app = profile.apps.find((candidate) => candidate.id === window.app);
+  const because = () => {
+    if (session.paused?.standing[window.id])
+      return 'the engine is paused: it stands where it stood';
+    if (window.held === 'tiled' && held === 'floating') {
+      return left.includes(window)
+        ? 'there is no room for its minimum; when too small: float'
+        : `${LAYOUTS[tiling.layout.kind].title} gives no tiles`;
+    }
+    if (held === 'pocketed') return 'pocketed by key; call-back brings it';
+    if (window.pocketedFrom) return `called back from workspace ${window.pocketedFrom.workspace}`;
+    if (window.stayAbove) return 'it stays above, by key';
+    if (window.everywhere) return 'it is everywhere, by key';
+    if (window.lifted) return 'float-all: all windows here float for now';
+    if (app && app.held === held) return held === 'tiled' ? 'default' : 'its app opens so';
+    return held === 'tiled' ? 'default' : 'by key';
+  };
+  return { decided, because: because() };
+}
+
+function workspaceBecause({ profile, desk }: Situation, window: SessionWindow): Reason {
+  const monitor = monitorOf(desk, window.monitor);
+  const home = profile.workspaces.find(({ id }) => id === window.workspace);
+  const because = desk.joined
+    ? 'the window’s monitor decides: workspaces are joined'
+    : home?.monitor === undefined
+      ? 'the workspace is on that monitor'
+      : home.monitor === monitor.id
+        ? `workspace ${home.id} is at home on it`
+        : `its home ${home.monitor} is not connected`;
+  return { decided: `workspace ${window.workspace} on ${monitor.name}`, because };
+}
+
+const ORIGINS: Record<Origin, string> = {
+  session: 'chosen by key',
+  'workspace-on-monitor': 'set for this workspace on this monitor',
+  workspace: 'set for this workspace',
+  monitor: 'set for this monitor',
+  profile: 'set for everything',
+  default: 'the default',
+};
+
+function tileBecause(window: SessionWindow, { tiling, tiled, left }: Arranged): Reason {
+  const { title, can } = LAYOUTS[tiling.layout.kind];
+  const at = tiled.indexOf(window);
+  const leads = 'leadCount' in tiling.layout ? tiling.layout.leadCount : 1;
+  const isLead = can.lead && at >= 0 && at < leads;
+  const decided =
+    at < 0
+      ? `beneath the last tile of ${tiled.length}, with ${left.length - 1} more`
+      : `${isLead ? 'lead, ' : ''}number ${at + 1} of ${tiled.length} in the order`;
+  return { decided, because: `${title}, ${ORIGINS[tiling.from.kind ?? 'default']}` };
+}
+
+function sizeBecause(
+  { session, profile }: Situation,
+  window: SessionWindow,
+  { tile, width, height, state }: Placement,
+  { tiled, minimums, tiling }: Arranged,
+): Reason {
+  const decided = `${width} × ${height}`;
+  if (state === 'maximised') return { decided, because: 'maximised: the work area less the gap' };
+  if (state === 'full-screen') return { decided, because: 'full screen: the whole monitor' };
+  if (!tile) {
+    const app = profile.apps.find(({ id }) => id === window.app);
+    const isPreferred = (window.preferred ?? app?.preferred) !== undefined;
+    return {
+      decided,
+      because: window.standing
+        ? 'where it stood last'
+        : isPreferred
+          ? 'the size it prefers, in the middle'
+          : 'half the work area, in the middle',
+    };
+  }
+  const minimum = minimums[tiled.indexOf(window)];
+  if (minimum && (tile.width < minimum.width || tile.height < minimum.height)) {
+    const because = `it needs ${minimum.width} × ${minimum.height}; minimums here cannot all be met`;
+    return { decided, because };
+  }
+  if (tile.width !== width || tile.height !== height) {
+    const hints = [
+      (window.resizable === false || window.max) && 'its largest size',
+      window.aspect !== undefined && 'its aspect',
+      window.increment && 'its steps',
+    ].filter(Boolean);
+    return { decided, because: `${hints.join(', ')} in a tile of ${tile.width} × ${tile.height}` };
+  }
+  const share = { ...tiling.layout } as { leadShare?: number; share?: number };
+  const { adjusted } = arrangementOf(session, window.workspace, window.monitor);
+  const isMoved = adjusted?.[tiling.layout.kind]?.weights !== undefined;
+  const figure = share.leadShare ?? share.share;
+  const because = isMoved
+    ? 'its tile; an edge here was moved by key'
+    : figure !== undefined
+      ? `its tile at a share of ${Number(figure.toFixed(3))}`
+      : isDividing(tiling.layout)
+        ? 'its tile'
+        : 'the whole area';
+  return { decided, because };
+}
+
+function unseenBecause(
+  { session }: Situation,
+  window: SessionWindow,
+  { shown }: Placement,
+): Reason[] {
+  if (shown || window.held === 'pocketed') return [];
+  const here = shownOn(session, window.monitor);
+  const because = window.minimised
+    ? 'minimised; restore-last brings it'
+    : session.desktop
+      ? 'the bare desktop is shown'
+      : here !== window.workspace
+        ? `its monitor shows workspace ${here}`
+        : 'another window in the same place is on top';
+  return [{ decided: 'not shown', because }];
+}
