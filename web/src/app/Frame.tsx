@@ -23,6 +23,7 @@ export function Frame({ onTakeTheirs }: { onTakeTheirs: () => void }) {
   const toggleColours = useColourMode((colours) => colours.toggle);
   const toggleInspector = useInspector((inspector) => inspector.toggle);
   const { undo, redo } = useHistory();
+  const toggleEngine = useEngineToggle();
   const name = useBench((bench) => bench.profile.name);
   useEffect(() => {
     document.title = `${name} · Sorn`;
@@ -55,6 +56,14 @@ export function Frame({ onTakeTheirs }: { onTakeTheirs: () => void }) {
       run: redo,
     },
     { keys: ['y'], ctrl: true, caps: ['Ctrl', 'Y'], label: 'redo', minor: true, run: redo },
+    {
+      keys: [' '],
+      ctrl: true,
+      caps: ['Ctrl', 'Space'],
+      label: 'pause and resume the engine',
+      minor: true,
+      run: toggleEngine,
+    },
     { keys: ['!'], label: 'findings', minor: true, run: () => setPanel('checkup') },
     { keys: ['\\'], label: 'inspector away and back', minor: true, run: toggleInspector },
     { keys: ['.'], label: 'day and night', minor: true, run: toggleColours },
@@ -112,5 +121,14 @@ export function useHistory() {
       if (isRehearse) bench.run({ command: 'redo' });
       else bench.redoEdit();
     },
+  };
+}
+
+/** Pauses the engine, or resumes it. */
+export function useEngineToggle(): () => void {
+  const store = useBenchStore();
+  return () => {
+    const { session, run } = store.getState();
+    run({ command: session.paused ? 'resume' : 'pause' });
   };
 }

@@ -3,7 +3,7 @@ import { Moon, Redo2, Settings2, Sun, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { useBench, usePlacedDesk } from '../data/bench-context.ts';
 import { useColourMode } from './colour-mode.ts';
-import { useHistory, type Panel } from './Frame.tsx';
+import { useEngineToggle, useHistory, type Panel } from './Frame.tsx';
 import { KeyCaps } from './KeyCap.tsx';
 import { SaveStateText } from './SaveStateText.tsx';
 
@@ -16,6 +16,34 @@ const BarButton = chakra(IconButton, {
     _hover: { color: 'ink' },
   },
 });
+
+/** Whether the engine runs; a press pauses or resumes it. */
+function EngineState() {
+  const isPaused = useBench((bench) => bench.session.paused !== undefined);
+  const toggle = useEngineToggle();
+  return (
+    <chakra.button
+      type="button"
+      display="flex"
+      alignItems="center"
+      gap="7px"
+      fontSize="13px"
+      fontWeight={600}
+      cursor="pointer"
+      color={isPaused ? 'vermilion' : 'petrol'}
+      aria-label={isPaused ? 'The engine is paused; resume it' : 'The engine runs; pause it'}
+      title={`${isPaused ? 'Resume' : 'Pause'} (Ctrl Space)`}
+      data-engine={isPaused ? 'paused' : 'running'}
+      onClick={toggle}
+    >
+      {/* Shape and colour both tell: a block while it runs, two bars while it waits. */}
+      <chakra.svg width="9px" height="9px" fill="currentColor" aria-hidden>
+        {isPaused ? <path d="M0 0h3v9h-3ZM6 0h3v9h-3Z" /> : <path d="M0 0h9v9h-9Z" />}
+      </chakra.svg>
+      {isPaused ? 'Paused' : 'Running'}
+    </chakra.button>
+  );
+}
 
 export function TopBar({ onPanel }: { onPanel: (panel: Panel) => void }) {
   const name = useBench((bench) => bench.profile.name);
@@ -49,6 +77,7 @@ export function TopBar({ onPanel }: { onPanel: (panel: Panel) => void }) {
       <chakra.span fontSize="13px" color="slate" whiteSpace="nowrap">
         {desk.desk === null ? desk.name : `${desk.name} desk`}
       </chakra.span>
+      <EngineState />
       <chakra.span flex="1" />
       <chakra.button
         type="button"

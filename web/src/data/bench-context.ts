@@ -30,7 +30,9 @@ export interface PlacedDesk {
   desk: DeskInForce;
   placements: readonly Placement[];
   findings: readonly Finding[];
-  /** What has the focus: a workspace on a monitor, divided. */
+  /** What each monitor shows: a workspace, divided. */
+  shown: readonly Arranged[];
+  /** That of the monitor with the focus. */
   focused: Arranged;
 }
 
@@ -45,9 +47,11 @@ function placedDesk(
   if (newest?.profile === profile && newest.session === session) return newest.placed;
   const desk = deskInForce(profile, session);
   const { placements, findings } = place(session, profile, desk);
-  const monitor = session.focusMonitor;
-  const focused = arrange({ session, profile, desk }, session.shown[monitor]!, monitor);
-  const placed = { desk, placements, findings: [...openedWith, ...findings], focused };
+  const shown = desk.monitors.map(({ id }) =>
+    arrange({ session, profile, desk }, session.shown[id]!, id),
+  );
+  const focused = shown.find(({ monitor }) => monitor.id === session.focusMonitor)!;
+  const placed = { desk, placements, findings: [...openedWith, ...findings], shown, focused };
   newest = { profile, session, placed };
   return placed;
 }

@@ -1,18 +1,22 @@
 import {
+  NO_EFFORT,
   openSession,
   profileSchema,
   reduce,
   sessionSchema,
   type Command,
+  type Effort,
   type Profile,
   type Reason,
   type Session,
   type SessionEvent,
+  withEffort,
 } from '@sorn/core';
 import { createStore, type StoreApi } from 'zustand';
 import { api, type KeptProfile, type KeptSession } from './api.ts';
 import { autosaver, type Autosaver, type SaveState } from './autosave.ts';
 import { keepDraft, readDraft } from './drafts.ts';
+import { withMoment, type Moment } from './moments.ts';
 
 /** One line of the log: what was asked for, by which keys, and what came of it. */
 export interface LogEntry {
@@ -30,7 +34,14 @@ type Kind = 'profile' | 'session';
 export interface Bench {
   id: string;
   profile: Profile;
+  /** The desk as it is shown: as it is, or while the time line is looked through, as it was. */
   session: Session;
+  /** How the desk stood after each thing that happened in this visit, the present last. */
+  moments: readonly Moment[];
+  /** The moment that is looked at; null at the present. */
+  looking: number | null;
+  /** What was done by keys in this visit. */
+  effort: Effort;
   /** Former and undone states of the profile, oldest first. */
   past: readonly Profile[];
   future: readonly Profile[];
@@ -41,6 +52,10 @@ export interface Bench {
 
   happen: (event: SessionEvent, caps?: readonly string[], text?: string) => void;
   run: (command: Command, caps?: readonly string[], text?: string) => void;
+  /** Shows the desk as it stood at a moment; at the last one the present goes on. */
+  lookAt: (moment: number) => void;
+  /** Goes on from the moment that is looked at. What happened after it stays in the time line. */
+  goOnFromHere: () => void;
   /** Writes a line into the log without anything happening. */
   note: (caps: readonly string[], text: string, because: string) => void;
   /** Changes the profile. Edits with the same `merge` word, close after each other, are one step of undo. */
@@ -107,9 +122,12 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
       });
     }
 
-    function take(session: Session) {
-      if (session === get().session) return;
-      set({ session });
+    /** The desk as it is, whatever is looked at. */
+    const present = () => get().moments.at(-1)!.session;
+
+    function take(session: Session, text: string) {
+      if (session === present()) return;
+      set({ session, looking: null, moments: withMoment(get().moments, session, text) });
       savers.session.offer(session);
     }
 
@@ -121,15 +139,22 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
 
     function takeProfile(next: Profile) {
       const before = get().profile;
-      set({ profile: next });
+      const isSameDesk = (['monitors', 'desks', 'workspaces'] as const).every(
+        (part) => before[part] === next[part],
+      );
+      // Former moments stand on monitors and workspaces that may be gone.
+      set({ profile: next, ...(!isSameDesk && { moments: get().moments.slice(-1) }) });
       savers.profile.offer(next);
-      take(reduce(get().session, { type: 'profile-edited', before }, next).session);
+      take(reduce(present(), { type: 'profile-edited', before }, next).session, 'profile edited');
     }
 
     return {
       id,
       profile,
       session: opened.session,
+      moments: withMoment([], opened.session, 'opened'),
+      looking: null,
+      effort: NO_EFFORT,
       past: [],
       future: [],
       log: [],
@@ -140,11 +165,36 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
       },
 
       happen(event, caps = [], text = event.type) {
-        const outcome = reduce(get().session, event, get().profile);
+        const before = present();
+        const outcome = reduce(before, event, get().profile);
         writeLog(caps, text, outcome.trace);
-        take(outcome.session);
+        if (caps.length > 0) {
+          const command = event.type === 'command' ? event.command.command : null;
+          const isDone = outcome.session !== before;
+          set({ effort: withEffort(get().effort, caps.length, command, isDone) });
+        }
+        take(outcome.session, text);
+        get().lookAt(get().moments.length - 1);
       },
-      note: (caps, text, because) => writeLog(caps, text, [{ decided: 'nothing to do', because }]),
+      lookAt(moment) {
+        const { moments } = get();
+        const at = Math.min(moments.length - 1, Math.max(0, moment));
+        const { session: shown } = moments[at]!;
+        set({ session: shown, looking: at === moments.length - 1 ? null : at });
+      },
+      goOnFromHere() {
+        const { looking, moments } = get();
+        if (looking === null) return;
+        const from = moments[looking]!;
+        writeLog([], 'go on from here', [
+          { decided: `the desk as it was after ${from.text}`, because: 'chosen on the time line' },
+        ]);
+        take({ ...from.session }, `back to ${from.text}`);
+      },
+      note(caps, text, because) {
+        writeLog(caps, text, [{ decided: 'nothing to do', because }]);
+        set({ effort: withEffort(get().effort, caps.length, null, false) });
+      },
       run(command, caps, text = command.command) {
         get().happen({ type: 'command', command }, caps, text);
       },
@@ -175,13 +225,13 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
         takeProfile(next);
       },
       keepMine() {
-        const { saves, profile: mine, session } = get();
+        const { saves, profile: mine } = get();
         if (saves.profile.kind === 'stale' && saves.profile.present !== null) {
           savers.profile.offer(mine);
           savers.profile.overrule(saves.profile.present);
         }
         if (saves.session.kind === 'stale' && saves.session.present !== null) {
-          savers.session.offer(session);
+          savers.session.offer(present());
           savers.session.overrule(saves.session.present);
         }
       },

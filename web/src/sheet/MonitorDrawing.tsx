@@ -18,6 +18,7 @@ export function MonitorDrawing({ monitor, view, placed }: Props) {
     (bench) => bench.session.focusMonitor === monitor.id && bench.session.focus === undefined,
   );
   const shownId = useBench((bench) => bench.session.shown[monitor.id]!);
+  const isBare = useBench((bench) => bench.session.desktop !== undefined);
   const isEmpty = !placed.placements.some(
     (placement) => placement.shown && placement.monitor === monitor.id,
   );
@@ -46,7 +47,11 @@ export function MonitorDrawing({ monitor, view, placed }: Props) {
           textAnchor="middle"
           className="label"
         >
-          {shortened(`No window on workspace ${shownId}`, 'label', area.width - 24)}
+          {shortened(
+            isBare ? 'The bare desktop' : `No window on workspace ${shownId}`,
+            'label',
+            area.width - 24,
+          )}
         </text>
       )}
       <Tab monitor={monitor} view={view} placed={placed} />

@@ -2,7 +2,9 @@ import { Box } from '@chakra-ui/react';
 import { useMemo, useState, type ReactNode } from 'react';
 import { usePageKeys } from '../app/keys.ts';
 import { useBench, type PlacedDesk } from '../data/bench-context.ts';
+import { inDrawingOrder } from './drawing-order.ts';
 import { PileCount, PileEdge, pilesOf } from './piles.tsx';
+import { StripDrawing } from './StripDrawing.tsx';
 import { MonitorDrawing } from './MonitorDrawing.tsx';
 import { ScaleBar } from './ScaleBar.tsx';
 import { sheetStyle } from './style.ts';
@@ -60,14 +62,7 @@ export function Sheet({ placed, marks, notes, onWindow }: SheetProps) {
     })),
   ]);
 
-  const age = new Map(session.recent.map((id, i) => [id, i]));
-  const shown = placements
-    .filter((placement) => placement.shown)
-    .sort(
-      (a, b) =>
-        Number(a.held !== 'tiled') - Number(b.held !== 'tiled') ||
-        (a.held === 'tiled' ? 0 : (age.get(b.id) ?? 0) - (age.get(a.id) ?? 0)),
-    );
+  const shown = inDrawingOrder(placements, session);
   const piles = pilesOf(
     placements.filter(
       ({ shown: isShown, tile, workspace, monitor }) =>
@@ -99,6 +94,9 @@ export function Sheet({ placed, marks, notes, onWindow }: SheetProps) {
         <rect width="100%" height="100%" fill="url(#sheet-grid)" />
         {desk.monitors.map((monitor) => (
           <MonitorDrawing key={monitor.id} monitor={monitor} view={view} placed={placed} />
+        ))}
+        {placed.shown.map((arranged) => (
+          <StripDrawing key={arranged.monitor.id} arranged={arranged} view={view} />
         ))}
         {piles.map((pile) => (
           <PileEdge key={pile.key} pile={pile} view={view} />

@@ -34,11 +34,18 @@ export const WindowDrawing = memo(function WindowDrawing(props: Props) {
       finding.kind === 'squeeze' ? `has ${finding.has}, needs ${finding.needs}` : '',
     )
     .join('; ');
-  const held = placement.held.replace('-', ' ');
+  const held = [
+    placement.held.replace('-', ' '),
+    placement.state?.replace('-', ' '),
+    placement.stayAbove && 'above',
+    placement.everywhere && 'everywhere',
+  ].filter((word) => typeof word === 'string');
+  // Tiled is the rule; the label says what is not.
+  const isPlain = held.length === 1 && placement.held === 'tiled';
 
   return (
     <>
-      {tile && !fillsTile && (
+      {tile && !fillsTile && !placement.state && (
         <Moving x={tile.x} y={tile.y}>
           <rect className="tile moving" style={sizeOf(tile)} />
         </Moving>
@@ -47,9 +54,9 @@ export const WindowDrawing = memo(function WindowDrawing(props: Props) {
         {/* A window on the sheet can be chosen by pointer; by key, the focus commands choose it. */}
         {}
         <g
-          className={`is-${placement.held}${isFocused ? ' is-focused' : ''}`}
+          className={`is-${placement.held}${placement.state ? ' is-raised' : ''}${isFocused ? ' is-focused' : ''}`}
           role="img"
-          aria-label={`${name}, ${held}, ${tileSize}${isFocused ? ', focused' : ''}${needs ? `, ${needs}` : ''}`}
+          aria-label={`${name}, ${held.join(', ')}, ${tileSize}${isFocused ? ', focused' : ''}${needs ? `, ${needs}` : ''}`}
           data-window={placement.id}
           data-app={window.app}
           data-held={placement.held}
@@ -71,8 +78,9 @@ export const WindowDrawing = memo(function WindowDrawing(props: Props) {
             title={window.title ?? ''}
             balloon={app?.balloon ?? name.slice(0, 2)}
             hue={app?.hue ?? 0}
-            size={tileSize}
-            ownSize={fillsTile ? null : size}
+            size={placement.state ? size : tileSize}
+            ownSize={fillsTile || placement.state ? null : size}
+            held={isPlain ? '' : held.slice(placement.held === 'tiled' ? 1 : 0).join(' · ')}
             needs={needs}
           />
           {isFocused && (

@@ -18,6 +18,8 @@ export function WindowLabel(props: {
   /** The window's own size where it does not fill its tile. */
   ownSize: string | null;
   needs: string;
+  /** How it is held, where that is more than tiled. */
+  held: string;
 }) {
   const { width, height } = props.frame;
   const hasBalloon = width >= 34 && height >= 34;
@@ -31,6 +33,11 @@ export function WindowLabel(props: {
       {hasBalloon && (
         <text x={42} y={26} className="title">
           {shortened(props.name, 'title', width - 42 - PAD)}
+        </text>
+      )}
+      {props.held !== '' && hasTitle && height >= HEAD + 40 + foot.height && (
+        <text x={PAD} y={70} className="label" data-figure="held">
+          {shortened(props.held, 'label', width - 2 * PAD)}
         </text>
       )}
       {isTiny && (

@@ -39,6 +39,10 @@ export const sheetStyle: SystemStyleObject = {
   },
   '& .window': { fill: 'petrol.wash', stroke: 'petrol' },
   '& .beneath': { fill: 'sheet', stroke: 'petrol', strokeWidth: 1, strokeDasharray: '1 3' },
+  '& .strip-cell rect': { fill: 'sheet', stroke: 'petrol', strokeWidth: 1 },
+  '& .strip-cell.is-chosen rect': { fill: 'petrol.deep' },
+  '& .strip-name': { fontSize: '12px', fontStretch: '94%' },
+  '& .strip-cell.is-chosen .strip-name': { fontWeight: 650 },
   '& .tile': { fill: 'none', stroke: 'petrol', strokeWidth: 1, strokeDasharray: '1 3' },
   '& .is-floating .window': {
     fill: 'sheet',
@@ -46,6 +50,7 @@ export const sheetStyle: SystemStyleObject = {
     strokeDasharray: '6 3',
     filter: 'drop-shadow(0 3px 6px var(--sorn-colors-shade))',
   },
+  '& .is-raised .window': { fill: 'petrol.wash', strokeWidth: 2.5 },
   '& .is-left-alone .window': { fill: 'sheet', stroke: 'slate' },
   '& .cross-hatch': { stroke: 'slate', strokeWidth: 1, opacity: 0.5 },
   '& .is-focused .window': { fill: 'petrol.deep' },

@@ -1,15 +1,21 @@
-import { useRef, useState } from 'react';
-import { measure, type Reach } from '@sorn/core';
+import { Box } from '@chakra-ui/react';
+import { useMemo, useRef, useState } from 'react';
+import { leverOf, measure, type Reach } from '@sorn/core';
 import { BenchLayout } from '../../app/Bench.tsx';
-import { usePlacedDesk } from '../../data/bench-context.ts';
+import { useBench, usePlacedDesk, type PlacedDesk } from '../../data/bench-context.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
+import type { Viewport } from '../../sheet/viewport.ts';
 import { GapCallouts, GapFigures } from './GapCallouts.tsx';
 import { GapSettings } from './GapSettings.tsx';
 import { LayoutSettings } from './LayoutSettings.tsx';
 import { LayoutParameters } from './LayoutParameters.tsx';
+import { CycleSettings, NewWindowSettings } from './NewWindowSettings.tsx';
+import { PlacesTable } from './PlacesTable.tsx';
 import { ReachChoice } from './ReachChoice.tsx';
+import { ShareChart } from './ShareChart.tsx';
 import { ShareFigures, ShareLines } from './ShareDimensions.tsx';
 import { TooSmallSettings } from './TooSmallSettings.tsx';
+import { WorkspaceSettings } from './WorkspaceSettings.tsx';
 import { useTilingEdits } from './edits.ts';
 import { useTilingKeys } from './tiling-keys.ts';
 
@@ -22,7 +28,19 @@ export function TilingView() {
   const outerGap = useRef<HTMLInputElement>(null);
   const countInput = useRef<HTMLInputElement>(null);
   const [count, setCount] = useState<number | null>(null);
-  useTilingKeys({ placed, edits, innerGap, outerGap, countInput, reach, setReach });
+  const session = useBench((bench) => bench.session);
+  const lever = useMemo(() => leverOf(session, placed.focused), [session, placed.focused]);
+  const [hasTable, setTable] = useState(false);
+  useTilingKeys({
+    onTable: () => setTable((shown) => !shown),
+    placed,
+    edits,
+    innerGap,
+    outerGap,
+    countInput,
+    reach,
+    setReach,
+  });
   const measures = measure(placed.focused);
 
   return (
@@ -39,26 +57,42 @@ export function TilingView() {
           />
           <ReachChoice placed={placed} reach={reach} onReach={setReach} />
           <LayoutParameters edits={edits} />
+          <ShareChart placed={placed} edits={edits} lever={lever} />
           <GapSettings edits={edits} innerGap={innerGap} outerGap={outerGap} />
+          <NewWindowSettings edits={edits} />
           <TooSmallSettings edits={edits} />
+          <CycleSettings edits={edits} />
+          <WorkspaceSettings />
         </>
       }
     >
-      <Sheet
-        placed={placed}
-        marks={(view) => (
-          <>
-            <ShareLines measures={measures} placed={placed} view={view} />
-            <GapCallouts measures={measures} view={view} />
-          </>
-        )}
-        notes={(view) => (
-          <>
-            <ShareFigures measures={measures} placed={placed} view={view} edits={edits} />
-            <GapFigures measures={measures} view={view} edits={edits} />
-          </>
-        )}
-      />
+      <Box display="flex" flexDirection="column" height="100%">
+        <Box flex="1" minH="0">
+          <Sheet
+            placed={placed}
+            marks={(view) => (
+              <>
+                <ShareLines measures={measures} placed={placed} view={view} />
+                {hasRoom(placed, view) && <GapCallouts measures={measures} view={view} />}
+              </>
+            )}
+            notes={(view) => (
+              <>
+                <ShareFigures measures={measures} placed={placed} view={view} edits={edits} />
+                {hasRoom(placed, view) && (
+                  <GapFigures measures={measures} view={view} edits={edits} />
+                )}
+              </>
+            )}
+          />
+        </Box>
+        {hasTable && <PlacesTable placed={placed} />}
+      </Box>
     </BenchLayout>
   );
+}
+
+/** Callouts of gaps lie in the first tile: drawn too small, they would lie over its texts. */
+function hasRoom({ focused }: PlacedDesk, view: Viewport): boolean {
+  return focused.area.height * view.scale >= 160;
 }

@@ -9,6 +9,7 @@ import {
   type GapField,
   type LayoutField,
   type LayoutKind,
+  type Lever,
   type Reach,
   type SettingField,
   type PlainField,
@@ -25,6 +26,8 @@ export interface TilingEdits {
   setLayout: (field: Exclude<LayoutField, 'kind'>, value: unknown) => void;
   setGap: (field: GapField, value: unknown) => void;
   setPlain: <F extends PlainField>(field: F, value: PlainSettings[F]) => void;
+  /** Moves the lever of the arrangement to a share: the parameter that it is, else the window's edge. */
+  takeLever: (lever: Lever, share: number) => void;
   originOf: (field: SettingField) => string;
   /** Sets a field back where it is set; undefined where nothing is. */
   setBack: (field: SettingField) => (() => void) | undefined;
@@ -37,21 +40,23 @@ export function useTilingEdits(placed: PlacedDesk, reach: Reach): TilingEdits {
   const { from } = tiling;
   const scope = (reached: Reach) => scopeOf(reached, workspace, monitor.id);
 
+  const setLayout: TilingEdits['setLayout'] = (field, value) => {
+    const reached = landing(reach, from[field], from.kind);
+    store
+      .getState()
+      .edit(
+        (profile) => withLayoutField(profile, scope(reached), tiling.layout.kind, field, value),
+        `${field} ${reached} ${workspace} ${monitor.id}`,
+      );
+  };
+
   return {
     tiling,
     setKind: (kind) =>
       store
         .getState()
         .edit((profile) => withLayoutKind(profile, scope(landing(reach, from.kind)), kind)),
-    setLayout(field, value) {
-      const reached = landing(reach, from[field], from.kind);
-      store
-        .getState()
-        .edit(
-          (profile) => withLayoutField(profile, scope(reached), tiling.layout.kind, field, value),
-          `${field} ${reached} ${workspace} ${monitor.id}`,
-        );
-    },
+    setLayout,
     setGap(field, value) {
       const reached = landing(reach, from[field]);
       store
@@ -64,6 +69,16 @@ export function useTilingEdits(placed: PlacedDesk, reach: Reach): TilingEdits {
     setPlain(field, value) {
       const reached = landing(reach, from[field]);
       store.getState().edit((profile) => withPlain(profile, scope(reached), field, value));
+    },
+    takeLever(lever, share) {
+      if ('field' in lever.of) setLayout(lever.of.field, share);
+      else {
+        const by = lever.edgeBy(share);
+        const { edge, window } = lever.of;
+        const bench = store.getState();
+        if (bench.session.focus !== window) bench.happen({ type: 'window-focused', id: window });
+        bench.run({ command: 'move-edge', direction: edge, by });
+      }
     },
     originOf: (field) => originText(from[field], workspace, monitor.id, placed.desk),
     setBack(field) {

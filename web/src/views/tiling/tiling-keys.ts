@@ -39,6 +39,8 @@ export function useTilingKeys(props: {
   countInput: RefObject<HTMLInputElement | null>;
   reach: Reach;
   setReach: (reach: Reach) => void;
+  /** Shows the table of places, or puts it away. */
+  onTable: () => void;
 }): void {
   const { placed, edits, reach } = props;
   const store = useBenchStore();
@@ -102,8 +104,8 @@ export function useTilingKeys(props: {
       minor: true,
       run: () => focusFigure(props.countInput),
     },
-    { keys: ['g'], label: 'inner gap', run: () => focusFigure(props.innerGap) },
-    { keys: ['o'], label: 'outer gap', run: () => focusFigure(props.outerGap) },
+    { keys: ['g'], caps: ['G', 'O'], label: 'gaps', run: () => focusFigure(props.innerGap) },
+    { keys: ['o'], label: 'outer gap', minor: true, run: () => focusFigure(props.outerGap) },
     {
       keys: ['a'],
       label: 'none when alone',
@@ -116,6 +118,7 @@ export function useTilingKeys(props: {
       minor: true,
       run: () => props.setReach(after([...REACHES].reverse(), reach)),
     },
+    { keys: ['p'], label: 'table of places', run: props.onTable },
     {
       keys: ['w'],
       label: 'next workspace',

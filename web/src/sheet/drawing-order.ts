@@ -1,0 +1,27 @@
+import type { Placement, Session } from '@sorn/core';
+
+/** Which windows lie over which: tiled ones, then what was raised out of them, floating ones, those that stay above. */
+function layerOf({ held, stayAbove, state }: Placement, isFocused: boolean): number {
+  if (stayAbove) return 3;
+  if (held !== 'tiled') return 2;
+  return state !== undefined || isFocused ? 1 : 0;
+}
+
+/** The shown windows, the lowest first; in a layer the most recently focused on top, in the tiles by their order. */
+export function inDrawingOrder(placements: readonly Placement[], session: Session): Placement[] {
+  const age = new Map(session.recent.map((id, i) => [id, i]));
+  const layers = new Map(
+    placements.map((each) => [each, layerOf(each, each.id === session.focus)]),
+  );
+  const layer = (placement: Placement) => layers.get(placement)!;
+  const places = new Map(
+    Object.values(session.arrangements).flatMap(({ order }) =>
+      order.map((id, i) => [id, i] as const),
+    ),
+  );
+  const rank = (each: Placement) =>
+    layer(each) === 0 ? (places.get(each.id) ?? 0) : -(age.get(each.id) ?? 0);
+  return placements
+    .filter(({ shown }) => shown)
+    .sort((a, b) => layer(a) - layer(b) || rank(a) - rank(b));
+}

@@ -1,0 +1,103 @@
+import { chakra, Flex } from '@chakra-ui/react';
+import { sweep, SWEEP, windowName, type Axis, type Lever } from '@sorn/core';
+import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { Section } from '../../app/Section.tsx';
+import { Choice } from '../../app/SettingRow.tsx';
+import { useBench, type PlacedDesk } from '../../data/bench-context.ts';
+import { BestShare } from './BestShare.tsx';
+import type { TilingEdits } from './edits.ts';
+
+const ChartDrawing = lazy(() => import('./ChartDrawing.tsx'));
+
+const STEP = 0.01;
+
+function within(share: number): number {
+  return Number(Math.min(SWEEP.to, Math.max(SWEEP.from, share)).toFixed(3));
+}
+
+/**
+ * Every window's width or height at every share, with the present one marked: a click takes another,
+ * so do arrow keys.
+ */
+export function ShareChart(props: { placed: PlacedDesk; edits: TilingEdits; lever: Lever | null }) {
+  const { lever, edits } = props;
+  const [asked, setAsked] = useState<Axis | null>(null);
+  if (!lever) {
+    return (
+      <Section title="Width against share">
+        <chakra.p fontSize="12px" color="slate">
+          Nothing here is shared: it takes two tiled windows, and a layout with a share or edges
+          that grow.
+        </chakra.p>
+      </Section>
+    );
+  }
+  const axis = lever.axis ?? asked ?? 'x';
+  const take = (share: number) => edits.takeLever(lever, within(share));
+  const name = 'field' in lever.of ? 'share' : `${lever.of.edge} edge of the focused window`;
+  return (
+    <Section title={`${axis === 'x' ? 'Width' : 'Height'} against share`} note={name}>
+      {lever.axis === null && (
+        <Choice
+          label="Lengths along"
+          value={axis}
+          options={[
+            { value: 'x', text: 'widths' },
+            { value: 'y', text: 'heights' },
+          ]}
+          onChange={setAsked}
+        />
+      )}
+      <chakra.div
+        role="slider"
+        tabIndex={0}
+        aria-label={`Share, with each window’s ${axis === 'x' ? 'width' : 'height'}`}
+        aria-valuemin={SWEEP.from}
+        aria-valuemax={SWEEP.to}
+        aria-valuenow={Number(lever.present.toFixed(3))}
+        data-chart
+        height="178px"
+        _focusVisible={{ outline: '2px solid', outlineColor: 'vermilion' }}
+        onKeyDown={(event) => {
+          const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
+          if (by === undefined) return;
+          event.preventDefault();
+          take(lever.present + by * STEP * (event.shiftKey ? 5 : 1));
+        }}
+      >
+        <Suspense fallback={null}>
+          <Swept lever={lever} axis={axis} onTake={take} />
+        </Suspense>
+      </chakra.div>
+      <chakra.p fontSize="12px" color="slate">
+        Shaded: a window gets less than it wants; red: less than it needs.
+      </chakra.p>
+      <Flex align="center" gap="8px" minH="28px">
+        <BestShare
+          key={`${props.placed.focused.workspace} ${props.placed.focused.monitor.id}`}
+          placed={props.placed}
+          onTake={(share) => edits.takeLever(lever, share)}
+        />
+      </Flex>
+    </Section>
+  );
+}
+
+/** The curves come a moment later than the sheet: they never hold a key up. */
+function Swept(props: { lever: Lever; axis: Axis; onTake: (share: number) => void }) {
+  const lever = useDeferredValue(props.lever);
+  const profile = useBench((bench) => bench.profile);
+  const swept = useMemo(() => sweep(lever, props.axis), [lever, props.axis]);
+  const apps = swept.windows.map(({ window }) => profile.apps.find(({ id }) => id === window.app));
+  const names = swept.windows.map(({ window }) => windowName(profile, window));
+  return (
+    <ChartDrawing
+      sweep={swept}
+      present={lever.present}
+      names={names}
+      balloons={names.map((name, i) => apps[i]?.balloon ?? name.slice(0, 2))}
+      hues={apps.map((app) => app?.hue ?? 200)}
+      onTake={props.onTake}
+    />
+  );
+}

@@ -1,0 +1,87 @@
+import { SWEEP, type Sweep } from '@sorn/core';
+import type { EChartsCoreOption } from 'echarts/core';
+
+const colour = (token: string) => `var(--sorn-colors-${token})`;
+const [SLATE, VERMILION, OCHRE] = ['slate', 'vermilion', 'ochre'].map(colour) as [
+  string,
+  string,
+  string,
+];
+
+const FIGURES = { fontFamily: 'Martian Mono Variable', fontSize: 11 } as const;
+/** How lines of windows differ besides their hue. */
+const DASHES = ['solid', [6, 3], [2, 3], [9, 3, 2, 3]] as const;
+
+/** The hue of an app's balloon, as it is on the sheet. */
+function lineHue(hue: number): string {
+  return `oklch(var(--balloon-lightness, 0.58) 0.12 ${hue + 25})`;
+}
+
+/** The chart of a sweep: one line a window, shaded where something is too small, a mark at the present share. */
+export function chartOption(of: {
+  sweep: Sweep;
+  present: number;
+  names: readonly string[];
+  /** Two letters and a hue in degrees for each window. */
+  balloons: readonly string[];
+  hues: readonly number[];
+}): EChartsCoreOption {
+  const { sweep, present, names, balloons, hues } = of;
+  const { shares, windows, bands } = sweep;
+  const axis = {
+    axisLine: { lineStyle: { color: SLATE } },
+    axisTick: { lineStyle: { color: SLATE } },
+    axisLabel: { ...FIGURES, color: SLATE, hideOverlap: true },
+    splitLine: { show: false },
+  };
+  return {
+    animation: false,
+    grid: { left: 46, right: 30, top: 22, bottom: 24 },
+    xAxis: { ...axis, type: 'value', min: SWEEP.from, max: SWEEP.to, interval: 0.15 },
+    yAxis: { ...axis, type: 'value', splitNumber: 3 },
+    series: windows.map(({ window, lengths }, i) => ({
+      type: 'line',
+      name: `${names[i]} ${window.id}`,
+      silent: true,
+      symbol: 'none',
+      data: shares.map((share, k) => [share, lengths[k]]),
+      lineStyle: { color: lineHue(hues[i]!), width: 1.5, type: DASHES[i % DASHES.length] },
+      endLabel: {
+        ...FIGURES,
+        show: true,
+        distance: 4,
+        color: lineHue(hues[i]!),
+        fontWeight: 700,
+        formatter: balloons[i]!,
+      },
+      labelLayout: { moveOverlap: 'shiftY' },
+      ...(i === 0 && {
+        markLine: {
+          silent: true,
+          symbol: 'none',
+          label: {
+            ...FIGURES,
+            color: VERMILION,
+            fontWeight: 600,
+            formatter: String(Number(present.toFixed(3))),
+          },
+          lineStyle: { color: VERMILION, width: 1.5, type: 'solid' },
+          data: [{ xAxis: present }],
+        },
+        markArea: {
+          silent: true,
+          data: bands.map(({ from, to, under }) => [
+            {
+              xAxis: from,
+              itemStyle: {
+                color: under === 'minimum' ? VERMILION : OCHRE,
+                opacity: under === 'minimum' ? 0.22 : 0.12,
+              },
+            },
+            { xAxis: to },
+          ]),
+        },
+      }),
+    })),
+  };
+}

@@ -1,0 +1,26 @@
+import type { Profile, Rating, Search, Session } from '@sorn/core';
+import { proxy, wrap } from 'comlink';
+import type { BestShareWorker } from './best-share.worker.ts';
+
+/** A search under way in a worker of its own. */
+export interface RunningSearch {
+  /** Null when it was cancelled. */
+  answer: Promise<Rating | null>;
+  cancel: () => void;
+}
+
+/** Searches the best share of a workspace on a monitor, beside the page. */
+export function searchBestShare(
+  profile: Profile,
+  session: Session,
+  workspace: string,
+  monitor: string,
+  onProgress: (search: Search) => void,
+): RunningSearch {
+  const worker = new Worker(new URL('./best-share.worker.ts', import.meta.url), { type: 'module' });
+  const remote = wrap<BestShareWorker>(worker);
+  const answer = remote
+    .search(profile, session, workspace, monitor, proxy(onProgress))
+    .finally(() => worker.terminate());
+  return { answer, cancel: () => void remote.cancel() };
+}
