@@ -5,6 +5,7 @@ import type { CommandId } from '../session/commands/index.ts';
  * keystroke-level model for user performance time with interactive systems", Communications of the ACM
  * 23 (7), 1980: K for an average skilled typist, P to point at a target, H to move the hand between
  * keyboard and pointing device, M to prepare mentally. A press of the pointer's button counts as a K.
+ * M is the same by key and by pointer, so it cancels out of what is spared.
  */
 export const KLM = { K: 0.2, P: 1.1, H: 0.4, M: 1.35 } as const;
 export type Operator = keyof typeof KLM;

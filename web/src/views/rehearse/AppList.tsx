@@ -3,6 +3,7 @@ import { useBench, useBenchStore } from '../../data/bench-context.ts';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';
 import { Balloon } from '../../sheet/Balloon.tsx';
+import { balloonStyle } from './balloon-style.ts';
 
 /** The apps of the simulated desktop; each press opens another window. */
 export function AppList() {
@@ -15,14 +16,14 @@ export function AppList() {
           This profile knows no apps yet. The demo profile has some to try.
         </chakra.p>
       )}
-      <chakra.ul>
+      <chakra.ul display="grid" gridTemplateColumns="repeat(2, minmax(0, 1fr))" columnGap="12px">
         {apps.map(({ id, name, letter, balloon, hue }) => (
           <li key={id}>
             <chakra.button
               type="button"
               display="flex"
               alignItems="center"
-              gap="12px"
+              gap="8px"
               width="100%"
               height="30px"
               fontSize="13px"
@@ -36,7 +37,9 @@ export function AppList() {
               <chakra.svg width="27px" height="27px" overflow="visible" css={balloonStyle}>
                 <Balloon x={13.5} y={13.5} text={balloon ?? id.slice(0, 2)} hue={hue ?? 0} />
               </chakra.svg>
-              <chakra.span flex="1">{name ?? id}</chakra.span>
+              <chakra.span flex="1" truncate>
+                {name ?? id}
+              </chakra.span>
               {letter !== undefined && <KeyCap>{letter}</KeyCap>}
             </chakra.button>
           </li>
@@ -45,15 +48,3 @@ export function AppList() {
     </Section>
   );
 }
-
-const balloonStyle = {
-  '& .balloon': { fill: 'sheet', strokeWidth: 2 },
-  '& .balloon-text': {
-    fill: 'ink',
-    fontFamily: 'mono',
-    fontSize: '11px',
-    fontWeight: 700,
-    fontStretch: '80%',
-    textAnchor: 'middle',
-  },
-};

@@ -1,11 +1,13 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { keyName } from '@sorn/core';
+import { keyName, type Shaping } from '@sorn/core';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { useBench } from '../../data/bench-context.ts';
 
 /** Says which of the two has the keyboard, and which key changes that. */
 export function KeyboardOwner({ isGiven }: { isGiven: boolean }) {
   const { handBack, standIn, main } = useBench((bench) => bench.profile.keys);
+  const shaping = useBench((bench) => bench.session.shaping);
+  const past = useBench(({ looking, moments }) => looking !== null && moments.length - 1 - looking);
   return (
     <Flex
       role="status"
@@ -21,13 +23,37 @@ export function KeyboardOwner({ isGiven }: { isGiven: boolean }) {
       borderBottom="none"
       borderColor={isGiven ? 'vermilion' : 'hairline'}
       flexShrink="0"
+      whiteSpace="nowrap"
     >
-      {isGiven ? 'The sheet has the keyboard' : 'The page has the keyboard'}
-      <KeyCap>{isGiven ? keyName(handBack) : 'Enter'}</KeyCap>
-      <chakra.span fontWeight={400}>
-        {isGiven ? 'gives it back' : 'gives it to the sheet'}
-        {isGiven && standIn !== main && `; ${standIn} stands in for ${main}`}
-      </chakra.span>
+      {past !== false ? (
+        <>
+          The desk as it was {past === 1 ? 'a step' : `${past} steps`} ago
+          <KeyCap>Enter</KeyCap>
+          <chakra.span fontWeight={400}>goes on from here</chakra.span>
+          <KeyCap>{'}'}</KeyCap>
+          <chakra.span fontWeight={400}>back to the present</chakra.span>
+        </>
+      ) : (
+        <>
+          {isGiven ? 'The sheet has the keyboard' : 'The page has the keyboard'}
+          <KeyCap>{isGiven ? keyName(handBack) : 'Enter'}</KeyCap>
+          <chakra.span fontWeight={400}>
+            {isGiven ? 'gives it back' : 'gives it to the sheet'}
+            {isGiven && !shaping && standIn !== main && `; ${standIn} stands in for ${main}`}
+            {shaping && `; shaping: arrows ${MEANING[shaping.by]}, ${stepsText(shaping.steps)}`}
+          </chakra.span>
+        </>
+      )}
     </Flex>
   );
+}
+
+const MEANING: Record<Shaping, string> = {
+  move: 'move the window',
+  grow: 'move its edges',
+  exchange: 'exchange it',
+};
+
+function stepsText(steps: number): string {
+  return steps === 1 ? '1 step so far' : `${steps} steps so far`;
 }

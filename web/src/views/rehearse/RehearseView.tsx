@@ -1,5 +1,5 @@
-import { Box } from '@chakra-ui/react';
-import { useRef } from 'react';
+import { Box, Flex } from '@chakra-ui/react';
+import { useRef, useState } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { usePageKeys } from '../../app/keys.ts';
 import { useBench, useBenchStore, usePlacedDesk } from '../../data/bench-context.ts';
@@ -8,6 +8,11 @@ import { AppList } from './AppList.tsx';
 import { KeyboardOwner } from './KeyboardOwner.tsx';
 import { LastKey } from './LastKey.tsx';
 import { Log } from './Log.tsx';
+import { Picker } from './Picker.tsx';
+import { Spared } from './Spared.tsx';
+import { SwitchList } from './SwitchList.tsx';
+import { TimeLine } from './TimeLine.tsx';
+import { WhyHere } from './WhyHere.tsx';
 import { useSheetKeyboard } from './sheet-keyboard.ts';
 
 /** The profile in use: real key presses run the commands, and the simulated windows arrange themselves. */
@@ -17,6 +22,16 @@ export function RehearseView() {
   const apps = useBench((bench) => bench.profile.apps);
   const place = useRef<HTMLDivElement>(null);
   const keyboard = useSheetKeyboard(place);
+  const session = useBench((bench) => bench.session);
+  const [asked, setAsked] = useState<{ id: string; focus: string | undefined } | null>(null);
+  // What was asked about stays until the focus goes elsewhere.
+  const about = asked && asked.focus === session.focus ? asked.id : session.focus;
+  const askNext = (by: 1 | -1) => {
+    const ids = session.windows.map(({ id }) => id);
+    const at = ids.indexOf(about ?? '');
+    const id = ids[(at + by + ids.length) % ids.length];
+    if (id !== undefined) setAsked({ id, focus: session.focus });
+  };
 
   usePageKeys('Rehearse', [
     {
@@ -24,6 +39,20 @@ export function RehearseView() {
       caps: ['Enter'],
       label: 'give the keyboard to the sheet',
       run: keyboard.give,
+    },
+    {
+      keys: ['y'],
+      shift: false,
+      label: 'why is this here? of the next window',
+      run: () => askNext(1),
+    },
+    {
+      keys: ['y'],
+      shift: true,
+      caps: ['Shift', 'Y'],
+      label: 'why: the window before',
+      minor: true,
+      run: () => askNext(-1),
     },
     ...apps
       .filter(({ letter }) => letter !== undefined)
@@ -42,33 +71,41 @@ export function RehearseView() {
       inspector={
         <>
           <AppList />
+          <WhyHere placed={placed} id={about} />
+          <Spared />
           <Log />
         </>
       }
     >
-      {/* A click gives the sheet the keyboard; by key, Enter does. */}
-      {}
-      <Box
-        ref={place}
-        display="flex"
-        flexDirection="column"
-        height="100%"
-        outline="2px solid"
-        outlineColor={keyboard.isGiven ? 'vermilion' : 'transparent'}
-        data-keyboard={keyboard.isGiven ? 'sheet' : 'page'}
-        onClick={keyboard.give}
-      >
-        <KeyboardOwner isGiven={keyboard.isGiven} />
-        <Box position="relative" flex="1" minH="0">
-          <Sheet
-            placed={placed}
-            onWindow={(id) =>
-              store.getState().happen({ type: 'window-focused', id }, [], 'pointer')
-            }
-          />
-          <LastKey />
-        </Box>
-      </Box>
+      <Flex direction="column" height="100%">
+        {/* A click gives the sheet the keyboard; by key, Enter does. */}
+        <Flex
+          ref={place}
+          direction="column"
+          flex="1"
+          minH="0"
+          // Its frame lies over the time line's edge.
+          zIndex="1"
+          outline="2px solid"
+          outlineColor={keyboard.isGiven ? 'vermilion' : 'transparent'}
+          data-keyboard={keyboard.isGiven ? 'sheet' : 'page'}
+          onClick={keyboard.give}
+        >
+          <KeyboardOwner isGiven={keyboard.isGiven} />
+          <Box position="relative" flex="1" minH="0">
+            <Sheet
+              placed={placed}
+              onWindow={(id) =>
+                store.getState().happen({ type: 'window-focused', id }, [], 'pointer')
+              }
+            />
+            <LastKey />
+            <Picker />
+            <SwitchList />
+          </Box>
+        </Flex>
+        <TimeLine />
+      </Flex>
     </BenchLayout>
   );
 }

@@ -1,5 +1,6 @@
 import {
   bindingFor,
+  bindingsNow,
   chordCaps,
   chordOf,
   commandText,
@@ -10,6 +11,7 @@ import {
 import { useEffect, useMemo, type RefObject } from 'react';
 import { useKeyRegister, usePageKeys, type PageKey } from '../../app/keys.ts';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { usePicker } from './picker.ts';
 
 /**
  * Who has the keyboard. While the sheet has it, every key press goes to the profile's bindings and to
@@ -22,12 +24,21 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
   const store = useBenchStore();
   const bindings = useMemo(() => starterKeys(profile), [profile]);
   const { handBack, main } = profile.keys;
+  const isShaping = useBench((bench) => bench.session.shaping !== undefined);
 
-  useEffect(() => () => setGiven(false), [setGiven]);
+  useEffect(
+    () => () => {
+      setGiven(false);
+      usePicker.getState().close();
+    },
+    [setGiven],
+  );
 
   useEffect(() => {
     if (!isGiven) return;
     function onKeyDown(event: KeyboardEvent) {
+      // The list over the sheet takes what is typed.
+      if (usePicker.getState().kind !== null) return;
       event.preventDefault();
       event.stopImmediatePropagation();
       if (event.code === handBack) {
@@ -35,14 +46,32 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
         return;
       }
       if (isModifierCode(event.code)) return;
+      const bench = store.getState();
       const chord = chordOf(event);
-      const binding = bindingFor(bindings, chord, profile.keys);
-      const { run } = store.getState();
-      if (binding) run(binding.command, chordCaps(chord), commandText(binding.command));
-      else store.getState().note(chordCaps(chord), 'no command', 'nothing is bound to it');
+      const caps = chordCaps(chord);
+      if (bench.session.switching && event.code === 'Escape') {
+        bench.happen({ type: 'key-released', taken: false }, caps, 'choice dropped');
+        return;
+      }
+      const binding = bindingFor(bindingsNow(bindings, bench.session), chord, profile.keys);
+      if (!binding) {
+        bench.note(caps, 'no command', 'nothing is bound to it');
+        return;
+      }
+      const { command } = binding;
+      const isTyped = command.command === 'find-window' || command.command === 'launch';
+      if (isTyped) usePicker.getState().open(command.command, caps);
+      // A key held down repeats; what lasts while it is held is not asked for again.
+      else if (event.repeat && command.command === 'peek-desktop') return;
+      else bench.run(command, caps, commandText(command));
     }
     function onKeyUp(event: KeyboardEvent) {
+      if (usePicker.getState().kind !== null) return;
       event.preventDefault();
+      const { session, happen } = store.getState();
+      const isModifier = isModifierCode(event.code);
+      const ends = session.switching ? isModifier : session.desktop?.whileHeld;
+      if (ends) happen({ type: 'key-released', taken: true }, [], 'key released');
     }
     function onPointerDown(event: PointerEvent) {
       if (event.target instanceof Node && !place.current?.contains(event.target)) setGiven(false);
@@ -68,11 +97,25 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
   const summary = { summary: true };
   usePageKeys('sheet-keys', [
     shown([keyName(handBack)], 'give the keyboard back'),
-    shown([main, '← → ↑ ↓'], 'focus', summary),
-    shown([main, 'Shift', '← → ↑ ↓'], 'move', summary),
-    shown([main, '[ ]'], 'lead share', summary),
-    shown([main, 'Space'], 'float', summary),
-    shown([main, 'Z'], 'undo', summary),
+    ...(isShaping
+      ? [
+          shown(['← → ↑ ↓'], 'shape', summary),
+          shown(['Shift', '← → ↑ ↓'], 'inwards', summary),
+          shown(['G'], 'grow', summary),
+          shown(['M'], 'move', summary),
+          shown(['W'], 'exchange', summary),
+          shown(['Backspace'], 'one step back', summary),
+          shown(['Enter'], 'take it', summary),
+          shown(['Esc'], 'drop it', summary),
+        ]
+      : [
+          shown([main, '← → ↑ ↓'], 'focus', summary),
+          shown([main, 'Shift', '← → ↑ ↓'], 'move', summary),
+          shown([main, 'G'], 'shape', summary),
+          shown([main, 'P'], 'pocket', summary),
+          shown([main, '/'], 'find window', summary),
+          shown([main, 'Z'], 'undo', summary),
+        ]),
     ...bindings.map(({ chord, command }) =>
       shown(chordCaps(chord), commandText(command), { minor: true }),
     ),
@@ -81,6 +124,7 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
   return {
     isGiven,
     give() {
+      store.getState().goOnFromHere();
       (document.activeElement as HTMLElement | null)?.blur();
       setGiven(true);
     },

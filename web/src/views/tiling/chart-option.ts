@@ -17,6 +17,16 @@ function lineHue(hue: number): string {
   return `oklch(var(--balloon-lightness, 0.58) 0.12 ${hue + 25})`;
 }
 
+/** Which lists are alike: their positions, those of equal ones together. Equal lines are drawn once. */
+function distinct(lists: readonly (readonly unknown[])[]): number[][] {
+  const groups = new Map<string, number[]>();
+  lists.forEach((list, i) => {
+    const key = list.join();
+    groups.set(key, [...(groups.get(key) ?? []), i]);
+  });
+  return [...groups.values()];
+}
+
 /** The chart of a sweep: one line a window, shaded where something is too small, a mark at the present share. */
 export function chartOption(of: {
   sweep: Sweep;
@@ -36,26 +46,26 @@ export function chartOption(of: {
   };
   return {
     animation: false,
-    grid: { left: 46, right: 30, top: 22, bottom: 24 },
+    grid: { left: 46, right: 52, top: 22, bottom: 24 },
     xAxis: { ...axis, type: 'value', min: SWEEP.from, max: SWEEP.to, interval: 0.15 },
     yAxis: { ...axis, type: 'value', splitNumber: 3 },
-    series: windows.map(({ window, lengths }, i) => ({
+    series: distinct(windows.map(({ lengths }) => lengths)).map((alike, k) => ({
       type: 'line',
-      name: `${names[i]} ${window.id}`,
+      name: alike.map((i) => names[i]).join(', '),
       silent: true,
       symbol: 'none',
-      data: shares.map((share, k) => [share, lengths[k]]),
-      lineStyle: { color: lineHue(hues[i]!), width: 1.5, type: DASHES[i % DASHES.length] },
+      data: shares.map((share, at) => [share, windows[alike[0]!]!.lengths[at]]),
+      lineStyle: { color: lineHue(hues[alike[0]!]!), width: 1.5, type: DASHES[k % DASHES.length] },
       endLabel: {
         ...FIGURES,
         show: true,
         distance: 4,
-        color: lineHue(hues[i]!),
+        color: lineHue(hues[alike[0]!]!),
         fontWeight: 700,
-        formatter: balloons[i]!,
+        formatter: alike.map((i) => balloons[i]).join(' '),
       },
       labelLayout: { moveOverlap: 'shiftY' },
-      ...(i === 0 && {
+      ...(k === 0 && {
         markLine: {
           silent: true,
           symbol: 'none',

@@ -1,0 +1,81 @@
+import { chakra } from '@chakra-ui/react';
+import { useState } from 'react';
+import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { ListOverSheet } from './ListOverSheet.tsx';
+import { choicesFor, usePicker, type PickerKind } from './picker.ts';
+
+const ASKS: Record<PickerKind, string> = {
+  'find-window': 'Go to the window',
+  launch: 'Open the app',
+};
+
+/** find-window and launch: type some of a name, Enter takes the chosen one, Escape drops the list. */
+export function Picker() {
+  const kind = usePicker((picker) => picker.kind);
+  return kind && <OpenPicker key={kind} kind={kind} />;
+}
+
+function OpenPicker({ kind }: { kind: PickerKind }) {
+  const close = usePicker((picker) => picker.close);
+  const bench = useBench((now) => now);
+  const store = useBenchStore();
+  const [typed, setTyped] = useState('');
+  const [chosen, setChosen] = useState(0);
+  const [presses, setPresses] = useState(usePicker.getState().caps);
+  const choices = choicesFor(kind, bench, typed);
+  const at = Math.min(chosen, choices.length - 1);
+
+  function take(line: number, caps: readonly string[]) {
+    const choice = choices[line];
+    if (!choice) return;
+    close();
+    store.getState().run(choice.command, caps, `${kind} ${choice.name}`);
+  }
+
+  return (
+    <ListOverSheet
+      id="picker"
+      label={ASKS[kind]}
+      lines={choices}
+      chosen={at}
+      empty={`Nothing answers to ${typed}. Backspace widens the list, Escape drops it.`}
+      onChoose={(line) => take(line, [])}
+      head={
+        <chakra.input
+          // The list was asked for by key and is the only thing that takes keys now.
+          // eslint-disable-next-line jsx-a11y/no-autofocus
+          autoFocus
+          role="combobox"
+          aria-expanded
+          aria-controls="picker"
+          aria-label={ASKS[kind]}
+          aria-activedescendant={choices[at] && `picker-${choices[at].id}`}
+          placeholder={`${ASKS[kind]} … Enter takes it, Escape drops the list`}
+          autoComplete="off"
+          width="100%"
+          fontSize="15px"
+          bg="transparent"
+          outline="none"
+          value={typed}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            setChosen(0);
+          }}
+          onBlur={close}
+          onKeyDown={(event) => {
+            const { key } = event;
+            setPresses([...presses, key]);
+            const by = { ArrowDown: 1, ArrowUp: -1, Tab: event.shiftKey ? -1 : 1 }[key];
+            if (by !== undefined && choices.length > 0) {
+              setChosen((at + by + choices.length) % choices.length);
+            } else if (key === 'Enter') take(at, [...presses, key]);
+            else if (key === 'Escape') close();
+            else return;
+            event.preventDefault();
+            event.stopPropagation();
+          }}
+        />
+      }
+    />
+  );
+}

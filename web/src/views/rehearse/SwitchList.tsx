@@ -1,0 +1,38 @@
+import { chakra, Flex } from '@chakra-ui/react';
+import { windowName } from '@sorn/core';
+import { KeyCap } from '../../app/KeyCap.tsx';
+import { useBench } from '../../data/bench-context.ts';
+import { ListOverSheet } from './ListOverSheet.tsx';
+
+/** The windows that switch-window goes through, most recent first, while its key is held. */
+export function SwitchList() {
+  const switching = useBench((bench) => bench.session.switching);
+  const session = useBench((bench) => bench.session);
+  const profile = useBench((bench) => bench.profile);
+  if (!switching) return null;
+  const lines = switching.among.flatMap((id) => {
+    const window = session.windows.find((each) => each.id === id);
+    if (!window) return [];
+    const app = profile.apps.find((each) => each.id === window.app);
+    const name = windowName(profile, window);
+    const detail = [window.title, `workspace ${window.workspace}`].filter(Boolean).join(' · ');
+    return [{ id, name, detail, balloon: app?.balloon ?? name.slice(0, 2), hue: app?.hue ?? 0 }];
+  });
+  return (
+    <ListOverSheet
+      id="switching"
+      label="Windows, most recent first"
+      lines={lines}
+      chosen={switching.at}
+      empty=""
+      head={
+        <Flex align="center" gap="8px" fontSize="13px">
+          <span>Most recent first. Again: the one before;</span>
+          <chakra.span>release takes it,</chakra.span>
+          <KeyCap>Esc</KeyCap>
+          <span>drops it</span>
+        </Flex>
+      }
+    />
+  );
+}
