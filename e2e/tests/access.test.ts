@@ -27,13 +27,24 @@ function tooSmall(page: Page): Promise<string[]> {
 
 const SCREENS: { name: string; path: string; keys: string[] }[] = [
   { name: 'Tiling', path: '/bulletin-desk/tiling', keys: [] },
-  { name: 'Tiling in Columns', path: '/bulletin-desk/tiling', keys: ['ArrowDown'] },
+  { name: 'Tiling in Columns', path: '/bulletin-desk/tiling', keys: ['ArrowDown', 'p'] },
   { name: 'Rehearse', path: '/bulletin-desk/rehearse', keys: [] },
   {
     name: 'Rehearse with a crowd, the sheet with the keyboard',
     path: '/bulletin-desk/rehearse',
     keys: ['i', 'm', 'c', 'w', 'Enter', 'Meta+BracketRight', 'Meta+KeyX'],
   },
+  {
+    name: 'Rehearse with a list over the sheet',
+    path: '/bulletin-desk/rehearse',
+    keys: ['Enter', 'Meta+Slash', 's'],
+  },
+  {
+    name: 'Rehearse while a window is shaped and the engine then paused',
+    path: '/bulletin-desk/rehearse',
+    keys: ['Enter', 'Meta+KeyG', 'ArrowRight', 'Meta+Escape'],
+  },
+  { name: 'Rehearse in the past', path: '/bulletin-desk/rehearse', keys: ['i', 'm', '[', 'y'] },
   { name: 'all keys', path: '/bulletin-desk/rehearse', keys: ['?'] },
   { name: 'settings', path: '/bulletin-desk/tiling', keys: [','] },
   { name: 'findings', path: '/bulletin-desk/tiling', keys: ['!'] },

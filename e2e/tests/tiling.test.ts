@@ -102,7 +102,13 @@ describe('Tiling', () => {
       'Rows 3',
       'Even grid 3',
       'Halving 3',
+      'Hand-split 3',
+      'One at a time 3',
+      'Cascade 3',
+      'Free 3',
     ]);
+    await type('Windows in the small drawings', '5');
+    await poll(() => open.page.locator('[data-layout=grid] rect').count()).toBe(5);
   });
 
   it('sets the share of a middle lead from the rest’s figure', async () => {

@@ -31,6 +31,7 @@ import {
   arrangementOf,
   isTiled,
   placeKey,
+  windowOf,
   type Arrangement,
   type Session,
   type SessionWindow,
@@ -105,16 +106,8 @@ function parametersOf({ adjusted = {} }: Arrangement): AdjustedByKind {
   );
 }
 
-/** Divides what a workspace has on a monitor. */
-export function arrange(situation: Situation, workspace: string, monitorId: string): Arranged {
-  const { session } = situation;
-  const wanted = new Set(arrangementOf(session, workspace, monitorId).order);
-  const byId = new Map<string, SessionWindow>();
-  for (const window of session.windows) if (wanted.has(window.id)) byId.set(window.id, window);
-  return arrangeWindows(situation, workspace, monitorId, byId);
-}
-
 interface Known {
+  windows: Session['windows'];
   profile: Profile;
   monitor: PlacedMonitor;
   tiled: readonly SessionWindow[];
@@ -124,30 +117,28 @@ interface Known {
 /** What was divided last, by arrangement: most steps change one arrangement at most. */
 const divisions = new WeakMap<Arrangement, Known>();
 
-/** `arrange` for a caller that has the windows by their ids already. */
-export function arrangeWindows(
-  situation: Situation,
-  workspace: string,
-  monitorId: string,
-  byId: ReadonlyMap<string, SessionWindow>,
-): Arranged {
+/** Divides what a workspace has on a monitor. */
+export function arrange(situation: Situation, workspace: string, monitorId: string): Arranged {
   const { session, profile, desk } = situation;
   const monitor = monitorOf(desk, monitorId);
   const arrangement = arrangementOf(session, workspace, monitorId);
+  const known = divisions.get(arrangement);
+  const isKnown =
+    known?.profile === profile &&
+    known.monitor === monitor &&
+    known.arranged.workspace === workspace;
+  if (isKnown && known.windows === session.windows) return known.arranged;
   const tiled: SessionWindow[] = [];
   for (const id of arrangement.order) {
-    const window = byId.get(id);
+    const window = windowOf(session, id);
     if (window && isTiled(window) && window.workspace === workspace) tiled.push(window);
   }
-  const known = divisions.get(arrangement);
   if (
-    known &&
-    known.profile === profile &&
-    known.monitor === monitor &&
-    known.arranged.workspace === workspace &&
+    isKnown &&
     known.tiled.length === tiled.length &&
     known.tiled.every((window, i) => window === tiled[i])
   ) {
+    known.windows = session.windows;
     return known.arranged;
   }
   const tiling = tilingInForce(profile, session, workspace, monitorId);
@@ -155,7 +146,7 @@ export function arrangeWindows(
   const arranged = withRoom(session, (windows) =>
     divided(arrangement, { ...place, tiled: windows }),
   )(tiled);
-  divisions.set(arrangement, { profile, monitor, tiled, arranged });
+  divisions.set(arrangement, { windows: session.windows, profile, monitor, tiled, arranged });
   return arranged;
 }
 

@@ -36,9 +36,10 @@ function without<T extends object>(value: T, fields: readonly (keyof T)[]): T {
 /** What led from one session to another, as it was before: only that which changed. */
 function stepBetween(before: Session, after: Session, command: string): Step {
   const windows: Step['windows'] = {};
-  const now = new Map(after.windows.map((window) => [window.id, window]));
-  for (const window of before.windows) {
-    if (now.get(window.id) !== window) windows[window.id] = holdingOf(window);
+  if (before.windows !== after.windows) {
+    for (const window of before.windows) {
+      if (windowOf(after, window.id) !== window) windows[window.id] = holdingOf(window);
+    }
   }
   const arrangements: Step['arrangements'] = {};
   for (const key of Object.keys({ ...before.arrangements, ...after.arrangements })) {
@@ -125,12 +126,14 @@ function listsAfter(
 
 /** Puts back what a step changed; windows opened since stay, at the end, and closed ones are skipped. */
 function applyStep(session: Session, step: Step): Session {
-  const windows = session.windows.map((window): SessionWindow => {
+  const isHeldOtherwise = session.windows.some(({ id }) => step.windows[id]);
+  const former = (window: SessionWindow): SessionWindow => {
     const holding = step.windows[window.id];
     if (!holding) return window;
     const { workspace = window.workspace, monitor = window.monitor } = holding;
     return { ...without(window, HOLDING_FIELDS), ...holding, workspace, monitor };
-  });
+  };
+  const windows = isHeldOtherwise ? session.windows.map(former) : session.windows;
   const lists = listsAfter(session, step, windows);
   const mended = mendOrders({
     ...without(session, LIST_FIELDS),

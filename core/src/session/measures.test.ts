@@ -47,10 +47,10 @@ describe('measures', () => {
       return [innerGap?.into, innerGap?.x, innerGap?.y, outerGap.into, outerGap.x].join(' ');
     });
     expect(marks).toEqual([
-      'left 516 452.4 right 3',
-      'right 516 452.4 left 1029',
-      'up 740.4 316 right 3',
-      'down 740.4 316 right 3',
+      'left 516 378 right 3',
+      'right 516 378 left 1029',
+      'up 618 316 right 3',
+      'down 618 316 right 3',
     ]);
   });
 });

@@ -79,7 +79,7 @@ function besideFirst(area: Rect, monitor: Rect, first: Rect): GapMark {
 }
 
 /** How far along an edge of the first tile its gap is marked: past the middle, clear of its title. */
-const ALONG = 0.64;
+const ALONG = 0.6;
 
 /** A point in the gap between the first tile and whichever stands right of it, under, left or over it. */
 function firstGap(tiles: readonly Rect[], gapX: number, gapY: number): GapMark | null {

@@ -1,11 +1,17 @@
 import { deskInForce, monitorOf, unknownNames, type DeskInForce } from '../desk/desk.ts';
 import { workArea } from '../desk/work-area.ts';
-import type { Rect } from '../geometry/rect.ts';
+import type { Axis, Rect } from '../geometry/rect.ts';
 import type { Held, Profile } from '../profile/schema.ts';
-import { arrangeWindows, tilingInForce, type Arranged } from './arrange.ts';
+import { arrange, tilingInForce, type Arranged } from './arrange.ts';
 import type { Finding } from './findings.ts';
 import { fitInto } from './hints.ts';
-import { isShown, placeKey, type Session, type SessionWindow, type Situation } from './session.ts';
+import {
+  indexOfWindow,
+  isShown,
+  type Session,
+  type SessionWindow,
+  type Situation,
+} from './session.ts';
 import { firstStanding } from './standing.ts';
 
 /** Where a window is, in physical pixels of the joint desktop. */
@@ -39,21 +45,23 @@ export function place(
     kind: 'unknown-name',
     ...unknown,
   }));
-  const byId = new Map(session.windows.map((window) => [window.id, window]));
-  const tiles: Tiles = new Map();
-  const done = new Set<string>();
   const situation = { session, profile, desk };
-  for (const window of session.windows) {
-    const key = placeKey(window.workspace, window.monitor);
-    if (done.has(key)) continue;
-    done.add(key);
-    const arranged = arrangeWindows(situation, window.workspace, window.monitor, byId);
-    readTiles(session, arranged, tiles, findings);
+  const { windows } = session;
+  const placements: (Placement | undefined)[] = windows.map(() => undefined);
+  for (const { workspace, monitor } of placesOf(windows)) {
+    const read = readTiles(session, arrange(situation, workspace, monitor));
+    for (const finding of read.findings) findings.push(finding);
+    const placed = placedOf(situation, read, workspace, monitor);
+    for (let i = 0; i < placed.length; i++) {
+      placements[indexOfWindow(session, placed[i]!.id)] = placed[i];
+    }
   }
-  const placements = session.windows.map((window) =>
-    placementOf(situation, window, tiles.get(window.id)),
-  );
-  return { placements, findings };
+  for (let i = 0; i < windows.length; i++) {
+    if (placements[i]) continue;
+    const window = windows[i]!;
+    placements[i] = placementOf(situation, window, undefined, isShown(session, window));
+  }
+  return { placements: placements as Placement[], findings };
 }
 
 /** The placements of the windows a monitor shows, in the order in which they opened. */
@@ -64,25 +72,79 @@ export function placeShown(situation: Situation, monitor: string): Placement[] {
   );
   const workspace = session.shown[monitor];
   if (workspace === undefined || here.length === 0) return [];
-  const byId = new Map(here.map((window) => [window.id, window]));
-  const tiles: Tiles = new Map();
-  readTiles(session, arrangeWindows(situation, workspace, monitor, byId), tiles, []);
+  const read = readTiles(session, arrange(situation, workspace, monitor));
+  const placed = placedOf(situation, read, workspace, monitor);
+  read.positions ??= new Map(read.entries.map(({ window }, i) => [window.id, i]));
   return here
-    .map((window) => placementOf(situation, window, tiles.get(window.id)))
+    .map((window) => {
+      const at = read.positions!.get(window.id);
+      return at === undefined ? placementOf(situation, window, undefined, true) : placed[at]!;
+    })
     .filter(({ shown }) => shown);
+}
+
+interface WindowsPlace {
+  workspace: string;
+  monitor: string;
+}
+
+const places = new WeakMap<Session['windows'], readonly WindowsPlace[]>();
+
+/** Every workspace and monitor that windows are on. */
+function placesOf(windows: Session['windows']): readonly WindowsPlace[] {
+  const known = places.get(windows);
+  if (known) return known;
+  const byWorkspace = new Map<string, Set<string>>();
+  for (const { workspace, monitor } of windows) {
+    const monitors = byWorkspace.get(workspace);
+    if (monitors) monitors.add(monitor);
+    else byWorkspace.set(workspace, new Set([monitor]));
+  }
+  const all = [...byWorkspace].flatMap(([workspace, monitors]) =>
+    [...monitors].map((monitor) => ({ workspace, monitor })),
+  );
+  places.set(windows, all);
+  return all;
 }
 
 /** What a layout says of a window: its tile, and whether another one covers it there. */
 interface Given {
+  window: SessionWindow;
   tile: Rect;
   covered: boolean;
 }
-type Tiles = Map<string, Given>;
+
+/** What a layout gives to its windows, and what is wrong with that. */
+interface ReadTiles {
+  entries: readonly Given[];
+  findings: readonly Finding[];
+  /** By window, once it was asked for. */
+  positions?: ReadonlyMap<string, number>;
+  /** The placements of the entries while the engine runs, on a shown workspace and on one that is not. */
+  shown?: readonly Placement[];
+  unseen?: readonly Placement[];
+}
+
+/** The placements of what a layout gives tiles to. Most steps change one arrangement: the others' are kept. */
+function placedOf(
+  situation: Situation,
+  read: ReadTiles,
+  workspace: string,
+  monitor: string,
+): readonly Placement[] {
+  const { session } = situation;
+  const isSeen = !session.desktop && session.shown[monitor] === workspace;
+  const anew = () =>
+    read.entries.map((given) => placementOf(situation, given.window, given, isSeen));
+  if (session.paused) return anew();
+  return isSeen ? (read.shown ??= anew()) : (read.unseen ??= anew());
+}
 
 function placementOf(
   situation: Situation,
   window: SessionWindow,
   arranged: Given | undefined,
+  isSeen: boolean,
 ): Placement {
   const { session } = situation;
   const given = session.paused ? undefined : arranged;
@@ -102,7 +164,7 @@ function placementOf(
     monitor: window.monitor,
     workspace: window.workspace,
     held: floats ? 'floating' : window.held,
-    shown: isShown(session, window) && !given?.covered,
+    shown: isSeen && !given?.covered,
     tile: given?.tile ?? null,
     x,
     y,
@@ -131,13 +193,27 @@ function rectOf(
   return window.standing ?? firstStanding(window, monitor);
 }
 
-function readTiles(session: Session, arranged: Arranged, tiles: Tiles, findings: Finding[]): void {
+const reads = new WeakMap<Arranged, ReadTiles>();
+
+function readTiles(session: Session, arranged: Arranged): ReadTiles {
+  const known = reads.get(arranged);
+  if (known) return known;
+  const read = readAnew(session, arranged);
+  // Where windows lie over each other, the focus decides which is on top.
+  const isLasting = arranged.tiling.layout.kind !== 'single' && arranged.left.length === 0;
+  if (isLasting) reads.set(arranged, read);
+  return read;
+}
+
+function readAnew(session: Session, arranged: Arranged): ReadTiles {
+  const entries: Given[] = [];
+  const findings: Finding[] = [];
   const { solved, tiled, minimums, workspace } = arranged;
   const monitor = arranged.monitor.id;
   for (const dropped of tiled.length > 0 ? arranged.dropped : []) {
     findings.push({ kind: 'no-room', workspace, monitor, ...dropped });
   }
-  if (!arranged.tiles) return;
+  if (!arranged.tiles) return { entries, findings };
   if (solved?.crowded) {
     findings.push({ kind: 'crowded', workspace, monitor, windows: tiled.length });
   }
@@ -145,17 +221,17 @@ function readTiles(session: Session, arranged: Arranged, tiles: Tiles, findings:
   const onTop = kind === 'single' ? topOf(session, [...tiled, ...arranged.left]) : null;
   tiled.forEach((window, i) => {
     const tile = arranged.tiles![i]!;
-    tiles.set(window.id, { tile, covered: onTop !== null && window !== onTop });
+    entries.push({ window, tile, covered: onTop !== null && window !== onTop });
     const { width, height } = minimums[i]!;
-    const squeeze = { kind: 'squeeze', window: window.id, workspace, monitor } as const;
-    if (tile.width < width) {
-      findings.push({ ...squeeze, axis: 'x', has: tile.width, needs: width });
-    }
-    if (tile.height < height) {
-      findings.push({ ...squeeze, axis: 'y', has: tile.height, needs: height });
-    }
+    const squeezed = (axis: Axis, has: number, needs: number) => {
+      if (has >= needs) return;
+      findings.push({ kind: 'squeeze', window: window.id, workspace, monitor, axis, has, needs });
+    };
+    squeezed('x', tile.width, width);
+    squeezed('y', tile.height, height);
   });
-  readLeft(session, arranged, onTop, tiles, findings);
+  readLeft(session, arranged, onTop, entries, findings);
+  return { entries, findings };
 }
 
 /** Of windows in one place the focused one is on top, else the one focused most recently. */
@@ -170,9 +246,9 @@ function topOf(session: Session, pile: readonly SessionWindow[]): SessionWindow 
 /** Windows without a tile of their own: floating, or beneath the last tile, where the focused one is on top. */
 function readLeft(
   session: Session,
-  { left, tiled, tiling, workspace, monitor }: Arranged,
+  { left, tiling, workspace, monitor }: Arranged,
   ofAll: SessionWindow | null,
-  tiles: Tiles,
+  entries: Given[],
   findings: Finding[],
 ): void {
   const now = tiling.whenTooSmall;
@@ -181,9 +257,11 @@ function readLeft(
     findings.push({ kind: 'no-tile', window: window.id, workspace, monitor: monitor.id, now });
   }
   if (now === 'float') return;
-  const last = tiled.at(-1)!;
-  const { tile } = tiles.get(last.id)!;
-  const pile = ofAll ? left : [last, ...left];
-  const onTop = ofAll ?? pile.find(({ id }) => id === session.focus) ?? last;
-  for (const window of pile) tiles.set(window.id, { tile, covered: window !== onTop });
+  const last = entries.at(-1)!;
+  const pile = ofAll ? left : [last.window, ...left];
+  const onTop = ofAll ?? pile.find(({ id }) => id === session.focus) ?? last.window;
+  if (!ofAll) entries.pop();
+  for (const window of pile) {
+    entries.push({ window, tile: last.tile, covered: window !== onTop });
+  }
 }

@@ -65,8 +65,20 @@ export function arrangementOf(session: Session, workspace: string, monitor: stri
   return session.arrangements[placeKey(workspace, monitor)] ?? EMPTY;
 }
 
+const indices = new WeakMap<readonly SessionWindow[], ReadonlyMap<string, number>>();
+
+/** Where a window is in the list; −1 when no such window is open. */
+export function indexOfWindow({ windows }: Session, id: string): number {
+  let byId = indices.get(windows);
+  if (!byId) {
+    byId = new Map(windows.map((window, i) => [window.id, i]));
+    indices.set(windows, byId);
+  }
+  return byId.get(id) ?? -1;
+}
+
 export function windowOf(session: Session, id: string | undefined): SessionWindow | undefined {
-  return id === undefined ? undefined : session.windows.find((window) => window.id === id);
+  return id === undefined ? undefined : session.windows[indexOfWindow(session, id)];
 }
 
 /** The workspace a monitor shows. */
@@ -100,10 +112,10 @@ export function withWindow(
   id: string,
   change: (window: SessionWindow) => SessionWindow,
 ): Session {
-  return {
-    ...session,
-    windows: session.windows.map((window) => (window.id === id ? change(window) : window)),
-  };
+  const at = indexOfWindow(session, id);
+  return at < 0
+    ? session
+    : { ...session, windows: session.windows.with(at, change(session.windows[at]!)) };
 }
 
 export function withArrangement(

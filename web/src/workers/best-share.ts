@@ -4,7 +4,7 @@ import type { BestShareWorker } from './best-share.worker.ts';
 
 /** A search under way in a worker of its own. */
 export interface RunningSearch {
-  /** Null when it was cancelled. */
+  /** Null when it was cancelled; rejected when the worker could not be started. */
   answer: Promise<Rating | null>;
   cancel: () => void;
 }
@@ -19,8 +19,12 @@ export function searchBestShare(
 ): RunningSearch {
   const worker = new Worker(new URL('./best-share.worker.ts', import.meta.url), { type: 'module' });
   const remote = wrap<BestShareWorker>(worker);
-  const answer = remote
-    .search(profile, session, workspace, monitor, proxy(onProgress))
-    .finally(() => worker.terminate());
+  const failed = new Promise<never>((_, reject) => {
+    worker.addEventListener('error', () => reject(new Error('the worker could not be started')));
+  });
+  const answer = Promise.race([
+    remote.search(profile, session, workspace, monitor, proxy(onProgress)),
+    failed,
+  ]).finally(() => worker.terminate());
   return { answer, cancel: () => void remote.cancel() };
 }

@@ -1,6 +1,11 @@
 import { monitorOf } from '../../desk/desk.ts';
 import { neighbourOf } from '../../desk/neighbours.ts';
-import { bearing, compareBearings, type Direction } from '../../geometry/direction.ts';
+import {
+  bearing,
+  compareBearings,
+  type Bearing,
+  type Direction,
+} from '../../geometry/direction.ts';
 import type { Rect } from '../../geometry/rect.ts';
 import { placeShown, type Placement } from '../place.ts';
 import {
@@ -49,16 +54,18 @@ function firstBeyond(
   direction: Direction,
   candidates: readonly Placement[],
 ): Placement | null {
-  const age = (placement: Placement) => session.recent.indexOf(placement.id);
-  const beyond = candidates
-    .filter(({ id, monitor }) => id !== session.focus || monitor !== session.focusMonitor)
-    .map((placement) => ({
-      placement,
-      towards: bearing(from, (placement.state && placement.tile) ?? placement, direction),
-    }))
-    .filter(({ towards }) => towards.beyond > 0.5)
-    .sort((a, b) => compareBearings(a.towards, b.towards) || age(a.placement) - age(b.placement));
-  return beyond[0]?.placement ?? null;
+  const age = ({ id }: Placement) => session.recent.indexOf(id);
+  let best: { placement: Placement; towards: Bearing } | null = null;
+  for (const placement of candidates) {
+    if (placement.id === session.focus && placement.monitor === session.focusMonitor) continue;
+    const towards = bearing(from, (placement.state && placement.tile) ?? placement, direction);
+    if (towards.beyond <= 0.5) continue;
+    const order = best ? compareBearings(towards, best.towards) : -1;
+    if (order < 0 || (order === 0 && age(placement) < age(best!.placement))) {
+      best = { placement, towards };
+    }
+  }
+  return best?.placement ?? null;
 }
 
 function mostRecent({ session }: Situation, shown: readonly Placement[]): Placement | null {

@@ -11,7 +11,7 @@ export function BestShare(props: { placed: PlacedDesk; onTake: (share: number) =
   const { workspace, monitor } = props.placed.focused;
   const store = useBenchStore();
   const [progress, setProgress] = useState<Search | null>(null);
-  const [found, setFound] = useState<Rating | 'cancelled' | null>(null);
+  const [found, setFound] = useState<Rating | string | null>(null);
   const running = useRef<RunningSearch | null>(null);
 
   useEffect(() => () => running.current?.cancel(), []);
@@ -23,11 +23,16 @@ export function BestShare(props: { placed: PlacedDesk; onTake: (share: number) =
     setProgress({ tried: 0, of: 1, best: { share: 0, met: 0, of: 0, wasted: 0 } });
     const now = searchBestShare(profile, session, workspace, monitor.id, setProgress);
     running.current = now;
-    const best = await now.answer;
-    running.current = null;
-    setProgress(null);
-    setFound(best ?? 'cancelled');
-    if (best) props.onTake(best.share);
+    try {
+      const best = await now.answer;
+      setFound(best ?? 'Cancelled');
+      if (best) props.onTake(best.share);
+    } catch {
+      setFound('The search could not be started: the server is away.');
+    } finally {
+      running.current = null;
+      setProgress(null);
+    }
   }
   const cancel = () => running.current?.cancel();
 
@@ -63,9 +68,9 @@ export function BestShare(props: { placed: PlacedDesk; onTake: (share: number) =
             style={{ width: '100%' }}
           />
         )}
-        {found === 'cancelled' && 'Cancelled'}
+        {typeof found === 'string' && found}
         {found !== null &&
-          found !== 'cancelled' &&
+          typeof found !== 'string' &&
           `${found.share} meets ${found.met} of ${found.of}`}
       </chakra.span>
     </>

@@ -2,6 +2,7 @@ import { chakra, Grid } from '@chakra-ui/react';
 import { LAYOUT_KINDS, LAYOUTS, sampleTiles, type Layout, type Size } from '@sorn/core';
 import type { RefObject } from 'react';
 import { Figure } from '../../app/Figure.tsx';
+import { KeyCap } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';
 import { SettingRow } from '../../app/SettingRow.tsx';
 import type { PlacedDesk } from '../../data/bench-context.ts';
@@ -47,6 +48,11 @@ export function LayoutSettings(props: {
           onChange={(next) => props.onCount(Math.round(next))}
         />
       </SettingRow>
+      {tiled.length === 0 && (
+        <chakra.p fontSize="12px" color="slate">
+          No window is tiled here. Open some in Rehearse <KeyCap>6</KeyCap>.
+        </chakra.p>
+      )}
       <SettingRow
         label="Kind"
         caps={['L']}

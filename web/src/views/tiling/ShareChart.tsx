@@ -1,5 +1,6 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { sweep, SWEEP, windowName, type Axis, type Lever } from '@sorn/core';
+import { ErrorBoundary } from 'react-error-boundary';
 import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { Section } from '../../app/Section.tsx';
 import { Choice } from '../../app/SettingRow.tsx';
@@ -65,9 +66,12 @@ export function ShareChart(props: { placed: PlacedDesk; edits: TilingEdits; leve
           take(lever.present + by * STEP * (event.shiftKey ? 5 : 1));
         }}
       >
-        <Suspense fallback={null}>
-          <Swept lever={lever} axis={axis} onTake={take} />
-        </Suspense>
+        {/* The chart comes in a file of its own, which a server that is away cannot give. */}
+        <ErrorBoundary FallbackComponent={NoChart}>
+          <Suspense fallback={null}>
+            <Swept lever={lever} axis={axis} onTake={take} />
+          </Suspense>
+        </ErrorBoundary>
       </chakra.div>
       <chakra.p fontSize="12px" color="slate">
         Shaded: a window gets less than it wants; red: less than it needs.
@@ -99,5 +103,14 @@ function Swept(props: { lever: Lever; axis: Axis; onTake: (share: number) => voi
       hues={apps.map((app) => app?.hue ?? 200)}
       onTake={props.onTake}
     />
+  );
+}
+
+function NoChart() {
+  return (
+    <chakra.p fontSize="12px" color="slate">
+      The chart could not be loaded from the server. Arrow keys still move the share; load the page
+      again for the drawing.
+    </chakra.p>
   );
 }

@@ -58,7 +58,8 @@ export function chartOption(of: {
       lineStyle: { color: lineHue(hues[alike[0]!]!), width: 1.5, type: DASHES[k % DASHES.length] },
       endLabel: {
         ...FIGURES,
-        show: true,
+        // A window without a tile at the end has no end to stand at.
+        show: windows[alike[0]!]!.lengths.at(-1) !== null,
         distance: 4,
         color: lineHue(hues[alike[0]!]!),
         fontWeight: 700,

@@ -1,0 +1,227 @@
+import { describe, expect, it } from 'vitest';
+import { demoPage } from '../desk/demo-page.ts';
+import { fixture } from '../desk/fixture.ts';
+import { drawnWindows, figuresOf } from '../desk/sheet.ts';
+
+const running = fixture();
+const open = demoPage(running, 'rehearse');
+
+const poll = (read: () => Promise<unknown>) => expect.poll(read, { timeout: 20_000 });
+const press = async (...keys: string[]) => {
+  for (const key of keys) await open.page.keyboard.press(key);
+};
+const windows = () => drawnWindows(open.page);
+const focused = async () => (await windows()).find((window) => window.focused)?.id;
+const window = async (id: string) => (await windows()).find((each) => each.id === id);
+const shown = (workspace: string) =>
+  open.page.locator(`[data-workspace="${workspace}"]`).getAttribute('data-shown');
+const time = () => open.page.locator('[data-time]').getAttribute('data-time');
+
+describe('workspaces by letter', () => {
+  it('are gone to, made, closed, and hold what is put on them', async () => {
+    await press('Enter', 'Meta+KeyM');
+    await poll(() => shown('M')).toBe('true');
+    await poll(async () => (await windows()).length).toBe(5);
+    await press('Meta+Home');
+    await poll(() => shown('B')).toBe('true');
+    await press('Meta+Control+KeyM', 'Meta+KeyM');
+    await poll(() => figuresOf(open.page, 'pitreader')).toEqual({ pitreader: '3428 × 1400' });
+    await press('Meta+KeyN');
+    await poll(() => shown('4')).toBe('true');
+    await press('Meta+KeyK');
+    await poll(() => open.page.locator('[data-workspace="4"]').count()).toBe(0);
+    await poll(() => shown('M')).toBe('true');
+  });
+});
+
+describe('apps and windows', () => {
+  it('are called: opened once, opened again, and gone round', async () => {
+    await press('Enter', 'Meta+Shift+KeyM');
+    await poll(focused).toBe('areamap-1');
+    await press('Meta+Alt+KeyM');
+    await poll(focused).toBe('areamap-2');
+    await press('Meta+Shift+KeyM');
+    await poll(focused).toBe('areamap-1');
+    await press('Meta+KeyJ');
+    await poll(focused).toBe('areamap-2');
+    await press('Meta+Shift+KeyI');
+    await poll(focused).toBe('pitreader-1');
+  });
+
+  it('are found by what is typed; Enter takes, Escape drops', async () => {
+    await press('Enter', 'Meta+Slash');
+    await open.page.getByRole('combobox', { name: 'Go to the window' }).waitFor();
+    await open.page.keyboard.type('shell');
+    await poll(() => open.page.getByRole('option').count()).toBe(2);
+    await press('ArrowDown', 'Escape');
+    await poll(focused).toBe('pitreader-1');
+    await press('Meta+Slash');
+    await open.page.keyboard.type('radio');
+    await press('Enter');
+    await poll(focused).toBe('radiolog-1');
+    await press('Meta+Shift+Slash');
+    await open.page.keyboard.type('tour');
+    await press('Enter');
+    await poll(focused).toBe('notes-1');
+    await poll(() => open.page.getByRole('listbox').count()).toBe(0);
+  });
+
+  it('are switched most recent first, taken when the key is let go', async () => {
+    const { keyboard } = open.page;
+    await press('Enter', 'Meta+ArrowRight', 'Meta+ArrowLeft');
+    await poll(focused).toBe('pitreader-1');
+    await keyboard.down('Meta');
+    await press('Tab');
+    await open.page.getByRole('listbox', { name: 'Windows, most recent first' }).waitFor();
+    expect(await focused()).toBe('pitreader-1');
+    await keyboard.up('Meta');
+    await poll(focused).toBe('bulletin-1');
+    await poll(() => open.page.getByRole('listbox').count()).toBe(0);
+  });
+
+  it('are pocketed and called back on whichever workspace one is', async () => {
+    await press('Enter', 'Meta+KeyP');
+    await poll(() => window('pitreader-1')).toBeUndefined();
+    // Two windows are left: the second one leads, with 0.58 of 3418 px.
+    await poll(() => figuresOf(open.page, 'bulletin')).toEqual({ bulletin: '1982 × 1400' });
+    await press('Meta+KeyM', 'Meta+KeyO');
+    await poll(() => window('pitreader-1')).toMatchObject({ held: 'floating', focused: true });
+    await press('Meta+KeyO', 'Meta+KeyB', 'Meta+KeyO');
+    await poll(() => figuresOf(open.page, 'pitreader', 'bulletin')).toEqual({
+      pitreader: '1982 × 1400',
+      bulletin: '1436 × 695',
+    });
+  });
+});
+
+describe('the arrangement', () => {
+  it('is split by hand, from a layout taken over as it stands', async () => {
+    const before = await windows();
+    await press('Enter', 'Meta+KeyV');
+    await open.page.getByText('Lead taken over as it stands').waitFor();
+    expect(await windows()).toEqual(before);
+    await press('Meta+Shift+KeyN');
+    // The lead's 1400 px are halved with one gap of 10.
+    await poll(() => figuresOf(open.page, 'pitreader', 'notes')).toEqual({
+      pitreader: '1982 × 695',
+      notes: '1982 × 695',
+    });
+    await press('Meta+KeyH', 'Meta+Shift+KeyM');
+    await poll(async () => (await window('areamap-1'))?.at).toBe('1002,739');
+  });
+
+  it('is shaped by bare keys, dropped as it was or taken as one step', async () => {
+    const size = async () => (await figuresOf(open.page, 'pitreader'))['pitreader'];
+    await press('Enter', 'Meta+KeyG', 'ArrowRight', 'ArrowRight');
+    await poll(size).toBe('2062 × 1400');
+    await press('Backspace');
+    await poll(size).toBe('2022 × 1400');
+    await press('Escape');
+    await poll(size).toBe('1982 × 1400');
+    await press('Meta+KeyG', 'ArrowRight', 'Shift+ArrowRight', 'Shift+ArrowRight', 'w');
+    await poll(size).toBe('1942 × 1400');
+    await press('ArrowRight');
+    await poll(async () => (await window('pitreader-1'))?.at.split(',')[0]).toBe('1958');
+    await press('Enter', 'Meta+KeyZ');
+    await poll(size).toBe('1982 × 1400');
+    await poll(async () => (await window('pitreader-1'))?.at).toBe('6,34');
+  });
+
+  it('is kept while the engine is paused, and adopts what opened meanwhile', async () => {
+    await press('Enter', 'Meta+BracketRight', 'Meta+Escape');
+    await open.page.locator('[data-engine=paused]').waitFor();
+    const paused = await windows();
+    await press('Meta+Shift+KeyN', 'Meta+Shift+KeyM', 'Meta+Shift+KeyB', 'Meta+KeyQ');
+    await poll(async () => (await windows()).map(({ id }) => id)).toContain('areamap-1');
+    const now = await windows();
+    for (const { id, at } of paused.filter((each) => each.id !== 'bulletin-1')) {
+      expect(now.find((each) => each.id === id)?.at).toBe(at);
+    }
+    expect(now.some(({ id }) => id === 'bulletin-1')).toBe(false);
+    await press('Meta+Shift+Escape');
+    await open.page.locator('[data-engine=running]').waitFor();
+    // The lead has its share of 0.6 still; three stand beside it and share 1400 − 20 px.
+    const lead = Math.round(3418 * 0.6);
+    const rest = 3418 - lead;
+    const drawn = (name: string) => open.page.getByRole('img', { name, exact: false }).waitFor();
+    await drawn(`Pit Reader, tiled, ${lead} × 1400`);
+    // Station Feed and Area Map are held at their least heights; Tour Notes has what is left.
+    await drawn(`Station Feed, tiled, ${rest} × 400`);
+    await drawn(`Tour Notes, tiled, ${rest} × 380`);
+    await drawn(`Area Map, tiled, ${rest} × 600`);
+  });
+
+  it('comes back after everything was out of the way for a moment', async () => {
+    const before = await windows();
+    await press('Enter', 'Meta+KeyD');
+    await poll(async () => (await windows()).length).toBe(0);
+    await press('Meta+KeyD');
+    await poll(windows).toEqual(before);
+    await open.page.keyboard.down('Meta');
+    await open.page.keyboard.down('u');
+    await poll(async () => (await windows()).length).toBe(0);
+    await open.page.keyboard.up('u');
+    await open.page.keyboard.up('Meta');
+    await poll(windows).toEqual(before);
+    await press('Meta+Shift+Space');
+    await poll(async () => (await window('stations-1'))?.held).toBe('floating');
+    await press('Meta+Shift+Space', 'Meta+KeyX');
+    await poll(() => open.page.locator('[data-window=pitreader-1].is-raised').count()).toBe(1);
+    await press('Meta+KeyX');
+    await poll(windows).toEqual(before);
+  });
+
+  it('shows one window at a time under a strip of tabs', async () => {
+    await press('F9', '2');
+    await open.page.getByRole('radio', { name: 'One at a time' }).click();
+    await open.page.getByRole('radio', { name: 'tabs' }).click();
+    await open.page.getByRole('img', { name: 'Tabs of 3 windows' }).waitFor();
+    // A strip of 28 px comes off the top.
+    await poll(() => figuresOf(open.page, 'pitreader')).toEqual({ pitreader: '3428 × 1372' });
+    expect(await window('bulletin-1')).toBeUndefined();
+  });
+});
+
+describe('the time line and the reasons', () => {
+  it('steps back and forth, returns, and goes on from there', async () => {
+    await press('i', 'm');
+    await poll(time).toBe('2');
+    await press('[');
+    await poll(async () => (await windows()).length).toBe(9);
+    await press('[');
+    await poll(async () => (await windows()).length).toBe(8);
+    await open.page.getByText('The desk as it was 2 steps ago').waitFor();
+    await press('}');
+    await poll(async () => (await windows()).length).toBe(10);
+    await press('[', 'Enter');
+    await open.page.getByText('The sheet has the keyboard').waitFor();
+    await poll(time).toBe('3');
+    await poll(async () => (await windows()).length).toBe(9);
+    await press('Meta+KeyQ', 'F9');
+    await poll(async () => (await windows()).length).toBe(8);
+    await press('{', ' ');
+    await poll(time).toBe('4');
+  });
+
+  it('tells why any window is where it is', async () => {
+    const why = open.page.locator('[data-why]');
+    await poll(() => why.getAttribute('data-why')).toBe('pitreader-1');
+    await poll(() => why.textContent()).toContain('its tile at a share of 0.58');
+    await press('y', 'y');
+    await poll(() => why.getAttribute('data-why')).toBe('stations-1');
+    await poll(() => why.textContent()).toContain('its steps in a tile of 1436 × 695');
+    await press('Enter', 'Meta+ArrowRight', 'Meta+KeyA');
+    await poll(() => why.getAttribute('data-why')).toBe('bulletin-1');
+    await poll(() => why.textContent()).toContain('it stays above, by key');
+  });
+
+  it('counts key presses and the pointer work they spare', async () => {
+    const effort = (name: string) => open.page.locator(`[data-effort=${name}]`).textContent();
+    expect(await effort('presses')).toBe('0');
+    await press('Enter', 'Meta+ArrowRight', 'Meta+BracketRight', 'Meta+KeyY');
+    await poll(() => effort('presses')).toBe('6');
+    expect(await effort('trips')).toBe('2');
+    // One target: H P K H; two targets: H P K P K H; less six presses: 2.1 + 3.4 − 1.2 s.
+    expect(await effort('seconds')).toBe('4 s');
+  });
+});
