@@ -1,74 +1,37 @@
-import {
-  openSession,
-  place,
-  profileSchema,
-  reduce,
-  sessionSchema,
-  type Command,
-  type Session,
-} from '@sorn/core';
-import { timingOf, timingText } from './measure.ts';
+import { Worker } from 'node:worker_threads';
+import { timingOf, timingText, type Timing } from './measure.ts';
+import { keyPresses } from './steps.ts';
 
 const PRESSES = 4000;
 const WARM = 800;
 
-const ROUND: readonly Command[] = (
-  [
-    'focus-right',
-    'focus-down',
-    'move-left',
-    'lead-share-more',
-    'grow-down',
-    'swap-with-lead',
-    'float',
-    'focus-next',
-    'float',
-    'lead-share-less',
-    'even-out',
-    'undo',
-  ] as const
-).map((command) => ({ command }));
-
-/** Prints the time from a key press to the placements of all windows: reduce, then place. */
-export function benchKeys(): void {
-  process.stdout.write('\nKey press → placements (median, 10th – 90th percentile)\n');
-  for (const [windows, monitors] of [
-    [30, 3],
-    [200, 4],
-  ] as const) {
-    const profile = profileSchema.parse({
-      monitors: Array.from({ length: monitors }, (_, i) => ({
-        id: `m${i}`,
-        width: 3440,
-        height: 1440,
-      })),
-      tiling: { gaps: { inner: 10, outer: 6 } },
-    });
-    const input = sessionSchema.parse({
-      windows: Array.from({ length: windows }, (_, i) => ({
-        id: `w${i}`,
-        monitor: `m${i % monitors}`,
-        min: { width: 40, height: 20 },
-      })),
-    });
-    let session: Session = openSession(input, profile).session;
-    const times: number[] = [];
-    for (let i = 0; i < PRESSES + WARM; i++) {
-      const start = performance.now();
-      session = reduce(
-        session,
-        { type: 'command', command: ROUND[i % ROUND.length]! },
-        profile,
-      ).session;
-      const { placements } = place(session, profile);
-      const end = performance.now();
-      if (placements.length !== windows) throw new Error('a window was lost');
-      if (i >= WARM) times.push((end - start) * 1000);
-    }
-    const sorted = [...times].sort((a, b) => a - b);
-    const p99 = sorted[Math.floor(sorted.length * 0.99)]!;
-    process.stdout.write(
-      `${String(windows).padStart(6)} windows on ${monitors} monitors   ${timingText(timingOf(times))}, 99th percentile ${p99.toFixed(0)} µs\n`,
-    );
+/** Prints how many whole steps one worker makes, and the time from a key press to all placements. */
+export async function benchKeys(): Promise<void> {
+  process.stdout.write('\nKey press → placements of all windows: reduce, then place\n');
+  const { sorn, yoga } = await inWorker();
+  const perSecond = Math.round(1e6 / sorn!.median);
+  process.stdout.write(
+    `    30 windows on 3 monitors, one worker   ${timingText(sorn!)}: ${perSecond.toLocaleString('en')} steps a second\n` +
+      `        yoga-layout, only laying out 30     ${timingText(yoga!)}   ${(yoga!.median / sorn!.median).toFixed(1)} × a whole step\n`,
+  );
+  const press = keyPresses(200, 4);
+  const times: number[] = [];
+  for (let i = 0; i < PRESSES + WARM; i++) {
+    const start = performance.now();
+    press();
+    const end = performance.now();
+    if (i >= WARM) times.push((end - start) * 1000);
   }
+  const p99 = [...times].sort((a, b) => a - b)[Math.floor(times.length * 0.99)]!;
+  process.stdout.write(
+    `   200 windows on 4 monitors               ${timingText(timingOf(times))}, 99th percentile ${p99.toFixed(0)} µs\n`,
+  );
+}
+
+function inWorker(): Promise<Record<string, Timing>> {
+  const worker = new Worker(new URL('./steps-worker.js', import.meta.url));
+  return new Promise((resolve, reject) => {
+    worker.once('message', resolve);
+    worker.once('error', reject);
+  });
 }

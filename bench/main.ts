@@ -1,6 +1,9 @@
+import { benchFrames } from './frames.ts';
 import { benchKeys } from './keys.ts';
 import { benchSolver } from './solver.ts';
 
 process.stdout.write(`Node ${process.versions.node}, ${process.arch}\n`);
 await benchSolver();
-benchKeys();
+await benchKeys();
+const browser = process.env['CHROMIUM'];
+if (browser) await benchFrames(browser);

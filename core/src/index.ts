@@ -44,6 +44,7 @@ export {
   isShown,
   isTiled,
   windowName,
+  windowOf,
   type Reason,
   type Session,
   type SessionWindow,

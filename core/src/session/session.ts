@@ -239,6 +239,10 @@ export function mendOrders(session: Session): Session {
   for (const key of new Set([...Object.keys(session.arrangements), ...members.keys()])) {
     const arrangement = session.arrangements[key] ?? EMPTY;
     const here = members.get(key) ?? new Set<string>();
+    if (arrangement.order.length === here.size && arrangement.order.every((id) => here.has(id))) {
+      arrangements[key] = arrangement;
+      continue;
+    }
     const kept = arrangement.order.filter((id) => here.has(id) || keepPlace.has(`${key} ${id}`));
     const order = [...new Set([...kept, ...here])];
     const same =

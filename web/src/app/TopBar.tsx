@@ -17,6 +17,37 @@ const BarButton = chakra(IconButton, {
   },
 });
 
+// What changes with every key stands apart, so that the rest of the bar is not drawn again.
+
+function DeskName() {
+  const { desk } = usePlacedDesk();
+  return (
+    <chakra.span fontSize="13px" color="slate" whiteSpace="nowrap">
+      {desk.desk === null ? desk.name : `${desk.name} desk`}
+    </chakra.span>
+  );
+}
+
+function FindingsCount({ onPanel }: { onPanel: (panel: Panel) => void }) {
+  const { findings } = usePlacedDesk();
+  const count = `${findings.length} ${findings.length === 1 ? 'finding' : 'findings'}`;
+  return (
+    <chakra.button
+      type="button"
+      fontSize="13px"
+      fontWeight={600}
+      whiteSpace="nowrap"
+      cursor="pointer"
+      color={findings.length > 0 ? 'vermilion' : 'slate'}
+      aria-keyshortcuts="!"
+      title="Findings (!)"
+      onClick={() => onPanel('checkup')}
+    >
+      {findings.length === 0 ? 'No findings' : count}
+    </chakra.button>
+  );
+}
+
 /** Whether the engine runs; a press pauses or resumes it. */
 function EngineState() {
   const isPaused = useBench((bench) => bench.session.paused !== undefined);
@@ -47,10 +78,8 @@ function EngineState() {
 
 export function TopBar({ onPanel }: { onPanel: (panel: Panel) => void }) {
   const name = useBench((bench) => bench.profile.name);
-  const { desk, findings } = usePlacedDesk();
   const { mode, toggle } = useColourMode();
   const { undo, redo, canUndo, canRedo } = useHistory();
-  const count = `${findings.length} ${findings.length === 1 ? 'finding' : 'findings'}`;
   const buttons = [
     { label: 'Undo', title: 'Undo (Ctrl Z)', Icon: Undo2, onClick: undo, disabled: !canUndo },
     { label: 'Redo', title: 'Redo (Ctrl Shift Z)', Icon: Redo2, onClick: redo, disabled: !canRedo },
@@ -74,24 +103,10 @@ export function TopBar({ onPanel }: { onPanel: (panel: Panel) => void }) {
           {name}
         </Link>
       </chakra.h1>
-      <chakra.span fontSize="13px" color="slate" whiteSpace="nowrap">
-        {desk.desk === null ? desk.name : `${desk.name} desk`}
-      </chakra.span>
+      <DeskName />
       <EngineState />
       <chakra.span flex="1" />
-      <chakra.button
-        type="button"
-        fontSize="13px"
-        fontWeight={600}
-        whiteSpace="nowrap"
-        cursor="pointer"
-        color={findings.length > 0 ? 'vermilion' : 'slate'}
-        aria-keyshortcuts="!"
-        title="Findings (!)"
-        onClick={() => onPanel('checkup')}
-      >
-        {findings.length === 0 ? 'No findings' : count}
-      </chakra.button>
+      <FindingsCount onPanel={onPanel} />
       <SaveStateText />
       <Flex>
         {buttons.map(({ label, title, Icon, onClick, disabled = false }) => (

@@ -13,6 +13,7 @@ import {
   textStyles,
   tokens,
 } from '@chakra-ui/react/theme';
+import { sheetStyle } from '../sheet/style.ts';
 
 const dual = (day: string, night: string) => ({ value: { _light: day, _dark: night } });
 
@@ -54,6 +55,8 @@ const config = defineConfig({
       outlineOffset: '1px',
     },
     '::selection': { bg: 'petrol.wash' },
+    // Once for the page: worked out at every drawing it would cost more than the drawing.
+    '.sheet': sheetStyle,
   },
   theme: {
     tokens: {

@@ -125,16 +125,18 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
     /** The desk as it is, whatever is looked at. */
     const present = () => get().moments.at(-1)!.session;
 
-    function take(session: Session, text: string) {
-      if (session === present()) return;
-      set({ session, looking: null, moments: withMoment(get().moments, session, text) });
+    /** What the store holds once the desk is as it is in a session. */
+    function taken(session: Session, text: string): Partial<Bench> {
+      if (session === present()) return { session, looking: null };
       savers.session.offer(session);
+      return { session, looking: null, moments: withMoment(get().moments, session, text) };
     }
 
-    function writeLog(caps: readonly string[], text: string, trace: readonly Reason[]) {
+    /** The log with a line more. */
+    function logged(caps: readonly string[], text: string, trace: readonly Reason[]) {
       const { log } = get();
       const entry = { number: (log.at(-1)?.number ?? 0) + 1, at: new Date(), caps, text, trace };
-      set({ log: [...log, entry].slice(-MOST_LOG) });
+      return { log: [...log, entry].slice(-MOST_LOG) };
     }
 
     function takeProfile(next: Profile) {
@@ -145,7 +147,8 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
       // Former moments stand on monitors and workspaces that may be gone.
       set({ profile: next, ...(!isSameDesk && { moments: get().moments.slice(-1) }) });
       savers.profile.offer(next);
-      take(reduce(present(), { type: 'profile-edited', before }, next).session, 'profile edited');
+      const edited = reduce(present(), { type: 'profile-edited', before }, next).session;
+      set(taken(edited, 'profile edited'));
     }
 
     return {
@@ -167,14 +170,16 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
       happen(event, caps = [], text = event.type) {
         const before = present();
         const outcome = reduce(before, event, get().profile);
-        writeLog(caps, text, outcome.trace);
-        if (caps.length > 0) {
-          const command = event.type === 'command' ? event.command.command : null;
-          const isDone = outcome.session !== before;
-          set({ effort: withEffort(get().effort, caps.length, command, isDone) });
-        }
-        take(outcome.session, text);
-        get().lookAt(get().moments.length - 1);
+        const command = event.type === 'command' ? event.command.command : null;
+        const isDone = outcome.session !== before;
+        // All at once: whoever listens to the store does so once for a key.
+        set({
+          ...logged(caps, text, outcome.trace),
+          ...(caps.length > 0 && {
+            effort: withEffort(get().effort, caps.length, command, isDone),
+          }),
+          ...taken(outcome.session, text),
+        });
       },
       lookAt(moment) {
         const { moments } = get();
@@ -186,14 +191,17 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
         const { looking, moments } = get();
         if (looking === null) return;
         const from = moments[looking]!;
-        writeLog([], 'go on from here', [
-          { decided: `the desk as it was after ${from.text}`, because: 'chosen on the time line' },
-        ]);
-        take({ ...from.session }, `back to ${from.text}`);
+        const decided = `the desk as it was after ${from.text}`;
+        set({
+          ...logged([], 'go on from here', [{ decided, because: 'chosen on the time line' }]),
+          ...taken({ ...from.session }, `back to ${from.text}`),
+        });
       },
       note(caps, text, because) {
-        writeLog(caps, text, [{ decided: 'nothing to do', because }]);
-        set({ effort: withEffort(get().effort, caps.length, null, false) });
+        set({
+          ...logged(caps, text, [{ decided: 'nothing to do', because }]),
+          effort: withEffort(get().effort, caps.length, null, false),
+        });
       },
       run(command, caps, text = command.command) {
         get().happen({ type: 'command', command }, caps, text);

@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import type { Finding } from '@sorn/core';
 import { useMemo, useState, type ReactNode } from 'react';
 import { usePageKeys } from '../app/keys.ts';
 import { useBench, type PlacedDesk } from '../data/bench-context.ts';
@@ -7,11 +8,13 @@ import { PileCount, PileEdge, pilesOf } from './piles.tsx';
 import { StripDrawing } from './StripDrawing.tsx';
 import { MonitorDrawing } from './MonitorDrawing.tsx';
 import { ScaleBar } from './ScaleBar.tsx';
-import { sheetStyle } from './style.ts';
 import { TitleBlock } from './TitleBlock.tsx';
 import { useSheetSize, useSteering } from './steering.ts';
 import { fitted, type Viewport } from './viewport.ts';
 import { WindowDrawing } from './WindowDrawing.tsx';
+
+/** More windows than these go to their tiles at once: to set them moving takes longer than a frame. */
+const MOST_MOVING = 60;
 
 export interface SheetProps {
   placed: PlacedDesk;
@@ -63,13 +66,14 @@ export function Sheet({ placed, marks, notes, onWindow }: SheetProps) {
   ]);
 
   const shown = inDrawingOrder(placements, session);
+  const needs = needsByWindow(placed.findings);
   const piles = pilesOf(
     placements.filter(
       ({ shown: isShown, tile, workspace, monitor }) =>
         !isShown && tile !== null && session.shown[monitor] === workspace,
     ),
   );
-  const motionMs = isSteering ? 0 : look.motionMs;
+  const motionMs = isSteering || shown.length > MOST_MOVING ? 0 : look.motionMs;
 
   return (
     <Box
@@ -80,7 +84,7 @@ export function Sheet({ placed, marks, notes, onWindow }: SheetProps) {
       bg="sheet"
       border="1px solid"
       borderColor="hairline"
-      css={sheetStyle}
+      className="sheet"
       style={{ '--motion': `${motionMs}ms` } as React.CSSProperties}
     >
       <svg
@@ -106,8 +110,8 @@ export function Sheet({ placed, marks, notes, onWindow }: SheetProps) {
             key={placement.id}
             placement={placement}
             view={view}
-            findings={placed.findings}
-            {...(onWindow && { onPress: () => onWindow(placement.id) })}
+            needs={needs.get(placement.id) ?? ''}
+            onPress={onWindow}
           />
         ))}
         {piles.map((pile) => (
@@ -120,6 +124,18 @@ export function Sheet({ placed, marks, notes, onWindow }: SheetProps) {
       <TitleBlock placed={placed} scale={view.scale} />
     </Box>
   );
+}
+
+/** What each window that is too small has and needs, in words. */
+function needsByWindow(findings: readonly Finding[]): Map<string, string> {
+  const needs = new Map<string, string>();
+  for (const finding of findings) {
+    if (finding.kind !== 'squeeze') continue;
+    const text = `has ${finding.has}, needs ${finding.needs}`;
+    const other = needs.get(finding.window);
+    needs.set(finding.window, other === undefined ? text : `${other}; ${text}`);
+  }
+  return needs;
 }
 
 function Patterns() {

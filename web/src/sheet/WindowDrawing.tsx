@@ -1,4 +1,4 @@
-import { windowName, type Finding, type Placement } from '@sorn/core';
+import { windowName, windowOf, type Placement } from '@sorn/core';
 import { memo } from 'react';
 import { useBench } from '../data/bench-context.ts';
 import { onSheet, type Viewport } from './viewport.ts';
@@ -7,14 +7,16 @@ import { WindowLabel } from './WindowLabel.tsx';
 interface Props {
   placement: Placement;
   view: Viewport;
-  findings: readonly Finding[];
-  onPress?: () => void;
+  /** What it has and needs, where its tile is too small for it. */
+  needs: string;
+  /** Stays the same function, or all windows are drawn again. */
+  onPress?: ((id: string) => void) | undefined;
 }
 
 /** A window where it is: outline by how it is held, balloon, title, size, and a flag where it is too small. */
 export const WindowDrawing = memo(function WindowDrawing(props: Props) {
-  const { placement, view, findings, onPress } = props;
-  const window = useBench((bench) => bench.session.windows.find(({ id }) => id === placement.id));
+  const { placement, view, needs, onPress } = props;
+  const window = useBench((bench) => windowOf(bench.session, placement.id));
   const profile = useBench((bench) => bench.profile);
   const isFocused = useBench((bench) => bench.session.focus === placement.id);
   if (!window) return null;
@@ -28,12 +30,6 @@ export const WindowDrawing = memo(function WindowDrawing(props: Props) {
     (placement.tile.width === placement.width && placement.tile.height === placement.height);
   const size = `${placement.width} × ${placement.height}`;
   const tileSize = placement.tile ? `${placement.tile.width} × ${placement.tile.height}` : size;
-  const needs = findings
-    .filter((finding) => finding.kind === 'squeeze' && finding.window === placement.id)
-    .map((finding) =>
-      finding.kind === 'squeeze' ? `has ${finding.has}, needs ${finding.needs}` : '',
-    )
-    .join('; ');
   const held = [
     placement.held.replace('-', ' '),
     placement.state?.replace('-', ' '),
@@ -62,7 +58,7 @@ export const WindowDrawing = memo(function WindowDrawing(props: Props) {
           data-held={placement.held}
           data-focused={isFocused}
           data-at={`${placement.x},${placement.y}`}
-          onClick={onPress}
+          onClick={() => onPress?.(placement.id)}
         >
           <rect
             className="window moving"

@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react';
+import { memo } from 'react';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';
@@ -6,7 +7,7 @@ import { Balloon } from '../../sheet/Balloon.tsx';
 import { balloonStyle } from './balloon-style.ts';
 
 /** The apps of the simulated desktop; each press opens another window. */
-export function AppList() {
+export const AppList = memo(function AppList() {
   const apps = useBench((bench) => bench.profile.apps);
   const store = useBenchStore();
   return (
@@ -47,4 +48,4 @@ export function AppList() {
       </chakra.ul>
     </Section>
   );
-}
+});

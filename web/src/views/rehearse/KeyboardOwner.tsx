@@ -1,10 +1,11 @@
 import { chakra, Flex } from '@chakra-ui/react';
+import { memo } from 'react';
 import { keyName, type Shaping } from '@sorn/core';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { useBench } from '../../data/bench-context.ts';
 
 /** Says which of the two has the keyboard, and which key changes that. */
-export function KeyboardOwner({ isGiven }: { isGiven: boolean }) {
+export const KeyboardOwner = memo(function KeyboardOwner({ isGiven }: { isGiven: boolean }) {
   const { handBack, standIn, main } = useBench((bench) => bench.profile.keys);
   const shaping = useBench((bench) => bench.session.shaping);
   const past = useBench(({ looking, moments }) => looking !== null && moments.length - 1 - looking);
@@ -46,7 +47,7 @@ export function KeyboardOwner({ isGiven }: { isGiven: boolean }) {
       )}
     </Flex>
   );
-}
+});
 
 const MEANING: Record<Shaping, string> = {
   move: 'move the window',

@@ -1,8 +1,9 @@
 import { chakra, Flex } from '@chakra-ui/react';
+import { memo } from 'react';
 import { useBench } from '../../data/bench-context.ts';
 
 /** The key pressed last, large, with what it did. */
-export function LastKey() {
+export const LastKey = memo(function LastKey() {
   const last = useBench((bench) => bench.log.findLast(({ caps }) => caps.length > 0));
   if (!last) return null;
   return (
@@ -39,4 +40,4 @@ export function LastKey() {
       </chakra.span>
     </Flex>
   );
-}
+});

@@ -1,5 +1,6 @@
 import { chakra, Flex, Grid } from '@chakra-ui/react';
 import { KeyCaps } from '../../app/KeyCap.tsx';
+import { memo } from 'react';
 import { Section } from '../../app/Section.tsx';
 import { useBench } from '../../data/bench-context.ts';
 import type { LogEntry } from '../../data/bench.ts';
@@ -13,7 +14,7 @@ const time = new Intl.DateTimeFormat('en-GB', {
 });
 
 /** What happened, newest first: when, by which keys, and what was decided because of what. */
-export function Log() {
+export const Log = memo(function Log() {
   const log = useBench((bench) => bench.log);
   const newest = log.slice(-SHOWN).reverse();
   return (
@@ -30,9 +31,10 @@ export function Log() {
       </chakra.ol>
     </Section>
   );
-}
+});
 
-function Entry({ entry }: { entry: LogEntry }) {
+/** A line never changes: of a long log only the newest is drawn. */
+const Entry = memo(function Entry({ entry }: { entry: LogEntry }) {
   return (
     <Grid as="li" py="3px" fontSize="13px" templateColumns="68px minmax(0, 1fr)">
       <chakra.time
@@ -55,4 +57,4 @@ function Entry({ entry }: { entry: LogEntry }) {
       ))}
     </Grid>
   );
-}
+});

@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';
 import { ListOverSheet } from './ListOverSheet.tsx';
 import { choicesFor, usePicker, type PickerKind } from './picker.ts';
@@ -10,10 +10,10 @@ const ASKS: Record<PickerKind, string> = {
 };
 
 /** find-window and launch: type some of a name, Enter takes the chosen one, Escape drops the list. */
-export function Picker() {
+export const Picker = memo(function Picker() {
   const kind = usePicker((picker) => picker.kind);
   return kind && <OpenPicker key={kind} kind={kind} />;
-}
+});
 
 function OpenPicker({ kind }: { kind: PickerKind }) {
   const close = usePicker((picker) => picker.close);

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useRef, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { usePageKeys } from '../../app/keys.ts';
 import { useBench, useBenchStore, usePlacedDesk } from '../../data/bench-context.ts';
@@ -26,6 +26,10 @@ export function RehearseView() {
   const [asked, setAsked] = useState<{ id: string; focus: string | undefined } | null>(null);
   // What was asked about stays until the focus goes elsewhere.
   const about = asked && asked.focus === session.focus ? asked.id : session.focus;
+  const chooseWindow = useCallback(
+    (id: string) => store.getState().happen({ type: 'window-focused', id }, [], 'pointer'),
+    [store],
+  );
   const askNext = (by: 1 | -1) => {
     const ids = session.windows.map(({ id }) => id);
     const at = ids.indexOf(about ?? '');
@@ -93,12 +97,7 @@ export function RehearseView() {
         >
           <KeyboardOwner isGiven={keyboard.isGiven} />
           <Box position="relative" flex="1" minH="0">
-            <Sheet
-              placed={placed}
-              onWindow={(id) =>
-                store.getState().happen({ type: 'window-focused', id }, [], 'pointer')
-              }
-            />
+            <Sheet placed={placed} onWindow={chooseWindow} />
             <LastKey />
             <Picker />
             <SwitchList />

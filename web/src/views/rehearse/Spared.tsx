@@ -1,10 +1,11 @@
 import { Box, chakra, Grid } from '@chakra-ui/react';
+import { memo } from 'react';
 import { KLM } from '@sorn/core';
 import { Section } from '../../app/Section.tsx';
 import { useBench } from '../../data/bench-context.ts';
 
 /** Key presses so far, and the pointer work they spared by the keystroke-level model. */
-export function Spared() {
+export const Spared = memo(function Spared() {
   const { presses, trips, seconds } = useBench((bench) => bench.effort);
   const figures = [
     ['presses', String(presses), 'key presses'],
@@ -31,4 +32,4 @@ export function Spared() {
       </chakra.p>
     </Section>
   );
-}
+});

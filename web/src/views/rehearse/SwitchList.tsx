@@ -1,11 +1,12 @@
 import { chakra, Flex } from '@chakra-ui/react';
+import { memo } from 'react';
 import { windowName } from '@sorn/core';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { useBench } from '../../data/bench-context.ts';
 import { ListOverSheet } from './ListOverSheet.tsx';
 
 /** The windows that switch-window goes through, most recent first, while its key is held. */
-export function SwitchList() {
+export const SwitchList = memo(function SwitchList() {
   const switching = useBench((bench) => bench.session.switching);
   const session = useBench((bench) => bench.session);
   const profile = useBench((bench) => bench.profile);
@@ -35,4 +36,4 @@ export function SwitchList() {
       }
     />
   );
-}
+});

@@ -1,5 +1,5 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { usePageKeys } from '../../app/keys.ts';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';
@@ -42,7 +42,7 @@ function useTimeLine() {
 }
 
 /** The time line beneath the sheet: a mark for everything that changed the desk, the shown one filled. */
-export function TimeLine() {
+export const TimeLine = memo(function TimeLine() {
   const { at, count, plays, step, goTo, play } = useTimeLine();
   const moments = useBench((bench) => bench.moments);
   const isPast = at < count - 1;
@@ -104,7 +104,7 @@ export function TimeLine() {
       </chakra.span>
     </Flex>
   );
-}
+});
 
 const MOST_MARKS = 120;
 

@@ -1,0 +1,52 @@
+import {
+  openSession,
+  place,
+  profileSchema,
+  reduce,
+  sessionSchema,
+  type Session,
+  type SessionEvent,
+} from '@sorn/core';
+
+/** Commands as a person gives them in turn: going, moving, sizing, floating, and taking back. */
+const ROUND: readonly SessionEvent[] = (
+  [
+    'focus-right',
+    'focus-down',
+    'move-left',
+    'lead-share-more',
+    'grow-down',
+    'swap-with-lead',
+    'float',
+    'focus-next',
+    'float',
+    'lead-share-less',
+    'even-out',
+    'undo',
+  ] as const
+).map((command) => ({ type: 'command', command: { command } }));
+
+/** A desk of windows that takes one command after another; each call is one key press to the placements. */
+export function keyPresses(windows: number, monitors: number): () => void {
+  const profile = profileSchema.parse({
+    monitors: Array.from({ length: monitors }, (_, i) => ({
+      id: `m${i}`,
+      width: 3440,
+      height: 1440,
+    })),
+    tiling: { gaps: { inner: 10, outer: 6 } },
+  });
+  const input = sessionSchema.parse({
+    windows: Array.from({ length: windows }, (_, i) => ({
+      id: `w${i}`,
+      monitor: `m${i % monitors}`,
+      min: { width: 40, height: 20 },
+    })),
+  });
+  let session: Session = openSession(input, profile).session;
+  let next = 0;
+  return () => {
+    session = reduce(session, ROUND[next++ % ROUND.length]!, profile).session;
+    if (place(session, profile).placements.length !== windows) throw new Error('a window was lost');
+  };
+}
