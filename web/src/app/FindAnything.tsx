@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import {
   chordCaps,
   commandText,
+  HELD_COMMANDS,
   LAYOUT_KINDS,
   LAYOUTS,
   PLAIN_COMMANDS,
@@ -155,7 +156,9 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
       ...LAYOUT_KINDS.map((kind) =>
         command('Layouts here', { command: 'use-layout', layout: { kind } }, LAYOUTS[kind].title),
       ),
-      ...PLAIN_COMMANDS.map((id) => command('Commands', { command: id })),
+      ...PLAIN_COMMANDS.filter((id) => !HELD_COMMANDS.includes(id)).map((id) =>
+        command('Commands', { command: id }),
+      ),
     ];
   }, [profile, store, navigate, onPanel]);
 }

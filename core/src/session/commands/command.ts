@@ -57,6 +57,9 @@ export const SAID_COMMANDS = [
 ] as const satisfies Exclude<CommandId, PlainCommandId>[];
 export const COMMANDS: readonly CommandId[] = [...PLAIN_COMMANDS, ...SAID_COMMANDS];
 
+/** Commands that last while their key is held: they mean something by key alone. */
+export const HELD_COMMANDS: readonly CommandId[] = ['switch-window', 'peek-desktop'];
+
 /** What would be right in the place of something that is no command: the nearest one, where one is near. */
 export function rightCommand(typed: unknown): string {
   const nearest = typeof typed === 'string' ? nearestName(typed, COMMANDS) : null;

@@ -28,8 +28,7 @@ export const SwitchList = memo(function SwitchList() {
       empty=""
       head={
         <Flex align="center" gap="8px" fontSize="13px">
-          <span>Most recent first. Again: the one before;</span>
-          <chakra.span>release takes it,</chakra.span>
+          <chakra.span flex="1">Release takes it</chakra.span>
           <KeyCap>Esc</KeyCap>
           <span>drops it</span>
         </Flex>

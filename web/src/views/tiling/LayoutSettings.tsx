@@ -12,7 +12,7 @@ import type { TilingEdits } from './edits.ts';
 export function LayoutSettings(props: {
   placed: PlacedDesk;
   edits: TilingEdits;
-  /** Windows in the drawings; as many as there are here when null. */
+  /** Windows in the drawings; as many as there are here, at least three, when null. */
   count: number | null;
   onCount: (count: number) => void;
   countInput: RefObject<HTMLInputElement | null>;
@@ -20,7 +20,8 @@ export function LayoutSettings(props: {
   const { placed, edits } = props;
   const { workspace, monitor, tiled, area } = placed.focused;
   const { layout } = edits.tiling;
-  const count = props.count ?? (tiled.length > 0 ? tiled.length : 3);
+  // One or two windows would show little of a layout.
+  const count = props.count ?? Math.max(3, tiled.length);
   return (
     <Section title="Layout" note={`workspace ${workspace} on ${monitor.name}`}>
       <Grid role="radiogroup" aria-label="Layout" templateColumns="repeat(4, 1fr)" gap="4px">
@@ -63,8 +64,25 @@ export function LayoutSettings(props: {
           {LAYOUTS[layout.kind].title}
         </chakra.span>
       </SettingRow>
+      <chakra.p fontSize="12px" color="slate">
+        {abilitiesText(LAYOUTS[layout.kind])}.
+      </chakra.p>
     </Section>
   );
+}
+
+/** What keys can do in a layout, in words. */
+function abilitiesText({ can }: (typeof LAYOUTS)[keyof typeof LAYOUTS]): string {
+  const words: [boolean, string][] = [
+    [can.lead, 'a lead'],
+    [can.leadCount, 'a lead count'],
+    [can.leadShare, 'a lead share'],
+    [can.turn, 'turning'],
+    [can.grow, 'growing'],
+    [can.strips, 'strips'],
+  ];
+  const has = words.filter(([isSo]) => isSo).map(([, word]) => word);
+  return `By key in Rehearse: ${[...has, can.order ? 'order' : 'floating alone'].join(', ')}`;
 }
 
 const DRAWING = { width: 60, height: 30 };
@@ -90,6 +108,7 @@ function LayoutCell(props: {
       role="radio"
       aria-checked={isChosen}
       data-layout={layout.kind}
+      title={abilitiesText(LAYOUTS[layout.kind])}
       onClick={props.onChoose}
       pt="6px"
       pb="2px"
