@@ -18,7 +18,14 @@ const SHOTS = [
   {
     name: 'rehearse-day',
     path: '/bulletin-desk/rehearse',
-    keys: ['Enter', 'Meta+ArrowDown', 'Meta+Shift+KeyN', 'Meta+Shift+KeyR', 'F9'],
+    keys: ['Enter', 'Meta+ArrowDown', 'Meta+Alt+KeyN', 'Meta+Alt+KeyR', 'F9'],
+  },
+  { name: 'tiling-places-day', path: '/bulletin-desk/tiling', keys: ['ArrowDown', 'p'] },
+  {
+    name: 'rehearse-find-night',
+    path: '/bulletin-desk/rehearse',
+    night: true,
+    keys: ['Enter', 'Meta+KeyG', 'ArrowRight', 'Enter', 'Meta+Slash', 's', 'ArrowDown'],
   },
   { name: 'profiles-day', path: '/profiles' },
 ];

@@ -45,6 +45,25 @@ describe('Tiling in numbers', () => {
     await poll(() => size('pitreader')).toBe('1302 × 1400');
   });
 
+  it('shows how far the search is, and drops it by key', async () => {
+    const url = `${running.server.url}/api/profiles/${open.id}/session`;
+    await open.page.goto('about:blank');
+    const base = (await fetch(url)).headers.get('etag')!;
+    const windows = Array.from({ length: 600 }, (_, i) => ({ id: `w${i}`, workspace: 'B' }));
+    await fetch(url, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json', 'If-Match': base },
+      body: JSON.stringify({ windows, desk: 'office' }),
+    });
+    await open.page.goto(`${running.server.url}/${open.id}/tiling`);
+    await poll(() => open.page.locator('[data-window]').count()).toBe(600);
+    await open.page.keyboard.press('b');
+    await open.page.getByRole('progressbar').waitFor();
+    await open.page.keyboard.press('Escape');
+    await open.page.getByText('Cancelled').waitFor();
+    await poll(() => open.page.locator('[data-save-state=saved]').count()).toBe(1);
+  });
+
   it('shows which layout applies where and why, and goes there', async () => {
     await open.page.keyboard.press('p');
     const cell = (place: string) => open.page.locator(`[data-place="${place}"]`);

@@ -1,4 +1,4 @@
-import { SWEEP, type Sweep } from '@sorn/core';
+import { SWEEP, type Band, type Sweep } from '@sorn/core';
 import type { EChartsCoreOption } from 'echarts/core';
 
 const colour = (token: string) => `var(--sorn-colors-${token})`;
@@ -25,6 +25,21 @@ function distinct(lists: readonly (readonly unknown[])[]): number[][] {
     groups.set(key, [...(groups.get(key) ?? []), i]);
   });
   return [...groups.values()];
+}
+
+/** Where any window is under something: bands that touch are one, so that none is shaded twice. */
+function shaded(bands: readonly Band[], under: Band['under'], color: string, opacity: number) {
+  const merged: { from: number; to: number }[] = [];
+  const alike = bands.filter((band) => band.under === under).sort((a, b) => a.from - b.from);
+  for (const { from, to } of alike) {
+    const last = merged.at(-1);
+    if (last && from <= last.to) last.to = Math.max(last.to, to);
+    else merged.push({ from, to });
+  }
+  return merged.map(({ from, to }) => [
+    { xAxis: from, itemStyle: { color, opacity } },
+    { xAxis: to },
+  ]);
 }
 
 /** The chart of a sweep: one line a window, shaded where something is too small, a mark at the present share. */
@@ -81,16 +96,10 @@ export function chartOption(of: {
         },
         markArea: {
           silent: true,
-          data: bands.map(({ from, to, under }) => [
-            {
-              xAxis: from,
-              itemStyle: {
-                color: under === 'minimum' ? VERMILION : OCHRE,
-                opacity: under === 'minimum' ? 0.22 : 0.12,
-              },
-            },
-            { xAxis: to },
-          ]),
+          data: [
+            ...shaded(bands, 'wanted', OCHRE, 0.14),
+            ...shaded(bands, 'minimum', VERMILION, 0.2),
+          ],
         },
       }),
     })),
