@@ -1,4 +1,5 @@
 import { Box, chakra, Grid } from '@chakra-ui/react';
+import { memo } from 'react';
 import { innerGapText, layoutText, outerGapText } from '../app/words.ts';
 import { useBench, type PlacedDesk } from '../data/bench-context.ts';
 import { TITLE_BLOCK } from './viewport.ts';
@@ -47,32 +48,49 @@ export function TitleBlock({ placed, scale }: { placed: PlacedDesk; scale: numbe
       </Box>
       <Grid templateColumns="repeat(3, 1fr)" as="dl">
         {cells.map(([term, value], i) => (
-          <Box
+          <Cell
             key={term}
-            height="38px"
-            px="9px"
-            pt="3px"
-            borderTop="1px solid"
-            borderLeft={i % 3 === 0 ? 'none' : '1px solid'}
-            borderColor="ink"
-          >
-            <chakra.dt fontSize="11px" color="slate" fontStretch="94%" lineHeight="15px">
-              {term}
-            </chakra.dt>
-            <chakra.dd
-              fontFamily="mono"
-              fontSize="12px"
-              fontStretch="88%"
-              fontWeight={600}
-              lineHeight="16px"
-              truncate
-              color={term === 'Findings' && findings.length > 0 ? 'vermilion' : 'ink'}
-            >
-              {value}
-            </chakra.dd>
-          </Box>
+            term={term}
+            value={value}
+            isFirst={i % 3 === 0}
+            isMarked={term === 'Findings' && findings.length > 0}
+          />
         ))}
       </Grid>
     </Box>
   );
 }
+
+/** One figure: drawn again only when it changes. */
+const Cell = memo(function Cell(props: {
+  term: string;
+  value: string;
+  isFirst: boolean;
+  isMarked: boolean;
+}) {
+  return (
+    <Box
+      height="38px"
+      px="9px"
+      pt="3px"
+      borderTop="1px solid"
+      borderLeft={props.isFirst ? 'none' : '1px solid'}
+      borderColor="ink"
+    >
+      <chakra.dt fontSize="11px" color="slate" fontStretch="94%" lineHeight="15px">
+        {props.term}
+      </chakra.dt>
+      <chakra.dd
+        fontFamily="mono"
+        fontSize="12px"
+        fontStretch="88%"
+        fontWeight={600}
+        lineHeight="16px"
+        truncate
+        color={props.isMarked ? 'vermilion' : 'ink'}
+      >
+        {props.value}
+      </chakra.dd>
+    </Box>
+  );
+});

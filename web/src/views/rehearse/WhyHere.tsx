@@ -1,6 +1,6 @@
 import { chakra, Grid } from '@chakra-ui/react';
 import { whyHere, windowName } from '@sorn/core';
-import { Fragment } from 'react';
+import { memo } from 'react';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';
 import { useBench, type PlacedDesk } from '../../data/bench-context.ts';
@@ -30,23 +30,29 @@ export function WhyHere({ placed, id }: { placed: PlacedDesk; id: string | undef
         data-why={window.id}
       >
         {reasons.map(({ decided, because }) => (
-          <Fragment key={decided}>
-            <chakra.dt
-              fontFamily="mono"
-              fontSize="11px"
-              fontStretch="84%"
-              fontWeight={600}
-              color="ochre"
-              lineHeight="17px"
-            >
-              {decided}
-            </chakra.dt>
-            <chakra.dd fontSize="12px" lineHeight="17px">
-              {because}
-            </chakra.dd>
-          </Fragment>
+          <Line key={decided} decided={decided} because={because} />
         ))}
       </Grid>
     </Section>
   );
 }
+
+const Line = memo(function Line({ decided, because }: { decided: string; because: string }) {
+  return (
+    <>
+      <chakra.dt
+        fontFamily="mono"
+        fontSize="11px"
+        fontStretch="84%"
+        fontWeight={600}
+        color="ochre"
+        lineHeight="17px"
+      >
+        {decided}
+      </chakra.dt>
+      <chakra.dd fontSize="12px" lineHeight="17px">
+        {because}
+      </chakra.dd>
+    </>
+  );
+});
