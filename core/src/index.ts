@@ -21,7 +21,7 @@ export * from './desk/neighbours.ts';
 export * from './desk/work-area.ts';
 export * from './session/arrange.ts';
 export * from './session/commands/index.ts';
-export { findApps, findWindows } from './session/commands/find.ts';
+export { findApps, findWindows, nearness } from './session/commands/find.ts';
 export { listedWorkspaces } from './session/commands/workspace.ts';
 export * from './session/findings.ts';
 export * from './session/measures.ts';

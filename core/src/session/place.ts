@@ -135,7 +135,10 @@ function placedOf(
   const { session } = situation;
   const isSeen = !session.desktop && session.shown[monitor] === workspace;
   const anew = () =>
-    read.entries.map((given) => placementOf(situation, given.window, given, isSeen));
+    read.entries.map((given) => {
+      const isHere = isSeen || isShown(session, given.window);
+      return placementOf(situation, given.window, given, isHere);
+    });
   if (session.paused) return anew();
   return isSeen ? (read.shown ??= anew()) : (read.unseen ??= anew());
 }

@@ -1,14 +1,7 @@
 import type { DeskInForce } from '../desk/desk.ts';
 import type { Profile } from '../profile/schema.ts';
 import { withoutLeaf } from '../tree/hand.ts';
-import type {
-  Adjusted,
-  Arrangement,
-  LIST_FIELDS,
-  SessionInput,
-  Shaping,
-  WindowInput,
-} from './schema.ts';
+import type { Adjusted, Arrangement, LIST_FIELDS, SessionInput, WindowInput } from './schema.ts';
 
 /** A window of a running desk: it is on a monitor and a workspace. */
 export type SessionWindow = WindowInput & { monitor: string; workspace: string };
@@ -253,4 +246,4 @@ export function mendOrders(session: Session): Session {
   return { ...session, arrangements };
 }
 
-export type { Adjusted, Arrangement, Shaping };
+export type { Adjusted, Arrangement };

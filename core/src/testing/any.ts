@@ -7,7 +7,7 @@ import { SHAPING } from '../session/schema.ts';
 import { windowSchema } from '../session/schema.ts';
 
 /** Any command, with what it needs, on a desk with OFFICE's apps and workspaces. */
-export const anyCommand: fc.Arbitrary<Command> = fc.oneof(
+const anyCommand: fc.Arbitrary<Command> = fc.oneof(
   {
     weight: 6,
     arbitrary: fc.constantFrom(...PLAIN_COMMANDS).map((id): Command => ({ command: id })),

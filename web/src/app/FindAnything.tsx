@@ -5,6 +5,7 @@ import {
   HELD_COMMANDS,
   LAYOUT_KINDS,
   LAYOUTS,
+  nearness,
   PLAIN_COMMANDS,
   starterKeys,
   type Command,
@@ -96,16 +97,6 @@ export function FindAnything(props: {
       </Finder>
     </Panel>
   );
-}
-
-/** 0 unless every word typed is in the text; the nearer its beginning the better. */
-function nearness(text: string, typed: string): number {
-  const found = text.toLowerCase();
-  const places = typed
-    .toLowerCase()
-    .split(/\s+/)
-    .map((word) => found.indexOf(word));
-  return places.includes(-1) ? 0 : 1 / (1 + Math.min(...places));
 }
 
 function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {

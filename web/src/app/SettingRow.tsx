@@ -145,3 +145,35 @@ export function Choice<T extends string>(props: {
     </Flex>
   );
 }
+
+/** A setting that is one of a few words: its row, and the words beneath. */
+export function ChoiceSetting<T extends string>(props: {
+  /** In the row; `name` is what the choice is called where it stands alone. */
+  label: string;
+  name?: string;
+  caps?: readonly string[];
+  origin: string;
+  onSetBack: (() => void) | undefined;
+  value: T;
+  options: readonly { value: T; text: string }[];
+  onChange: (value: T) => void;
+}) {
+  return (
+    <>
+      <SettingRow
+        label={props.label}
+        {...(props.caps && { caps: props.caps })}
+        origin={props.origin}
+        onSetBack={props.onSetBack}
+      >
+        <span />
+      </SettingRow>
+      <Choice
+        label={props.name ?? props.label}
+        value={props.value}
+        options={props.options}
+        onChange={props.onChange}
+      />
+    </>
+  );
+}

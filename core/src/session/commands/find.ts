@@ -15,7 +15,7 @@ import { broughtBack } from './pocket.ts';
 import { appNamed, openApp } from './windows.ts';
 
 /** How well a text answers what was typed: 0 when a word of it is missing, the more the earlier they stand. */
-function nearness(text: string, typed: string): number {
+export function nearness(text: string, typed: string): number {
   const found = text.toLowerCase();
   const places = typed
     .toLowerCase()

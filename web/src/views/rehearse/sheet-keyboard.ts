@@ -38,7 +38,11 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
     if (!isGiven) return;
     function onKeyDown(event: KeyboardEvent) {
       // The list over the sheet takes what is typed.
-      if (usePicker.getState().kind !== null) return;
+      const picker = usePicker.getState();
+      if (picker.kind !== null) {
+        if (event.code !== handBack) return;
+        picker.close();
+      }
       event.preventDefault();
       event.stopImmediatePropagation();
       if (event.code === handBack) {

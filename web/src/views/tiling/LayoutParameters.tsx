@@ -3,7 +3,7 @@ import { AXES, FIRST_AXES, SIDES, STRIPS, TURNS } from '@sorn/core';
 import type { ReactNode } from 'react';
 import { Figure } from '../../app/Figure.tsx';
 import { Section } from '../../app/Section.tsx';
-import { Choice, SettingRow, SettingSlider } from '../../app/SettingRow.tsx';
+import { ChoiceSetting, SettingRow, SettingSlider } from '../../app/SettingRow.tsx';
 import type { TilingEdits } from './edits.ts';
 
 type Field = Parameters<TilingEdits['setLayout']>[0];
@@ -286,23 +286,16 @@ function Words<T extends string>(props: {
   words: readonly T[];
   caps?: readonly string[];
 }) {
-  const { edits, label, field } = props;
+  const { edits, field } = props;
   return (
-    <>
-      <SettingRow
-        label={label}
-        {...(props.caps && { caps: props.caps })}
-        origin={edits.originOf(field)}
-        onSetBack={edits.setBack(field)}
-      >
-        <span />
-      </SettingRow>
-      <Choice
-        label={label}
-        value={props.value}
-        options={props.words.map((value) => ({ value, text: value }))}
-        onChange={(word) => edits.setLayout(field, word)}
-      />
-    </>
+    <ChoiceSetting
+      label={props.label}
+      {...(props.caps && { caps: props.caps })}
+      origin={edits.originOf(field)}
+      onSetBack={edits.setBack(field)}
+      value={props.value}
+      options={props.words.map((value) => ({ value, text: value }))}
+      onChange={(word) => edits.setLayout(field, word)}
+    />
   );
 }

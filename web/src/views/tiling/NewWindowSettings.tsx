@@ -1,7 +1,7 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { LAYOUT_KINDS, LAYOUTS, NEW_WINDOWS, type LayoutKind } from '@sorn/core';
 import { Section } from '../../app/Section.tsx';
-import { Choice, SettingRow } from '../../app/SettingRow.tsx';
+import { ChoiceSetting, SettingRow } from '../../app/SettingRow.tsx';
 import type { TilingEdits } from './edits.ts';
 
 const TEXTS = { lead: 'as lead', end: 'at the end', 'after-focused': 'after the focused' } as const;
@@ -10,15 +10,11 @@ const TEXTS = { lead: 'as lead', end: 'at the end', 'after-focused': 'after the 
 export function NewWindowSettings({ edits }: { edits: TilingEdits }) {
   return (
     <Section title="New windows" note="hand-split divides the focused one">
-      <SettingRow
+      <ChoiceSetting
         label="They join"
+        name="New windows join"
         origin={edits.originOf('newWindows')}
         onSetBack={edits.setBack('newWindows')}
-      >
-        <span />
-      </SettingRow>
-      <Choice
-        label="New windows join"
         value={edits.tiling.newWindows}
         options={NEW_WINDOWS.map((value) => ({ value, text: TEXTS[value] }))}
         onChange={(value) => edits.setPlain('newWindows', value)}

@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react';
 import { TOO_SMALL, type TooSmall } from '@sorn/core';
 import { Section } from '../../app/Section.tsx';
-import { Choice, SettingRow } from '../../app/SettingRow.tsx';
+import { ChoiceSetting } from '../../app/SettingRow.tsx';
 import type { TilingEdits } from './edits.ts';
 
 const MEANINGS: Record<TooSmall, string> = {
@@ -15,15 +15,11 @@ export function TooSmallSettings({ edits }: { edits: TilingEdits }) {
   const { whenTooSmall } = edits.tiling;
   return (
     <Section title="When too small" note="minimums that do not fit">
-      <SettingRow
+      <ChoiceSetting
         label="What gives way"
+        name="When too small"
         origin={edits.originOf('whenTooSmall')}
         onSetBack={edits.setBack('whenTooSmall')}
-      >
-        <span />
-      </SettingRow>
-      <Choice
-        label="When too small"
         value={whenTooSmall}
         options={TOO_SMALL.map((value) => ({ value, text: value }))}
         onChange={(value) => edits.setPlain('whenTooSmall', value)}
