@@ -130,6 +130,8 @@ describe('the arrangement', () => {
   it('is kept while the engine is paused, and adopts what opened meanwhile', async () => {
     await press('Enter', 'Meta+BracketRight', 'Meta+Escape');
     await open.page.locator('[data-engine=paused]').waitFor();
+    const strip = open.page.getByRole('contentinfo', { name: 'Keys that work now' });
+    await strip.getByText(/resume$/).waitFor();
     const paused = await windows();
     await press('Meta+Shift+KeyN', 'Meta+Shift+KeyM', 'Meta+Shift+KeyB', 'Meta+KeyQ');
     await poll(async () => (await windows()).map(({ id }) => id)).toContain('areamap-1');
@@ -191,6 +193,8 @@ describe('the time line and the reasons', () => {
     await press('[');
     await poll(async () => (await windows()).length).toBe(8);
     await open.page.getByText('The desk as it was 2 steps ago').waitFor();
+    const strip = open.page.getByRole('contentinfo', { name: 'Keys that work now' });
+    await strip.getByText('go on from here').waitFor();
     await press('}');
     await poll(async () => (await windows()).length).toBe(10);
     await press('[', 'Enter');

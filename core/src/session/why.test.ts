@@ -40,7 +40,12 @@ describe('why a window is here', () => {
     expect(why(desk.run('next-layout'), 'p')).toContain(
       'lead, number 1 of 3 in the order: Middle lead, chosen by key',
     );
-    expect(why(desk.run('pause'), 'p')[0]).toContain('the engine is paused');
+    expect(why(desk.run('pause'), 'p')).toEqual([
+      'tiled: default',
+      'workspace B on wide: workspace B is at home on it',
+      '1982 × 1400: the engine is paused: as it stood then',
+    ]);
+    expect(why(desk.run('pause'), 'f')[0]).toBe('floating: its app opens so');
     const away = { command: 'go-workspace', which: 'S' } as const;
     expect(why(desk.run('pocket', away, 'call-back'), 'p')[0]).toBe(
       'floating: called back from workspace B',

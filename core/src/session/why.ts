@@ -32,7 +32,7 @@ export function whyHere(situation: Situation, id: string): Reason[] {
 }
 
 function heldBecause(
-  { session, profile }: Situation,
+  { profile }: Situation,
   window: SessionWindow,
   { held }: Placement,
   { tiling, left }: Arranged,
@@ -40,8 +40,6 @@ function heldBecause(
   const decided = held.replace('-', ' ');
   const app = profile.apps.find((candidate) => candidate.id === window.app);
   const because = () => {
-    if (session.paused?.standing[window.id])
-      return 'the engine is paused: it stands where it stood';
     if (window.held === 'tiled' && held === 'floating') {
       return left.includes(window)
         ? 'there is no room for its minimum; when too small: float'
@@ -99,6 +97,7 @@ function sizeBecause(
   { tiled, minimums, tiling }: Arranged,
 ): Reason {
   const decided = `${width} × ${height}`;
+  if (session.paused) return { decided, because: 'the engine is paused: as it stood then' };
   if (state === 'maximised') return { decided, because: 'maximised: the work area less the gap' };
   if (state === 'full-screen') return { decided, because: 'full screen: the whole monitor' };
   if (!tile) {

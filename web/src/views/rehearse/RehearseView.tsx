@@ -23,6 +23,7 @@ export function RehearseView() {
   const place = useRef<HTMLDivElement>(null);
   const keyboard = useSheetKeyboard(place);
   const session = useBench((bench) => bench.session);
+  const isPast = useBench((bench) => bench.looking !== null);
   const [asked, setAsked] = useState<{ id: string; focus: string | undefined } | null>(null);
   // What was asked about stays until the focus goes elsewhere.
   const about = asked && asked.focus === session.focus ? asked.id : session.focus;
@@ -41,7 +42,7 @@ export function RehearseView() {
     {
       keys: ['Enter'],
       caps: ['Enter'],
-      label: 'give the keyboard to the sheet',
+      label: isPast ? 'go on from here' : 'give the keyboard to the sheet',
       run: keyboard.give,
     },
     {

@@ -25,6 +25,7 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
   const bindings = useMemo(() => starterKeys(profile), [profile]);
   const { handBack, main } = profile.keys;
   const isShaping = useBench((bench) => bench.session.shaping !== undefined);
+  const isPaused = useBench((bench) => bench.session.paused !== undefined);
 
   useEffect(
     () => () => {
@@ -115,7 +116,10 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
       : [
           shown([main, '← → ↑ ↓'], 'focus', summary),
           shown([main, 'Shift', '← → ↑ ↓'], 'move', summary),
-          shown([main, 'G'], 'shape', summary),
+          // Most keys wait while the engine is paused: the one that ends it is in sight.
+          isPaused
+            ? shown([main, 'Shift', 'Esc'], 'resume', summary)
+            : shown([main, 'G'], 'shape', summary),
           shown([main, 'P'], 'pocket', summary),
           shown([main, '/'], 'find window', summary),
           shown([main, 'Z'], 'undo', summary),

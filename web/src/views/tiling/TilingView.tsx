@@ -92,7 +92,8 @@ export function TilingView() {
   );
 }
 
-/** Callouts of gaps lie in the first tile: drawn too small, they would lie over its texts. */
+/** Callouts of gaps lie in the first tile: drawn too small, they would lie over its texts and each other. */
 function hasRoom({ focused }: PlacedDesk, view: Viewport): boolean {
-  return focused.area.height * view.scale >= 160;
+  const { height } = focused.tiles?.[0] ?? focused.area;
+  return height * view.scale >= 130;
 }
