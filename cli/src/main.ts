@@ -1,6 +1,7 @@
 #!/usr/bin/env node
 import { Command } from 'commander';
 import { arrangeFiles } from './arrange.ts';
+import { checkFile } from './check.ts';
 import { BadInput } from './input.ts';
 import { playFiles } from './play.ts';
 
@@ -29,6 +30,21 @@ program
       const played = playFiles(profile, script, text);
       process.stdout.write(played.text);
       if (!played.isSame) process.exitCode = 1;
+    }),
+  );
+
+program
+  .command('check')
+  .description(
+    'print what is wrong with the desks of a profile and the names in it, as JSON; exit code 1 where something is',
+  )
+  .argument('<profile>', 'profile file (JSON, YAML or TOML); - reads standard input')
+  .option('--text', 'for people instead of programs')
+  .action((profile: string, { text = false }: { text?: boolean }) =>
+    answering(() => {
+      const checked = checkFile(profile, text);
+      process.stdout.write(checked.text);
+      if (!checked.isSound) process.exitCode = 1;
     }),
   );
 

@@ -1,12 +1,13 @@
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DIRECTIONS, type Direction } from '../geometry/direction.ts';
 import { profileSchema } from '../profile/schema.ts';
-import { OFFICE } from '../testing/desk.ts';
-import { deskInForce, type PlacedMonitor } from './desk.ts';
+import { OFFICE, testDesk } from '../testing/desk.ts';
+import { deskInForce } from './desk.ts';
+import { matchMonitor } from './match.ts';
+import { monitorNamed } from './roles.ts';
+import { unknownNames } from './unknown.ts';
 import { neighbourOf } from './neighbours.ts';
 
-const edges = { top: 0, right: 0, bottom: 0, left: 0 };
 const office = deskInForce(profileSchema.parse(OFFICE), {}).monitors;
 const named = (id: string) => office.find((monitor) => monitor.id === id)!;
 
@@ -33,77 +34,7 @@ describe('neighbours', () => {
       null,
     ]);
   });
-
-  it('agree with a brute force over any placing', () => {
-    const box = fc.record({
-      x: fc.integer({ min: 0, max: 30 }),
-      y: fc.integer({ min: 0, max: 30 }),
-      width: fc.integer({ min: 1, max: 12 }),
-      height: fc.integer({ min: 1, max: 12 }),
-    });
-    fc.assert(
-      fc.property(
-        fc.array(box, { minLength: 2, maxLength: 6 }),
-        fc.constantFrom(...DIRECTIONS),
-        (boxes, direction) => {
-          const monitors: PlacedMonitor[] = boxes.map((rect, i) => ({
-            ...rect,
-            id: `m${i}`,
-            name: `m${i}`,
-            scale: 1,
-            reserved: edges,
-          }));
-          const from = monitors[0]!;
-          // Turned so that the direction is always "right".
-          const turned = monitors.map((m) => turnToRight(m, direction));
-          const me = turned[0]!;
-          const right = turned.slice(1).filter((m) => m.x >= me.x + me.width);
-          const shared = (m: Box) =>
-            Math.min(m.y + m.height, me.y + me.height) - Math.max(m.y, me.y);
-          const gap = (m: Box) => m.x - me.x - me.width;
-          const inLine = right.filter((m) => shared(m) > 0);
-          const found = neighbourOf(from, direction, monitors);
-          if (right.length === 0) {
-            expect(found).toBeNull();
-            return;
-          }
-          const it_ = turned[monitors.indexOf(found!)]!;
-          if (inLine.length > 0) {
-            expect(shared(it_)).toBeGreaterThan(0);
-            const least = Math.min(...inLine.map(gap));
-            expect(gap(it_)).toBe(least);
-            expect(shared(it_)).toBe(
-              Math.max(...inLine.filter((m) => gap(m) === least).map(shared)),
-            );
-          } else {
-            const away = (m: Box) => gap(m) - shared(m);
-            expect(away(it_)).toBe(Math.min(...right.map(away)));
-          }
-        },
-      ),
-    );
-  });
 });
-
-interface Box {
-  x: number;
-  y: number;
-  width: number;
-  height: number;
-}
-
-function turnToRight({ x, y, width, height }: Box, direction: Direction): Box {
-  switch (direction) {
-    case 'right':
-      return { x, y, width, height };
-    case 'left':
-      return { x: -x - width, y, width, height };
-    case 'down':
-      return { x: y, y: x, width: height, height: width };
-    case 'up':
-      return { x: -y - height, y: x, width: height, height: width };
-  }
-}
 
 describe('the desk in force', () => {
   const profile = profileSchema.parse({
@@ -154,9 +85,153 @@ describe('the desk in force', () => {
     });
     const desk = deskInForce(bare, {});
     expect(desk.monitors.map(({ x }) => x)).toEqual([0, 100]);
-    expect(desk.workspaces).toEqual([
-      { id: '1', name: '1', monitor: 'b' },
-      { id: '2', name: '2', monitor: 'a' },
+    expect(desk.workspaces.map(({ id, name, monitor }) => [id, name, monitor])).toEqual([
+      ['1', '1', 'b'],
+      ['2', '2', 'a'],
     ]);
+  });
+});
+
+describe('a desk', () => {
+  const profile = profileSchema.parse({
+    ...OFFICE,
+    desks: [
+      { id: 'office', monitors: ['wide', 'tall', 'lap'].map((monitor, i) => at(monitor, i)) },
+      { id: 'two', monitors: [at('wide', 0), at('lap', 1)], primary: 'lap', mode: 'mirror' },
+      { id: 'hut', monitors: [at('lap', 0)] },
+    ],
+  });
+  function at(monitor: string, i: number) {
+    return { monitor, x: i * 4000, y: 0 };
+  }
+  const because = (connection: object) => deskInForce(profile, connection).because;
+
+  it('says why it applies', () => {
+    expect(because({ desk: 'hut' })).toBe('it was chosen');
+    expect(because({ connected: ['lap'] })).toBe('its monitors are exactly those connected');
+    expect(because({ connected: ['tall', 'lap'] })).toBe(
+      'it has the most in common: 2 of the 2 connected, 1 of its own not there',
+    );
+    expect(because({})).toBe('it is the first in the list');
+  });
+
+  it('has its own primary, and shows the same on all, or lights one alone', () => {
+    const ids = (connection: object) => {
+      const { mode, monitors, others } = deskInForce(profile, connection);
+      return [mode, monitors.map(({ id }) => id), others.map(({ id }) => id)];
+    };
+    expect(ids({ desk: 'two' })).toEqual(['mirror', ['lap'], ['wide']]);
+    expect(ids({ desk: 'two', mode: 'extend' })).toEqual(['extend', ['lap', 'wide'], []]);
+    expect(ids({ desk: 'office', mode: 'one', only: 'tall' })).toEqual([
+      'one',
+      ['tall'],
+      ['wide', 'lap'],
+    ]);
+    // One that is not connected cannot be lit.
+    expect(ids({ desk: 'hut', mode: 'one', only: 'tall' })).toEqual(['one', ['lap'], []]);
+  });
+});
+
+describe('a monitor', () => {
+  const which = (text: string) => monitorNamed(text, office)?.id ?? null;
+
+  it('is meant by id, name, pattern or role', () => {
+    const roles = ['primary', 'widest', 'tallest', 'largest', 'from-left-1', 'from-left-3'];
+    expect(roles.map(which)).toEqual(['wide', 'wide', 'tall', 'lap', 'wide', 'tall']);
+    expect(['lap', 'l?p', 'W*', 'from-left-4', 'turned', 'lab'].map(which)).toEqual([
+      'lap',
+      'lap',
+      'wide',
+      null,
+      null,
+      null,
+    ]);
+    const turned = office.map((each) => (each.id === 'tall' ? { ...each, turn: 270 } : each));
+    expect(monitorNamed('turned', turned)?.id).toBe('tall');
+    const alike = [...office, { ...named('lap'), id: 'x', name: 'widest' }];
+    expect(monitorNamed('widest', alike)?.id).toBe('x');
+  });
+
+  it('is known by maker, model and serial, else by maker and model, else by its name', () => {
+    const { monitors } = profileSchema.parse({
+      monitors: [
+        { id: 'a', maker: 'KRV', model: '3401', serial: '1', width: 9, height: 9 },
+        { id: 'b', maker: 'KRV', model: '3401', serial: '2', width: 9, height: 9 },
+        { id: 'c', maker: 'KRV', model: '2701', width: 9, height: 9 },
+        { id: 'd', namePattern: 'Briefing*', width: 9, height: 9 },
+        { id: 'e', name: 'Panel', width: 9, height: 9 },
+      ],
+    });
+    const by = (device: object) => {
+      const match = matchMonitor(monitors, device);
+      return match && `${match.monitor.id} by ${match.by}`;
+    };
+    const wide = { maker: 'KRV', model: '3401' };
+    expect(by({ ...wide, serial: '2' })).toBe('b by maker, model and serial');
+    expect(by(wide)).toBe('a by maker and model');
+    expect(by({ ...wide, serial: '3' })).toBeNull();
+    expect(by({ maker: 'KRV', model: '2701', serial: '9' })).toBe('c by maker and model');
+    expect(by({ name: 'briefing wall' })).toBe('d by name');
+    expect(by({ name: 'Panel' })).toBe('e by name');
+    expect(by({})).toBeNull();
+  });
+});
+
+describe('a home', () => {
+  const desks = [
+    { id: 'office', monitors: office.map(({ id, x, y }) => ({ monitor: id, x, y })) },
+    { id: 'hut', monitors: [{ monitor: 'lap', x: 0, y: 0 }] },
+  ];
+  const homes = (monitor: string, connected: string[], more: object = {}) => {
+    const monitors = OFFICE.monitors.map((each) => ({ ...each, ...(each.id === 'tall' && more) }));
+    const profile = profileSchema.parse({
+      ...OFFICE,
+      monitors,
+      desks,
+      workspaces: [{ id: 'W', monitor }],
+    });
+    const home = deskInForce(profile, { connected }).workspaces.find(({ id }) => id === 'W')!;
+    return `${home.monitor}: ${home.because}`;
+  };
+  const all = ['wide', 'tall', 'lap'];
+
+  it('by role means something on every desk', () => {
+    expect(homes('tallest', all)).toBe('tall: its home is: tallest');
+    expect(homes('tallest', ['lap'])).toBe('lap: its home is: tallest');
+    expect(homes('from-left-2', all)).toBe('lap: its home is: from-left-2');
+    expect(homes('turned', all)).toBe('wide: no monitor here is turned: the primary');
+    expect(homes('walll', all)).toBe('wide: no monitor is called walll: the primary');
+  });
+
+  it('that is not there falls back: to the one named, the neighbour where it stood, the primary', () => {
+    expect(homes('tall', all)).toBe('tall: it is at home there');
+    expect(homes('tall', ['wide', 'lap'])).toBe('wide: tall is not there: this is its neighbour');
+    expect(homes('tall', ['lap'])).toBe('lap: tall is not there: this is its neighbour');
+    expect(homes('tall', ['wide', 'lap'], { fallback: 'l*' })).toBe(
+      'lap: tall is not there: this is its fallback',
+    );
+    expect(homes('tall', ['wide'], { fallback: 'lap' })).toBe(
+      'wide: tall is not there: this is its neighbour',
+    );
+    // The longer side counts where both stand at no distance.
+    expect(homes('wide', ['tall', 'lap'])).toBe('lap: wide is not there: this is its neighbour');
+  });
+
+  it('that no desk has is found, and a mistyped name, with the nearest', () => {
+    const profile = profileSchema.parse({
+      ...OFFICE,
+      desks,
+      workspaces: [
+        { id: 'A', monitor: 'widset' },
+        { id: 'B', monitor: 'talll' },
+        { id: 'C', monitor: 'turned' },
+      ],
+    });
+    expect(unknownNames(profile)).toEqual([
+      { path: 'workspaces[0].monitor', value: 'widset', nearest: 'widest' },
+      { path: 'workspaces[1].monitor', value: 'talll', nearest: 'tall' },
+    ]);
+    const { findings } = testDesk(profile).placed();
+    expect(findings.map(({ kind }) => kind)).toEqual(['unknown-name', 'unknown-name']);
   });
 });

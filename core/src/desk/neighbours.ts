@@ -1,5 +1,12 @@
-import { bearing, compareBearings, type Bearing, type Direction } from '../geometry/direction.ts';
-import type { PlacedMonitor } from './desk.ts';
+import {
+  bearing,
+  compareBearings,
+  DIRECTIONS,
+  type Bearing,
+  type Direction,
+} from '../geometry/direction.ts';
+import type { DeskInForce, PlacedMonitor } from './desk.ts';
+import { fromTheLeft } from './roles.ts';
 
 /**
  * The monitor that stands in a direction: of those that lie wholly beyond the edge, the nearest that
@@ -24,4 +31,61 @@ export function neighbourOf(
 function comparePastCorners(a: Bearing, b: Bearing): number {
   if (a.overlap > 0 || b.overlap > 0) return compareBearings(a, b);
   return a.distance - a.overlap - (b.distance - b.overlap) || a.distance - b.distance;
+}
+
+const OPPOSITE: Record<Direction, Direction> = {
+  left: 'right',
+  right: 'left',
+  up: 'down',
+  down: 'up',
+};
+
+/**
+ * Where a direction leads from a monitor: to its neighbour; past the last one, where that is set, to the
+ * far end of the row it stands in. Null where it leads nowhere.
+ */
+export function monitorTowards(
+  { monitors, wraps }: Pick<DeskInForce, 'monitors' | 'wraps'>,
+  from: PlacedMonitor,
+  direction: Direction,
+): PlacedMonitor | null {
+  const neighbour = neighbourOf(from, direction, monitors);
+  if (neighbour || !wraps) return neighbour;
+  const seen = new Set([from]);
+  let end = from;
+  for (;;) {
+    const next = neighbourOf(end, OPPOSITE[direction], monitors);
+    if (!next || seen.has(next)) break;
+    seen.add(next);
+    end = next;
+  }
+  return end === from ? null : end;
+}
+
+/** The next (1) or previous (−1) monitor, round all of them from the left: it reaches every one. */
+export function monitorRound(
+  { monitors }: Pick<DeskInForce, 'monitors'>,
+  from: string,
+  step: 1 | -1,
+): PlacedMonitor {
+  const ring = fromTheLeft(monitors);
+  const at = ring.findIndex(({ id }) => id === from);
+  return ring[(at + step + ring.length) % ring.length]!;
+}
+
+/** The monitors that direction keys do not lead to, beginning at the primary. */
+export function unreachedMonitors(desk: Pick<DeskInForce, 'monitors' | 'wraps'>): PlacedMonitor[] {
+  const [primary] = desk.monitors;
+  if (!primary || desk.monitors.length === 1) return [];
+  const reached = new Set<PlacedMonitor>();
+  const waiting = [primary];
+  for (let from = waiting.pop(); from; from = waiting.pop()) {
+    for (const direction of DIRECTIONS) {
+      const to = monitorTowards(desk, from, direction);
+      if (!to || reached.has(to)) continue;
+      reached.add(to);
+      waiting.push(to);
+    }
+  }
+  return desk.monitors.filter((monitor) => !reached.has(monitor));
 }

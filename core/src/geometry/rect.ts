@@ -43,6 +43,11 @@ export function sameRect(a: Rect, b: Rect): boolean {
   return a.x === b.x && a.y === b.y && a.width === b.width && a.height === b.height;
 }
 
+/** True when two rectangles have at least a pixel in common. */
+export function meet(a: Rect, b: Rect): boolean {
+  return a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
+}
+
 /** The smallest rectangle around all the given ones; null for none. */
 export function boundsOf(rects: readonly Rect[]): Rect | null {
   const first = rects[0];

@@ -55,7 +55,9 @@ describe('the starter keys', () => {
   });
 
   it('reach every command, but for what only a figure or another key gives', () => {
-    const ids = new Set([...bindings, ...SHAPING_KEYS].map(({ command }) => command.command));
+    const desk = { id: 'office', monitors: [{ monitor: 'wide', x: 0, y: 0 }] };
+    const all = starterKeys(profileSchema.parse({ ...profile, desks: [desk] }));
+    const ids = new Set([...all, ...SHAPING_KEYS].map(({ command }) => command.command));
     expect(COMMANDS.filter((id) => !ids.has(id))).toEqual(['use-layout', 'move-edge']);
   });
 

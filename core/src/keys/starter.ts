@@ -62,6 +62,7 @@ const PLAIN: readonly PlainBinding[] = [
   ['KeyU', [], 'peek-desktop'],
   ['KeyN', [], 'new-workspace'],
   ['KeyK', [], 'close-workspace'],
+  ['KeyI', [], 'bring-inside'],
   ['KeyQ', [], 'close'],
 ];
 
@@ -72,10 +73,19 @@ const WORKSPACES_ROUND = [
   ['Home', 'last'],
 ] as const;
 
+const MONITORS_ROUND = [
+  ['PageDown', 'next'],
+  ['PageUp', 'previous'],
+  ['Home', 'primary'],
+] as const;
+const MOST_DESK_KEYS = 8;
+
 /**
  * The key map a profile begins with: directions on the arrows, the rest of the shaping around them,
  * workspaces by their letter or digit (with Ctrl the window is put there, with Shift too it is followed),
- * apps by their letter with Shift, another window of one with Alt. What is named by the person comes
+ * apps by their letter with Shift, another window of one with Alt. With Alt, directions and the
+ * keys that go round workspaces mean monitors (with Shift the window is put there, with Ctrl the workspace),
+ * and desks are on F1 and on. What is named by the person comes
  * before what the starter puts on a letter; within a kind a key stays with what took it first.
  */
 export function starterKeys(profile: Profile): Binding[] {
@@ -91,11 +101,17 @@ export function starterKeys(profile: Profile): Binding[] {
     bind(code, ['Ctrl'], { command: 'put-on-workspace', which });
     bind(code, ['Ctrl', 'Shift'], { command: 'put-on-workspace', which, follow: true });
   };
+  const monitor = (code: string, which: string) => {
+    bind(code, ['Alt'], { command: 'go-monitor', which });
+    bind(code, ['Alt', 'Shift'], { command: 'put-on-monitor', which });
+    bind(code, ['Alt', 'Ctrl'], { command: 'put-workspace-on-monitor', which });
+  };
   for (const direction of DIRECTIONS) {
     bind(ARROWS[direction], [], { command: `focus-${direction}` });
     bind(ARROWS[direction], ['Shift'], { command: `move-${direction}` });
     bind(ARROWS[direction], ['Ctrl'], { command: `grow-${direction}` });
     bind(ARROWS[direction], ['Ctrl', 'Shift'], { command: `shrink-${direction}` });
+    monitor(ARROWS[direction], direction);
   }
   for (const [code, more, command] of WAYS_BACK) bind(code, more, { command });
   for (const { id } of profile.workspaces) {
@@ -103,6 +119,11 @@ export function starterKeys(profile: Profile): Binding[] {
     if (code !== null) workspace(code, id);
   }
   for (const [code, which] of WORKSPACES_ROUND) workspace(code, which);
+  for (const [code, which] of MONITORS_ROUND) monitor(code, which);
+  profile.desks.slice(0, MOST_DESK_KEYS).forEach(({ id }, i) => {
+    bind(`F${i + 1}`, [], { command: 'use-desk', desk: id });
+  });
+  bind('Backslash', [], { command: 'desk-mode' });
   for (const { id, letter } of profile.apps) {
     if (letter === undefined) continue;
     bind(`Key${letter}`, ['Shift'], { command: 'call-app', app: id });

@@ -115,9 +115,10 @@ function withSettings(
   scope: Scope,
   change: (settings: Settings) => Settings,
 ): Profile {
-  const { places, growStep, workspacesAre, emptyWorkspaces, ...whole } = profile.tiling;
+  const { places, growStep, workspacesAre, emptyWorkspaces, pastLastMonitor, ...whole } =
+    profile.tiling;
   if (scope.workspace === undefined && scope.monitor === undefined) {
-    const apart = { growStep, workspacesAre, emptyWorkspaces, places };
+    const apart = { growStep, workspacesAre, emptyWorkspaces, pastLastMonitor, places };
     return { ...profile, tiling: { ...apart, ...change(whole) } };
   }
   const isHere = (place: Place) =>

@@ -35,6 +35,12 @@ export type Hue = (typeof HUES)[number];
 export const MODIFIERS = ['Ctrl', 'Alt', 'Shift', 'Meta'] as const;
 export type Modifier = (typeof MODIFIERS)[number];
 
+/** What connected monitors do together. One: only one of them is lit. */
+export const MODES = ['extend', 'mirror', 'one'] as const;
+export type Mode = (typeof MODES)[number];
+/** What a direction does past the last monitor: nothing, or it comes in again on the other side. */
+export const PAST_LAST_MONITOR = ['stop', 'wrap'] as const;
+
 const scaleField = between(0.25, 8, 'a scale');
 const pixelsField = whole(1, 100_000);
 const turnField = z.literal([0, 90, 180, 270], { error: 'one of 0, 90, 180, 270 degrees' });
@@ -58,12 +64,26 @@ export const hintFields = {
   }).exactOptional(),
 };
 
-export const monitorSchema = fields({
-  id: idField,
-  name: textField.exactOptional(),
+const WHICH_MONITOR =
+  'the id or name of a monitor, a pattern with * or ?, or a role such as widest';
+/** A monitor by its id or name (also a pattern with * and ?), or by a role that some monitor has on any desk. */
+export const whichMonitorField = textField.min(1, { error: WHICH_MONITOR });
+
+/** What a connected device tells of itself. */
+export const identityFields = {
   maker: textField.exactOptional(),
   model: textField.exactOptional(),
   serial: textField.exactOptional(),
+};
+
+export const monitorSchema = fields({
+  id: idField,
+  name: textField.exactOptional(),
+  ...identityFields,
+  /** A device whose name fits this pattern (* and ?) is this monitor, where maker and model do not tell. */
+  namePattern: textField.exactOptional(),
+  /** Where its workspaces go while it is not connected; its neighbour where left out. */
+  fallback: whichMonitorField.exactOptional(),
   x: coordinateField.exactOptional(),
   y: coordinateField.exactOptional(),
   width: pixelsField,
@@ -91,12 +111,18 @@ export const deskSchema = fields({
   monitors: listOf(deskMonitorSchema, 'monitors', 32).min(1, {
     error: 'at least one monitor',
   }),
+  /** The first of its monitors where left out. */
+  primary: idField.exactOptional(),
+  mode: oneOf(MODES).default('extend'),
+  /** The monitor that is lit in the mode `one`; the primary where left out. */
+  only: idField.exactOptional(),
 });
 
 export const workspaceSchema = fields({
   id: idField,
   name: textField.exactOptional(),
-  monitor: idField.exactOptional(),
+  /** Its home; the primary monitor where left out. */
+  monitor: whichMonitorField.exactOptional(),
 });
 
 export const appSchema = fields({
@@ -163,6 +189,7 @@ export const tilingSchema = fields({
   growStep: lengthField.min(1, { error: 'logical pixels from 1 to 10000' }).default(40),
   workspacesAre: oneOf(WORKSPACES_ARE).default('per-monitor'),
   emptyWorkspaces: oneOf(EMPTY_WORKSPACES).default('kept'),
+  pastLastMonitor: oneOf(PAST_LAST_MONITOR).default('stop'),
   places: listOf(placeSchema, 'places').default([]),
 });
 
@@ -214,6 +241,7 @@ export const profileSchema = fields({
 
 export type Profile = z.output<typeof profileSchema>;
 export type Monitor = Profile['monitors'][number];
+export type DeskEntry = Profile['desks'][number]['monitors'][number];
 export type Desk = Profile['desks'][number];
 export type App = Profile['apps'][number];
 export type Tiling = Profile['tiling'];

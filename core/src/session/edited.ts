@@ -4,6 +4,7 @@ import { levelsFor, resolveLayout } from '../profile/settings.ts';
 import { arrange } from './arrange.ts';
 import { carriedOver } from './commands/split.ts';
 import { openSession } from './open.ts';
+import { withNamesKept } from './settle.ts';
 import { did, withAdjusted, type Outcome, type Session, type Situation } from './session.ts';
 
 /**
@@ -47,7 +48,7 @@ export function profileEdited({ session, profile }: Situation, before: Profile):
     before.tiling.workspacesAre === profile.tiling.workspacesAre;
   if (!placed) {
     const windows = [...next.windows];
-    next = openSession({ ...next, windows }, profile).session;
+    next = openSession({ ...withNamesKept(next, former.desk), windows }, profile).session;
   }
   return did(next);
 }

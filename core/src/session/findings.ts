@@ -1,5 +1,6 @@
 import type { Dropped } from '../desk/work-area.ts';
-import type { UnknownName } from '../desk/desk.ts';
+import type { DeskFinding } from '../desk/check.ts';
+import type { UnknownName } from '../desk/unknown.ts';
 import type { Axis } from '../geometry/rect.ts';
 
 /** Something about an arrangement that a person should know. Lengths in physical pixels. */
@@ -17,6 +18,9 @@ export type Finding =
   | { kind: 'crowded'; workspace: string; monitor: string; windows: number }
   | ({ kind: 'no-room'; workspace: string; monitor: string } & Dropped)
   | ({ kind: 'unknown-name' } & UnknownName)
+  | DeskFinding
+  /** A window that is left alone and meets no work area. */
+  | { kind: 'outside'; window: string; monitor: string }
   | { kind: 'elsewhere'; window: string; workspace: string; monitor: string; asked: string };
 
 /**
@@ -42,6 +46,16 @@ export function findingText(finding: Finding, name: (id: string) => string): str
       const hint = finding.nearest ? ` The nearest is ${finding.nearest}.` : '';
       return `${finding.path} names ${finding.value}, which does not exist.${hint}`;
     }
+    case 'overlap':
+      return `${name(finding.monitor)} and ${name(finding.other)} overlap by ${finding.width} × ${finding.height} px on the desk ${finding.desk}.`;
+    case 'apart':
+      return `${name(finding.monitor)} touches none of the others on the desk ${finding.desk}: a pointer does not get there.`;
+    case 'unreached':
+      return `No direction key leads to ${name(finding.monitor)} on the desk ${finding.desk}; go-monitor next does.`;
+    case 'homed-nowhere':
+      return `Workspace ${finding.workspace} is at home on ${finding.home}, which is on no desk.`;
+    case 'outside':
+      return `${name(finding.window)} is left alone and stands outside every monitor.`;
     case 'elsewhere':
       return `${name(finding.window)} asks for monitor ${finding.asked}, but workspace ${finding.workspace} is on ${name(finding.monitor)}.`;
   }

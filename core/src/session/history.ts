@@ -1,15 +1,19 @@
-import { HOLDING_FIELDS, LIST_FIELDS, type Step } from './schema.ts';
+import { deskInForce, monitorOf, type DeskInForce } from '../desk/desk.ts';
+import type { Profile } from '../profile/schema.ts';
+import { CONNECTION_FIELDS, HOLDING_FIELDS, LIST_FIELDS, type Step } from './schema.ts';
+import { settledOn } from './settle.ts';
 import {
   did,
   isShown,
-  mendOrders,
   nothing,
+  placeKey,
   windowOf,
   withFocus,
   withFocusOnMonitor,
   type Outcome,
   type Session,
   type SessionWindow,
+  type Situation,
 } from './session.ts';
 
 /** As many steps can be taken back. */
@@ -35,6 +39,18 @@ function without<T extends object>(value: T, fields: readonly (keyof T)[]): T {
 
 /** What led from one session to another, as it was before: only that which changed. */
 function stepBetween(before: Session, after: Session, command: string): Step {
+  const common = {
+    command,
+    shown: before.shown,
+    ...picked(before, LIST_FIELDS),
+    ...(before.focus !== undefined && { focus: before.focus }),
+    focusMonitor: before.focusMonitor,
+  };
+  // Windows follow what is connected by themselves, there and back.
+  if (CONNECTION_FIELDS.some((field) => before[field] !== after[field])) {
+    const connection = picked(before, CONNECTION_FIELDS);
+    return { ...common, windows: {}, arrangements: {}, connection };
+  }
   const windows: Step['windows'] = {};
   if (before.windows !== after.windows) {
     for (const window of before.windows) {
@@ -46,15 +62,7 @@ function stepBetween(before: Session, after: Session, command: string): Step {
     const former = before.arrangements[key];
     if (former !== after.arrangements[key]) arrangements[key] = former ?? { order: [] };
   }
-  return {
-    command,
-    windows,
-    arrangements,
-    shown: before.shown,
-    ...picked(before, LIST_FIELDS),
-    ...(before.focus !== undefined && { focus: before.focus }),
-    focusMonitor: before.focusMonitor,
-  };
+  return { ...common, windows, arrangements };
 }
 
 /** Remembers a step, so that undo can take it back. */
@@ -69,31 +77,35 @@ export function remembered(
 }
 
 /** The session as it was some steps ago; nothing is left to do again. */
-export function stepsBack(session: Session, steps: number): Session {
+export function stepsBack({ session, profile }: Situation, steps: number): Session {
   let former = session;
   for (let i = 0; i < steps; i++) {
     const step = former.past.at(-1);
     if (!step) break;
-    former = { ...applyStep(former, step), past: former.past.slice(0, -1), future: [] };
+    former = { ...applyStep(former, step, profile), past: former.past.slice(0, -1), future: [] };
   }
   return former;
 }
 
-export function undo(session: Session): Outcome {
-  return travel(session, 'past', 'future');
+export function undo(situation: Situation): Outcome {
+  return travel(situation, 'past', 'future');
 }
 
-export function redo(session: Session): Outcome {
-  return travel(session, 'future', 'past');
+export function redo(situation: Situation): Outcome {
+  return travel(situation, 'future', 'past');
 }
 
 /** Takes the newest step of one list and leaves its opposite on the other. */
-function travel(session: Session, from: 'past' | 'future', to: 'past' | 'future'): Outcome {
+function travel(
+  { session, profile }: Situation,
+  from: 'past' | 'future',
+  to: 'past' | 'future',
+): Outcome {
   const step = session[from].at(-1);
   if (!step) {
     return nothing(session, from === 'past' ? 'no step to take back' : 'no step to take again');
   }
-  const there = applyStep(session, step);
+  const there = applyStep(session, step, profile);
   const opposite = stepBetween(session, there, step.command);
   return did(
     { ...there, [from]: session[from].slice(0, -1), [to]: [...session[to], opposite] },
@@ -124,8 +136,14 @@ function listsAfter(
   return Object.fromEntries(Object.entries(lists).filter(([, list]) => list.length > 0));
 }
 
-/** Puts back what a step changed; windows opened since stay, at the end, and closed ones are skipped. */
-function applyStep(session: Session, step: Step): Session {
+/**
+ * Puts back what a step changed; windows opened since stay, at the end, and closed ones are skipped. What
+ * happened on a monitor that is not there now is taken back where its workspace is.
+ */
+function applyStep(before: Session, step: Step, profile: Profile): Session {
+  const session = step.connection
+    ? { ...without(before, CONNECTION_FIELDS), ...step.connection }
+    : before;
   const isHeldOtherwise = session.windows.some(({ id }) => step.windows[id]);
   const former = (window: SessionWindow): SessionWindow => {
     const holding = step.windows[window.id];
@@ -135,15 +153,54 @@ function applyStep(session: Session, step: Step): Session {
   };
   const windows = isHeldOtherwise ? session.windows.map(former) : session.windows;
   const lists = listsAfter(session, step, windows);
-  const mended = mendOrders({
-    ...without(session, LIST_FIELDS),
-    ...lists,
-    windows,
-    arrangements: { ...session.arrangements, ...step.arrangements },
-    shown: { ...session.shown, ...step.shown },
-  });
-  const focused = windowOf(mended, step.focus);
-  return focused && isShown(mended, focused)
-    ? withFocus(mended, focused)
-    : withFocusOnMonitor(mended, step.focusMonitor);
+  const listed = { ...without(session, LIST_FIELDS), ...lists };
+  const desk = deskInForce(profile, listed);
+  const there = settledOn(
+    {
+      ...listed,
+      windows: windows.map((window) =>
+        step.windows[window.id] ? whereItsWorkspaceIs(window, desk) : window,
+      ),
+      arrangements: arrangementsAfter(session.arrangements, step.arrangements, desk),
+      shown: { ...session.shown, ...step.shown },
+    },
+    profile,
+    desk,
+  );
+  const focused = windowOf(there, step.focus);
+  if (focused && isShown(there, focused)) return withFocus(there, focused);
+  const { id } = monitorOf(desk, step.focusMonitor);
+  return withFocusOnMonitor(there, id);
+}
+
+/** A window put back to a monitor that its workspace is not on now. */
+function whereItsWorkspaceIs(window: SessionWindow, desk: DeskInForce): SessionWindow {
+  if (desk.joined) return window;
+  const monitor = homeOfWorkspace(desk, window.workspace);
+  return monitor === undefined || monitor === window.monitor ? window : { ...window, monitor };
+}
+
+function homeOfWorkspace(desk: DeskInForce, workspace: string): string | undefined {
+  return desk.workspaces.find(({ id }) => id === workspace)?.monitor;
+}
+
+/** The arrangements a step brings back; one of a workspace that is on another monitor now, also there. */
+function arrangementsAfter(
+  now: Session['arrangements'],
+  former: Step['arrangements'],
+  desk: DeskInForce,
+): Session['arrangements'] {
+  const after = { ...now, ...former };
+  for (const [key, arrangement] of Object.entries(former)) {
+    if (!now[key]?.left) continue;
+    after[key] = { ...arrangement, left: true };
+    const [workspace = '', monitor = ''] = key.split('/');
+    const home = homeOfWorkspace(desk, workspace);
+    if (desk.joined || home === undefined || home === monitor) continue;
+    const there = placeKey(workspace, home);
+    const { order, hand } = arrangement;
+    const { hand: _hand, ...rest } = now[there] ?? { order: [] };
+    after[there] = { ...rest, order, ...(hand !== undefined && { hand }) };
+  }
+  return after;
 }

@@ -1,23 +1,22 @@
-import {
-  deskInForce,
-  monitorFor,
-  monitorOf,
-  workspacesOn,
-  type DeskInForce,
-} from '../desk/desk.ts';
+import { deskInForce, monitorFor, monitorOf, type DeskInForce } from '../desk/desk.ts';
+import { fallbackOf } from '../desk/homes.ts';
+import { workArea } from '../desk/work-area.ts';
+import { keptInside } from '../geometry/rect.ts';
 import { nearestName } from '../profile/nearest.ts';
 import type { Profile } from '../profile/schema.ts';
 import type { Finding } from './findings.ts';
 import type { SessionInput, WindowInput } from './schema.ts';
+import { connectedIds } from './connect.ts';
+import { settledOn, shownOnDesk } from './settle.ts';
 import {
   isShown,
-  mendOrders,
+  placeKey,
   windowOf,
   withFocus,
   type Session,
   type SessionWindow,
 } from './session.ts';
-import { firstStanding } from './standing.ts';
+import { firstStanding, stood } from './standing.ts';
 
 /** A session ready to run, and what in its file could not be taken as it was. */
 export interface Opened {
@@ -36,29 +35,39 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
     findings.push({ kind: 'unknown-name', path, value, nearest: nearestName(value, names) });
 
   // What lasts only while a key is held, or until something else is done, does not outlive a visit.
-  const { switching: _choice, shaping: _steps, desktop, calledBack: _back, ...kept } = input;
+  const { switching: _choice, shaping: _steps, calledBack: _back, ...lasting } = input;
+  const { choosingMode: _mode, desktop, connected: devices, ...kept } = lasting;
   const { desk: deskId, focus, pocket, minimised, joined: _was, ...rest } = kept;
   const deskIds = profile.desks.map((desk) => desk.id);
   const deskKnown = deskId !== undefined && deskIds.includes(deskId);
   if (deskId !== undefined && !deskKnown) unknown('desk', deskId, deskIds);
-  const monitorIds = profile.monitors.map((monitor) => monitor.id);
-  input.connected?.forEach((id, i) => {
-    if (!monitorIds.includes(id)) unknown(`connected[${i}]`, id, monitorIds);
-  });
+  const plugged = devices && connectedIds(profile, devices);
+  if (plugged) findings.push(...plugged.findings);
+  const connected = plugged && plugged.ids.length > 0 ? { connected: plugged.ids } : {};
+  const isUnplugged = input.unplugged === true || devices?.length === 0;
 
-  const desk = deskInForce(profile, input);
-  const shown = shownWorkspaces(input, desk);
+  const connection = { ...rest, ...connected, ...(deskKnown && { desk: deskId }) };
+  const desk = deskInForce(profile, connection);
+  const { shown } = shownOnDesk({ ...connection, windows: [], focusMonitor: '' }, desk);
   const windows = input.windows.map((window, i): SessionWindow => {
-    const { asked, homeMissing } = askedPlace(window, desk);
+    const was = whereItWas(window, input);
+    if (was && desk.workspaces.some(({ id }) => id === was.workspace)) {
+      return standingSomewhere({ ...window, ...was }, desk);
+    }
+    const { asked, isKnown } = askedPlace(window, desk, profile);
     if (asked.workspace === null) {
       unknown(`windows[${i}].workspace`, window.workspace!, ids(desk.workspaces));
     }
-    if (homeMissing) unknown(`windows[${i}].monitor`, window.monitor!, ids(desk.monitors));
-    const workspace =
-      asked.workspace ?? shown[asked.monitor ?? desk.monitors[0]!.id] ?? desk.workspaces[0]!.id;
+    if (!isKnown) unknown(`windows[${i}].monitor`, window.monitor!, ids(profile.monitors));
+    const own = asked.monitor ?? desk.monitors[0]!.id;
+    const there = desk.monitors.some(({ id }) => id === own)
+      ? own
+      : fallbackOf(profile, own, desk.monitors).monitor.id;
+    const workspace = asked.workspace ?? shown[there] ?? desk.workspaces[0]!.id;
     const home = desk.workspaces.find(({ id }) => id === workspace)!;
-    const monitor = monitorFor(desk, home, asked.monitor ?? desk.monitors[0]!.id);
-    if (asked.monitor !== undefined && asked.monitor !== monitor) {
+    const monitor = monitorFor(desk, home, there);
+    const away = window.away ?? (own === there ? undefined : own);
+    if (asked.monitor !== undefined && asked.monitor !== monitor && !desk.joined) {
       findings.push({
         kind: 'elsewhere',
         window: window.id,
@@ -67,7 +76,8 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
         asked: asked.monitor,
       });
     }
-    return standingSomewhere({ ...window, workspace, monitor }, desk);
+    const memory = desk.joined && away !== undefined ? { away } : {};
+    return standingSomewhere({ ...window, workspace, monitor, ...memory }, desk);
   });
 
   const known = new Set(windows.map((window) => window.id));
@@ -85,9 +95,10 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
     minimised,
     windows.filter((window) => window.minimised),
   );
-  let session: Session = mendOrders({
-    ...rest,
-    ...(deskKnown && { desk: deskId }),
+  const { unplugged: _was_, ...listed } = connection;
+  const opened: Session = {
+    ...listed,
+    ...(isUnplugged && { unplugged: true }),
     ...(desk.joined && { joined: true }),
     ...(desktop && !desktop.whileHeld && { desktop }),
     ...(pocketed.length > 0 && { pocket: pocketed }),
@@ -97,7 +108,8 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
     opened: countsOfOpened(input),
     recent: [...new Set([...recent, ...newestFirst])],
     focusMonitor: monitorOf(desk, input.focusMonitor ?? '').id,
-  });
+  };
+  let session = settledOn(opened, profile, desk);
   const named = windowOf(session, focus);
   // What is out of sight cannot have the focus.
   if (session.desktop) return { session, findings };
@@ -112,41 +124,38 @@ function ids(list: readonly { id: string }[]): string[] {
   return list.map((item) => item.id);
 }
 
-/** What a window asks for: a workspace (null when there is no such one), and a monitor that exists. */
-function askedPlace(window: WindowInput, desk: DeskInForce) {
+/** Where a window was in a session that ran: in an order that lists it. It goes on from there. */
+function whereItWas({ id, workspace, monitor }: WindowInput, { arrangements }: SessionInput) {
+  if (workspace === undefined || monitor === undefined) return null;
+  const arrangement = arrangements[placeKey(workspace, monitor)];
+  return arrangement && !arrangement.left && arrangement.order.includes(id)
+    ? { workspace, monitor }
+    : null;
+}
+
+/** What a window asks for: a workspace (null when there is no such one), and a monitor of the profile. */
+function askedPlace(window: WindowInput, desk: DeskInForce, profile: Profile) {
   const workspace =
     window.workspace === undefined
       ? undefined
       : (desk.workspaces.find((home) => home.id === window.workspace)?.id ?? null);
-  const monitor = desk.monitors.find((candidate) => candidate.id === window.monitor)?.id;
+  const monitor = profile.monitors.find((candidate) => candidate.id === window.monitor)?.id;
   return {
     asked: { workspace, monitor },
-    homeMissing: window.monitor !== undefined && monitor === undefined,
+    isKnown: window.monitor === undefined || monitor !== undefined,
   };
-}
-
-function shownWorkspaces(input: SessionInput, desk: DeskInForce): Record<string, string> {
-  const shown: Record<string, string> = {};
-  if (desk.joined) {
-    const wanted = Object.values(input.shown).find((id) =>
-      desk.workspaces.some((workspace) => workspace.id === id),
-    );
-    const all = wanted ?? desk.workspaces[0]!.id;
-    return Object.fromEntries(desk.monitors.map(({ id }) => [id, all]));
-  }
-  for (const monitor of desk.monitors) {
-    const here = workspacesOn(desk, monitor.id);
-    const wanted = here.find((workspace) => workspace.id === input.shown[monitor.id]);
-    shown[monitor.id] = (wanted ?? here[0])!.id;
-  }
-  return shown;
 }
 
 /** A window in sight that no tile holds must stand somewhere from the beginning. */
 function standingSomewhere(window: SessionWindow, desk: DeskInForce): SessionWindow {
   const isFree = window.held === 'floating' || window.held === 'left-alone';
-  if (!isFree || window.standing) return window;
-  return { ...window, standing: firstStanding(window, monitorOf(desk, window.monitor)) };
+  const { standing } = window;
+  if (!isFree || standing?.area) return window;
+  const monitor = monitorOf(desk, window.monitor);
+  if (!standing) return { ...window, standing: stood(firstStanding(window, monitor), monitor) };
+  const isKept = window.held === 'floating';
+  const there = isKept ? keptInside(workArea(monitor).area, standing) : standing;
+  return { ...window, standing: stood(there, monitor) };
 }
 
 function lastOpenedIn(session: Session): SessionWindow | undefined {

@@ -1,6 +1,8 @@
-import { deskInForce, monitorOf, unknownNames, type DeskInForce } from '../desk/desk.ts';
+import { deskFindings } from '../desk/check.ts';
+import { deskInForce, monitorOf, type DeskInForce } from '../desk/desk.ts';
+import { unknownNames } from '../desk/unknown.ts';
 import { workArea } from '../desk/work-area.ts';
-import type { Axis, Rect } from '../geometry/rect.ts';
+import { meet, type Axis, type Rect } from '../geometry/rect.ts';
 import type { Held, Profile } from '../profile/schema.ts';
 import { arrange, tilingInForce, type Arranged } from './arrange.ts';
 import type { Finding } from './findings.ts';
@@ -12,7 +14,7 @@ import {
   type SessionWindow,
   type Situation,
 } from './session.ts';
-import { firstStanding } from './standing.ts';
+import { standingNow, standsAt } from './standing.ts';
 
 /** Where a window is, in physical pixels of the joint desktop. */
 export interface Placement extends Rect {
@@ -45,6 +47,7 @@ export function place(
     kind: 'unknown-name',
     ...unknown,
   }));
+  for (const finding of deskFindings(desk)) findings.push(finding);
   const situation = { session, profile, desk };
   const { windows } = session;
   const placements: (Placement | undefined)[] = windows.map(() => undefined);
@@ -59,9 +62,18 @@ export function place(
   for (let i = 0; i < windows.length; i++) {
     if (placements[i]) continue;
     const window = windows[i]!;
-    placements[i] = placementOf(situation, window, undefined, isShown(session, window));
+    const placement = placementOf(situation, window, undefined, isShown(session, window));
+    placements[i] = placement;
+    if (placement.shown && placement.held === 'left-alone' && isOutside(placement, desk)) {
+      findings.push({ kind: 'outside', window: window.id, monitor: window.monitor });
+    }
   }
   return { placements: placements as Placement[], findings };
+}
+
+/** True where a window meets no work area. */
+export function isOutside(rect: Rect, { monitors }: DeskInForce): boolean {
+  return !monitors.some((monitor) => meet(rect, workArea(monitor).area));
 }
 
 /** The placements of the windows a monitor shows, in the order in which they opened. */
@@ -139,7 +151,7 @@ function placedOf(
       const isHere = isSeen || isShown(session, given.window);
       return placementOf(situation, given.window, given, isHere);
     });
-  if (session.paused) return anew();
+  if (session.paused || session.unplugged) return anew();
   return isSeen ? (read.shown ??= anew()) : (read.unseen ??= anew());
 }
 
@@ -167,7 +179,7 @@ function placementOf(
     monitor: window.monitor,
     workspace: window.workspace,
     held: floats ? 'floating' : window.held,
-    shown: isSeen && !given?.covered,
+    shown: isSeen && !given?.covered && !session.unplugged,
     tile: given?.tile ?? null,
     x,
     y,
@@ -186,14 +198,14 @@ function rectOf(
 ): Rect {
   const monitor = monitorOf(desk, window.monitor);
   const paused = session.paused?.standing[window.id];
-  if (paused) return paused;
+  if (paused) return standsAt(window, paused, monitor);
   if (window.fullScreen) return fitInto(window, monitor, monitor.scale);
   if (window.maximised) {
     const { gaps } = tilingInForce(profile, session, window.workspace, window.monitor);
     return fitInto(window, workArea(monitor, gaps.outer).area, monitor.scale);
   }
   if (given) return fitInto(window, given.tile, monitor.scale);
-  return window.standing ?? firstStanding(window, monitor);
+  return standingNow(window, monitor);
 }
 
 const reads = new WeakMap<Arranged, ReadTiles>();

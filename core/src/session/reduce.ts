@@ -1,7 +1,9 @@
 import { deskInForce } from '../desk/desk.ts';
 import type { Rect } from '../geometry/rect.ts';
 import type { Profile } from '../profile/schema.ts';
-import { runCommand, type Command } from './commands/index.ts';
+import { runCommand, settled, type Command } from './commands/index.ts';
+import { setMode, withoutChoice } from './commands/desks.ts';
+import { monitorsChanged, type Connected } from './connect.ts';
 import { windowsBack } from './commands/desktop.ts';
 import { switched } from './commands/switch.ts';
 import { windowAsked, windowClosed, windowOpened, windowRetitled } from './commands/windows.ts';
@@ -30,6 +32,8 @@ export type SessionEvent =
   | { type: 'window-asked'; id: string; rect: Partial<Rect> }
   /** The key of a command that lasts while it is held is let go; `taken` false where its outcome is dropped. */
   | { type: 'key-released'; taken: boolean }
+  /** Monitors were plugged in or pulled: all that are connected now. */
+  | { type: 'monitors-changed'; connected: readonly Connected[] }
   | { type: 'profile-edited'; before: Profile };
 
 /**
@@ -59,12 +63,24 @@ export function reduce(session: Session, event: SessionEvent, profile: Profile):
       return windowAsked(situation, event.id, event.rect);
     case 'key-released':
       return keyReleased(situation, event.taken);
+    case 'monitors-changed':
+      return monitorsChanged({ ...situation, session: settled(situation, null) }, event.connected);
     case 'profile-edited':
       return profileEdited(situation, event.before);
   }
 }
 
-function keyReleased({ session, profile }: Situation, taken: boolean): Outcome {
+const DROPPED = { decided: 'nothing changed', because: 'the choice is dropped' };
+
+function keyReleased(situation: Situation, taken: boolean): Outcome {
+  const { session, profile } = situation;
+  if (session.choosingMode) {
+    const chosen = session.choosingMode;
+    if (!taken) return did(withoutChoice(session), DROPPED);
+    const outcome = setMode(situation, chosen);
+    if (situation.desk.mode === chosen) return outcome;
+    return { ...outcome, session: remembered(session, outcome.session, 'desk-mode') };
+  }
   if (session.switching) {
     const next = switched(session, taken);
     const window = windowOf(next, next.focus);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  between,
   countField,
   fields,
   flagField,
@@ -12,7 +13,7 @@ import {
   weightField,
 } from '../profile/fields.ts';
 import { AXES, FIRST_AXES, LAYOUT_KINDS, layoutSchema, SIDES, STRIPS } from '../profile/layout.ts';
-import { HELD, hintFields, KINDS } from '../profile/schema.ts';
+import { HELD, hintFields, identityFields, KINDS, MODES } from '../profile/schema.ts';
 import type { HandTree } from '../tree/hand.ts';
 
 /** What arrows do to the window being shaped. */
@@ -22,13 +23,25 @@ export type Shaping = (typeof SHAPING)[number];
 /** Windows a session may hold, and ids a list of them. */
 const MOST = 10_000;
 
+/**
+ * Where a window stands, in physical pixels of the joint desktop, and the work area in which it was put
+ * there: in another one it keeps its share of it.
+ */
+const standingField = fields({
+  ...rectField.shape,
+  area: fields({ ...rectField.shape, scale: between(0.25, 8, 'a scale') }).exactOptional(),
+});
+export type Standing = z.output<typeof standingField>;
+
 /** How a window is held and where: what commands change of it, and undo puts back. */
 const holdingFields = {
   held: oneOf(HELD).default('tiled'),
   monitor: idField.exactOptional(),
   workspace: idField.exactOptional(),
-  /** Where it stands while it is not in a tile, in physical pixels of the joint desktop. */
-  standing: rectField.exactOptional(),
+  /** The monitor it returns to when that is connected again, where monitors share their workspaces. */
+  away: idField.exactOptional(),
+  /** Where it stands while it is not in a tile. */
+  standing: standingField.exactOptional(),
   stayAbove: flagField.exactOptional(),
   /** On every workspace of its monitor. */
   everywhere: flagField.exactOptional(),
@@ -36,7 +49,7 @@ const holdingFields = {
    * It left its tile only while it stays above, is everywhere, or all windows float, and goes back after;
    * with it, where it stood when it floated before.
    */
-  lifted: fields({ standing: rectField.exactOptional() }).exactOptional(),
+  lifted: fields({ standing: standingField.exactOptional() }).exactOptional(),
   maximised: flagField.exactOptional(),
   fullScreen: flagField.exactOptional(),
   minimised: flagField.exactOptional(),
@@ -44,8 +57,9 @@ const holdingFields = {
   pocketedFrom: fields({
     workspace: idField,
     monitor: idField,
+    away: idField.exactOptional(),
     held: oneOf(HELD),
-    standing: rectField.exactOptional(),
+    standing: standingField.exactOptional(),
   }).exactOptional(),
 };
 
@@ -96,6 +110,8 @@ const handTreeSchema: z.ZodType<HandTree> = z.union([idField, handSplitSchema], 
 const arrangementSchema = fields({
   /** Windows in their order, tiled or not. A pocketed one keeps its place while it is called back elsewhere. */
   order: listOf(idField, 'window ids', MOST),
+  /** The workspace is on another monitor: this is how it was here, for its return. */
+  left: flagField.exactOptional(),
   /** The tree made by hand. */
   hand: handTreeSchema.exactOptional(),
   /** How the next window that opens divides this one. */
@@ -113,11 +129,16 @@ const arrangementSchema = fields({
 });
 export type Arrangement = z.output<typeof arrangementSchema>;
 
-export const HOLDING_FIELDS = Object.keys(holdingFields) as (keyof typeof holdingFields)[];
+export const HOLDING_FIELDS = keysOf(holdingFields);
 const holdingSchema = fields(holdingFields);
 
-/** A workspace made in the session. */
-const madeSchema = fields({ id: idField, monitor: idField });
+/** A workspace made in the session, or put on a monitor by key. */
+const madeSchema = fields({
+  id: idField,
+  monitor: idField,
+  /** It was there because its monitor had no other. */
+  byItself: flagField.exactOptional(),
+});
 
 /** What of a session as a whole commands change and undo puts back. */
 const listFields = {
@@ -130,7 +151,34 @@ const listFields = {
   /** The profile's workspaces that are closed for now. */
   workspacesClosed: listOf(idField, 'workspaces').exactOptional(),
 };
-export const LIST_FIELDS = Object.keys(listFields) as (keyof typeof listFields)[];
+/** What decides which monitors there are, and where workspaces are at home. */
+const connectionFields = {
+  desk: idField.exactOptional(),
+  /** Chosen by key; the desk's own mode where left out. */
+  mode: oneOf(MODES).exactOptional(),
+  /** The monitor that is lit in the mode `one`. */
+  only: idField.exactOptional(),
+  /** Workspaces put on a monitor by key: it is their home. */
+  workspacesPut: listOf(madeSchema, 'workspaces').exactOptional(),
+};
+export const CONNECTION_FIELDS = ['connected', ...keysOf(connectionFields)] as const;
+
+export const LIST_FIELDS = keysOf(listFields);
+
+function keysOf<T extends object>(shape: T): (keyof T)[] {
+  return Object.keys(shape) as (keyof T)[];
+}
+
+/** A connected device that tells who it is. */
+export const deviceSchema = fields({ name: textField.exactOptional(), ...identityFields });
+/** Monitors by id, or as devices by which the profile knows them. Empty: none is connected. */
+export const connectedField = listOf(
+  z.union([idField, deviceSchema], {
+    error: 'a monitor id, or a device with maker, model, serial and name',
+  }),
+  'monitors',
+  32,
+);
 
 /** What one step changed, as it was on the other side of it. An arrangement not there then is an empty order. */
 const stepSchema = fields({
@@ -139,6 +187,11 @@ const stepSchema = fields({
   arrangements: z.record(z.string(), arrangementSchema, { error: 'arrangements by place' }),
   shown: z.record(idField, idField, { error: 'workspaces by monitor' }),
   ...listFields,
+  /** What was connected, and how; only where the step changed it. Windows follow by themselves. */
+  connection: fields({
+    ...connectionFields,
+    connected: listOf(idField, 'monitor ids', 32).exactOptional(),
+  }).exactOptional(),
   focus: idField.exactOptional(),
   focusMonitor: idField,
 });
@@ -151,10 +204,11 @@ export type Step = z.output<typeof stepSchema>;
 export const sessionSchema = fields({
   windows: listOf(windowSchema, 'windows', MOST).default([]),
   focus: idField.exactOptional(),
-  desk: idField.exactOptional(),
-  connected: listOf(idField, 'monitor ids', 32)
-    .min(1, { error: 'at least one monitor id' })
-    .exactOptional(),
+  ...connectionFields,
+  /** All that the desk has where left out. */
+  connected: connectedField.exactOptional(),
+  /** No monitor is connected: the session waits as it is. */
+  unplugged: flagField.exactOptional(),
   focusMonitor: idField.exactOptional(),
   shown: z.record(idField, idField, { error: 'workspaces by monitor' }).default({}),
   /** The workspace each monitor showed before the present one. */
@@ -170,7 +224,7 @@ export const sessionSchema = fields({
   joined: flagField.exactOptional(),
   /** The engine is paused: where every window stood then, and which opened since. */
   paused: fields({
-    standing: z.record(idField, rectField, { error: 'rectangles by window' }),
+    standing: z.record(idField, standingField, { error: 'rectangles by window' }),
     opened: listOf(idField, 'window ids', MOST),
   }).exactOptional(),
   /** The bare desktop is shown, while a key is held or until it is pressed again; what had the focus. */
@@ -180,6 +234,8 @@ export const sessionSchema = fields({
     among: listOf(idField, 'window ids', MOST).min(1, { error: 'at least one window id' }),
     at: z.int().min(0),
   }).exactOptional(),
+  /** A mode to choose while the key is held. */
+  choosingMode: oneOf(MODES).exactOptional(),
   /** The window that call-back brought last, as long as nothing else was done. */
   calledBack: idField.exactOptional(),
   /** The focused window is being shaped by keys: what arrows do, and how many steps were made. */

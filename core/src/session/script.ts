@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { deviceText } from '../desk/match.ts';
 import {
   byShape,
   coordinateField,
@@ -21,7 +22,7 @@ import type { Finding } from './findings.ts';
 import { openSession } from './open.ts';
 import { place, type Placement } from './place.ts';
 import { reduce, type SessionEvent } from './reduce.ts';
-import { sessionSchema, windowSchema, type SessionInput } from './schema.ts';
+import { connectedField, sessionSchema, windowSchema, type SessionInput } from './schema.ts';
 import type { Reason, Session } from './session.ts';
 
 const MOST_STEPS = 10_000;
@@ -40,6 +41,7 @@ const EVENTS = {
   point: fields({ point: idField }),
   retitle: fields({ retitle: idField, title: textField }),
   ask: fields({ ask: idField, rect: askedField }),
+  plugged: fields({ plugged: connectedField }),
   release: fields({ release: oneOf(['taken', 'dropped']) }),
   mark: fields({ mark: idField }),
   same: fields({ same: idField }),
@@ -144,6 +146,7 @@ function eventOf(step: Happening): SessionEvent {
   if ('close' in step) return { type: 'window-closed', id: step.close };
   if ('point' in step) return { type: 'window-focused', id: step.point };
   if ('retitle' in step) return { type: 'window-retitled', id: step.retitle, title: step.title };
+  if ('plugged' in step) return { type: 'monitors-changed', connected: step.plugged };
   if ('ask' in step) return { type: 'window-asked', id: step.ask, rect: step.rect };
   return { type: 'key-released', taken: step.release === 'taken' };
 }
@@ -151,6 +154,10 @@ function eventOf(step: Happening): SessionEvent {
 function stepText(step: Happening): string {
   if ('command' in step) return commandText(step);
   if ('open' in step) return `open ${step.open.id}`;
+  if ('plugged' in step) {
+    const names = step.plugged.map((each) => (typeof each === 'string' ? each : deviceText(each)));
+    return `plugged ${names.join(', ') || 'nothing'}`;
+  }
   const [[name, value] = ['', '']] = Object.entries(step);
   return `${name} ${String(value)}`;
 }
@@ -160,7 +167,9 @@ type Standing = ReadonlyMap<string, string>;
 
 function standingOf(session: Session, profile: Profile): Standing {
   const { placements } = place(session, profile);
-  const orders = Object.entries(session.arrangements).filter(([, { order }]) => order.length > 0);
+  const orders = Object.entries(session.arrangements).filter(
+    ([, { order, left }]) => order.length > 0 && !left,
+  );
   return new Map([
     ...placements.map(
       ({ id, ...placement }) => [`window ${id}`, JSON.stringify(placement)] as const,

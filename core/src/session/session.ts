@@ -9,9 +9,11 @@ export type SessionWindow = WindowInput & { monitor: string; workspace: string }
 /**
  * The state of a running desk: an immutable value. Written as JSON it is a session file.
  */
-export interface Session extends Omit<SessionInput, 'windows'> {
+export interface Session extends Omit<SessionInput, 'windows' | 'connected'> {
   /** In the order they opened. */
   windows: readonly SessionWindow[];
+  /** Ids of the profile's monitors. */
+  connected?: string[];
   focusMonitor: string;
 }
 
@@ -55,7 +57,22 @@ export function placeKey(workspace: string, monitor: string): string {
 const EMPTY: Arrangement = { order: [] };
 
 export function arrangementOf(session: Session, workspace: string, monitor: string): Arrangement {
-  return session.arrangements[placeKey(workspace, monitor)] ?? EMPTY;
+  return liveOf(session.arrangements[placeKey(workspace, monitor)]);
+}
+
+const lives = new WeakMap<Arrangement, Arrangement>();
+
+/** An arrangement as it is now: of one that was left, only what was chosen by key still holds. */
+function liveOf(arrangement: Arrangement = EMPTY): Arrangement {
+  if (!arrangement.left) return arrangement;
+  const { layout, adjusted } = arrangement;
+  const live = lives.get(arrangement) ?? {
+    order: [],
+    ...(layout && { layout }),
+    ...(adjusted && { adjusted }),
+  };
+  lives.set(arrangement, live);
+  return live;
 }
 
 const indices = new WeakMap<readonly SessionWindow[], ReadonlyMap<string, number>>();
@@ -118,7 +135,7 @@ export function withArrangement(
   change: (arrangement: Arrangement) => Arrangement,
 ): Session {
   const key = placeKey(workspace, monitor);
-  const arrangement = change(session.arrangements[key] ?? EMPTY);
+  const arrangement = change(liveOf(session.arrangements[key]));
   return { ...session, arrangements: { ...session.arrangements, [key]: arrangement } };
 }
 
@@ -230,8 +247,14 @@ export function mendOrders(session: Session): Session {
   }
   const arrangements: Record<string, Arrangement> = {};
   for (const key of new Set([...Object.keys(session.arrangements), ...members.keys()])) {
-    const arrangement = session.arrangements[key] ?? EMPTY;
+    const former = session.arrangements[key] ?? EMPTY;
     const here = members.get(key) ?? new Set<string>();
+    // How a workspace was on a monitor that it left is not touched until it returns.
+    if (former.left && here.size === 0) {
+      arrangements[key] = former;
+      continue;
+    }
+    const arrangement = liveOf(former);
     if (arrangement.order.length === here.size && arrangement.order.every((id) => here.has(id))) {
       arrangements[key] = arrangement;
       continue;

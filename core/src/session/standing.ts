@@ -1,9 +1,9 @@
-import { monitorOf, type DeskInForce, type PlacedMonitor } from '../desk/desk.ts';
+import type { PlacedMonitor } from '../desk/desk.ts';
 import { workArea } from '../desk/work-area.ts';
 import { round, toPixels } from '../geometry/round.ts';
-import { centredIn, keptInside, type Rect, type Size } from '../geometry/rect.ts';
+import { centredIn, keptInside, sameRect, type Rect, type Size } from '../geometry/rect.ts';
 import { largestAllowed, minimumOf } from './hints.ts';
-import type { WindowInput } from './schema.ts';
+import type { Standing, WindowInput } from './schema.ts';
 
 /** Without a preferred size a floating window takes this part of its work area, in both axes. */
 const FLOATING_SHARE = 0.5;
@@ -55,29 +55,55 @@ function floatingSize(window: WindowInput, monitor: PlacedMonitor, area: Size): 
   return largestAllowed(window, asRoomAllows, monitor.scale) ?? asked;
 }
 
-/** A standing window taken to another monitor: it keeps its share of the work area, not its pixels. */
-export function carriedStanding(
-  window: WindowInput & { monitor: string; standing: Rect },
+/** A rectangle as a window stands in a monitor's work area from now on. */
+export function stood(rect: Rect, monitor: PlacedMonitor): Standing {
+  const { x, y, width, height } = rect;
+  return { x, y, width, height, area: { ...workArea(monitor).area, scale: monitor.scale } };
+}
+
+/**
+ * Where a window stands on a monitor: as it was put, if in this very work area; in another one, on
+ * another monitor or after this one was moved, turned or scaled, it keeps its share of the work area, not
+ * its pixels, and is inside. One that is left alone is nobody's to move.
+ */
+export function standsAt(window: WindowInput, standing: Standing, to: PlacedMonitor): Rect {
+  const { x, y, width, height, area: from } = standing;
+  const rect = { x, y, width, height };
+  if (!from || window.held === 'left-alone') return rect;
+  const { area } = workArea(to);
+  if (sameRect(from, area) && from.scale === to.scale) return rect;
+  return carried(window, standing, from, to);
+}
+
+/** Where a window stands on its monitor now: as it was put, or as it would stand at first. */
+export function standingNow(window: WindowInput, monitor: PlacedMonitor): Rect {
+  return window.standing
+    ? standsAt(window, window.standing, monitor)
+    : firstStanding(window, monitor);
+}
+
+/** The same share of a monitor's work area as a rectangle had of a former one. */
+export function carried(
+  window: WindowInput,
+  rect: Rect,
+  from: Rect & { scale: number },
   to: PlacedMonitor,
-  desk: DeskInForce,
 ): Rect {
-  const from = monitorOf(desk, window.monitor);
-  const old = workArea(from).area;
-  const area = workArea(to).area;
+  const { area } = workArea(to);
   const wanted: Size =
     window.resizable === false
       ? {
-          width: round((window.standing.width * to.scale) / from.scale),
-          height: round((window.standing.height * to.scale) / from.scale),
+          width: round((rect.width * to.scale) / from.scale),
+          height: round((rect.height * to.scale) / from.scale),
         }
       : {
-          width: Math.max(1, round((window.standing.width * area.width) / old.width)),
-          height: Math.max(1, round((window.standing.height * area.height) / old.height)),
+          width: Math.max(1, round((rect.width * area.width) / from.width)),
+          height: Math.max(1, round((rect.height * area.height) / from.height)),
         };
   const size = largestAllowed(window, wanted, to.scale) ?? minimumOf(window, to.scale);
   return keptInside(area, {
-    x: area.x + round(((window.standing.x - old.x) * area.width) / old.width),
-    y: area.y + round(((window.standing.y - old.y) * area.height) / old.height),
+    x: area.x + round(((rect.x - from.x) * area.width) / from.width),
+    y: area.y + round(((rect.y - from.y) * area.height) / from.height),
     ...size,
   });
 }

@@ -1,6 +1,7 @@
+import { deskInForce, type DeskInForce } from '../desk/desk.ts';
 import { profileSchema, type Profile } from '../profile/schema.ts';
 import { openSession } from '../session/open.ts';
-import { place, type Placement } from '../session/place.ts';
+import { place, type Placed, type Placement } from '../session/place.ts';
 import { reduce, type SessionEvent } from '../session/reduce.ts';
 import { sessionSchema } from '../session/schema.ts';
 import type { Reason, Session } from '../session/session.ts';
@@ -10,13 +11,19 @@ import type { Command } from '../session/commands/index.ts';
 export interface TestDesk {
   profile: Profile;
   session: Session;
+  desk: DeskInForce;
   trace: readonly Reason[];
   /** Runs plain commands by their ids, others as they are. */
   run: (...commands: (Command | Command['command'])[]) => TestDesk;
   event: (event: SessionEvent) => TestDesk;
+  /** The profile is edited to this. */
+  edited: (profile: Profile) => TestDesk;
+  /** Exactly these monitors are connected now. */
+  plug: (...monitors: string[]) => TestDesk;
   /** Windows as "x,y w×h", by id. */
   shapes: () => Record<string, string>;
   at: (id: string) => Placement;
+  placed: () => Placed;
 }
 
 export function testDesk(profileInput: unknown, sessionInput: unknown = {}): TestDesk {
@@ -30,12 +37,19 @@ function deskOf(profile: Profile, session: Session, trace: readonly Reason[]): T
     const outcome = reduce(deepFrozen(session), happening, deepFrozen(profile));
     return deskOf(profile, outcome.session, outcome.trace);
   };
-  const placed = () => place(session, profile).placements;
+  const placed = () => place(session, profile);
   return {
     profile,
     session,
+    desk: deskInForce(profile, session),
     trace,
     event,
+    edited(next) {
+      const happening = { type: 'profile-edited' as const, before: profile };
+      const outcome = reduce(deepFrozen(session), happening, deepFrozen(next));
+      return deskOf(next, outcome.session, outcome.trace);
+    },
+    plug: (...connected) => event({ type: 'monitors-changed', connected }),
     run: (...commands) =>
       commands.reduce<TestDesk>(
         (desk, command) => {
@@ -44,8 +58,9 @@ function deskOf(profile: Profile, session: Session, trace: readonly Reason[]): T
         },
         deskOf(profile, session, trace),
       ),
-    shapes: () => Object.fromEntries(placed().map((p) => [p.id, shapeText(p)])),
-    at: (id) => placed().find((placement) => placement.id === id)!,
+    shapes: () => Object.fromEntries(placed().placements.map((p) => [p.id, shapeText(p)])),
+    placed,
+    at: (id) => placed().placements.find((placement) => placement.id === id)!,
   };
 }
 

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { DIRECTIONS } from '../../geometry/direction.ts';
 import { fields, flagField, idField, oneOf, textField, whole } from '../../profile/fields.ts';
 import { layoutSchema } from '../../profile/layout.ts';
+import { MODES, whichMonitorField } from '../../profile/schema.ts';
 import { nearestName } from '../../profile/nearest.ts';
 import { SHAPING } from '../schema.ts';
 import { PLAIN_COMMANDS, type PlainCommandId } from './plain.ts';
@@ -18,6 +19,16 @@ export const commandSchema = z.discriminatedUnion(
     fields({ command: z.literal('find-window'), text: textField.exactOptional() }),
     fields({ command: z.literal('launch'), text: textField.exactOptional() }),
     fields({ command: z.literal('go-workspace'), which: idField }),
+    fields({ command: z.literal('go-monitor'), which: whichMonitorField }),
+    fields({
+      command: z.literal('put-on-monitor'),
+      which: whichMonitorField,
+      follow: flagField.exactOptional(),
+    }),
+    fields({ command: z.literal('put-workspace-on-monitor'), which: whichMonitorField }),
+    fields({ command: z.literal('use-desk'), desk: idField }),
+    /** Without a mode: the next one is chosen with every press, and taken on release. */
+    fields({ command: z.literal('desk-mode'), mode: oneOf(MODES).exactOptional() }),
     fields({
       command: z.literal('put-on-workspace'),
       which: idField,
@@ -51,6 +62,11 @@ export const SAID_COMMANDS = [
   'launch',
   'go-workspace',
   'put-on-workspace',
+  'go-monitor',
+  'put-on-monitor',
+  'put-workspace-on-monitor',
+  'use-desk',
+  'desk-mode',
   'move-edge',
   'shape-as',
   'shape-step',
@@ -89,6 +105,15 @@ export function commandText(command: Command): string {
       return `shape-step ${command.direction}${command.inward ? ', inward' : ''}`;
     case 'go-workspace':
       return `go-workspace ${command.which}`;
+    case 'go-monitor':
+    case 'put-workspace-on-monitor':
+      return `${command.command} ${command.which}`;
+    case 'put-on-monitor':
+      return `put-on-monitor ${command.which}${command.follow === false ? ', stay' : ''}`;
+    case 'use-desk':
+      return `use-desk ${command.desk}`;
+    case 'desk-mode':
+      return command.mode ? `desk-mode ${command.mode}` : 'desk-mode';
     case 'put-on-workspace':
       return `put-on-workspace ${command.which}${command.follow ? ', follow' : ''}`;
     default:

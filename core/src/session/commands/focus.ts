@@ -1,5 +1,5 @@
 import { monitorOf } from '../../desk/desk.ts';
-import { neighbourOf } from '../../desk/neighbours.ts';
+import { monitorTowards } from '../../desk/neighbours.ts';
 import {
   bearing,
   compareBearings,
@@ -41,9 +41,10 @@ export function lookAhead(situation: Situation, direction: Direction): Ahead {
   const near = from === here ? null : firstBeyond(situation, from, direction, onMonitor);
   if (near) return { window: windowOf(session, near.id)! };
 
-  const neighbour = neighbourOf(here, direction, desk.monitors);
+  const neighbour = monitorTowards(desk, here, direction);
   if (!neighbour) return null;
   const over = placeShown(situation, neighbour.id);
+  // Where the direction came in on the other side, nothing there lies beyond the edge.
   const far = firstBeyond(situation, from, direction, over) ?? mostRecent(situation, over);
   return far ? { window: windowOf(session, far.id)! } : { monitor: neighbour.id };
 }

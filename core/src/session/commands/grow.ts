@@ -19,7 +19,7 @@ import {
   type SessionWindow,
   type Situation,
 } from '../session.ts';
-import { firstStanding } from '../standing.ts';
+import { standingNow, stood } from '../standing.ts';
 import { adjust } from './shares.ts';
 import { handOf } from './split.ts';
 
@@ -96,7 +96,7 @@ function growStanding(
   const monitor = monitorOf(desk, window.monitor);
   const axis = axisOf(direction);
   const forward = isForward(direction);
-  const now = window.standing ?? firstStanding(window, monitor);
+  const now = standingNow(window, monitor);
   const own = span(now, axis);
   const room = span(workArea(monitor).area, axis);
   const size = minimumOf(window, monitor.scale);
@@ -110,8 +110,9 @@ function growStanding(
   }
   const start = forward ? own.start : own.start - pixels;
   const length = own.length + pixels;
-  const standing: Rect =
+  const grown: Rect =
     axis === 'x' ? { ...now, x: start, width: length } : { ...now, y: start, height: length };
+  const standing = stood(grown, monitor);
   return did(
     withWindow(session, window.id, (there) => ({ ...there, standing })),
     edgeMoved(window, direction, pixels),

@@ -4,6 +4,8 @@ import { windowsBack } from './desktop.ts';
 import { callApp, findWindow, launch } from './find.ts';
 import { growTowards } from './grow.ts';
 import { useLayout } from './layout.ts';
+import { chooseMode, setMode, useDesk, withoutChoice } from './desks.ts';
+import { goMonitor, putOnMonitor, putWorkspaceOnMonitor } from './monitors.ts';
 import { PLAIN, step, visit, waits, type CommandInfo } from './plain.ts';
 import { shapeAs, shapeStep, taken } from './shape.ts';
 import { switched } from './switch.ts';
@@ -34,6 +36,18 @@ function infoOf(command: Command): CommandInfo {
       return visit((now) => goWorkspace(now, command.which));
     case 'put-on-workspace':
       return step((now) => putOnWorkspace(now, command.which, command.follow ?? false));
+    case 'go-monitor':
+      return visit((now) => goMonitor(now, command.which));
+    case 'put-on-monitor':
+      return step((now) => putOnMonitor(now, command.which, command.follow ?? true));
+    case 'put-workspace-on-monitor':
+      return step((now) => putWorkspaceOnMonitor(now, command.which));
+    case 'use-desk':
+      return step((now) => useDesk(now, command.desk));
+    case 'desk-mode':
+      return command.mode
+        ? step((now) => setMode(now, command.mode!))
+        : visit((now) => chooseMode(now));
     default:
       return PLAIN[command.command];
   }
@@ -49,12 +63,19 @@ export function runCommand(
   command: Command,
 ): { outcome: Outcome; isStep: boolean } {
   const { run, isStep } = infoOf(command);
-  const session = settled(situation.session, command.command);
+  const session = settled(situation, command.command);
   const now = session === situation.session ? situation : { ...situation, session };
-  if (isStep && session.paused) return { outcome: waits(now), isStep: false };
+  if (session.unplugged && command.command !== 'use-desk') {
+    const outcome = nothing(session, 'no monitor is connected: the session waits for one');
+    return { outcome, isStep: false };
+  }
+  if (isStep && session.paused && !OF_CONNECTION.includes(command.command))
+    return { outcome: waits(now), isStep: false };
   return { outcome: run(now), isStep };
 }
 
+/** What is connected changes also while the engine is paused. */
+const OF_CONNECTION: readonly CommandId[] = ['use-desk', 'desk-mode', 'put-workspace-on-monitor'];
 const OF_DESKTOP: readonly CommandId[] = ['show-desktop', 'peek-desktop'];
 const OF_SHAPING: readonly CommandId[] = [
   'shape',
@@ -68,16 +89,21 @@ const OF_SHAPING: readonly CommandId[] = [
  * What lasts only until something else is done, ends before another command: a choice of window is
  * taken, the desktop is covered again, a shaping is taken.
  */
-function settled(session: Session, command: CommandId): Session {
+export function settled({ session, ...around }: Situation, command: CommandId | null): Session {
   let now = session;
   if (now.switching && command !== 'switch-window') now = switched(now, true);
-  if (now.desktop && !OF_DESKTOP.includes(command)) now = windowsBack(now);
-  if (now.shaping && !OF_SHAPING.includes(command)) now = taken(now);
+  if (now.desktop && !isAmong(OF_DESKTOP, command)) now = windowsBack(now);
+  if (now.shaping && !isAmong(OF_SHAPING, command)) now = taken({ session: now, ...around });
+  if (now.choosingMode && command !== 'desk-mode') now = withoutChoice(now);
   if (now.calledBack !== undefined && command !== 'call-back') {
     const { calledBack: _before, ...rest } = now;
     now = rest;
   }
   return now;
+}
+
+function isAmong(commands: readonly CommandId[], command: CommandId | null): boolean {
+  return command !== null && commands.includes(command);
 }
 
 export * from './command.ts';

@@ -1,4 +1,4 @@
-import { monitorOf } from '../../desk/desk.ts';
+import { monitorOf, type DeskInForce } from '../../desk/desk.ts';
 import {
   withArrangement,
   withoutMember,
@@ -7,7 +7,7 @@ import {
   type SessionWindow,
   type Situation,
 } from '../session.ts';
-import { carriedStanding } from '../standing.ts';
+import { carried, stood } from '../standing.ts';
 
 /** The session with a window at the end of a workspace's order; the focus stays as it was. */
 export function joined(
@@ -16,14 +16,12 @@ export function joined(
   monitor: string,
   workspace: string,
 ): Session {
-  const { standing } = window;
+  const { away: _home, ...here } = window;
   const there: SessionWindow = {
-    ...window,
+    ...here,
     monitor,
     workspace,
-    ...(standing && {
-      standing: carriedStanding({ ...window, standing }, monitorOf(desk, monitor), desk),
-    }),
+    ...leftAloneAcross(desk, window, monitor),
   };
   const at = withoutFormerPlace(
     withWindow(session, window.id, () => there),
@@ -36,6 +34,14 @@ export function joined(
     ...arrangement,
     order: [...arrangement.order, window.id],
   }));
+}
+
+/** A window that nothing touches stands where it is put: taken across, it is put there anew. */
+function leftAloneAcross(desk: DeskInForce, window: SessionWindow, to: string) {
+  const { standing } = window;
+  if (!standing?.area || window.held !== 'left-alone' || window.monitor === to) return {};
+  const monitor = monitorOf(desk, to);
+  return { standing: stood(carried(window, standing, standing.area, monitor), monitor) };
 }
 
 /** Lets go of the place that a window called back from the pocket has elsewhere: it lives here now. */

@@ -1,5 +1,5 @@
 import { monitorOf } from '../../desk/desk.ts';
-import { keptInside, type Rect } from '../../geometry/rect.ts';
+import { keptInside } from '../../geometry/rect.ts';
 import { workArea } from '../../desk/work-area.ts';
 import { LAYOUTS } from '../../layouts/index.ts';
 import { tilingInForce } from '../arrange.ts';
@@ -18,7 +18,8 @@ import {
   type SessionWindow,
   type Situation,
 } from '../session.ts';
-import { firstStanding } from '../standing.ts';
+import { firstStanding, standingNow, stood } from '../standing.ts';
+import type { Standing } from '../schema.ts';
 import { focusedWindow, isOutcome } from './focused.ts';
 import { joined, withoutFormerPlace } from './join.ts';
 import { placeInFocus } from './shares.ts';
@@ -63,7 +64,7 @@ function settledInTile({
 }
 
 /** A window out of its tile for the time being, at a rectangle. */
-function liftedTo(window: SessionWindow, standing: Rect): SessionWindow {
+function liftedTo(window: SessionWindow, standing: Standing): SessionWindow {
   if (window.held !== 'tiled') return window;
   const lifted = window.standing ? { standing: window.standing } : {};
   return { ...window, held: 'floating', lifted, standing };
@@ -76,11 +77,13 @@ function landed(window: SessionWindow): SessionWindow {
   return { ...rest, ...lifted, held: 'tiled' };
 }
 
-function standingFor(situation: Situation, window: SessionWindow): Rect {
+function standingFor(situation: Situation, window: SessionWindow): Standing {
   const monitor = monitorOf(situation.desk, window.monitor);
-  if (window.standing) return keptInside(workArea(monitor).area, window.standing);
+  if (window.standing) {
+    return stood(keptInside(workArea(monitor).area, standingNow(window, monitor)), monitor);
+  }
   const tile = placeShown(situation, window.monitor).find(({ id }) => id === window.id)?.tile;
-  return firstStanding(window, monitor, tile ?? undefined);
+  return stood(firstStanding(window, monitor, tile ?? undefined), monitor);
 }
 
 /** stay-above: the focused window floats over all others; again, it is back where it was. */
@@ -168,8 +171,7 @@ export function floatAll(situation: Situation): Outcome {
   if (!session.windows.some(isTaken)) return nothing(session, 'no window is tiled here');
   const windows = session.windows.map((window) => {
     if (!isTaken(window)) return window;
-    const { x, y, width, height } = placements.get(window.id)!;
-    return liftedTo(window, { x, y, width, height });
+    return liftedTo(window, stood(placements.get(window.id)!, monitorOf(desk, monitor)));
   });
   return did(
     withArrangement({ ...session, windows }, workspace, monitor, (there) => ({

@@ -1,5 +1,5 @@
 import { monitorOf } from '../../desk/desk.ts';
-import { neighbourOf } from '../../desk/neighbours.ts';
+import { monitorTowards } from '../../desk/neighbours.ts';
 import type { Direction } from '../../geometry/direction.ts';
 import { LAYOUTS } from '../../layouts/index.ts';
 import { renamed } from '../../tree/hand.ts';
@@ -110,7 +110,7 @@ function moved(
       because: `it is next ${direction}`,
     });
   }
-  const to = neighbourOf(monitorOf(desk, window.monitor), direction, desk.monitors);
+  const to = monitorTowards(desk, monitorOf(desk, window.monitor), direction);
   if (!to) return nothing(session, `nothing lies ${direction} of here`);
   const there = joined(situation, window, to.id, shownOn(session, to.id));
   return did(withFocus(there, windowOf(there, window.id)!), {

@@ -1,13 +1,15 @@
-import type { Rect } from '../../geometry/rect.ts';
+import { monitorOf } from '../../desk/desk.ts';
 import { place } from '../place.ts';
+import type { Standing } from '../schema.ts';
+import { stood } from '../standing.ts';
 import { did, nothing, type Outcome, type Session, type Situation } from '../session.ts';
 
 /** pause: every window stays where it stands, and nothing is arranged until resume. */
 export function pause({ session, profile, desk }: Situation): Outcome {
   if (session.paused) return nothing(session, 'the engine is paused already');
-  const standing: Record<string, Rect> = {};
-  for (const { id, x, y, width, height } of place(session, profile, desk).placements) {
-    standing[id] = { x, y, width, height };
+  const standing: Record<string, Standing> = {};
+  for (const placement of place(session, profile, desk).placements) {
+    standing[placement.id] = stood(placement, monitorOf(desk, placement.monitor));
   }
   return did(
     { ...session, paused: { standing, opened: [] } },

@@ -8,6 +8,7 @@ import { growTowards } from './grow.ts';
 import { resetLayout, stepLayout, turnLayout } from './layout.ts';
 import { floatAll, toggleEverywhere, toggleFloat, toggleStayAbove } from './lift.ts';
 import { moveInOrder, moveTowards, promote, swapWithLead } from './move.ts';
+import { bringInside } from './inside.ts';
 import { pause, resume } from './pause.ts';
 import { callBack, pocket } from './pocket.ts';
 import { shape, shapeBack, shapeDrop } from './shape.ts';
@@ -93,12 +94,13 @@ export const PLAIN = {
   'switch-window': visit(switchWindow),
   'show-desktop': visit(showDesktop),
   'peek-desktop': visit(peekDesktop),
+  'bring-inside': step(bringInside),
   'new-workspace': step(newWorkspace),
   'close-workspace': step(closeWorkspace),
   pause: visit(pause),
   resume: visit(resume),
-  undo: visit((now) => (now.session.paused ? waits(now) : undo(now.session))),
-  redo: visit((now) => (now.session.paused ? waits(now) : redo(now.session))),
+  undo: visit((now) => (now.session.paused ? waits(now) : undo(now))),
+  redo: visit((now) => (now.session.paused ? waits(now) : redo(now))),
   shape: visit((now) => (now.session.paused ? waits(now) : shape(now))),
   'shape-back': visit(shapeBack),
   'shape-drop': visit(shapeDrop),

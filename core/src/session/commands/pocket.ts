@@ -15,7 +15,7 @@ import {
   type SessionWindow,
   type Situation,
 } from '../session.ts';
-import { firstStanding } from '../standing.ts';
+import { firstStanding, stood } from '../standing.ts';
 import { focusedWindow, isOutcome } from './focused.ts';
 import { placeInFocus } from './shares.ts';
 
@@ -31,10 +31,11 @@ export function pocket(situation: Situation): Outcome {
 }
 
 function pocketed(session: Session, window: SessionWindow): Session {
-  const { workspace, monitor, held, standing } = window;
+  const { workspace, monitor, away, held, standing } = window;
   const pocketedFrom = window.pocketedFrom ?? {
     workspace,
     monitor,
+    ...(away !== undefined && { away }),
     held,
     ...(standing && { standing }),
   };
@@ -90,17 +91,20 @@ export function broughtBack({ session, desk }: Situation, window: SessionWindow)
       )
     : taken;
   const back = withWindow(left, window.id, (there) => {
-    const { pocketedFrom: _from, standing: _standing, ...rest } = there;
+    const { pocketedFrom: _from, standing: _standing, away: _away, ...rest } = there;
     if (isHome) {
-      const { held, standing } = from;
-      return { ...rest, ...here, held, ...(standing && { standing }) };
+      const { held, standing, away } = from;
+      const home = away === undefined ? {} : { away };
+      return { ...rest, ...here, ...home, held, ...(standing && { standing }) };
     }
     const { maximised: _large, fullScreen: _larger, ...plain } = rest;
-    const standing = firstStanding(there, monitorOf(desk, here.monitor));
+    const on = monitorOf(desk, here.monitor);
+    const standing = stood(firstStanding(there, on), on);
     const { workspace, monitor, held } = from;
     const pocketedFrom = {
       workspace,
       monitor,
+      ...(from.away !== undefined && { away: from.away }),
       held,
       ...(from.standing && { standing: from.standing }),
     };

@@ -16,6 +16,7 @@ import {
   type Session,
   type Situation,
 } from '../session.ts';
+import { standingNow, stood } from '../standing.ts';
 import { focusedWindow, isOutcome } from './focused.ts';
 import { growTowards } from './grow.ts';
 import { insertTowards, moveTowards } from './move.ts';
@@ -29,7 +30,8 @@ const MEANING: Record<Shaping, string> = {
 /** shape: enters the shaping of the focused window; again, takes all of it as one step. */
 export function shape(situation: Situation): Outcome {
   const { session, profile } = situation;
-  if (session.shaping) return did(taken(session), { decided: 'shaping taken', because: 'by key' });
+  if (session.shaping)
+    return did(taken(situation), { decided: 'shaping taken', because: 'by key' });
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
   return did(
@@ -89,23 +91,24 @@ function nudged({ session, profile, desk }: Situation, direction: Direction): Ou
   const window = windowOf(session, session.focus)!;
   const monitor = monitorOf(desk, window.monitor);
   const step = toPixels(profile.tiling.growStep, monitor.scale) * (isForward(direction) ? 1 : -1);
-  const from = window.standing!;
+  const from = standingNow(window, monitor);
   const axis = axisOf(direction);
-  const standing = keptInside(workArea(monitor).area, { ...from, [axis]: from[axis] + step });
-  const pixels = Math.abs(standing[axis] - from[axis]);
+  const to = keptInside(workArea(monitor).area, { ...from, [axis]: from[axis] + step });
+  const pixels = Math.abs(to[axis] - from[axis]);
   if (pixels === 0) return nothing(session, 'it ends at the work area');
   return did(
-    withWindow(session, window.id, (there) => ({ ...there, standing })),
+    withWindow(session, window.id, (there) => ({ ...there, standing: stood(to, monitor) })),
     { about: window.id, decided: `${pixels} px ${direction}`, because: 'moved by key', pixels },
   );
 }
 
 /** shape-back: takes one step of this shaping back. */
-export function shapeBack({ session }: Situation): Outcome {
+export function shapeBack(situation: Situation): Outcome {
+  const { session } = situation;
   const { shaping } = session;
   if (!shaping) return nothing(session, NOT);
   if (shaping.steps === 0) return nothing(session, 'no step of this shaping is left');
-  const former = stepsBack(session, 1);
+  const former = stepsBack(situation, 1);
   return did(
     { ...former, shaping: { ...shaping, steps: shaping.steps - 1 } },
     { about: shaping.window, decided: 'one step back', because: 'by key' },
@@ -113,10 +116,11 @@ export function shapeBack({ session }: Situation): Outcome {
 }
 
 /** shape-drop: everything as it was before the shaping. */
-export function shapeDrop({ session }: Situation): Outcome {
+export function shapeDrop(situation: Situation): Outcome {
+  const { session } = situation;
   const { shaping } = session;
   if (!shaping) return nothing(session, NOT);
-  const { shaping: _over, ...former } = stepsBack(session, shaping.steps);
+  const { shaping: _over, ...former } = stepsBack(situation, shaping.steps);
   return did(former, {
     about: shaping.window,
     decided: 'as before the shaping',
@@ -125,9 +129,9 @@ export function shapeDrop({ session }: Situation): Outcome {
 }
 
 /** The session with all steps of a shaping as one step of undo. */
-export function taken(session: Session): Session {
-  const { shaping, ...now } = session;
+export function taken(situation: Situation): Session {
+  const { shaping, ...now } = situation.session;
   if (!shaping || shaping.steps === 0) return now;
-  const { shaping: _over, ...before } = stepsBack(session, shaping.steps);
+  const { shaping: _over, ...before } = stepsBack(situation, shaping.steps);
   return remembered(before, now, 'shape');
 }

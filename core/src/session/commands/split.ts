@@ -3,6 +3,7 @@ import { isDividing, LAYOUTS } from '../../layouts/index.ts';
 import { takenOver } from '../../tree/hand.ts';
 import { arrange, handTree, type Arranged } from '../arrange.ts';
 import type { Arrangement } from '../schema.ts';
+import { stood } from '../standing.ts';
 import {
   arrangementOf,
   did,
@@ -92,7 +93,7 @@ export function carriedOver(session: Session, before: Arranged, to: string): Ses
     ...session,
     windows: session.windows.map((window) => {
       const standing = stands.get(window.id);
-      return standing ? { ...window, standing } : window;
+      return standing ? { ...window, standing: stood(standing, monitor) } : window;
     }),
   };
 }

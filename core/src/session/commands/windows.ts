@@ -8,7 +8,7 @@ import { dividedBy, longerAxis } from '../../tree/hand.ts';
 import { arrange, tilingInForce } from '../arrange.ts';
 import { minimumOf } from '../hints.ts';
 import { placeShown } from '../place.ts';
-import type { Arrangement, WindowInput } from '../schema.ts';
+import type { Arrangement, Standing, WindowInput } from '../schema.ts';
 import {
   arrangementOf,
   did,
@@ -29,7 +29,7 @@ import {
   type SessionWindow,
   type Situation,
 } from '../session.ts';
-import { clearOf, firstStanding } from '../standing.ts';
+import { clearOf, firstStanding, standingNow, standsAt, stood } from '../standing.ts';
 import { handOf } from './split.ts';
 
 /**
@@ -78,17 +78,17 @@ export function windowOpened(situation: Situation, input: WindowInput): Outcome 
 }
 
 /** Where a window that no tile takes stands at first: not at the very corner of another one. */
-function newStanding(situation: Situation, window: SessionWindow) {
+function newStanding(situation: Situation, window: SessionWindow): Standing {
   const { session, desk } = situation;
   const monitor = monitorOf(desk, window.monitor);
   const first = firstStanding(window, monitor, parentRect(situation, window));
   const others = session.paused
     ? Object.values(session.paused.standing)
     : placeShown(situation, window.monitor);
-  return clearOf(others, first, monitor);
+  return stood(clearOf(others, first, monitor), monitor);
 }
 
-function adopting(paused: NonNullable<Session['paused']>, id: string, standing: Rect) {
+function adopting(paused: NonNullable<Session['paused']>, id: string, standing: Standing) {
   return {
     standing: { ...paused.standing, [id]: standing },
     opened: [...paused.opened, id],
@@ -259,7 +259,8 @@ export function windowAsked(situation: Situation, id: string, asked: Partial<Rec
   const { paused } = session;
   const isFree = window.held !== 'tiled' || kind === 'free' || paused !== undefined;
   if (!isFree) return nothing(session, 'its tile decides where it is and how large');
-  const now = paused?.standing[id] ?? window.standing ?? firstStanding(window, monitor);
+  const pausedAt = paused?.standing[id];
+  const now = pausedAt ? standsAt(window, pausedAt, monitor) : standingNow(window, monitor);
   const wanted = { ...now, ...asked };
   const least = minimumOf(window, monitor.scale);
   const size = {
@@ -268,14 +269,15 @@ export function windowAsked(situation: Situation, id: string, asked: Partial<Rec
   };
   const free = { ...wanted, ...size };
   const isKept = !paused && window.held !== 'left-alone';
-  const standing = isKept ? keptInside(workArea(monitor).area, free) : free;
-  const said = { about: id, decided: rectText(standing), because: 'its app asks for it' };
+  const there = isKept ? keptInside(workArea(monitor).area, free) : free;
+  const standing = stood(there, monitor);
+  const said = { about: id, decided: rectText(there), because: 'its app asks for it' };
   if (paused) {
     const stands = { ...paused, standing: { ...paused.standing, [id]: standing } };
     return did({ ...session, paused: stands }, said);
   }
   return did(
-    withWindow(session, id, (there) => ({ ...there, standing })),
+    withWindow(session, id, (before) => ({ ...before, standing })),
     said,
   );
 }

@@ -1,5 +1,6 @@
 import type { HomedWorkspace } from '../../desk/desk.ts';
-import { deskInForce, freeNumber, monitorFor, workspacesOn } from '../../desk/desk.ts';
+import { deskInForce, monitorFor, workspacesOn } from '../../desk/desk.ts';
+import { freeNumber } from '../../desk/homes.ts';
 import { nearestName } from '../../profile/nearest.ts';
 import {
   did,
@@ -16,6 +17,7 @@ import {
   type Session,
   type Situation,
 } from '../session.ts';
+import { withNamesKept } from '../settle.ts';
 import { joined } from './join.ts';
 
 /**
@@ -121,7 +123,8 @@ export function newWorkspace(situation: Situation): Outcome {
   const listed = new Set(
     desk.monitors.flatMap(({ id }) => listedWorkspaces(situation, id).map((one) => one.id)),
   );
-  const pruned = withList(session, 'workspacesMade', (all) => all.filter((m) => listed.has(m.id)));
+  const kept = withNamesKept(session, desk, shownOn(session, monitor));
+  const pruned = withList(kept, 'workspacesMade', (all) => all.filter((m) => listed.has(m.id)));
   const names = [...profile.workspaces, ...desk.workspaces.filter(({ id }) => listed.has(id))].map(
     ({ id }) => id,
   );

@@ -1,0 +1,22 @@
+import { checkProfile, findingText, profileSchema } from '@sorn/core';
+import { readInput } from './input.ts';
+
+/** What a profile's check came to, printed, and whether nothing was found. */
+export interface Checked {
+  text: string;
+  isSound: boolean;
+}
+
+/** `sorn check PROFILE`: what is wrong with its desks and the names in it, as JSON or one line each. */
+export function checkFile(profileFile: string, asText = false): Checked {
+  const profile = readInput(profileFile, profileSchema);
+  const findings = checkProfile(profile);
+  const nameOf = (id: string) => profile.monitors.find((each) => each.id === id)?.name ?? id;
+  const lines = findings.map((finding) => findingText(finding, nameOf));
+  return {
+    text: asText
+      ? `${lines.join('\n') || 'Nothing found.'}\n`
+      : `${JSON.stringify({ findings: findings.map((finding, i) => ({ ...finding, text: lines[i] })) }, null, 2)}\n`,
+    isSound: findings.length === 0,
+  };
+}

@@ -1,0 +1,130 @@
+import { DIRECTIONS } from '../geometry/direction.ts';
+import { sharedLength, span, type Rect } from '../geometry/rect.ts';
+import type { Profile } from '../profile/schema.ts';
+import { deskInForce, type DeskInForce, type PlacedMonitor } from './desk.ts';
+import { neighbourOf, unreachedMonitors } from './neighbours.ts';
+import { placedMonitors } from './placed.ts';
+import { monitorNamed } from './roles.ts';
+import { unknownNames } from './unknown.ts';
+
+/** Something about how monitors stand, or what is at home on them, that a person should know. */
+export type DeskFinding = StandingFinding | HomelessFinding;
+
+export type StandingFinding =
+  /** Two monitors have part of the joint desktop in common. */
+  | { kind: 'overlap'; desk: string; monitor: string; other: string; width: number; height: number }
+  /** A monitor touches none of those that are joined to the primary: no pointer gets there. */
+  | { kind: 'apart'; desk: string; monitor: string }
+  /** Direction keys do not lead to a monitor. */
+  | { kind: 'unreached'; desk: string; monitor: string };
+
+/** A workspace whose home is on no desk. */
+export interface HomelessFinding {
+  kind: 'homed-nowhere';
+  workspace: string;
+  home: string;
+}
+
+const found = new WeakMap<DeskInForce, readonly DeskFinding[]>();
+
+/** What is wrong with how the monitors of a desk stand. */
+export function deskFindings(desk: DeskInForce): readonly DeskFinding[] {
+  const known = found.get(desk) ?? [
+    ...overlaps(desk),
+    ...apart(desk),
+    ...unreachedMonitors(desk).map(({ id }) => unreached(desk, id)),
+  ];
+  found.set(desk, known);
+  return known;
+}
+
+function unreached({ name }: DeskInForce, monitor: string): DeskFinding {
+  return { kind: 'unreached', desk: name, monitor };
+}
+
+function overlaps({ name, monitors }: DeskInForce): DeskFinding[] {
+  return monitors.flatMap((monitor, i) =>
+    monitors.slice(i + 1).flatMap((other): DeskFinding[] => {
+      const { width, height } = common(monitor, other);
+      return width > 0 && height > 0
+        ? [{ kind: 'overlap', desk: name, monitor: monitor.id, other: other.id, width, height }]
+        : [];
+    }),
+  );
+}
+
+function common(a: Rect, b: Rect) {
+  return {
+    width: sharedLength(span(a, 'x'), span(b, 'x')),
+    height: sharedLength(span(a, 'y'), span(b, 'y')),
+  };
+}
+
+/** True when a pointer gets from one monitor to the other: they share part of a side, or overlap. */
+function areJoined(a: Rect, b: Rect): boolean {
+  const { width, height } = common(a, b);
+  return (width > 0 && height >= 0) || (height > 0 && width >= 0);
+}
+
+function apart({ name, monitors }: DeskInForce): DeskFinding[] {
+  const joined = new Set(monitors.slice(0, 1));
+  const waiting = [...joined];
+  for (let from = waiting.pop(); from; from = waiting.pop()) {
+    for (const to of monitors) {
+      if (joined.has(to) || !areJoined(from, to)) continue;
+      joined.add(to);
+      waiting.push(to);
+    }
+  }
+  return monitors
+    .filter((monitor) => !joined.has(monitor))
+    .map(({ id }) => ({ kind: 'apart', desk: name, monitor: id }));
+}
+
+/** Workspaces whose home is no monitor of any desk, whatever is connected. */
+export function homelessWorkspaces(profile: Profile): HomelessFinding[] {
+  const desks: PlacedMonitor[][] =
+    profile.desks.length > 0
+      ? profile.desks.map((desk) =>
+          placedMonitors(
+            profile,
+            desk,
+            desk.monitors.map(({ monitor }) => monitor),
+          ),
+        )
+      : [placedMonitors(profile, null)];
+  return profile.workspaces.flatMap(({ id, monitor: home }): HomelessFinding[] =>
+    home === undefined || desks.some((monitors) => monitorNamed(home, monitors))
+      ? []
+      : [{ kind: 'homed-nowhere', workspace: id, home }],
+  );
+}
+
+/** Everything about a profile's desks and names that a person should know, whatever is connected. */
+export function checkProfile(profile: Profile) {
+  const desks =
+    profile.desks.length > 0
+      ? profile.desks.map(({ id }) => deskInForce(profile, { desk: id, mode: 'extend' }))
+      : [deskInForce(profile, { mode: 'extend' })];
+  const unknown = unknownNames(profile);
+  // A mistyped home is told once.
+  const isMistyped = ({ workspace }: { workspace: string }) => {
+    const at = profile.workspaces.findIndex(({ id }) => id === workspace);
+    return unknown.some(({ path }) => path === `workspaces[${at}].monitor`);
+  };
+  return [
+    ...unknown.map((name) => ({ kind: 'unknown-name' as const, ...name })),
+    ...desks.flatMap(deskFindings),
+    ...homelessWorkspaces(profile).filter((finding) => !isMistyped(finding)),
+  ];
+}
+
+/** Where each direction leads from each monitor, for arrows on the sheet. */
+export function directionsBetween({ monitors }: Pick<DeskInForce, 'monitors'>) {
+  return monitors.flatMap((from) =>
+    DIRECTIONS.flatMap((direction) => {
+      const to = neighbourOf(from, direction, monitors);
+      return to ? [{ from, direction, to }] : [];
+    }),
+  );
+}

@@ -1,0 +1,126 @@
+import type { Desk, DeskEntry, Mode, Monitor, Profile } from '../profile/schema.ts';
+import type { DeskInForce, PlacedMonitor } from './desk.ts';
+
+/** A name made from text that no other has: "Korvane Wide 34" becomes korvane-wide-34. */
+export function freeId(text: string, taken: readonly string[]): string {
+  const base =
+    text
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-|-$/g, '')
+      .slice(0, 60) || 'monitor';
+  let id = base;
+  for (let number = 2; taken.includes(id); number++) id = `${base}-${number}`;
+  return id;
+}
+
+/** The profile with the desk in force written down: a made-up one becomes one of its desks. */
+export function withDeskWritten(
+  profile: Profile,
+  { desk, monitors, others }: DeskInForce,
+): { profile: Profile; desk: string } {
+  if (desk !== null) return { profile, desk };
+  const id = freeId(
+    'desk',
+    profile.desks.map((each) => each.id),
+  );
+  const written: Desk = {
+    id,
+    name: 'Desk',
+    mode: 'extend',
+    monitors: [...monitors, ...others].map(({ id: monitor, x, y }) => ({ monitor, x, y })),
+  };
+  return { profile: { ...profile, desks: [...profile.desks, written] }, desk: id };
+}
+
+export function withDesk(profile: Profile, id: string, change: (desk: Desk) => Desk): Profile {
+  return { ...profile, desks: profile.desks.map((desk) => (desk.id === id ? change(desk) : desk)) };
+}
+
+/** Changes how a monitor stands on a desk, and there alone. */
+export function withEntry(
+  profile: Profile,
+  desk: string,
+  monitor: string,
+  patch: Partial<DeskEntry>,
+): Profile {
+  return withDesk(profile, desk, (there) => ({
+    ...there,
+    monitors: there.monitors.map((entry) =>
+      entry.monitor === monitor ? { ...entry, ...patch } : entry,
+    ),
+  }));
+}
+
+/** A monitor turned a quarter clockwise where it stands: its sides change places, its upper left corner stays. */
+export function turnedBy90({ width, height, turn }: PlacedMonitor): Partial<DeskEntry> {
+  return { width: height, height: width, turn: ((turn + 90) % 360) as 0 | 90 | 180 | 270 };
+}
+
+/** A monitor more, in the profile where it is new there, and on a desk at the right of those there. */
+export function withMonitorOnDesk(
+  profile: Profile,
+  desk: string,
+  monitor: Monitor,
+  standing: readonly PlacedMonitor[],
+): Profile {
+  const isNew = !profile.monitors.some(({ id }) => id === monitor.id);
+  const x = Math.max(0, ...standing.map((each) => each.x + each.width));
+  const y = standing.length > 0 ? Math.min(...standing.map((each) => each.y)) : 0;
+  const there = isNew ? { ...profile, monitors: [...profile.monitors, monitor] } : profile;
+  return withDesk(there, desk, (before) => ({
+    ...before,
+    monitors: [...before.monitors, { monitor: monitor.id, x, y }],
+  }));
+}
+
+/** A desk without a monitor; the profile keeps it for other desks. The last one stays. */
+export function withoutMonitorOnDesk(profile: Profile, desk: string, monitor: string): Profile {
+  return withDesk(profile, desk, (before) => {
+    const monitors = before.monitors.filter((entry) => entry.monitor !== monitor);
+    if (monitors.length === 0) return before;
+    const { primary, only, ...rest } = before;
+    return {
+      ...rest,
+      monitors,
+      ...(primary !== undefined && primary !== monitor && { primary }),
+      ...(only !== undefined && only !== monitor && { only }),
+    };
+  });
+}
+
+/** A desk more, with the monitors that stand there now. */
+export function withNewDesk(
+  profile: Profile,
+  name: string,
+  standing: readonly PlacedMonitor[],
+): { profile: Profile; desk: string } {
+  const id = freeId(
+    name,
+    profile.desks.map((desk) => desk.id),
+  );
+  const monitors = standing.map(({ id: monitor, ...placed }): DeskEntry => {
+    const own = profile.monitors.find((each) => each.id === monitor)!;
+    const { x, y, width, height, turn, scale, reserved } = placed;
+    const isOwnSize = width === own.width && height === own.height;
+    return {
+      monitor,
+      x,
+      y,
+      ...(!isOwnSize && { width, height }),
+      ...(turn !== (own.turn ?? 0) && { turn: turn as 0 | 90 | 180 | 270 }),
+      ...(scale !== own.scale && { scale }),
+      ...(reserved !== own.reserved && { reserved }),
+    };
+  });
+  const desk: Desk = { id, name, mode: 'extend', monitors };
+  return { profile: { ...profile, desks: [...profile.desks, desk] }, desk: id };
+}
+
+export function withoutDesk(profile: Profile, id: string): Profile {
+  return { ...profile, desks: profile.desks.filter((desk) => desk.id !== id) };
+}
+
+export function withDeskMode(profile: Profile, id: string, mode: Mode): Profile {
+  return withDesk(profile, id, (desk) => ({ ...desk, mode }));
+}

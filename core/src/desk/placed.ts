@@ -1,0 +1,42 @@
+import type { Desk, Profile } from '../profile/schema.ts';
+import type { PlacedMonitor } from './desk.ts';
+
+/**
+ * Monitors where they stand on a desk, the primary first. One that the desk does not know stands to the
+ * right of the others; without a desk they stand where they say, or left to right.
+ *
+ * @param ids those wanted; all when left out
+ */
+export function placedMonitors(
+  profile: Profile,
+  desk: Desk | null,
+  ids?: readonly string[],
+): PlacedMonitor[] {
+  let nextX = 0;
+  const place = (monitor: Profile['monitors'][number]): PlacedMonitor => {
+    const entry = desk?.monitors.find((candidate) => candidate.monitor === monitor.id);
+    const placed: PlacedMonitor = {
+      id: monitor.id,
+      name: monitor.name ?? monitor.id,
+      x: entry?.x ?? (desk ? undefined : monitor.x) ?? nextX,
+      y: entry?.y ?? (desk ? undefined : monitor.y) ?? 0,
+      width: entry?.width ?? monitor.width,
+      height: entry?.height ?? monitor.height,
+      turn: entry?.turn ?? monitor.turn ?? 0,
+      scale: entry?.scale ?? monitor.scale,
+      reserved: entry?.reserved ?? monitor.reserved,
+    };
+    nextX = Math.max(nextX, placed.x + placed.width);
+    return placed;
+  };
+  const wanted = profile.monitors.filter(({ id }) => ids?.includes(id) ?? true);
+  const isKnown = (id: string) => desk?.monitors.some(({ monitor }) => monitor === id) ?? true;
+  // Those the desk knows come first: only then is it known where "to the right" begins.
+  const placed = [
+    ...wanted.filter(({ id }) => isKnown(id)),
+    ...wanted.filter(({ id }) => !isKnown(id)),
+  ].map(place);
+  const order = wanted.map(({ id }) => placed.find((monitor) => monitor.id === id)!);
+  const primary = order.find(({ id }) => id === desk?.primary);
+  return primary ? [primary, ...order.filter((monitor) => monitor !== primary)] : order;
+}

@@ -1,0 +1,82 @@
+import picomatch from 'picomatch';
+import type { PlacedMonitor } from './desk.ts';
+
+/** What a monitor can be on any desk, so that a home means something wherever one sits. */
+export const ROLES = ['primary', 'widest', 'tallest', 'turned', 'largest'] as const;
+export type Role = (typeof ROLES)[number];
+
+const FROM_LEFT = /^from-left-([1-9]\d?)$/;
+
+/** True for words that name a role: one of `ROLES`, or `from-left-2` for the second from the left. */
+export function isRole(which: string): boolean {
+  return (ROLES as readonly string[]).includes(which) || FROM_LEFT.test(which);
+}
+
+export function isPattern(which: string): boolean {
+  return /[*?]/.test(which);
+}
+
+/** True when a name fits a pattern with * (any text) and ? (any one character); case does not count. */
+export function fitsPattern(name: string, pattern: string): boolean {
+  return picomatch.isMatch(name, pattern, {
+    bash: true,
+    dot: true,
+    nocase: true,
+    nobrace: true,
+    nobracket: true,
+    noextglob: true,
+    nonegate: true,
+  });
+}
+
+/** From the left, then from the top: the order that next and previous go round, and `from-left-2` counts. */
+export function fromTheLeft<M extends { x: number; y: number; id: string }>(
+  monitors: readonly M[],
+): M[] {
+  return [...monitors].sort((a, b) => a.x - b.x || a.y - b.y || (a.id < b.id ? -1 : 1));
+}
+
+/** The monitor with the most of something; of several alike the first from the left. */
+function most(monitors: readonly PlacedMonitor[], of: (monitor: PlacedMonitor) => number) {
+  let best: PlacedMonitor | null = null;
+  for (const monitor of fromTheLeft(monitors)) {
+    if (!best || of(monitor) > of(best)) best = monitor;
+  }
+  return best;
+}
+
+/**
+ * The monitor meant, of those that are there: by id, by name, by a pattern for either, or by role. An id
+ * or a name comes before a role of the same word. Null when none is meant.
+ *
+ * @param monitors the primary first
+ */
+export function monitorNamed(
+  which: string,
+  monitors: readonly PlacedMonitor[],
+): PlacedMonitor | null {
+  const named =
+    monitors.find(({ id }) => id === which) ?? monitors.find(({ name }) => name === which);
+  if (named) return named;
+  if (isPattern(which)) {
+    const fits = ({ id, name }: PlacedMonitor) =>
+      fitsPattern(name, which) || fitsPattern(id, which);
+    return fromTheLeft(monitors).find(fits) ?? null;
+  }
+  const place = FROM_LEFT.exec(which)?.[1];
+  if (place !== undefined) return fromTheLeft(monitors)[Number(place) - 1] ?? null;
+  switch (which as Role) {
+    case 'primary':
+      return monitors[0] ?? null;
+    case 'widest':
+      return most(monitors, ({ width }) => width);
+    case 'tallest':
+      return most(monitors, ({ height }) => height);
+    case 'largest':
+      return most(monitors, ({ width, height }) => width * height);
+    case 'turned':
+      return fromTheLeft(monitors).find(({ turn }) => turn === 90 || turn === 270) ?? null;
+    default:
+      return null;
+  }
+}

@@ -1,0 +1,228 @@
+import { deskInForce, monitorOf, workspacesOn, type DeskInForce } from '../desk/desk.ts';
+import { fallbackOf } from '../desk/homes.ts';
+import type { Profile } from '../profile/schema.ts';
+import { withoutLeaf } from '../tree/hand.ts';
+import type { Arrangement } from './schema.ts';
+import {
+  isShown,
+  mendOrders,
+  placeKey,
+  windowOf,
+  withFocus,
+  withFocusOnMonitor,
+  withList,
+  withoutMember,
+  type Session,
+  type SessionWindow,
+  type Situation,
+} from './session.ts';
+
+/** What decides the desk in force, and can change under a running session. */
+export type ConnectionChange = Pick<
+  Session,
+  'connected' | 'desk' | 'mode' | 'only' | 'workspacesPut'
+>;
+
+/**
+ * The session after what is connected, and how, has changed. Windows and workspaces whose monitor went
+ * are on its fallback and remember; those whose monitor came back are there again, as they were.
+ *
+ * @param connection all of it: what it leaves out is not set any more
+ */
+export function reconnected(situation: Situation, connection: ConnectionChange): Session {
+  const { profile } = situation;
+  const {
+    connected: _c,
+    desk: _d,
+    mode: _m,
+    only: _o,
+    workspacesPut: _p,
+    ...rest
+  } = withNamesKept(withoutUnused(situation.session), situation.desk);
+  const next: Session = { ...rest, ...connection };
+  const desk = deskInForce(profile, next);
+  return focusedOn(settledOn(next, profile, desk), profile, desk);
+}
+
+/** Windows, orders and shown workspaces on the desk as it is now. */
+export function settledOn(session: Session, profile: Profile, desk: DeskInForce): Session {
+  return shownOnDesk(mendOrders(rehomed(session, profile, desk)), desk);
+}
+
+/**
+ * Workspaces that are there only because their monitor had none are kept by name while they hold windows:
+ * another desk would give the name to another monitor's.
+ */
+export function withNamesKept(session: Session, desk: DeskInForce, also = ''): Session {
+  const used = new Set([...session.windows.map(({ workspace }) => workspace), also]);
+  const made = new Set((session.workspacesMade ?? []).map(({ id }) => id));
+  const madeUp = desk.workspaces.filter(
+    ({ id, isMadeUp }) => isMadeUp && used.has(id) && !made.has(id),
+  );
+  if (madeUp.length === 0) return session;
+  return withList(session, 'workspacesMade', (all) => [
+    ...all,
+    ...madeUp.map(({ id, monitor }) => ({ id, monitor, byItself: true })),
+  ]);
+}
+
+/** Without kept names that no window needs any more. */
+function withoutUnused(session: Session): Session {
+  const used = new Set(session.windows.map(({ workspace }) => workspace));
+  return session.workspacesMade?.some(({ id, byItself }) => byItself && !used.has(id))
+    ? withList(session, 'workspacesMade', (all) =>
+        all.filter(({ id, byItself }) => !byItself || used.has(id)),
+      )
+    : session;
+}
+
+interface Spot {
+  monitor: string;
+  away?: string;
+}
+
+/** Where what is on a monitor belongs now. */
+function spotFor(profile: Profile, desk: DeskInForce) {
+  const there = new Set(desk.monitors.map(({ id }) => id));
+  return (workspace: string, { monitor, away }: Spot): Spot => {
+    if (!desk.joined) {
+      const home = desk.workspaces.find(({ id }) => id === workspace);
+      return { monitor: home?.monitor ?? monitorOf(desk, monitor).id };
+    }
+    const own = away ?? monitor;
+    if (there.has(own)) return { monitor: own };
+    return { monitor: fallbackOf(profile, own, desk.monitors).monitor.id, away: own };
+  };
+}
+
+/** Every window on the monitor where it belongs, with its place in the order there. */
+function rehomed(session: Session, profile: Profile, desk: DeskInForce): Session {
+  const spot = spotFor(profile, desk);
+  const moves = new Map<string, Move & { ids: Set<string> }>();
+  const moving = (id: string, workspace: string, from: string, to: string) => {
+    if (from === to) return;
+    const key = `${placeKey(workspace, from)} ${to}`;
+    const move = moves.get(key) ?? { workspace, from, to, ids: new Set<string>() };
+    move.ids.add(id);
+    moves.set(key, move);
+  };
+  const windows = session.windows.map((window): SessionWindow => {
+    const { monitor, away, pocketedFrom, ...rest } = window;
+    const now = spot(window.workspace, window);
+    moving(window.id, window.workspace, monitor, now.monitor);
+    const isSame = now.monitor === monitor && now.away === away;
+    if (!pocketedFrom) return isSame ? window : { ...rest, ...now };
+    const { monitor: formerMonitor, away: _formerAway, ...former } = pocketedFrom;
+    const then = spot(former.workspace, pocketedFrom);
+    moving(window.id, former.workspace, formerMonitor, then.monitor);
+    return { ...rest, ...now, pocketedFrom: { ...former, ...then } };
+  });
+  return {
+    ...session,
+    windows,
+    arrangements: movedOver(session.arrangements, [...moves.values()]),
+  };
+}
+
+/** Windows that go from one monitor to another with their workspace, or their part of it. */
+interface Move {
+  workspace: string;
+  from: string;
+  to: string;
+  ids: ReadonlySet<string>;
+}
+
+type Arrangements = Session['arrangements'];
+
+/** What leaves goes in its order; how it was is kept where it left, and holds again when it returns so. */
+function movedOver(before: Arrangements, moves: readonly Move[]): Arrangements {
+  const after = { ...before };
+  const gone = moves.map((move) => {
+    const key = placeKey(move.workspace, move.from);
+    const from = after[key] ?? { order: [] };
+    const leaving = from.order.filter((id) => move.ids.has(id));
+    const listed = {
+      ...from,
+      order: [...leaving, ...[...move.ids].filter((id) => !leaving.includes(id))],
+    };
+    const isAll = leaving.length === from.order.length;
+    after[key] = isAll
+      ? { ...from, left: true }
+      : leaving.reduce((now, id) => withoutMember(now, id), from);
+    return { ...move, listed };
+  });
+  for (const { workspace, to, listed } of gone) {
+    const key = placeKey(workspace, to);
+    after[key] = arrived(after[key], listed);
+  }
+  return after;
+}
+
+/** An arrangement that windows come to, in the order they had. */
+function arrived(there: Arrangement | undefined, coming: Arrangement): Arrangement {
+  const { left, afloat: _afloat, divides: _divides, ...mine } = there ?? { order: [] };
+  if (there && !left && there.order.length > 0) {
+    return { ...there, order: [...new Set([...there.order, ...coming.order])] };
+  }
+  const state = {
+    ...(coming.afloat && { afloat: true }),
+    ...(coming.divides && { divides: coming.divides }),
+  };
+  const isAsItWas =
+    mine.order.length === coming.order.length &&
+    mine.order.every((id, i) => id === coming.order[i]);
+  if (isAsItWas) return { ...mine, ...state };
+  const { hand: _former, ...rest } = mine;
+  const hand = coming.hand === undefined ? undefined : onlyOf(coming.hand, coming.order);
+  return { ...rest, ...state, order: coming.order, ...(hand !== undefined && { hand }) };
+}
+
+function onlyOf(hand: NonNullable<Arrangement['hand']>, ids: readonly string[]) {
+  const leaves = (tree: typeof hand): string[] =>
+    typeof tree === 'string' ? [tree] : tree.children.flatMap(leaves);
+  let kept: Arrangement['hand'] = hand;
+  for (const id of leaves(hand)) {
+    if (kept !== undefined && !ids.includes(id)) kept = withoutLeaf(kept, id);
+  }
+  return kept;
+}
+
+/**
+ * Each monitor shows what it showed, else what it showed before that, else its first workspace. What a
+ * monitor that is not there showed is kept for its return.
+ */
+export function shownOnDesk(session: Session, desk: DeskInForce): Session {
+  const { shown: former, shownBefore = {} } = session;
+  const shown = { ...former };
+  if (desk.joined) {
+    const wanted = Object.values(former).find((id) =>
+      desk.workspaces.some((workspace) => workspace.id === id),
+    );
+    for (const { id } of desk.monitors) shown[id] = wanted ?? desk.workspaces[0]!.id;
+    return { ...session, shown };
+  }
+  for (const { id: monitor } of desk.monitors) {
+    const here = workspacesOn(desk, monitor);
+    const wanted = [former[monitor], shownBefore[monitor]].find((id) =>
+      here.some((workspace) => workspace.id === id),
+    );
+    shown[monitor] = wanted ?? here[0]!.id;
+  }
+  return { ...session, shown };
+}
+
+/** The focus stays with its window, which is in sight then, or with the monitor it was sent to. */
+function focusedOn(session: Session, profile: Profile, desk: DeskInForce): Session {
+  const focused = windowOf(session, session.focus);
+  const canHaveIt = focused && focused.held !== 'pocketed' && !focused.minimised;
+  if (canHaveIt && !session.desktop) {
+    return isShown(session, focused) && session.focusMonitor === focused.monitor
+      ? session
+      : withFocus(session, focused);
+  }
+  if (desk.monitors.some(({ id }) => id === session.focusMonitor)) return session;
+  const monitor = fallbackOf(profile, session.focusMonitor, desk.monitors).monitor.id;
+  return session.desktop
+    ? { ...session, focusMonitor: monitor }
+    : withFocusOnMonitor(session, monitor);
+}
