@@ -25,6 +25,7 @@ export * from './desk/standing-monitors.ts';
 export * from './desk/work-area.ts';
 export * from './desk/homes.ts';
 export * from './desk/match.ts';
+export * from './desk/measures.ts';
 export * from './desk/placed.ts';
 export * from './desk/roles.ts';
 export * from './session/arrange.ts';

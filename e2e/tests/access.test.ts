@@ -49,6 +49,11 @@ const SCREENS: { name: string; path: string; keys: string[] }[] = [
   { name: 'settings', path: '/bulletin-desk/tiling', keys: [','] },
   { name: 'findings', path: '/bulletin-desk/tiling', keys: ['!'] },
   { name: 'find anything', path: '/bulletin-desk/tiling', keys: ['Control+k'] },
+  { name: 'Desk', path: '/bulletin-desk/desk', keys: [']'] },
+  { name: 'Desk with a monitor to add', path: '/bulletin-desk/desk', keys: ['a'] },
+  { name: 'cables, desks and modes', path: '/bulletin-desk/desk', keys: ['x'] },
+  { name: 'what would happen', path: '/bulletin-desk/desk', keys: ['x', '2'] },
+  { name: 'Rehearse in mirror mode', path: '/bulletin-desk/rehearse', keys: ['x', '=', 'Enter'] },
   { name: 'Profiles', path: '/profiles', keys: [] },
 ];
 

@@ -1,8 +1,7 @@
-import { DIRECTIONS } from '../geometry/direction.ts';
 import { sharedLength, span, type Rect } from '../geometry/rect.ts';
 import type { Profile } from '../profile/schema.ts';
 import { deskInForce, type DeskInForce, type PlacedMonitor } from './desk.ts';
-import { neighbourOf, unreachedMonitors } from './neighbours.ts';
+import { unreachedMonitors } from './neighbours.ts';
 import { placedMonitors } from './placed.ts';
 import { monitorNamed } from './roles.ts';
 import { unknownNames } from './unknown.ts';
@@ -117,14 +116,4 @@ export function checkProfile(profile: Profile) {
     ...desks.flatMap(deskFindings),
     ...homelessWorkspaces(profile).filter((finding) => !isMistyped(finding)),
   ];
-}
-
-/** Where each direction leads from each monitor, for arrows on the sheet. */
-export function directionsBetween({ monitors }: Pick<DeskInForce, 'monitors'>) {
-  return monitors.flatMap((from) =>
-    DIRECTIONS.flatMap((direction) => {
-      const to = neighbourOf(from, direction, monitors);
-      return to ? [{ from, direction, to }] : [];
-    }),
-  );
 }

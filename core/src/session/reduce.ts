@@ -32,8 +32,11 @@ export type SessionEvent =
   | { type: 'window-asked'; id: string; rect: Partial<Rect> }
   /** The key of a command that lasts while it is held is let go; `taken` false where its outcome is dropped. */
   | { type: 'key-released'; taken: boolean }
-  /** Monitors were plugged in or pulled: all that are connected now. */
-  | { type: 'monitors-changed'; connected: readonly Connected[] }
+  /**
+   * Monitors were plugged in or pulled: all that are connected now. `byHand` where a person did it on the
+   * simulated desk: undo takes it back, as it cannot where a real cable fell out.
+   */
+  | { type: 'monitors-changed'; connected: readonly Connected[]; byHand?: boolean }
   | { type: 'profile-edited'; before: Profile };
 
 /**
@@ -63,8 +66,12 @@ export function reduce(session: Session, event: SessionEvent, profile: Profile):
       return windowAsked(situation, event.id, event.rect);
     case 'key-released':
       return keyReleased(situation, event.taken);
-    case 'monitors-changed':
-      return monitorsChanged({ ...situation, session: settled(situation, null) }, event.connected);
+    case 'monitors-changed': {
+      const before = settled(situation, null);
+      const outcome = monitorsChanged({ ...situation, session: before }, event.connected);
+      if (!event.byHand || outcome.session === before) return outcome;
+      return { ...outcome, session: remembered(before, outcome.session, event.type) };
+    }
     case 'profile-edited':
       return profileEdited(situation, event.before);
   }

@@ -161,7 +161,7 @@ const connectionFields = {
   /** Workspaces put on a monitor by key: it is their home. */
   workspacesPut: listOf(madeSchema, 'workspaces').exactOptional(),
 };
-export const CONNECTION_FIELDS = ['connected', ...keysOf(connectionFields)] as const;
+export const CONNECTION_FIELDS = ['connected', 'unplugged', ...keysOf(connectionFields)] as const;
 
 export const LIST_FIELDS = keysOf(listFields);
 
@@ -191,6 +191,7 @@ const stepSchema = fields({
   connection: fields({
     ...connectionFields,
     connected: listOf(idField, 'monitor ids', 32).exactOptional(),
+    unplugged: flagField.exactOptional(),
   }).exactOptional(),
   focus: idField.exactOptional(),
   focusMonitor: idField,

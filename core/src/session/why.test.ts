@@ -21,7 +21,7 @@ describe('why a window is here', () => {
   it('tells how it is held, its place, its layout and its size', () => {
     expect(why(desk, 'p')).toEqual([
       'tiled: default',
-      'workspace B on wide: workspace B is at home on it',
+      'workspace B on wide: it is at home there',
       'lead, number 1 of 3 in the order: Lead, set for everything',
       '1982 × 1400: its tile at a share of 0.58',
     ]);
@@ -42,7 +42,7 @@ describe('why a window is here', () => {
     );
     expect(why(desk.run('pause'), 'p')).toEqual([
       'tiled: default',
-      'workspace B on wide: workspace B is at home on it',
+      'workspace B on wide: it is at home there',
       '1982 × 1400: the engine is paused: as it stood then',
     ]);
     expect(why(desk.run('pause'), 'f')[0]).toBe('floating: its app opens so');

@@ -56,16 +56,15 @@ function heldBecause(
   return { decided, because: because() };
 }
 
-function workspaceBecause({ profile, desk }: Situation, window: SessionWindow): Reason {
+function workspaceBecause({ desk, profile }: Situation, window: SessionWindow): Reason {
   const monitor = monitorOf(desk, window.monitor);
-  const home = profile.workspaces.find(({ id }) => id === window.workspace);
-  const because = desk.joined
-    ? 'the window’s monitor decides: workspaces are joined'
-    : home?.monitor === undefined
-      ? 'the workspace is on that monitor'
-      : home.monitor === monitor.id
-        ? `workspace ${home.id} is at home on it`
-        : `its home ${home.monitor} is not connected`;
+  const home = desk.workspaces.find(({ id }) => id === window.workspace);
+  const away = profile.monitors.find(({ id }) => id === window.away);
+  const because = away
+    ? `${away.name ?? away.id} is not there; it returns when that does`
+    : desk.joined
+      ? 'the window’s monitor decides: workspaces are joined'
+      : (home?.because ?? 'its workspace is on no monitor');
   return { decided: `workspace ${window.workspace} on ${monitor.name}`, because };
 }
 

@@ -2,6 +2,7 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { ErrorBoundary } from 'react-error-boundary';
 import { createBrowserRouter, Navigate, RouterProvider, useParams } from 'react-router';
+import { DeskView } from '../views/desk/DeskView.tsx';
 import { ProfilesView } from '../views/profiles/ProfilesView.tsx';
 import { RehearseView } from '../views/rehearse/RehearseView.tsx';
 import { TilingView } from '../views/tiling/TilingView.tsx';
@@ -20,6 +21,7 @@ const router = createBrowserRouter([
     element: <ProfileById />,
     children: [
       { index: true, element: <Navigate to="tiling" replace /> },
+      { path: 'desk', element: <DeskView /> },
       { path: 'tiling', element: <TilingView /> },
       { path: 'rehearse', element: <RehearseView /> },
       { path: '*', element: <Navigate to=".." replace /> },

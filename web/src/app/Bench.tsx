@@ -1,9 +1,12 @@
 import { Box, Grid } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { useProposal } from '../data/proposal.ts';
+import { WhatWouldHappen } from '../sheet/WhatWouldHappen.tsx';
 import { useInspector } from './inspector.ts';
 
 /** A view's two parts: what stands in the middle, and the inspector to its right. */
 export function BenchLayout(props: { name: string; children: ReactNode; inspector: ReactNode }) {
+  const proposal = useProposal((proposals) => proposals.proposal);
   const isAway = useInspector((inspector) => inspector.isAway);
   return (
     <Grid
@@ -17,7 +20,7 @@ export function BenchLayout(props: { name: string; children: ReactNode; inspecto
       gridColumn="2"
     >
       <Box p="12px" minH="0" minW="0">
-        {props.children}
+        {proposal ? <WhatWouldHappen proposal={proposal} /> : props.children}
       </Box>
       {!isAway && (
         <Box

@@ -1,6 +1,8 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { findingText, windowName, type Finding } from '@sorn/core';
+import { useNavigate } from 'react-router';
 import { useBench, useBenchStore, usePlacedDesk } from '../data/bench-context.ts';
+import { TextButton } from './TextButton.tsx';
 import { Panel } from './Panel.tsx';
 
 /** The findings about what is on the desk; one about a window goes to it. */
@@ -9,6 +11,7 @@ export function Checkup({ isOpen, onClose }: { isOpen: boolean; onClose: () => v
   const profile = useBench((bench) => bench.profile);
   const windows = useBench((bench) => bench.session.windows);
   const store = useBenchStore();
+  const navigate = useNavigate();
   const nameOf = (id: string) => {
     const window = windows.find((candidate) => candidate.id === id);
     if (window) return windowName(profile, window);
@@ -46,12 +49,34 @@ export function Checkup({ isOpen, onClose }: { isOpen: boolean; onClose: () => v
                 Go to it
               </chakra.button>
             )}
+            {finding.kind === 'outside' && (
+              <TextButton
+                onClick={() => {
+                  store.getState().run({ command: 'bring-inside' });
+                  onClose();
+                }}
+              >
+                Bring it inside
+              </TextButton>
+            )}
+            {OF_DESK.includes(finding.kind) && (
+              <TextButton
+                onClick={() => {
+                  void navigate('desk');
+                  onClose();
+                }}
+              >
+                Show the desk
+              </TextButton>
+            )}
           </Flex>
         ))}
       </chakra.ol>
     </Panel>
   );
 }
+
+const OF_DESK: readonly Finding['kind'][] = ['overlap', 'apart', 'unreached', 'homed-nowhere'];
 
 function windowIn(finding: Finding): string | null {
   return 'window' in finding ? finding.window : null;

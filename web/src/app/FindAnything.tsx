@@ -14,6 +14,7 @@ import { Command as Finder } from 'cmdk';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { useBench, useBenchStore } from '../data/bench-context.ts';
+import { useDeskChange } from './Connections.tsx';
 import { useColourMode } from './colour-mode.ts';
 import type { Panel as PanelName } from './Frame.tsx';
 import { KeyCaps } from './KeyCap.tsx';
@@ -103,6 +104,7 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
   const profile = useBench((bench) => bench.profile);
   const store = useBenchStore();
   const navigate = useNavigate();
+  const { goTo } = useDeskChange();
   return useMemo(() => {
     const bindings = starterKeys(profile);
     const command = (group: string, wanted: Command, text = commandText(wanted)): Found => {
@@ -131,6 +133,7 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
       { group: 'Views', text: 'Profiles', caps: ['9'], run: () => void navigate('/profiles') },
       panel('Settings: focus frame, motion, keys', 'settings', ','),
       panel('Findings', 'checkup', '!'),
+      panel('Cables, desks and modes', 'connections', 'X'),
       panel('Keys of this view', 'keys', '?'),
       {
         group: 'Panels',
@@ -138,6 +141,13 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
         caps: ['.'],
         run: () => useColourMode.getState().toggle(),
       },
+      ...profile.desks.map(({ id, name = id }) => ({
+        ...command('Desks', { command: 'use-desk', desk: id }, name),
+        run: () => goTo(id, name),
+      })),
+      ...profile.monitors.map(({ id, name = id }) =>
+        command('Monitors', { command: 'go-monitor', which: id }, name),
+      ),
       ...profile.workspaces.map(({ id, name }) =>
         command('Workspaces', { command: 'go-workspace', which: id }, `${id} ${name ?? ''}`.trim()),
       ),
@@ -151,5 +161,5 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
         command('Commands', { command: id }),
       ),
     ];
-  }, [profile, store, navigate, onPanel]);
+  }, [profile, store, navigate, onPanel, goTo]);
 }

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { Outlet, useNavigate, useLocation } from 'react-router';
 import { useBench, useBenchStore } from '../data/bench-context.ts';
 import { Checkup } from './Checkup.tsx';
+import { Connections } from './Connections.tsx';
 import { FindAnything } from './FindAnything.tsx';
 import { KeyHelp } from './KeyHelp.tsx';
 import { KeyStrip } from './KeyStrip.tsx';
@@ -14,7 +15,7 @@ import { useColourMode } from './colour-mode.ts';
 import { usePageKeys } from './keys.ts';
 import { useInspector } from './inspector.ts';
 
-export type Panel = 'keys' | 'find' | 'settings' | 'checkup';
+export type Panel = 'keys' | 'find' | 'settings' | 'checkup' | 'connections';
 
 /** What every view stands in: rail, top bar, key strip, and the panels that lie over it. */
 export function Frame({ onTakeTheirs }: { onTakeTheirs: () => void }) {
@@ -65,6 +66,12 @@ export function Frame({ onTakeTheirs }: { onTakeTheirs: () => void }) {
       run: toggleEngine,
     },
     { keys: ['!'], label: 'findings', minor: true, run: () => setPanel('checkup') },
+    {
+      keys: ['x'],
+      label: 'cables, desks and modes',
+      minor: true,
+      run: () => setPanel('connections'),
+    },
     { keys: ['\\'], label: 'inspector away and back', minor: true, run: toggleInspector },
     { keys: ['.'], label: 'day and night', minor: true, run: toggleColours },
     { keys: [','], label: 'settings', minor: true, run: () => setPanel('settings') },
@@ -94,6 +101,7 @@ export function Frame({ onTakeTheirs }: { onTakeTheirs: () => void }) {
       <KeyStrip />
       <KeyHelp isOpen={panel === 'keys'} onClose={close} />
       <Settings isOpen={panel === 'settings'} onClose={close} />
+      <Connections isOpen={panel === 'connections'} onClose={close} />
       <Checkup isOpen={panel === 'checkup'} onClose={close} />
       <FindAnything isOpen={panel === 'find'} onClose={close} onPanel={setPanel} />
     </Grid>

@@ -1,6 +1,6 @@
 import { Flex } from '@chakra-ui/react';
 import { KeyCaps } from './KeyCap.tsx';
-import { useKeyRegister, type PageKey } from './keys.ts';
+import { ANSWERS, useKeyRegister, type PageKey } from './keys.ts';
 
 /** The keys that work now. While the sheet has the keyboard, the group named `sheet-keys` alone. */
 export function KeyStrip() {
@@ -8,7 +8,9 @@ export function KeyStrip() {
   const given = useKeyRegister((register) => register.given);
   const inOrder = [...groups].sort(([a], [b]) => Number(a === 'frame') - Number(b === 'frame'));
   const shown = inOrder
-    .filter(([name]) => (name === 'sheet-keys') === given)
+    .filter(([name]) =>
+      groups.has(ANSWERS) ? name === ANSWERS : (name === 'sheet-keys') === given,
+    )
     .flatMap(([, keys]) => keys)
     .filter(({ minor }) => !minor);
   return (

@@ -1,5 +1,5 @@
 import { chakra, CloseButton, Dialog, Portal } from '@chakra-ui/react';
-import { useRef, type ReactNode } from 'react';
+import { useLayoutEffect, useRef, type ReactNode } from 'react';
 
 /** A panel over the page; Escape puts it away. */
 export function Panel(props: {
@@ -55,4 +55,25 @@ export function Panel(props: {
       </Portal>
     </Dialog.Root>
   );
+}
+
+/** Keys of a panel for as long as it is there, but while something is typed. The answer tells that a key was one. */
+export function usePanelKeys(onKey: (key: string) => boolean): void {
+  const newest = useRef(onKey);
+  // At once, not after the panel was painted: a quick hand has pressed the next key by then.
+  useLayoutEffect(() => {
+    newest.current = onKey;
+  });
+  useLayoutEffect(() => {
+    function onKeyDown(event: KeyboardEvent) {
+      const { target, key } = event;
+      const isField = target instanceof Element && target.closest('input:not([type=file]), select');
+      if (isField || event.ctrlKey || event.altKey || event.metaKey) return;
+      if (!newest.current(key.toLowerCase())) return;
+      event.preventDefault();
+      event.stopPropagation();
+    }
+    addEventListener('keydown', onKeyDown, { capture: true });
+    return () => removeEventListener('keydown', onKeyDown, { capture: true });
+  }, []);
 }

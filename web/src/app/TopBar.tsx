@@ -1,7 +1,8 @@
 import { chakra, Flex, IconButton } from '@chakra-ui/react';
-import { Moon, Redo2, Settings2, Sun, Undo2 } from 'lucide-react';
+import { ChevronDown, Moon, Redo2, Settings2, Sun, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { useBench, usePlacedDesk } from '../data/bench-context.ts';
+import { MODE_WORDS } from './Connections.tsx';
 import { useColourMode } from './colour-mode.ts';
 import { useEngineToggle, useHistory, type Panel } from './Frame.tsx';
 import { KeyCaps } from './KeyCap.tsx';
@@ -19,12 +20,30 @@ const BarButton = chakra(IconButton, {
 
 // What changes with every key stands apart, so that the rest of the bar is not drawn again.
 
-function DeskName() {
+function DeskName({ onPanel }: { onPanel: (panel: Panel) => void }) {
   const { desk } = usePlacedDesk();
+  const isUnplugged = useBench((bench) => bench.session.unplugged === true);
+  const name = isUnplugged ? 'No monitor' : desk.desk === null ? desk.name : `${desk.name} desk`;
   return (
-    <chakra.span fontSize="13px" color="slate" whiteSpace="nowrap">
-      {desk.desk === null ? desk.name : `${desk.name} desk`}
-    </chakra.span>
+    <chakra.button
+      type="button"
+      display="flex"
+      alignItems="center"
+      gap="6px"
+      fontSize="13px"
+      color={isUnplugged ? 'vermilion' : 'slate'}
+      whiteSpace="nowrap"
+      cursor="pointer"
+      aria-keyshortcuts="x"
+      aria-label={`${name}: cables, desks and modes`}
+      title={`${isUnplugged ? 'Plug one in' : desk.because} (X)`}
+      data-desk={isUnplugged ? 'none' : (desk.desk ?? 'made-up')}
+      onClick={() => onPanel('connections')}
+    >
+      {name}
+      {desk.mode !== 'extend' && !isUnplugged && `, ${MODE_WORDS[desk.mode].title.toLowerCase()}`}
+      <ChevronDown size={13} aria-hidden />
+    </chakra.button>
   );
 }
 
@@ -103,7 +122,7 @@ export function TopBar({ onPanel }: { onPanel: (panel: Panel) => void }) {
           {name}
         </Link>
       </chakra.h1>
-      <DeskName />
+      <DeskName onPanel={onPanel} />
       <EngineState />
       <chakra.span flex="1" />
       <FindingsCount onPanel={onPanel} />

@@ -1,3 +1,5 @@
+import type { RefObject } from 'react';
+import { flushSync } from 'react-dom';
 import { create } from 'zustand';
 
 const KEY = 'sorn.inspector';
@@ -21,3 +23,9 @@ export const useInspector = create<InspectorState>((set, get) => ({
     if (get().isAway) get().toggle();
   },
 }));
+
+/** Goes to a figure of the inspector, which may have been put away. */
+export function focusFigure(figure: RefObject<HTMLInputElement | null>) {
+  flushSync(() => useInspector.getState().show());
+  figure.current?.focus();
+}

@@ -56,6 +56,9 @@ export function usePageKeys(group: string, keys: readonly PageKey[]): void {
   }, [group, setGroup, signature]);
 }
 
+/** The group of keys that answer a question; while it is there, it is alone. */
+export const ANSWERS = 'proposal';
+
 const TYPING =
   'input, textarea, select, [contenteditable=true], [role=slider], [role=dialog], [role=combobox]';
 
@@ -76,7 +79,9 @@ export function usePageKeyboard(): void {
       const typing =
         target?.closest(TYPING) ?? document.querySelector('[role=dialog][data-state=open]');
       const presses = target?.closest('button, a[href]') && ['Enter', ' '].includes(event.key);
-      for (const key of [...groups.values()].flat()) {
+      // While something waits for an answer, no other key does anything.
+      const answers = groups.get(ANSWERS);
+      for (const key of answers ?? [...groups.values()].flat()) {
         if (!matches(key, event)) continue;
         if ((typing && !key.ctrl) || presses) return;
         event.preventDefault();

@@ -36,15 +36,16 @@ export interface PlacedDesk {
   focused: Arranged;
 }
 
-/** The newest one, for all who draw the same session. */
-let newest: { profile: Profile; session: Session; placed: PlacedDesk } | null = null;
+/** For all who draw the same session. */
+const known = new WeakMap<Session, { profile: Profile; placed: PlacedDesk }>();
 
-function placedDesk(
+export function placedDesk(
   profile: Profile,
   session: Session,
-  openedWith: readonly Finding[],
+  openedWith: readonly Finding[] = [],
 ): PlacedDesk {
-  if (newest?.profile === profile && newest.session === session) return newest.placed;
+  const drawn = known.get(session);
+  if (drawn?.profile === profile) return drawn.placed;
   const desk = deskInForce(profile, session);
   const { placements, findings } = place(session, profile, desk);
   const shown = desk.monitors.map(({ id }) =>
@@ -52,7 +53,7 @@ function placedDesk(
   );
   const focused = shown.find(({ monitor }) => monitor.id === session.focusMonitor)!;
   const placed = { desk, placements, findings: [...openedWith, ...findings], shown, focused };
-  newest = { profile, session, placed };
+  known.set(session, { profile, placed });
   return placed;
 }
 

@@ -30,6 +30,9 @@ export interface LogEntry {
 
 type Kind = 'profile' | 'session';
 
+/** What undo outside Rehearse goes back to: the profile as it was, or the session before a step. */
+type Former = { profile: Profile } | { step: Session['past'][number] };
+
 /** The profile in hand: what is wanted, what is there, and how far both are saved. */
 export interface Bench {
   id: string;
@@ -42,9 +45,9 @@ export interface Bench {
   looking: number | null;
   /** What was done by keys in this visit. */
   effort: Effort;
-  /** Former and undone states of the profile, oldest first. */
-  past: readonly Profile[];
-  future: readonly Profile[];
+  /** Former and undone edits, oldest first. */
+  past: readonly Former[];
+  future: readonly Former[];
   log: readonly LogEntry[];
   saves: Readonly<Record<Kind, SaveState>>;
   /** What in the session's file could not be taken as it was. */
@@ -52,6 +55,8 @@ export interface Bench {
 
   happen: (event: SessionEvent, caps?: readonly string[], text?: string) => void;
   run: (command: Command, caps?: readonly string[], text?: string) => void;
+  /** Something done outside Rehearse to what is connected: undo there takes it back as it does an edit. */
+  connect: (event: SessionEvent, text: string) => void;
   /** Shows the desk as it stood at a moment; at the last one the present goes on. */
   lookAt: (moment: number) => void;
   /** Goes on from the moment that is looked at. What happened after it stays in the time line. */
@@ -151,6 +156,27 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
       set(taken(edited, 'profile edited'));
     }
 
+    /** Goes back or forth by one edit. A step that is not the session's last any more is passed over. */
+    function travel(from: 'past' | 'future', to: 'past' | 'future', command: 'undo' | 'redo') {
+      const former = get()[from].at(-1);
+      if (!former) return;
+      lastMerge = { word: '', at: 0 };
+      const rest = { [from]: get()[from].slice(0, -1) };
+      if ('profile' in former) {
+        set({ ...rest, [to]: [...get()[to], { profile: get().profile }] });
+        takeProfile(former.profile);
+        return;
+      }
+      set(rest);
+      if (present()[from].at(-1) !== former.step) {
+        travel(from, to, command);
+        return;
+      }
+      get().run({ command });
+      const step = present()[to].at(-1);
+      if (step) set({ [to]: [...get()[to], { step }] });
+    }
+
     return {
       id,
       profile,
@@ -213,25 +239,19 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
         const now = Date.now();
         const merges = merge !== '' && merge === lastMerge.word && now - lastMerge.at < MERGE_MS;
         lastMerge = { word: merge, at: now };
-        const past = merges ? get().past : [...get().past, before].slice(-MOST_EDITS);
+        const past = merges ? get().past : [...get().past, { profile: before }].slice(-MOST_EDITS);
         set({ past, future: [] });
         takeProfile(next);
       },
-      undoEdit() {
-        const { past, future, profile: present } = get();
-        const former = past.at(-1);
-        if (!former) return;
-        lastMerge = { word: '', at: 0 };
-        set({ past: past.slice(0, -1), future: [...future, present] });
-        takeProfile(former);
+      connect(event, text) {
+        const before = present();
+        get().happen(event, [], text);
+        const step = present().past.at(-1);
+        if (step && step !== before.past.at(-1))
+          set({ past: [...get().past, { step }], future: [] });
       },
-      redoEdit() {
-        const { past, future, profile: present } = get();
-        const next = future.at(-1);
-        if (!next) return;
-        set({ past: [...past, present], future: future.slice(0, -1) });
-        takeProfile(next);
-      },
+      undoEdit: () => travel('past', 'future', 'undo'),
+      redoEdit: () => travel('future', 'past', 'redo'),
       keepMine() {
         const { saves, profile: mine } = get();
         if (saves.profile.kind === 'stale' && saves.profile.present !== null) {

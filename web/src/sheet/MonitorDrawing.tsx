@@ -18,7 +18,14 @@ export function MonitorDrawing({ monitor, view, placed }: Props) {
     (bench) => bench.session.focusMonitor === monitor.id && bench.session.focus === undefined,
   );
   const shownId = useBench((bench) => bench.session.shown[monitor.id]!);
-  const isBare = useBench((bench) => bench.session.desktop !== undefined);
+  const says = useBench(({ session }) =>
+    session.unplugged
+      ? 'Not connected: the session waits'
+      : session.desktop
+        ? 'The bare desktop'
+        : `No window on workspace ${shownId}`,
+  );
+  const isUnplugged = useBench((bench) => bench.session.unplugged === true);
   const isEmpty = !placed.placements.some(
     (placement) => placement.shown && placement.monitor === monitor.id,
   );
@@ -26,7 +33,7 @@ export function MonitorDrawing({ monitor, view, placed }: Props) {
   const area = onSheet(view, workArea(monitor).area);
   return (
     <g data-monitor={monitor.id}>
-      <rect {...frame} className="monitor" />
+      <rect {...frame} className={isUnplugged ? 'other-monitor' : 'monitor'} />
       <ReservedEdges frame={frame} area={area} />
       {hasFocus && (
         <rect
@@ -47,11 +54,7 @@ export function MonitorDrawing({ monitor, view, placed }: Props) {
           textAnchor="middle"
           className="label"
         >
-          {shortened(
-            isBare ? 'The bare desktop' : `No window on workspace ${shownId}`,
-            'label',
-            area.width - 24,
-          )}
+          {shortened(says, 'label', area.width - 24)}
         </text>
       )}
       <Tab monitor={monitor} view={view} placed={placed} />
@@ -94,7 +97,7 @@ function Tab({ monitor, view, placed }: Props) {
   const profile = useBench((bench) => bench.profile);
   const { desk } = placed;
   const frame = onSheet(view, monitor);
-  const atTop = tabEdge(monitor, desk.monitors, view) === 'top';
+  const atTop = tabEdge(monitor, desk, view) === 'top';
   const middle = atTop ? frame.y - 14 : frame.y + frame.height + 15;
   const workspaces = listedWorkspaces({ session, profile, desk }, monitor.id);
   const shownId = session.shown[monitor.id]!;

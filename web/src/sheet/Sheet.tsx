@@ -1,11 +1,12 @@
-import { Box } from '@chakra-ui/react';
-import type { Finding } from '@sorn/core';
+import { Box, chakra } from '@chakra-ui/react';
+import type { Finding, Rect } from '@sorn/core';
 import { useMemo, useState, type ReactNode } from 'react';
-import { usePageKeys } from '../app/keys.ts';
+import { usePageKeys, type PageKey } from '../app/keys.ts';
 import { useBench, type PlacedDesk } from '../data/bench-context.ts';
 import { inDrawingOrder } from './drawing-order.ts';
 import { PileCount, PileEdge, pilesOf } from './piles.tsx';
 import { StripDrawing } from './StripDrawing.tsx';
+import { OtherMonitor } from './OtherMonitor.tsx';
 import { MonitorDrawing } from './MonitorDrawing.tsx';
 import { ScaleBar } from './ScaleBar.tsx';
 import { TitleBlock } from './TitleBlock.tsx';
@@ -23,23 +24,29 @@ export interface SheetProps {
   /** Laid over the drawing: what can be typed into or read aloud. */
   notes?: (view: Viewport) => ReactNode;
   onWindow?: (id: string) => void;
+  /** What the sheet fits around; all monitors where left out. */
+  around?: readonly Rect[];
+  /** A drawing to compare: it has no keys, does not move, and says what it shows in the place of a title block. */
+  still?: string;
 }
 
+const NO_KEYS: readonly PageKey[] = [];
+
 /** The true-scale drawing of the desk. Zooms and pans by key and pointer; 0 fits the desk, then one monitor. */
-export function Sheet({ placed, marks, notes, onWindow }: SheetProps) {
+export function Sheet({ placed, marks, notes, onWindow, around, still }: SheetProps) {
   const { desk, placements, focused } = placed;
   const session = useBench((bench) => bench.session);
   const look = useBench((bench) => bench.profile.look);
   const [element, setElement] = useState<HTMLDivElement | null>(null);
   const size = useSheetSize(element);
   const [oneMonitor, setOneMonitor] = useState(false);
-  const fit = useMemo(
-    () => fitted(oneMonitor ? [focused.monitor] : desk.monitors, size),
-    [desk.monitors, focused.monitor, oneMonitor, size],
-  );
-  const { view, isSteering, zoom, pan, release } = useSteering(element, fit);
+  const fit = useMemo(() => {
+    const all = around ?? [...desk.monitors, ...desk.others];
+    return fitted(oneMonitor ? [focused.monitor] : all, size, still !== undefined);
+  }, [around, desk, focused.monitor, oneMonitor, size, still]);
+  const { view, isSteering, zoom, pan, release } = useSteering(still ? null : element, fit);
 
-  usePageKeys('sheet', [
+  const keys: PageKey[] = [
     { keys: ['+', '='], caps: ['+'], label: 'zoom in', minor: true, run: () => zoom(1.25) },
     { keys: ['-', '_'], caps: ['-'], label: 'zoom out', minor: true, run: () => zoom(0.8) },
     {
@@ -63,7 +70,8 @@ export function Sheet({ placed, marks, notes, onWindow }: SheetProps) {
       minor: true,
       run: () => pan(x, y),
     })),
-  ]);
+  ];
+  usePageKeys(`sheet${still ?? ''}`, still === undefined ? keys : NO_KEYS);
 
   const shown = inDrawingOrder(placements, session);
   const needs = needsByWindow(placed.findings);
@@ -99,6 +107,9 @@ export function Sheet({ placed, marks, notes, onWindow }: SheetProps) {
         {desk.monitors.map((monitor) => (
           <MonitorDrawing key={monitor.id} monitor={monitor} view={view} placed={placed} />
         ))}
+        {desk.others.map((monitor) => (
+          <OtherMonitor key={monitor.id} monitor={monitor} desk={desk} view={view} />
+        ))}
         {placed.shown.map((arranged) => (
           <StripDrawing key={arranged.monitor.id} arranged={arranged} view={view} />
         ))}
@@ -118,10 +129,23 @@ export function Sheet({ placed, marks, notes, onWindow }: SheetProps) {
           <PileCount key={pile.key} pile={pile} view={view} />
         ))}
         {marks?.(view)}
-        <ScaleBar scale={view.scale} />
+        {still === undefined && <ScaleBar scale={view.scale} />}
       </svg>
       {notes?.(view)}
-      <TitleBlock placed={placed} scale={view.scale} />
+      {still === undefined ? (
+        <TitleBlock placed={placed} scale={view.scale} />
+      ) : (
+        <StillTitle title={still} desk={desk.name} />
+      )}
+    </Box>
+  );
+}
+
+function StillTitle({ title, desk }: { title: string; desk: string }) {
+  return (
+    <Box position="absolute" top="8px" left="12px" fontSize="12px" fontStretch="94%">
+      <chakra.span fontWeight={650}>{title}</chakra.span>{' '}
+      <chakra.span color="slate">{desk}</chakra.span>
     </Box>
   );
 }

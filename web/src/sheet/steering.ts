@@ -58,7 +58,9 @@ export function useSteering(element: HTMLElement | null, fit: Viewport) {
       steer.zoomAbout(Math.exp(-event.deltaY / 600), point(event));
     };
     const onDown = (event: PointerEvent) => {
-      if (event.button === 0 && event.target instanceof SVGElement) from = point(event);
+      const { target } = event;
+      const isSheet = target instanceof SVGElement && !target.closest('[data-drag]');
+      if (event.button === 0 && isSheet) from = point(event);
     };
     const onMove = (event: PointerEvent) => {
       if (!from || event.buttons === 0) return;

@@ -32,6 +32,22 @@ export const sheetStyle: SystemStyleObject = {
   '& .workspace-id.filled': { fill: 'ink' },
   '& .workspace-id.shown': { fill: 'sheet' },
 
+  '& .other-monitor': { fill: 'none', stroke: 'slate', strokeWidth: 1.5, strokeDasharray: '8 4' },
+  '& .way': { fill: 'none', stroke: 'petrol', strokeWidth: 1.5 },
+  '& .way-back': { fill: 'none', stroke: 'sheet', strokeWidth: 5 },
+  '& .way-head': { fill: 'petrol', stroke: 'sheet', strokeWidth: 1, paintOrder: 'stroke' },
+  '& .chosen-monitor': { fill: 'none', stroke: 'ink', strokeWidth: 3 },
+  '& .chosen-corner': { fill: 'ink' },
+  '& .handle': { fill: 'transparent', cursor: 'move' },
+  '& .move-mark': { fill: 'vermilion' },
+  '& .move-number': {
+    fontFamily: 'mono',
+    fontSize: '11px',
+    fontWeight: 700,
+    textAnchor: 'middle',
+    fill: 'petrol.contrast',
+  },
+
   '& .moving': {
     transitionProperty: 'transform, width, height',
     transitionTimingFunction: 'ease-out',

@@ -1,4 +1,4 @@
-import type { PlacedMonitor, Rect } from '@sorn/core';
+import type { DeskInForce, PlacedMonitor, Rect } from '@sorn/core';
 import { onSheet, type Viewport } from './viewport.ts';
 
 /** Height of a monitor's tab with its distance to the edge, in screen pixels. */
@@ -7,9 +7,10 @@ export const TAB_HEIGHT = 28;
 /** The edge at which a monitor's tab stands: the upper one, unless another monitor is in its way there. */
 export function tabEdge(
   monitor: PlacedMonitor,
-  monitors: readonly PlacedMonitor[],
+  desk: DeskInForce,
   view: Viewport,
 ): 'top' | 'bottom' {
+  const monitors = [...desk.monitors, ...desk.others];
   return isFree(monitor, monitors, view, 'top') || !isFree(monitor, monitors, view, 'bottom')
     ? 'top'
     : 'bottom';

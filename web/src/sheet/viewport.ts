@@ -20,9 +20,12 @@ export const TITLE_BLOCK: SheetSize = { width: 324, height: 104 };
 /**
  * Fits rectangles into the sheet at the largest scale, in the middle; above the title block where they
  * would otherwise lie under it.
+ *
+ * @param isBare true for a sheet without a title block
  */
-export function fitted(rects: readonly Rect[], sheet: SheetSize): Viewport {
+export function fitted(rects: readonly Rect[], sheet: SheetSize, isBare = false): Viewport {
   const whole = fit(rects, sheet, 0);
+  if (isBare) return whole;
   const isUnderBlock = rects.some((rect) => {
     const right = (rect.x + rect.width) * whole.scale + whole.x;
     const bottom = (rect.y + rect.height) * whole.scale + whole.y;

@@ -65,7 +65,7 @@ export function runCommand(
   const { run, isStep } = infoOf(command);
   const session = settled(situation, command.command);
   const now = session === situation.session ? situation : { ...situation, session };
-  if (session.unplugged && command.command !== 'use-desk') {
+  if (session.unplugged && !CONNECTS.includes(command.command)) {
     const outcome = nothing(session, 'no monitor is connected: the session waits for one');
     return { outcome, isStep: false };
   }
@@ -76,6 +76,8 @@ export function runCommand(
 
 /** What is connected changes also while the engine is paused. */
 const OF_CONNECTION: readonly CommandId[] = ['use-desk', 'desk-mode', 'put-workspace-on-monitor'];
+/** What can bring a monitor back where none is connected. */
+const CONNECTS: readonly CommandId[] = ['use-desk', 'undo', 'redo'];
 const OF_DESKTOP: readonly CommandId[] = ['show-desktop', 'peek-desktop'];
 const OF_SHAPING: readonly CommandId[] = [
   'shape',

@@ -8,6 +8,7 @@ import { AppList } from './AppList.tsx';
 import { KeyboardOwner } from './KeyboardOwner.tsx';
 import { LastKey } from './LastKey.tsx';
 import { Log } from './Log.tsx';
+import { ModeList } from './ModeList.tsx';
 import { Picker } from './Picker.tsx';
 import { Spared } from './Spared.tsx';
 import { SwitchList } from './SwitchList.tsx';
@@ -102,6 +103,7 @@ export function RehearseView() {
             <LastKey />
             <Picker />
             <SwitchList />
+            <ModeList />
           </Box>
         </Flex>
         <TimeLine />

@@ -54,6 +54,12 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
       const bench = store.getState();
       const chord = chordOf(event);
       const caps = chordCaps(chord);
+      if (bench.session.choosingMode && ['Escape', 'Enter'].includes(event.code)) {
+        const taken = event.code === 'Enter';
+        const text = taken ? 'choice taken' : 'choice dropped';
+        bench.happen({ type: 'key-released', taken }, caps, text);
+        return;
+      }
       if (bench.session.switching && event.code === 'Escape') {
         bench.happen({ type: 'key-released', taken: false }, caps, 'choice dropped');
         return;
@@ -75,7 +81,8 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
       event.preventDefault();
       const { session, happen } = store.getState();
       const isModifier = isModifierCode(event.code);
-      const ends = session.switching ? isModifier : session.desktop?.whileHeld;
+      const isChoice = session.switching ?? session.choosingMode;
+      const ends = isChoice ? isModifier : session.desktop?.whileHeld;
       if (ends) happen({ type: 'key-released', taken: true }, [], 'key released');
     }
     function onPointerDown(event: PointerEvent) {

@@ -34,7 +34,7 @@ function lineAt({ measures, placed, view }: Props): { at: number; toward: number
       : { at: right + 26, toward: right + 14 };
   }
   const bottom = frame.y + frame.height;
-  return tabEdge(monitor, placed.desk.monitors, view) === 'top'
+  return tabEdge(monitor, placed.desk, view) === 'top'
     ? { at: frame.y - TAB_HEIGHT - 10, toward: frame.y - TAB_HEIGHT + 2 }
     : { at: bottom + TAB_HEIGHT + 12, toward: bottom + TAB_HEIGHT };
 }

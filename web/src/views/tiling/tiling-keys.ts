@@ -11,8 +11,7 @@ import {
   type Side,
 } from '@sorn/core';
 import type { RefObject } from 'react';
-import { flushSync } from 'react-dom';
-import { useInspector } from '../../app/inspector.ts';
+import { focusFigure } from '../../app/inspector.ts';
 import { usePageKeys } from '../../app/keys.ts';
 import { useBenchStore, type PlacedDesk } from '../../data/bench-context.ts';
 import type { TilingEdits } from './edits.ts';
@@ -22,12 +21,6 @@ const TURNED: readonly Side[] = ['left', 'top', 'right', 'bottom'];
 
 function after<T>(list: readonly T[], item: T): T {
   return list[(list.indexOf(item) + 1) % list.length]!;
-}
-
-/** Goes to a figure of the inspector, which may have been put away. */
-function focusFigure(figure: RefObject<HTMLInputElement | null>) {
-  flushSync(() => useInspector.getState().show());
-  figure.current?.focus();
 }
 
 /** The keys of the Tiling view, each for a setting of the inspector. */

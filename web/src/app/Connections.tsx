@@ -1,0 +1,184 @@
+import { chakra, Flex } from '@chakra-ui/react';
+import {
+  deskInForce,
+  MODES,
+  type Command,
+  type Mode,
+  type Profile,
+  type Session,
+} from '@sorn/core';
+import { useMemo, type ReactNode } from 'react';
+import { useBench, useBenchStore } from '../data/bench-context.ts';
+import { useProposal } from '../data/proposal.ts';
+import { KeyCap } from './KeyCap.tsx';
+import { Panel, usePanelKeys } from './Panel.tsx';
+import { Section } from './Section.tsx';
+
+export const MODE_WORDS: Record<Mode, { title: string; says: string }> = {
+  extend: { title: 'Extend', says: 'each monitor shows its own windows' },
+  mirror: { title: 'Mirror', says: 'all show what the primary shows' },
+  one: { title: 'One only', says: 'the monitor with the focus is lit alone' },
+};
+
+/** The ids of the monitors that are connected, whether they are lit or not. */
+export function pluggedIn(profile: Profile, session: Session): readonly string[] {
+  if (session.unplugged) return [];
+  const { monitors, others } = deskInForce(profile, session);
+  return [...monitors, ...others].map(({ id }) => id);
+}
+
+/** Asks for a monitor to be pulled, or plugged in: what would happen is shown first. */
+export function useCable(): (monitor: string) => void {
+  const store = useBenchStore();
+  const { proposeEvent } = useProposal.getState();
+  return (id) => {
+    const bench = store.getState();
+    const { profile, session } = bench;
+    const now = pluggedIn(profile, session);
+    const isIn = now.includes(id);
+    const connected = isIn ? now.filter((other) => other !== id) : [...now, id];
+    const name = profile.monitors.find((each) => each.id === id)?.name ?? id;
+    proposeEvent(
+      bench,
+      { type: 'monitors-changed', connected, byHand: true },
+      isIn ? `Pull the cable of ${name}` : `Plug in ${name}`,
+    );
+  };
+}
+
+/** Asks for another desk, or another mode of this one. */
+export function useDeskChange() {
+  const store = useBenchStore();
+  return useMemo(() => {
+    const propose = (command: Command, title: string) =>
+      useProposal.getState().proposeEvent(store.getState(), { type: 'command', command }, title);
+    return {
+      goTo: (desk: string, name: string) =>
+        propose({ command: 'use-desk', desk }, `Go to the desk ${name}`),
+      setMode: (mode: Mode) =>
+        propose({ command: 'desk-mode', mode }, `Set the mode: ${MODE_WORDS[mode].title}`),
+    };
+  }, [store]);
+}
+
+const LETTERS = 'ABCDEFGHIJKLNPQRSTUVWXYZ';
+/** More room, the same, one less. */
+const MODE_KEYS: Record<Mode, string> = { extend: '+', mirror: '=', one: '-' };
+
+/** Cables, desks and modes, each by one key. What a change would do is shown before it is done. */
+export function Connections({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
+  return (
+    <Panel title="Cables, desks and modes" isOpen={isOpen} onClose={onClose}>
+      <Lists onClose={onClose} />
+    </Panel>
+  );
+}
+
+function Lists({ onClose }: { onClose: () => void }) {
+  const profile = useBench((bench) => bench.profile);
+  const session = useBench((bench) => bench.session);
+  const pull = useCable();
+  const { goTo, setMode } = useDeskChange();
+  const desk = deskInForce(profile, session);
+  const plugged = pluggedIn(profile, session);
+  const lines = {
+    cables: profile.monitors.map(({ id, name = id }, i) => ({
+      id,
+      key: String(i + 1),
+      text: name,
+      says: plugged.includes(id) ? 'plugged in; pull it' : 'not plugged in; plug it in',
+      isOn: plugged.includes(id),
+      run: () => pull(id),
+    })),
+    desks: profile.desks.map(({ id, name = id, monitors }, i) => ({
+      id,
+      key: LETTERS[i] ?? '',
+      text: name,
+      says: monitors.map(({ monitor }) => monitor).join(', '),
+      isOn: desk.desk === id,
+      run: () => goTo(id, name),
+    })),
+    modes: MODES.map((mode) => ({
+      id: mode,
+      key: MODE_KEYS[mode],
+      text: MODE_WORDS[mode].title,
+      says: MODE_WORDS[mode].says,
+      isOn: desk.mode === mode,
+      run: () => setMode(mode),
+    })),
+  };
+  const all = [...lines.cables, ...lines.desks, ...lines.modes];
+  const take = (run: () => void) => {
+    onClose();
+    run();
+  };
+  usePanelKeys((pressed) => {
+    const line = all.find(({ key }) => key !== '' && key.toLowerCase() === pressed);
+    if (line) take(line.run);
+    return line !== undefined;
+  });
+  return (
+    <>
+      <List title="Cables" note="a digit pulls or plugs" lines={lines.cables} onTake={take} />
+      <List title="Desks" note={desk.because} lines={lines.desks} onTake={take} />
+      <List title="Mode" note="of this desk, for now" lines={lines.modes} onTake={take} />
+    </>
+  );
+}
+
+interface Line {
+  id: string;
+  key: string;
+  text: string;
+  says: string;
+  isOn: boolean;
+  run: () => void;
+}
+
+function List(props: {
+  title: string;
+  note: ReactNode;
+  lines: readonly Line[];
+  onTake: (run: () => void) => void;
+}) {
+  return (
+    <Section title={props.title} note={props.note}>
+      {props.lines.length === 0 && (
+        <chakra.p fontSize="13px" color="slate">
+          The profile has no desks yet. The Desk view (1) makes one of what is connected.
+        </chakra.p>
+      )}
+      {props.lines.map(({ id, key, text, says, isOn, run }) => (
+        <chakra.button
+          key={id}
+          type="button"
+          aria-pressed={isOn}
+          data-connection={id}
+          display="flex"
+          width="100%"
+          alignItems="center"
+          gap="10px"
+          px="6px"
+          py="4px"
+          fontSize="13px"
+          textAlign="left"
+          cursor="pointer"
+          borderLeft="3px solid"
+          borderColor={isOn ? 'petrol' : 'transparent'}
+          bg={isOn ? 'petrol.wash' : 'transparent'}
+          onClick={() => props.onTake(run)}
+        >
+          <Flex width="28px" flexShrink="0">
+            {key !== '' && <KeyCap>{key}</KeyCap>}
+          </Flex>
+          <chakra.span fontWeight={isOn ? 650 : 400} whiteSpace="nowrap">
+            {text}
+          </chakra.span>
+          <chakra.span color="slate" fontSize="12px" truncate>
+            {says}
+          </chakra.span>
+        </chakra.button>
+      ))}
+    </Section>
+  );
+}

@@ -1,0 +1,24 @@
+import type { DeskInForce, PlacedMonitor } from '@sorn/core';
+import { shortened } from './text-width.ts';
+import { onSheet, type Viewport } from './viewport.ts';
+
+/** A connected monitor without windows of its own: it shows the primary's picture, or is not lit. */
+export function OtherMonitor(props: { monitor: PlacedMonitor; desk: DeskInForce; view: Viewport }) {
+  const { monitor, desk, view } = props;
+  const frame = onSheet(view, monitor);
+  const lit = desk.monitors[0]!;
+  const says =
+    desk.mode === 'mirror' ? `shows the same as ${lit.name}` : `${lit.name} alone is lit`;
+  const middle = { x: frame.x + frame.width / 2, y: frame.y + frame.height / 2 };
+  return (
+    <g data-other-monitor={monitor.id}>
+      <rect {...frame} className="other-monitor" />
+      <text x={middle.x} y={middle.y - 6} textAnchor="middle" className="name">
+        {shortened(monitor.name, 'title', frame.width - 16)}
+      </text>
+      <text x={middle.x} y={middle.y + 12} textAnchor="middle" className="label">
+        {shortened(says, 'label', frame.width - 16)}
+      </text>
+    </g>
+  );
+}

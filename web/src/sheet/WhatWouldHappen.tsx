@@ -1,0 +1,188 @@
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
+import { deskInForce, movesBetween, windowName, windowOf, type WindowMove } from '@sorn/core';
+import { useEffect, useMemo, useRef } from 'react';
+import { createStore } from 'zustand';
+import { KeyCap } from '../app/KeyCap.tsx';
+import { ANSWERS, usePageKeys } from '../app/keys.ts';
+import { BenchContext, placedDesk, useBenchStore } from '../data/bench-context.ts';
+import { useProposal, type Proposal } from '../data/proposal.ts';
+import { Sheet } from './Sheet.tsx';
+import { onSheet, type Viewport } from './viewport.ts';
+
+/** What would become of every window: the desk as it is and as it would be, and the moves in words. */
+export function WhatWouldHappen({ proposal }: { proposal: Proposal }) {
+  const { take, drop } = useProposal();
+  const store = useBenchStore();
+  usePageKeys(ANSWERS, [
+    { keys: ['Enter'], caps: ['Enter'], label: 'do it', run: take },
+    { keys: ['Escape'], caps: ['Esc'], label: 'leave it as it is', run: drop },
+  ]);
+  // Enter answers here, whatever had the focus before.
+  const region = useRef<HTMLDivElement>(null);
+  useEffect(() => region.current?.focus(), []);
+  const now = store.getState();
+  const then = useMemo(
+    () => createStore(() => ({ ...store.getState(), ...sessionOf(proposal) })),
+    [proposal, store],
+  );
+  const moves = useMemo(() => {
+    const { profile, session } = store.getState();
+    const standing = (of: Pick<Proposal, 'profile' | 'session'>) => ({
+      session: of.session,
+      profile: of.profile,
+      desk: deskInForce(of.profile, of.session),
+    });
+    return movesBetween(standing({ profile, session }), standing(proposal));
+  }, [proposal, store]);
+  const after = placedDesk(proposal.profile, proposal.session);
+
+  return (
+    <Flex
+      ref={region}
+      tabIndex={-1}
+      outline="none"
+      direction="column"
+      height="100%"
+      bg="sheet"
+      border="1.5px solid"
+      borderColor="vermilion"
+      role="region"
+      aria-label="What would happen"
+    >
+      <Flex align="center" gap="14px" px="14px" py="8px" borderBottom="1px solid" borderColor="ink">
+        <chakra.h2 fontSize="14px" fontWeight={650} flex="1" minW="0">
+          {proposal.title}?
+        </chakra.h2>
+        <Answer cap="Enter" text="Do it" isMain onClick={take} />
+        <Answer cap="Esc" text="Leave it" onClick={drop} />
+      </Flex>
+      <Grid templateColumns="1fr 1fr" flex="1" minH="0">
+        <Sheet
+          placed={placedDesk(now.profile, now.session)}
+          still="Now"
+          marks={(view) => <MoveMarks moves={moves} at="from" view={view} />}
+        />
+        <BenchContext.Provider value={then}>
+          {proposal.session.unplugged ? (
+            <Flex align="center" justify="center" px="32px" textAlign="center" color="slate">
+              No monitor would be connected. The session would wait as it is, and go on when one is
+              plugged in.
+            </Flex>
+          ) : (
+            <Sheet
+              placed={after}
+              still="Then"
+              marks={(view) => <MoveMarks moves={moves} at="to" view={view} />}
+            />
+          )}
+        </BenchContext.Provider>
+      </Grid>
+      <MoveList moves={moves} proposal={proposal} />
+    </Flex>
+  );
+}
+
+function sessionOf({ profile, session }: Proposal) {
+  return { profile, session };
+}
+
+function Answer(props: { cap: string; text: string; isMain?: boolean; onClick: () => void }) {
+  return (
+    <chakra.button
+      type="button"
+      display="flex"
+      alignItems="center"
+      gap="7px"
+      fontSize="13px"
+      fontWeight={props.isMain ? 650 : 400}
+      color={props.isMain ? 'vermilion' : 'ink'}
+      cursor="pointer"
+      onClick={props.onClick}
+    >
+      <KeyCap>{props.cap}</KeyCap>
+      {props.text}
+    </chakra.button>
+  );
+}
+
+/** The number of its move on every window that is shown here. */
+function MoveMarks(props: { moves: readonly WindowMove[]; at: 'from' | 'to'; view: Viewport }) {
+  return props.moves.map((move, i) => {
+    const placement = move[props.at];
+    if (!placement.shown) return null;
+    const { x, y } = onSheet(props.view, placement);
+    return (
+      <g key={move.window} data-move={move.window}>
+        <circle cx={x} cy={y} r={9} className="move-mark" />
+        <text x={x} y={y + 4} className="move-number">
+          {i + 1}
+        </text>
+      </g>
+    );
+  });
+}
+
+function MoveList({ moves, proposal }: { moves: readonly WindowMove[]; proposal: Proposal }) {
+  const { profile, session } = proposal;
+  const nameOf = (id: string) => profile.monitors.find((each) => each.id === id)?.name ?? id;
+  const place = ({ monitor, workspace, shown, width, height }: WindowMove['from']) =>
+    `${nameOf(monitor)}, ${workspace}, ${shown ? `${width} × ${height}` : 'not shown'}`;
+  return (
+    <Box
+      maxHeight="212px"
+      minHeight="76px"
+      flexShrink="0"
+      overflowY="auto"
+      borderTop="1px solid"
+      borderColor="ink"
+      px="14px"
+      py="8px"
+      tabIndex={0}
+      role="region"
+      aria-label="Moves"
+    >
+      {moves.length === 0 && (
+        <chakra.p fontSize="13px" color="slate">
+          No window would be elsewhere.
+        </chakra.p>
+      )}
+      <chakra.table
+        width="100%"
+        fontSize="12px"
+        css={{
+          borderCollapse: 'collapse',
+          '& td, & th': { textAlign: 'left', verticalAlign: 'baseline', py: '3px', pr: '12px' },
+          '& th': { color: 'slate', fontWeight: 400 },
+        }}
+      >
+        {moves.length > 0 && (
+          <thead>
+            <tr>
+              <th aria-label="Number" />
+              <th>Window</th>
+              <th>Now</th>
+              <th>Then</th>
+              <th>Because</th>
+            </tr>
+          </thead>
+        )}
+        <tbody>
+          {moves.map((move, i) => {
+            const window = windowOf(session, move.window)!;
+            return (
+              <tr key={move.window} data-moves={move.window}>
+                <chakra.td fontFamily="mono" fontWeight={600}>
+                  {i + 1}
+                </chakra.td>
+                <chakra.td fontWeight={600}>{windowName(profile, window)}</chakra.td>
+                <td>{place(move.from)}</td>
+                <td>{proposal.session.unplugged ? 'waits' : place(move.to)}</td>
+                <chakra.td color="slate">{move.because}</chakra.td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </chakra.table>
+    </Box>
+  );
+}

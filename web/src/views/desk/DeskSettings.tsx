@@ -1,0 +1,114 @@
+import { chakra, Flex } from '@chakra-ui/react';
+import { MODES, PAST_LAST_MONITOR } from '@sorn/core';
+import { MODE_WORDS, pluggedIn, useDeskChange } from '../../app/Connections.tsx';
+import { KeyCap } from '../../app/KeyCap.tsx';
+import { Section } from '../../app/Section.tsx';
+import { Choice, SettingRow } from '../../app/SettingRow.tsx';
+import { TextField } from '../../app/TextField.tsx';
+import { TextButton } from '../../app/TextButton.tsx';
+import { useBench, type PlacedDesk } from '../../data/bench-context.ts';
+import type { DeskEdits } from './edits.ts';
+
+/** The desks of the profile, which one applies and why, and what is set for it. */
+export function DeskSettings({ placed, edits }: { placed: PlacedDesk; edits: DeskEdits }) {
+  const { desk } = placed;
+  const profile = useBench((bench) => bench.profile);
+  const { goTo } = useDeskChange();
+  const session = useBench((bench) => bench.session);
+  const plugged = pluggedIn(profile, session);
+  const present = profile.desks.find(({ id }) => id === desk.desk);
+  return (
+    <Section
+      title="Desks"
+      note={
+        <Flex as="span" gap="6px" align="center">
+          <KeyCap>X</KeyCap> switch <KeyCap>N</KeyCap> one more
+        </Flex>
+      }
+    >
+      {profile.desks.map(({ id, name = id, monitors }) => {
+        const isHere = id === desk.desk;
+        return (
+          <Flex
+            key={id}
+            data-desk-line={id}
+            align="baseline"
+            gap="8px"
+            px="7px"
+            py="3px"
+            borderLeft="3px solid"
+            borderColor={isHere ? 'petrol' : 'transparent'}
+            bg={isHere ? 'petrol.wash' : 'transparent'}
+          >
+            <chakra.button
+              type="button"
+              aria-pressed={isHere}
+              fontSize="13px"
+              fontWeight={isHere ? 650 : 400}
+              whiteSpace="nowrap"
+              cursor="pointer"
+              onClick={() => goTo(id, name)}
+            >
+              {name}
+            </chakra.button>
+            <chakra.span fontSize="12px" color="slate" flex="1" minW="0" truncate>
+              {monitors.map(({ monitor }) => monitor).join(', ')}
+            </chakra.span>
+            {!isHere && (
+              <TextButton
+                label={`Delete the desk ${name}`}
+                onClick={() => edits.dropDesk(id, name)}
+              >
+                delete
+              </TextButton>
+            )}
+          </Flex>
+        );
+      })}
+      <chakra.p fontSize="12px" color="slate" mt="8px">
+        {desk.desk === null
+          ? `Made up: ${desk.because}. The first change here writes it down as a desk.`
+          : `${desk.name} applies: ${desk.because}.`}{' '}
+        Connected: {plugged.join(', ') || 'nothing'}.
+      </chakra.p>
+      {present && (
+        <Flex direction="column" gap="4px" mt="8px">
+          <SettingRow label="Name">
+            <TextField
+              label="Name of the desk"
+              value={present.name ?? present.id}
+              isNeeded
+              onChange={(name) => edits.setDesk((there) => ({ ...there, name }))}
+            />
+          </SettingRow>
+          <SettingRow label="Mode of this desk">
+            <span />
+          </SettingRow>
+          <Choice
+            label="Mode of this desk"
+            value={present.mode}
+            options={MODES.map((value) => ({ value, text: MODE_WORDS[value].title }))}
+            onChange={(mode) => edits.setDesk((there) => ({ ...there, mode }))}
+          />
+          {desk.mode !== present.mode && (
+            <chakra.p fontSize="12px" color="vermilion">
+              {MODE_WORDS[desk.mode].title} was chosen by key and holds for now (X).
+            </chakra.p>
+          )}
+        </Flex>
+      )}
+      <SettingRow label="A direction past the last monitor">
+        <span />
+      </SettingRow>
+      <Choice
+        label="A direction past the last monitor"
+        value={profile.tiling.pastLastMonitor}
+        options={PAST_LAST_MONITOR.map((value) => ({
+          value,
+          text: value === 'stop' ? 'stops' : 'comes in again on the other side',
+        }))}
+        onChange={edits.setWrap}
+      />
+    </Section>
+  );
+}

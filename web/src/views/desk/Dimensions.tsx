@@ -1,0 +1,174 @@
+import { Box } from '@chakra-ui/react';
+import {
+  reservedMeasures,
+  standingMeasures,
+  type Edges,
+  type PlacedMonitor,
+  type ReservedMeasure,
+  type StandingMeasure,
+} from '@sorn/core';
+import { Figure } from '../../app/Figure.tsx';
+import { DimensionLine } from '../../sheet/DimensionLine.tsx';
+import { onSheet, type Viewport } from '../../sheet/viewport.ts';
+import type { DeskEdits } from './edits.ts';
+
+interface Props {
+  monitor: PlacedMonitor;
+  edits: DeskEdits;
+  view: Viewport;
+}
+
+/** How far from what it measures a line lies, in screen pixels. */
+const OFF = 24;
+
+/** Where the line of a measure lies across its axis, in screen pixels, off tabs and other monitors. */
+function lineAt({ axis, kind, other }: StandingMeasure, { monitor, view }: Props) {
+  const [a, b] = [onSheet(view, monitor), onSheet(view, other)];
+  if (kind === 'gap') {
+    const at =
+      axis === 'x'
+        ? (Math.max(a.y, b.y) + Math.min(a.y + a.height, b.y + b.height)) / 2
+        : (Math.max(a.x, b.x) + Math.min(a.x + a.width, b.x + b.width)) / 2;
+    return { at, toward: at };
+  }
+  if (axis === 'y') {
+    // Outside the one that begins higher, away from the other.
+    const [first, second] = a.y < b.y ? [a, b] : [b, a];
+    return first.x < second.x
+      ? { at: first.x - OFF, toward: first.x }
+      : { at: first.x + first.width + OFF, toward: first.x + first.width };
+  }
+  // Beside the one that begins further right, under or over the other.
+  const [first, second] = a.x < b.x ? [a, b] : [b, a];
+  return first.y < second.y
+    ? { at: first.y + first.height + OFF, toward: first.y + first.height }
+    : { at: first.y - OFF, toward: first.y };
+}
+
+/** Dimension lines: how the monitor in hand stands off the one beside it, and its reserved edges. */
+export function DeskLines(props: Props) {
+  const { monitor, edits, view } = props;
+  return (
+    <>
+      {standingMeasures(monitor, edits.standing).map((measure) => (
+        <DimensionLine
+          key={measure.kind}
+          measure={measure}
+          view={view}
+          {...lineAt(measure, props)}
+          marked
+        />
+      ))}
+      {reservedMeasures(monitor).map((measure) => (
+        <DimensionLine
+          key={measure.edge}
+          measure={measure}
+          view={view}
+          {...reservedAt(measure, props)}
+        />
+      ))}
+    </>
+  );
+}
+
+/** Inside the monitor, near its start, where the hatched strip is free. */
+function reservedAt({ axis }: ReservedMeasure, { monitor, view }: Props) {
+  const frame = onSheet(view, monitor);
+  return axis === 'y'
+    ? { at: frame.x - 14, toward: frame.x }
+    : { at: frame.y - 14, toward: frame.y };
+}
+
+/** The figures on those lines, typed over on the sheet. */
+export function DeskFigures(props: Props) {
+  const { monitor, edits, view } = props;
+  return (
+    <>
+      {standingMeasures(monitor, edits.standing).map((measure) => (
+        <StandingFigure key={measure.kind} measure={measure} {...props} />
+      ))}
+      {reservedMeasures(monitor).map((measure) => (
+        <ReservedFigure
+          key={measure.edge}
+          measure={measure}
+          monitor={monitor}
+          edits={edits}
+          view={view}
+        />
+      ))}
+    </>
+  );
+}
+
+function StandingFigure({ measure, ...props }: Props & { measure: StandingMeasure }) {
+  const { monitor, edits, view } = props;
+  const { axis, kind, other } = measure;
+  const { at } = lineAt(measure, props);
+  const middle = ((measure.from + measure.to) / 2) * view.scale + (axis === 'x' ? view.x : view.y);
+  const own = monitor[axis];
+  const isAfter = own >= other[axis];
+  const value = kind === 'off' ? own - other[axis] : measure.to - measure.from;
+  const moved = (typed: number) =>
+    kind === 'off' ? other[axis] + typed : isAfter ? own + typed - value : own - (typed - value);
+  // Over a short line the figure would hide it, and what lies beside.
+  const isShort = axis === 'x' && (measure.to - measure.from) * view.scale < 70;
+  const x = isShort ? measure.from * view.scale + view.x - 34 : middle;
+  return (
+    <OnSheet x={axis === 'x' ? x : at} y={axis === 'x' ? at : middle}>
+      <Figure
+        label={kind === 'off' ? `Off ${other.name}` : `Gap to ${other.name}`}
+        value={value}
+        least={kind === 'off' ? -100_000 : 0}
+        most={100_000}
+        step={1}
+        marked
+        onChange={(typed) =>
+          edits.setEntry(monitor.id, { [axis]: Math.round(moved(typed)) }, 'move')
+        }
+      />
+    </OnSheet>
+  );
+}
+
+function ReservedFigure({ measure, ...props }: Props & { measure: ReservedMeasure }) {
+  const { monitor, edits, view } = props;
+  const { axis, edge, logical } = measure;
+  const { at } = reservedAt(measure, props);
+  const middle = ((measure.from + measure.to) / 2) * view.scale + (axis === 'x' ? view.x : view.y);
+  return (
+    <OnSheet x={axis === 'x' ? middle : at - 26} y={axis === 'x' ? at - 14 : middle}>
+      <Figure
+        label={`Reserved ${edge} on the sheet`}
+        value={logical}
+        least={0}
+        most={10_000}
+        step={1}
+        room={4}
+        onChange={(value) => setReserved(edits, monitor, edge, value)}
+      />
+    </OnSheet>
+  );
+}
+
+export function setReserved(
+  edits: DeskEdits,
+  { id, reserved }: PlacedMonitor,
+  edge: keyof Edges,
+  value: number,
+) {
+  edits.setEntry(id, { reserved: { ...reserved, [edge]: value } }, `reserved ${edge}`);
+}
+
+function OnSheet(props: { x: number; y: number; children: React.ReactNode }) {
+  return (
+    <Box
+      position="absolute"
+      px="4px"
+      bg="sheet"
+      lineHeight="20px"
+      style={{ left: props.x, top: props.y, transform: 'translate(-50%, -50%)' }}
+    >
+      {props.children}
+    </Box>
+  );
+}

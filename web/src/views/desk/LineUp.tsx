@@ -1,0 +1,81 @@
+import { chakra, Flex } from '@chakra-ui/react';
+import {
+  ANCHORS,
+  besideMonitor,
+  linedUp,
+  offsetMm,
+  sideAxis,
+  type Anchor,
+  type PlacedMonitor,
+} from '@sorn/core';
+import { useState, type Ref } from 'react';
+import { Figure } from '../../app/Figure.tsx';
+import { Section } from '../../app/Section.tsx';
+import { Choice, SettingRow } from '../../app/SettingRow.tsx';
+import { Select } from '../../app/Select.tsx';
+import { useBench } from '../../data/bench-context.ts';
+import type { DeskEdits } from './edits.ts';
+
+const WORDS = {
+  x: { start: 'left edges', middle: 'middles', end: 'right edges' },
+  y: { start: 'upper edges', middle: 'middles', end: 'lower edges' },
+};
+
+/** Lines the monitor in hand up with another as they stand in the room, by millimetres measured there. */
+export function LineUp(props: {
+  monitor: PlacedMonitor;
+  edits: DeskEdits;
+  mmInput: Ref<HTMLInputElement>;
+}) {
+  const { monitor, edits } = props;
+  const monitors = useBench((bench) => bench.profile.monitors);
+  const [anchor, setAnchor] = useState<Anchor>('start');
+  const [chosen, setChosen] = useState<string | null>(null);
+  const others = edits.standing.filter(({ id }) => id !== monitor.id);
+  const other =
+    others.find(({ id }) => id === chosen) ?? besideMonitor(monitor, edits.standing) ?? others[0];
+  if (!other) return null;
+  const { millimetres } = monitors.find(({ id }) => id === other.id)!;
+  const words = WORDS[sideAxis(monitor, other)];
+  return (
+    <Section title="Line up" note="as they stand in the room">
+      <Flex direction="column" gap="4px">
+        <SettingRow label="With">
+          <Select
+            label="Line up with"
+            value={other.id}
+            options={others.map(({ id, name }) => ({ value: id, text: name }))}
+            onChange={setChosen}
+          />
+        </SettingRow>
+        <Choice
+          label="What is lined up"
+          value={anchor}
+          options={ANCHORS.map((value) => ({ value, text: words[value] }))}
+          onChange={setAnchor}
+        />
+        {millimetres ? (
+          <SettingRow label="Off, in the room" caps={['L']}>
+            <Figure
+              label="Off in millimetres"
+              value={offsetMm(monitor, other, millimetres, anchor)}
+              least={-10_000}
+              most={10_000}
+              step={1}
+              decimals={1}
+              unit="mm"
+              inputRef={props.mmInput}
+              onChange={(mm) =>
+                edits.setEntry(monitor.id, linedUp(monitor, other, millimetres, anchor, mm), 'mm')
+              }
+            />
+          </SettingRow>
+        ) : (
+          <chakra.p fontSize="12px" color="slate">
+            The millimetres of {other.name} are not known: choose it on the sheet and type them.
+          </chakra.p>
+        )}
+      </Flex>
+    </Section>
+  );
+}

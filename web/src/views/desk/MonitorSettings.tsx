@@ -1,0 +1,232 @@
+import { chakra, Flex, Grid } from '@chakra-ui/react';
+import { ROLES, suggestedScale, type Edges, type Monitor, type PlacedMonitor } from '@sorn/core';
+import type { Ref } from 'react';
+import { Figure } from '../../app/Figure.tsx';
+import { Section } from '../../app/Section.tsx';
+import { SettingRow } from '../../app/SettingRow.tsx';
+import { Select } from '../../app/Select.tsx';
+import { TextButton } from '../../app/TextButton.tsx';
+import { TextField } from '../../app/TextField.tsx';
+import { useBench, type PlacedDesk } from '../../data/bench-context.ts';
+import { setReserved } from './Dimensions.tsx';
+import type { DeskEdits } from './edits.ts';
+
+const EDGES: readonly (keyof Edges)[] = ['top', 'right', 'bottom', 'left'];
+
+/** The monitor in hand: where it stands, its size, scale and reserved edges, and who it is. */
+export function MonitorSettings(props: {
+  placed: PlacedDesk;
+  monitor: PlacedMonitor;
+  edits: DeskEdits;
+  xInput: Ref<HTMLInputElement>;
+  topInput: Ref<HTMLInputElement>;
+}) {
+  const { placed, monitor, edits } = props;
+  const profile = useBench((bench) => bench.profile);
+  const own = profile.monitors.find(({ id }) => id === monitor.id)!;
+  const isPrimary = edits.standing[0] === monitor;
+  const onDesk = profile.desks
+    .find(({ id }) => id === placed.desk.desk)
+    ?.monitors.find((entry) => entry.monitor === monitor.id);
+  const suggested = suggestedScale(
+    { width: monitor.width, height: monitor.height },
+    turnedSize(own, monitor),
+  );
+  const figure = (field: 'x' | 'y' | 'width' | 'height', label: string) => (
+    <Figure
+      label={label}
+      value={monitor[field]}
+      least={field === 'x' || field === 'y' ? -1_000_000 : 1}
+      most={field === 'x' || field === 'y' ? 1_000_000 : 100_000}
+      step={1}
+      room={7}
+      {...(field === 'x' && { inputRef: props.xInput })}
+      onChange={(value) => edits.setEntry(monitor.id, { [field]: Math.round(value) }, field)}
+    />
+  );
+  return (
+    <Section title={monitor.name} note={`${monitor.id}${isPrimary ? ' · primary' : ''}`}>
+      <Flex direction="column" gap="2px">
+        <SettingRow label="Name">
+          <TextField
+            label="Name of the monitor"
+            value={own.name ?? own.id}
+            isNeeded
+            onChange={(name) => edits.setMonitor(own.id, (each) => ({ ...each, name }))}
+          />
+        </SettingRow>
+        <SettingRow label="Stands at" caps={['G']}>
+          {figure('x', 'x')}
+          {figure('y', 'y')}
+        </SettingRow>
+        <SettingRow label="Pixels" origin={monitor.turn === 0 ? '' : `turned ${monitor.turn}°`}>
+          {figure('width', 'Width')}
+          {figure('height', 'Height')}
+        </SettingRow>
+        <SettingRow
+          label="Scale"
+          origin={onDesk?.scale === undefined ? 'the monitor’s own' : 'on this desk'}
+          onSetBack={
+            onDesk?.scale === undefined
+              ? undefined
+              : () => edits.setDesk((desk) => withoutField(desk, monitor.id, 'scale'))
+          }
+        >
+          <Figure
+            label="Scale"
+            value={monitor.scale}
+            least={0.25}
+            most={8}
+            step={0.25}
+            decimals={3}
+            onChange={(scale) => edits.setEntry(monitor.id, { scale }, 'scale')}
+          />
+        </SettingRow>
+        {suggested !== monitor.scale && own.millimetres && (
+          <chakra.p fontSize="12px" color="slate" textAlign="right">
+            Its density suggests {suggested}.{' '}
+            <TextButton onClick={() => edits.setEntry(monitor.id, { scale: suggested })}>
+              take it
+            </TextButton>
+          </chakra.p>
+        )}
+        <SettingRow label="Reserved edges" caps={['E']} origin="logical px">
+          <span />
+        </SettingRow>
+        <Grid templateColumns="repeat(4, 1fr)" gap="4px" mb="4px">
+          {EDGES.map((edge) => (
+            <Flex key={edge} gap="5px" align="baseline" fontSize="12px">
+              <chakra.span color="slate">{edge}</chakra.span>
+              <Figure
+                label={`Reserved ${edge}`}
+                value={monitor.reserved[edge]}
+                least={0}
+                most={10_000}
+                step={1}
+                room={4}
+                {...(edge === 'top' && { inputRef: props.topInput })}
+                onChange={(value) => setReserved(edits, monitor, edge, value)}
+              />
+            </Flex>
+          ))}
+        </Grid>
+        <Millimetres own={own} edits={edits} />
+        <SettingRow label="While it is not there, to">
+          <Select
+            label="Fallback"
+            value={own.fallback ?? ''}
+            options={[
+              { value: '', text: 'its neighbour' },
+              ...ROLES.map((role) => ({ value: role, text: `the ${role}` })),
+              ...profile.monitors
+                .filter(({ id }) => id !== own.id)
+                .map(({ id, name = id }) => ({ value: id, text: name })),
+            ]}
+            onChange={(fallback) =>
+              edits.setMonitor(own.id, ({ fallback: _former, ...each }) =>
+                fallback === '' ? each : { ...each, fallback },
+              )
+            }
+          />
+        </SettingRow>
+        <Identity own={own} edits={edits} />
+        <Flex gap="14px" mt="6px">
+          {!isPrimary && (
+            <TextButton onClick={() => edits.setDesk((desk) => ({ ...desk, primary: monitor.id }))}>
+              Make it the primary (P)
+            </TextButton>
+          )}
+          {edits.standing.length > 1 && (
+            <TextButton onClick={() => edits.takeOff(monitor)}>Take it off (Delete)</TextButton>
+          )}
+        </Flex>
+      </Flex>
+    </Section>
+  );
+}
+
+/** Its millimetres as placed. */
+function turnedSize(own: Monitor, { turn }: PlacedMonitor) {
+  const { millimetres } = own;
+  // Those of a profile are as placed unless the desk turns it further.
+  if (!millimetres) return undefined;
+  return (turn - (own.turn ?? 0)) % 180 === 0
+    ? millimetres
+    : { width: millimetres.height, height: millimetres.width };
+}
+
+function withoutField<D extends { monitors: { monitor: string; scale?: number }[] }>(
+  desk: D,
+  monitor: string,
+  field: 'scale',
+): D {
+  return {
+    ...desk,
+    monitors: desk.monitors.map((entry) => {
+      if (entry.monitor !== monitor) return entry;
+      const { [field]: _gone, ...rest } = entry;
+      return rest;
+    }),
+  };
+}
+
+function Millimetres({ own, edits }: { own: Monitor; edits: DeskEdits }) {
+  const { millimetres } = own;
+  const set = (axis: 'width' | 'height', value: number) =>
+    edits.setMonitor(
+      own.id,
+      (each) => ({
+        ...each,
+        millimetres: { width: 1, height: 1, ...each.millimetres, [axis]: Math.round(value) },
+      }),
+      'millimetres',
+    );
+  return (
+    <SettingRow label="Lit area" origin={millimetres ? '' : 'not known'}>
+      {(['width', 'height'] as const).map((axis) => (
+        <Figure
+          key={axis}
+          label={axis === 'width' ? 'Millimetres wide' : 'Millimetres high'}
+          value={millimetres?.[axis] ?? 0}
+          least={1}
+          most={100_000}
+          step={1}
+          room={5}
+          unit="mm"
+          onChange={(value) => set(axis, value)}
+        />
+      ))}
+    </SettingRow>
+  );
+}
+
+const IDENTITY = ['maker', 'model', 'serial', 'namePattern'] as const;
+const IDENTITY_WORDS = {
+  maker: 'Maker',
+  model: 'Model',
+  serial: 'Serial',
+  namePattern: 'Or name like',
+};
+
+/** By what a connected device is known to be this monitor. */
+function Identity({ own, edits }: { own: Monitor; edits: DeskEdits }) {
+  return (
+    <Grid templateColumns="auto 1fr auto 1fr" gap="4px 8px" fontSize="12px" mt="4px">
+      {IDENTITY.map((field) => (
+        <Flex key={field} display="contents">
+          <chakra.span color="slate">{IDENTITY_WORDS[field]}</chakra.span>
+          <TextField
+            label={IDENTITY_WORDS[field]}
+            value={own[field] ?? ''}
+            placeholder="any"
+            onChange={(text) =>
+              edits.setMonitor(own.id, ({ [field]: _former, ...each }) =>
+                text === '' ? each : { ...each, [field]: text },
+              )
+            }
+          />
+        </Flex>
+      ))}
+    </Grid>
+  );
+}

@@ -1,0 +1,136 @@
+import {
+  matchMonitor,
+  steppedTo,
+  turnedBy90,
+  withDesk,
+  withDeskWritten,
+  withEntry,
+  withMonitorOnDesk,
+  withNewDesk,
+  withoutDesk,
+  withoutMonitorOnDesk,
+  type Desk,
+  type DeskEntry,
+  type Direction,
+  type Monitor,
+  type PlacedMonitor,
+  type Profile,
+} from '@sorn/core';
+import { useBenchStore, type PlacedDesk } from '../../data/bench-context.ts';
+import { useProposal } from '../../data/proposal.ts';
+
+/** Pixels an arrow key moves a monitor, and how near an edge must be to be met. */
+const STEP = 40;
+const NEAR = 24;
+
+/** What the Desk view changes: the desk in force, written down first where it was made up. */
+export type DeskEdits = ReturnType<typeof useDeskEdits>;
+
+export function useDeskEdits({ desk }: PlacedDesk) {
+  const store = useBenchStore();
+  const edit = (change: (profile: Profile) => Profile, merge = '') =>
+    store.getState().edit(change, merge);
+  /** The profile with this desk in it, changed. */
+  const onDesk = (change: (profile: Profile, desk: string) => Profile) => (profile: Profile) => {
+    const written = withDeskWritten(profile, desk);
+    return change(written.profile, written.desk);
+  };
+  const standing = [...desk.monitors, ...desk.others];
+  const others = (id: string) => standing.filter((monitor) => monitor.id !== id);
+
+  function setEntry(id: string, patch: Partial<DeskEntry>, merge = '') {
+    edit(
+      onDesk((profile, on) => withEntry(profile, on, id, patch)),
+      merge && `${merge} ${id}`,
+    );
+  }
+
+  return {
+    standing,
+    setEntry,
+    /** By a step that meets edges, or by one pixel that does not. */
+    step(monitor: PlacedMonitor, direction: Direction, isFine: boolean) {
+      const to = isFine
+        ? steppedTo(monitor, direction, 1, [], 0)
+        : steppedTo(monitor, direction, STEP, others(monitor.id), NEAR);
+      setEntry(monitor.id, to, 'move');
+    },
+    turn: (monitor: PlacedMonitor) => setEntry(monitor.id, turnedBy90(monitor)),
+    setDesk(change: (desk: Desk) => Desk) {
+      edit(onDesk((profile, on) => withDesk(profile, on, change)));
+    },
+    setMonitor(id: string, change: (monitor: Monitor) => Monitor, merge = '') {
+      edit(
+        (profile) => ({
+          ...profile,
+          monitors: profile.monitors.map((each) => (each.id === id ? change(each) : each)),
+        }),
+        merge && `${merge} ${id}`,
+      );
+    },
+    /** Puts a monitor on the desk; on a desk that is in use it is plugged in with that. */
+    add(monitor: Monitor) {
+      edit(onDesk((profile, on) => withMonitorOnDesk(profile, on, monitor, standing)));
+      const { profile, session, happen } = store.getState();
+      const connected = [...new Set([...standing.map(({ id }) => id), monitor.id])];
+      const isThere = profile.monitors.some(({ id }) => id === monitor.id);
+      if (session.connected && isThere) happen({ type: 'monitors-changed', connected });
+    },
+    known: (device: Parameters<typeof matchMonitor>[1]) =>
+      matchMonitor(store.getState().profile.monitors, device),
+    takeOff({ id, name }: PlacedMonitor) {
+      // A desk is what is connected: where that was told by cables, this one is pulled.
+      if (store.getState().session.connected && standing.length > 1) {
+        const connected = others(id).map((each) => each.id);
+        useProposal
+          .getState()
+          .proposeEvent(
+            store.getState(),
+            { type: 'monitors-changed', connected, byHand: true },
+            `Pull the cable of ${name}`,
+          );
+        return;
+      }
+      useProposal.getState().proposeEdit(
+        store.getState(),
+        onDesk((profile, on) => withoutMonitorOnDesk(profile, on, id)),
+        `Take ${name} off this desk`,
+      );
+    },
+    /** A desk more, with what stands here; goes there. */
+    addDesk() {
+      const { profile, connect } = store.getState();
+      const names = profile.desks.map(({ name }) => name);
+      let number = profile.desks.length + 1;
+      while (names.includes(`Desk ${number}`)) number++;
+      const made = withNewDesk(profile, `Desk ${number}`, standing);
+      edit(() => made.profile);
+      connect(
+        { type: 'command', command: { command: 'use-desk', desk: made.desk } },
+        `go to Desk ${number}`,
+      );
+    },
+    dropDesk(id: string, name: string) {
+      useProposal
+        .getState()
+        .proposeEdit(
+          store.getState(),
+          (profile) => withoutDesk(profile, id),
+          `Delete the desk ${name}`,
+        );
+    },
+    setHome(workspace: string, monitor: string) {
+      edit((profile) => ({
+        ...profile,
+        workspaces: profile.workspaces.map((each) => {
+          if (each.id !== workspace) return each;
+          const { monitor: _former, ...rest } = each;
+          return monitor === '' ? rest : { ...rest, monitor };
+        }),
+      }));
+    },
+    setWrap(pastLastMonitor: Profile['tiling']['pastLastMonitor']) {
+      edit((profile) => ({ ...profile, tiling: { ...profile.tiling, pastLastMonitor } }));
+    },
+  };
+}

@@ -1,0 +1,52 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { MODES } from '@sorn/core';
+import { MODE_WORDS } from '../../app/Connections.tsx';
+import { KeyCap } from '../../app/KeyCap.tsx';
+import { useBench } from '../../data/bench-context.ts';
+
+/** The modes that desk-mode goes through while its key is held. */
+export function ModeList() {
+  const chosen = useBench((bench) => bench.session.choosingMode);
+  if (!chosen) return null;
+  return (
+    <Box
+      position="absolute"
+      top="84px"
+      left="50%"
+      width="420px"
+      ml="-210px"
+      bg="sheet"
+      border="1.5px solid"
+      borderColor="ink"
+      boxShadow="0 6px 18px var(--sorn-colors-shade)"
+    >
+      <Flex align="center" gap="8px" px="14px" py="8px" borderBottom="1px solid" fontSize="13px">
+        <chakra.span flex="1">Release or Enter takes it</chakra.span>
+        <KeyCap>Esc</KeyCap>
+        <span>drops it</span>
+      </Flex>
+      <chakra.ul role="listbox" aria-label="Modes of the desk" py="4px">
+        {MODES.map((mode) => (
+          <chakra.li
+            key={mode}
+            role="option"
+            aria-selected={mode === chosen}
+            px="14px"
+            py="6px"
+            fontSize="13px"
+            borderLeft="4px solid"
+            borderColor={mode === chosen ? 'vermilion' : 'transparent'}
+            bg={mode === chosen ? 'petrol.wash' : 'transparent'}
+          >
+            <chakra.span fontWeight={mode === chosen ? 650 : 400} mr="10px">
+              {MODE_WORDS[mode].title}
+            </chakra.span>
+            <chakra.span color="slate" fontSize="12px">
+              {MODE_WORDS[mode].says}
+            </chakra.span>
+          </chakra.li>
+        ))}
+      </chakra.ul>
+    </Box>
+  );
+}
