@@ -1,4 +1,4 @@
-import type { Desk, DeskEntry, Mode, Monitor, Profile } from '../profile/schema.ts';
+import type { Desk, DeskEntry, Monitor, Profile } from '../profile/schema.ts';
 import type { DeskInForce, PlacedMonitor } from './desk.ts';
 
 /** A name made from text that no other has: "Korvane Wide 34" becomes korvane-wide-34. */
@@ -119,8 +119,4 @@ export function withNewDesk(
 
 export function withoutDesk(profile: Profile, id: string): Profile {
   return { ...profile, desks: profile.desks.filter((desk) => desk.id !== id) };
-}
-
-export function withDeskMode(profile: Profile, id: string, mode: Mode): Profile {
-  return withDesk(profile, id, (desk) => ({ ...desk, mode }));
 }

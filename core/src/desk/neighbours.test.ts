@@ -187,6 +187,16 @@ describe('a direction past the last monitor', () => {
     expect(desk.run('move-right').at('w').monitor).toBe('a');
   });
 
+  it('comes in where it left off, on one monitor too', () => {
+    const tiling = { layout: { kind: 'grid' }, pastLastMonitor: 'wrap' };
+    const four = ['nw', 'ne', 'sw', 'se'].map((id) => ({ id }));
+    const grid = testDesk({ monitors: row.slice(0, 1), tiling }, { windows: four, focus: 'se' });
+    expect(grid.run('focus-right').session.focus).toBe('sw');
+    expect(grid.run('focus-down').session.focus).toBe('ne');
+    const alone = testDesk({ monitors: row.slice(0, 1), tiling }, { windows: [{ id: 'w' }] });
+    expect(alone.run('focus-right').trace[0]!.because).toBe('nothing lies right of here');
+  });
+
   it('never leads back to where it began', () => {
     fc.assert(
       fc.property(anyMonitors(1, 6), fc.constantFrom(...DIRECTIONS), (boxes, direction) => {

@@ -51,6 +51,16 @@ export function monitorTowards(
 ): PlacedMonitor | null {
   const neighbour = neighbourOf(from, direction, monitors);
   if (neighbour || !wraps) return neighbour;
+  const end = farEnd(monitors, from, direction);
+  return end === from ? null : end;
+}
+
+/** The last monitor in the opposite direction: where a direction comes in again. It may be the same one. */
+export function farEnd(
+  monitors: readonly PlacedMonitor[],
+  from: PlacedMonitor,
+  direction: Direction,
+): PlacedMonitor {
   const seen = new Set([from]);
   let end = from;
   for (;;) {
@@ -59,7 +69,7 @@ export function monitorTowards(
     seen.add(next);
     end = next;
   }
-  return end === from ? null : end;
+  return end;
 }
 
 /** The next (1) or previous (−1) monitor, round all of them from the left: it reaches every one. */

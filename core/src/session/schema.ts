@@ -170,7 +170,7 @@ function keysOf<T extends object>(shape: T): (keyof T)[] {
 }
 
 /** A connected device that tells who it is. */
-export const deviceSchema = fields({ name: textField.exactOptional(), ...identityFields });
+const deviceSchema = fields({ name: textField.exactOptional(), ...identityFields });
 /** Monitors by id, or as devices by which the profile knows them. Empty: none is connected. */
 export const connectedField = listOf(
   z.union([idField, deviceSchema], {

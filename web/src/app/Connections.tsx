@@ -28,7 +28,7 @@ export function pluggedIn(profile: Profile, session: Session): readonly string[]
 }
 
 /** Asks for a monitor to be pulled, or plugged in: what would happen is shown first. */
-export function useCable(): (monitor: string) => void {
+function useCable(): (monitor: string) => void {
   const store = useBenchStore();
   const { proposeEvent } = useProposal.getState();
   return (id) => {

@@ -1,5 +1,6 @@
 import {
   arrange,
+  checkProfile,
   deskInForce,
   place,
   type Arranged,
@@ -52,9 +53,20 @@ export function placedDesk(
     arrange({ session, profile, desk }, session.shown[id]!, id),
   );
   const focused = shown.find(({ monitor }) => monitor.id === session.focusMonitor)!;
-  const placed = { desk, placements, findings: [...openedWith, ...findings], shown, focused };
+  const placed = {
+    desk,
+    placements,
+    findings: distinct([...openedWith, ...findings, ...checkProfile(profile)]),
+    shown,
+    focused,
+  };
   known.set(session, { profile, placed });
   return placed;
+}
+
+/** What is found on the desk and in the profile is told once. */
+function distinct(findings: readonly Finding[]): Finding[] {
+  return [...new Map(findings.map((finding) => [JSON.stringify(finding), finding])).values()];
 }
 
 export function usePlacedDesk(): PlacedDesk {

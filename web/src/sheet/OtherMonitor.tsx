@@ -1,10 +1,15 @@
-import type { DeskInForce, PlacedMonitor } from '@sorn/core';
+import type { DeskInForce, PlacedMonitor, Placement, Rect } from '@sorn/core';
 import { shortened } from './text-width.ts';
 import { onSheet, type Viewport } from './viewport.ts';
 
 /** A connected monitor without windows of its own: it shows the primary's picture, or is not lit. */
-export function OtherMonitor(props: { monitor: PlacedMonitor; desk: DeskInForce; view: Viewport }) {
-  const { monitor, desk, view } = props;
+export function OtherMonitor(props: {
+  monitor: PlacedMonitor;
+  desk: DeskInForce;
+  placements: readonly Placement[];
+  view: Viewport;
+}) {
+  const { monitor, desk, placements, view } = props;
   const frame = onSheet(view, monitor);
   const lit = desk.monitors[0]!;
   const says =
@@ -13,12 +18,26 @@ export function OtherMonitor(props: { monitor: PlacedMonitor; desk: DeskInForce;
   return (
     <g data-other-monitor={monitor.id}>
       <rect {...frame} className="other-monitor" />
-      <text x={middle.x} y={middle.y - 6} textAnchor="middle" className="name">
+      {desk.mode === 'mirror' && (
+        <svg {...frame} viewBox={`${lit.x} ${lit.y} ${lit.width} ${lit.height}`} aria-hidden>
+          <rect {...rectOf(lit)} className="picture" />
+          {placements
+            .filter(({ shown }) => shown)
+            .map((placement) => (
+              <rect key={placement.id} {...rectOf(placement)} className="picture" />
+            ))}
+        </svg>
+      )}
+      <text x={middle.x} y={middle.y - 6} textAnchor="middle" className="name on-picture">
         {shortened(monitor.name, 'title', frame.width - 16)}
       </text>
-      <text x={middle.x} y={middle.y + 12} textAnchor="middle" className="label">
+      <text x={middle.x} y={middle.y + 12} textAnchor="middle" className="label on-picture">
         {shortened(says, 'label', frame.width - 16)}
       </text>
     </g>
   );
+}
+
+function rectOf({ x, y, width, height }: Rect): Rect {
+  return { x, y, width, height };
 }

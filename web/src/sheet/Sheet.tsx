@@ -108,7 +108,13 @@ export function Sheet({ placed, marks, notes, onWindow, around, still }: SheetPr
           <MonitorDrawing key={monitor.id} monitor={monitor} view={view} placed={placed} />
         ))}
         {desk.others.map((monitor) => (
-          <OtherMonitor key={monitor.id} monitor={monitor} desk={desk} view={view} />
+          <OtherMonitor
+            key={monitor.id}
+            monitor={monitor}
+            desk={desk}
+            placements={placements}
+            view={view}
+          />
         ))}
         {placed.shown.map((arranged) => (
           <StripDrawing key={arranged.monitor.id} arranged={arranged} view={view} />

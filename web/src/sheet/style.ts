@@ -33,6 +33,14 @@ export const sheetStyle: SystemStyleObject = {
   '& .workspace-id.shown': { fill: 'sheet' },
 
   '& .other-monitor': { fill: 'none', stroke: 'slate', strokeWidth: 1.5, strokeDasharray: '8 4' },
+  '& .picture': {
+    fill: 'none',
+    stroke: 'slate',
+    strokeWidth: 1,
+    strokeDasharray: '1 3',
+    vectorEffect: 'non-scaling-stroke',
+  },
+  '& .on-picture': { stroke: 'sheet', strokeWidth: 5, paintOrder: 'stroke' },
   '& .way': { fill: 'none', stroke: 'petrol', strokeWidth: 1.5 },
   '& .way-back': { fill: 'none', stroke: 'sheet', strokeWidth: 5 },
   '& .way-head': { fill: 'petrol', stroke: 'sheet', strokeWidth: 1, paintOrder: 'stroke' },

@@ -52,8 +52,11 @@ export function useDesk(situation: Situation, id: string): Outcome {
 /** desk-mode with a mode: extend, mirror, or only the monitor with the focus. */
 export function setMode(situation: Situation, mode: Mode): Outcome {
   const { session, profile, desk } = situation;
-  const { choosingMode: _chosen, only: _lit, ...rest } = session;
-  if (desk.mode === mode) return nothing(rest, `the mode is ${mode} already`);
+  if (desk.mode === mode) {
+    const same = session.choosingMode ? withoutChoice(session) : session;
+    return nothing(same, `the mode is ${mode} already`);
+  }
+  const rest = withoutChoice(session);
   const { connected, desk: deskId, workspacesPut } = session;
   const next = reconnected(
     { ...situation, session: rest },

@@ -1,12 +1,14 @@
 import { monitorOf } from '../../desk/desk.ts';
-import { monitorTowards } from '../../desk/neighbours.ts';
+import { farEnd, neighbourOf } from '../../desk/neighbours.ts';
 import {
+  axisOf,
   bearing,
   compareBearings,
+  isForward,
   type Bearing,
   type Direction,
 } from '../../geometry/direction.ts';
-import type { Rect } from '../../geometry/rect.ts';
+import { span, type Rect } from '../../geometry/rect.ts';
 import { placeShown, type Placement } from '../place.ts';
 import {
   arrangementOf,
@@ -41,12 +43,22 @@ export function lookAhead(situation: Situation, direction: Direction): Ahead {
   const near = from === here ? null : firstBeyond(situation, from, direction, onMonitor);
   if (near) return { window: windowOf(session, near.id)! };
 
-  const neighbour = monitorTowards(desk, here, direction);
-  if (!neighbour) return null;
-  const over = placeShown(situation, neighbour.id);
-  // Where the direction came in on the other side, nothing there lies beyond the edge.
-  const far = firstBeyond(situation, from, direction, over) ?? mostRecent(situation, over);
-  return far ? { window: windowOf(session, far.id)! } : { monitor: neighbour.id };
+  const neighbour = neighbourOf(here, direction, desk.monitors);
+  if (!neighbour && !desk.wraps) return null;
+  const there = neighbour ?? farEnd(desk.monitors, here, direction);
+  const over = placeShown(situation, there.id);
+  const seenFrom = neighbour ? from : comingInto(there, from, direction);
+  const far = firstBeyond(situation, seenFrom, direction, over) ?? mostRecent(situation, over);
+  if (far) return far.id === session.focus ? null : { window: windowOf(session, far.id)! };
+  return there === here ? null : { monitor: there.id };
+}
+
+/** A rectangle as it would be seen coming into a monitor from outside, in a direction. */
+function comingInto(monitor: Rect, rect: Rect, direction: Direction): Rect {
+  const axis = axisOf(direction);
+  const [own, edge] = [span(rect, axis), span(monitor, axis)];
+  const start = isForward(direction) ? edge.start - own.length : edge.end;
+  return { ...rect, [axis]: start };
 }
 
 function firstBeyond(

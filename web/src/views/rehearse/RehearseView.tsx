@@ -46,6 +46,8 @@ export function RehearseView() {
       label: isPast ? 'go on from here' : 'give the keyboard to the sheet',
       run: keyboard.give,
     },
+    // The frame has this key for every view; here it is what is tried.
+    { keys: [], caps: ['X'], label: 'cables and desks', summary: true, run: () => undefined },
     {
       keys: ['y'],
       shift: false,
