@@ -27,6 +27,8 @@ const SHOTS = [
     night: true,
     keys: ['Enter', 'Meta+KeyG', 'ArrowRight', 'Enter', 'Meta+Slash', 's', 'ArrowDown'],
   },
+  { name: 'desk-day', path: '/bulletin-desk/desk', keys: [']', ']'] },
+  { name: 'desk-cable-night', path: '/bulletin-desk/desk', night: true, keys: ['x', '2'] },
   { name: 'profiles-day', path: '/profiles' },
 ];
 

@@ -197,6 +197,57 @@ describe('the monitor in hand', () => {
   });
 });
 
+describe('a monitor taken by pointer', () => {
+  it('is moved until its edges are in line with the others, and one key takes it back', async () => {
+    const handle = open.page.locator('[data-drag="tall"]');
+    const box = (await handle.boundingBox())!;
+    const scale = box.width / 1440;
+    const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    await open.page.mouse.move(at.x, at.y);
+    await open.page.mouse.down();
+    await open.page.mouse.move(at.x + 3, at.y + 300 * scale, { steps: 4 });
+    await open.page.mouse.move(at.x + 2, at.y + 560 * scale + 4, { steps: 4 });
+    await open.page.mouse.up();
+    await poll(chosen).toBe('tall');
+    // Beside the wide one, which ends at 3440, and level with it.
+    await poll(async () => [await figure('x'), await figure('y')]).toEqual([3440, 0]);
+    await press('Control+z');
+    await poll(async () => [await figure('x'), await figure('y')]).toEqual([3440, -560]);
+  });
+});
+
+describe('a profile without desks', () => {
+  it('has its desk written down by the first change there', async () => {
+    const created = await fetch(`${running.server.url}/api/profiles`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({
+        profile: {
+          name: 'Bare',
+          monitors: [{ id: 'main', width: 1920, height: 1080 }],
+          tiling: { pastLastMonitor: 'wrap' },
+        },
+      }),
+    });
+    const { id } = (await created.json()) as { id: string };
+    await open.page.goto(`${running.server.url}/${id}/desk`);
+    await poll(deskIs).toBe('made-up');
+    await press('a');
+    await open.page.getByRole('dialog', { name: 'Add a monitor' }).waitFor();
+    await press('4');
+    await poll(deskIs).toBe('desk');
+    await poll(ways).toEqual(['main right monitor-2560-1440', 'monitor-2560-1440 left main']);
+    // Past the last one a direction comes in again at the first.
+    await toView(open.page, '6', 'Rehearse');
+    const has = (monitor: string) =>
+      open.page.locator(`[data-monitor="${monitor}"] .monitor-focus`).count();
+    await press('Enter', 'Meta+Alt+ArrowRight');
+    await poll(() => has('monitor-2560-1440')).toBe(1);
+    await press('Meta+ArrowRight');
+    await poll(() => has('main')).toBe(1);
+  });
+});
+
 describe('homes and modes', () => {
   it('a workspace is at home by role, on this desk and the next', async () => {
     const home = open.page.getByLabel('Home of workspace B');
