@@ -1,4 +1,4 @@
-import { checkProfile, findingText, profileSchema } from '@sorn/core';
+import { checkProfile, findingText, monitorName, profileSchema } from '@sorn/core';
 import { readInput } from './input.ts';
 
 /** What a profile's check came to, printed, and whether nothing was found. */
@@ -11,8 +11,7 @@ export interface Checked {
 export function checkFile(profileFile: string, asText = false): Checked {
   const profile = readInput(profileFile, profileSchema);
   const findings = checkProfile(profile);
-  const nameOf = (id: string) => profile.monitors.find((each) => each.id === id)?.name ?? id;
-  const lines = findings.map((finding) => findingText(finding, nameOf));
+  const lines = findings.map((finding) => findingText(finding, (id) => monitorName(profile, id)));
   return {
     text: asText
       ? `${lines.join('\n') || 'Nothing found.'}\n`

@@ -1,6 +1,11 @@
 import type { Desk, Profile } from '../profile/schema.ts';
 import type { PlacedMonitor } from './desk.ts';
 
+/** A monitor's name for a person. */
+export function monitorName({ monitors }: Profile, id: string): string {
+  return monitors.find((monitor) => monitor.id === id)?.name ?? id;
+}
+
 /**
  * Monitors where they stand on a desk, the primary first. One that the desk does not know stands to the
  * right of the others; without a desk they stand where they say, or left to right.

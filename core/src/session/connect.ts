@@ -1,11 +1,12 @@
 import { deviceText, matchMonitor, type Device } from '../desk/match.ts';
+import { monitorName } from '../desk/placed.ts';
 import { nearestName } from '../profile/nearest.ts';
 import type { Profile } from '../profile/schema.ts';
 import { deskInForce } from '../desk/desk.ts';
 import type { Finding } from './findings.ts';
 import { monitorsLeft } from './moves.ts';
 import { did, nothing, type Outcome, type Reason, type Situation } from './session.ts';
-import { reconnected } from './settle.ts';
+import { connectionOf, reconnected } from './settle.ts';
 
 /** A monitor by its id in the profile, or a device that tells who it is. */
 export type Connected = string | Device;
@@ -60,19 +61,10 @@ export function monitorsChanged(situation: Situation, connected: readonly Connec
       { decided: 'the session waits', because: 'no monitor is connected' },
     );
   }
-  const { unplugged: _none, ...plugged } = session;
-  const { mode, only, workspacesPut } = session;
-  const next = reconnected(
-    { ...situation, session: plugged },
-    {
-      connected: ids,
-      ...(mode && { mode }),
-      ...(only !== undefined && { only }),
-      ...(workspacesPut && { workspacesPut }),
-    },
-  );
+  const { desk: _chosen, ...kept } = connectionOf(session);
+  const next = reconnected(situation, { ...kept, connected: ids });
   const now = deskInForce(profile, next);
-  const nameOf = (id: string) => profile.monitors.find((each) => each.id === id)?.name ?? id;
+  const nameOf = (id: string) => monitorName(profile, id);
   const before = [...desk.monitors, ...desk.others].map(({ id }) => id);
   const gone = before.filter((id) => !ids.includes(id));
   const came = ids.filter((id) => !before.includes(id));

@@ -1,6 +1,7 @@
 import { deskInForce, monitorOf, type DeskInForce } from '../desk/desk.ts';
 import type { Profile } from '../profile/schema.ts';
 import { CONNECTION_FIELDS, HOLDING_FIELDS, LIST_FIELDS, type Step } from './schema.ts';
+import { picked, without } from './picked.ts';
 import { settledOn } from './settle.ts';
 import {
   did,
@@ -22,19 +23,6 @@ const MOST_STEPS = 100;
 /** The part of a window that commands change and undo puts back. */
 function holdingOf(window: SessionWindow): Step['windows'][string] {
   return picked(window, HOLDING_FIELDS) as Step['windows'][string];
-}
-
-function picked<T extends object, F extends keyof T>(
-  value: T,
-  fields: readonly F[],
-): Partial<Pick<T, F>> {
-  const there = fields.filter((field) => value[field] !== undefined);
-  return Object.fromEntries(there.map((field) => [field, value[field]])) as Partial<Pick<T, F>>;
-}
-
-function without<T extends object>(value: T, fields: readonly (keyof T)[]): T {
-  const kept = Object.entries(value).filter(([field]) => !fields.includes(field as keyof T));
-  return Object.fromEntries(kept) as T;
 }
 
 /** What led from one session to another, as it was before: only that which changed. */

@@ -1,4 +1,5 @@
 import { monitorFor, type DeskInForce } from '../desk/desk.ts';
+import { monitorName } from '../desk/placed.ts';
 import { sameRect } from '../geometry/rect.ts';
 import type { Profile } from '../profile/schema.ts';
 import { place, type Placement } from './place.ts';
@@ -42,7 +43,7 @@ function isSame(a: Placement, b: Placement): boolean {
 }
 
 function reasonFor(from: Placement, to: Placement, before: Standing, after: Standing): string {
-  const nameOf = (id: string) => after.profile.monitors.find((each) => each.id === id)?.name ?? id;
+  const nameOf = (id: string) => monitorName(after.profile, id);
   if (from.monitor !== to.monitor) {
     const home = after.desk.workspaces.find(({ id }) => id === to.workspace);
     const isHome = home && monitorFor(after.desk, home, to.monitor) === home.monitor;
@@ -65,9 +66,7 @@ export function monitorsLeft(before: Standing, after: Standing): Reason[] {
     .filter(({ from, to }) => from.monitor !== to.monitor)
     .map(({ window, to, because }) => ({
       about: window,
-      decided: `${windowName(after.profile, windowOf(after.session, window)!)} on ${
-        after.profile.monitors.find(({ id }) => id === to.monitor)?.name ?? to.monitor
-      }`,
+      decided: `${windowName(after.profile, windowOf(after.session, window)!)} on ${monitorName(after.profile, to.monitor)}`,
       because,
     }));
 }

@@ -2,6 +2,7 @@ import { deskInForce, monitorOf, workspacesOn, type DeskInForce } from '../desk/
 import { fallbackOf } from '../desk/homes.ts';
 import type { Profile } from '../profile/schema.ts';
 import { withoutLeaf } from '../tree/hand.ts';
+import { picked, without } from './picked.ts';
 import type { Arrangement } from './schema.ts';
 import {
   isShown,
@@ -17,11 +18,13 @@ import {
   type Situation,
 } from './session.ts';
 
-/** What decides the desk in force, and can change under a running session. */
-export type ConnectionChange = Pick<
-  Session,
-  'connected' | 'desk' | 'mode' | 'only' | 'workspacesPut'
->;
+const CONNECTION = ['connected', 'desk', 'mode', 'only', 'workspacesPut'] as const;
+/** What is connected, how, and what is at home where by key. */
+export type ConnectionNow = Pick<Session, (typeof CONNECTION)[number]>;
+
+export function connectionOf(session: Session): ConnectionNow {
+  return picked(session, CONNECTION);
+}
 
 /**
  * The session after what is connected, and how, has changed. Windows and workspaces whose monitor went
@@ -29,17 +32,10 @@ export type ConnectionChange = Pick<
  *
  * @param connection all of it: what it leaves out is not set any more
  */
-export function reconnected(situation: Situation, connection: ConnectionChange): Session {
+export function reconnected(situation: Situation, connection: ConnectionNow): Session {
   const { profile } = situation;
-  const {
-    connected: _c,
-    desk: _d,
-    mode: _m,
-    only: _o,
-    workspacesPut: _p,
-    ...rest
-  } = withNamesKept(withoutUnused(situation.session), situation.desk);
-  const next: Session = { ...rest, ...connection };
+  const kept = withNamesKept(withoutUnused(situation.session), situation.desk);
+  const next: Session = { ...without(kept, [...CONNECTION, 'unplugged']), ...connection };
   const desk = deskInForce(profile, next);
   return focusedOn(settledOn(next, profile, desk), profile, desk);
 }

@@ -1,5 +1,5 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { findingText, windowName, type Finding } from '@sorn/core';
+import { findingText, monitorName, windowName, type Finding } from '@sorn/core';
 import { useNavigate } from 'react-router';
 import { useBench, useBenchStore, usePlacedDesk } from '../data/bench-context.ts';
 import { TextButton } from './TextButton.tsx';
@@ -7,7 +7,7 @@ import { Panel } from './Panel.tsx';
 
 /** The findings about what is on the desk; one about a window goes to it. */
 export function Checkup({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
-  const { findings, desk } = usePlacedDesk();
+  const { findings } = usePlacedDesk();
   const profile = useBench((bench) => bench.profile);
   const windows = useBench((bench) => bench.session.windows);
   const store = useBenchStore();
@@ -15,7 +15,7 @@ export function Checkup({ isOpen, onClose }: { isOpen: boolean; onClose: () => v
   const nameOf = (id: string) => {
     const window = windows.find((candidate) => candidate.id === id);
     if (window) return windowName(profile, window);
-    return desk.monitors.find((monitor) => monitor.id === id)?.name ?? id;
+    return monitorName(profile, id);
   };
   return (
     <Panel title="Findings" isOpen={isOpen} onClose={onClose} isRead={findings.length === 0}>

@@ -2,6 +2,7 @@ import { chakra, Flex } from '@chakra-ui/react';
 import {
   deskInForce,
   MODES,
+  monitorName,
   type Command,
   type Mode,
   type Profile,
@@ -37,7 +38,7 @@ function useCable(): (monitor: string) => void {
     const now = pluggedIn(profile, session);
     const isIn = now.includes(id);
     const connected = isIn ? now.filter((other) => other !== id) : [...now, id];
-    const name = profile.monitors.find((each) => each.id === id)?.name ?? id;
+    const name = monitorName(profile, id);
     proposeEvent(
       bench,
       { type: 'monitors-changed', connected, byHand: true },

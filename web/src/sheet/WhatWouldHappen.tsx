@@ -1,5 +1,12 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
-import { deskInForce, movesBetween, windowName, windowOf, type WindowMove } from '@sorn/core';
+import {
+  deskInForce,
+  monitorName,
+  movesBetween,
+  windowName,
+  windowOf,
+  type WindowMove,
+} from '@sorn/core';
 import { useEffect, useMemo, useRef } from 'react';
 import { createStore } from 'zustand';
 import { KeyCap } from '../app/KeyCap.tsx';
@@ -124,9 +131,8 @@ function MoveMarks(props: { moves: readonly WindowMove[]; at: 'from' | 'to'; vie
 
 function MoveList({ moves, proposal }: { moves: readonly WindowMove[]; proposal: Proposal }) {
   const { profile, session } = proposal;
-  const nameOf = (id: string) => profile.monitors.find((each) => each.id === id)?.name ?? id;
   const place = ({ monitor, workspace, shown, width, height }: WindowMove['from']) =>
-    `${nameOf(monitor)}, ${workspace}, ${shown ? `${width} × ${height}` : 'not shown'}`;
+    `${monitorName(profile, monitor)}, ${workspace}, ${shown ? `${width} × ${height}` : 'not shown'}`;
   return (
     <Box
       maxHeight="212px"

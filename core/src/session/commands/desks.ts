@@ -3,7 +3,7 @@ import { nearestName } from '../../profile/nearest.ts';
 import { MODES, type Mode } from '../../profile/schema.ts';
 import { did, nothing, type Outcome, type Session, type Situation } from '../session.ts';
 import { monitorsLeft } from '../moves.ts';
-import { reconnected } from '../settle.ts';
+import { connectionOf, reconnected } from '../settle.ts';
 
 const WORDS: Record<Mode, string> = {
   extend: 'each monitor shows its own windows',
@@ -31,12 +31,8 @@ export function useDesk(situation: Situation, id: string): Outcome {
   if (desk.desk === id && hasAll && !session.unplugged) {
     return nothing(session, `${to.name ?? id} is the desk already`);
   }
-  const { unplugged: _none, ...rest } = session;
-  const { workspacesPut } = session;
-  const next = reconnected(
-    { ...situation, session: rest },
-    { desk: id, ...(workspacesPut && { workspacesPut }) },
-  );
+  const { connected: _now, mode: _chosen, only: _lit, ...kept } = connectionOf(session);
+  const next = reconnected(situation, { ...kept, desk: id });
   const now = { session: next, profile, desk: deskInForce(profile, next) };
   return did(
     next,
@@ -56,17 +52,10 @@ export function setMode(situation: Situation, mode: Mode): Outcome {
     const same = session.choosingMode ? withoutChoice(session) : session;
     return nothing(same, `the mode is ${mode} already`);
   }
-  const rest = withoutChoice(session);
-  const { connected, desk: deskId, workspacesPut } = session;
+  const { only: _former, ...kept } = connectionOf(session);
   const next = reconnected(
-    { ...situation, session: rest },
-    {
-      ...(connected && { connected }),
-      ...(deskId !== undefined && { desk: deskId }),
-      ...(workspacesPut && { workspacesPut }),
-      mode,
-      ...(mode === 'one' && { only: session.focusMonitor }),
-    },
+    { ...situation, session: withoutChoice(session) },
+    { ...kept, mode, ...(mode === 'one' && { only: session.focusMonitor }) },
   );
   const now = { session: next, profile, desk: deskInForce(profile, next) };
   const lit = now.desk.monitors[0]!.name;

@@ -16,7 +16,7 @@ import {
   type Outcome,
   type Situation,
 } from '../session.ts';
-import { reconnected, withNamesKept } from '../settle.ts';
+import { connectionOf, reconnected, withNamesKept } from '../settle.ts';
 import { joined } from './join.ts';
 
 /**
@@ -92,14 +92,8 @@ export function putWorkspaceOnMonitor(situation: Situation, which: string): Outc
     ...(session.workspacesPut ?? []).filter(({ id }) => id !== workspace),
     { id: workspace, monitor: to.id },
   ];
-  const { connected, desk: deskId, mode, only } = session;
-  const connection = {
-    ...(connected && { connected }),
-    ...(deskId !== undefined && { desk: deskId }),
-    ...(mode && { mode }),
-    ...(only !== undefined && { only }),
-  };
-  const moved = reconnected({ ...situation, session: kept }, { ...connection, workspacesPut });
+  const connection = { ...connectionOf(session), workspacesPut };
+  const moved = reconnected({ ...situation, session: kept }, connection);
   const shown = { ...moved, ...shownNow(moved, to.id, workspace) };
   return did(withFocusOnMonitor(shown, to.id), {
     about: workspace,

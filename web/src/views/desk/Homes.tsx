@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { ROLES } from '@sorn/core';
+import { monitorName, ROLES } from '@sorn/core';
 import { Section } from '../../app/Section.tsx';
 import { Select } from '../../app/Select.tsx';
 import { useBench, type PlacedDesk } from '../../data/bench-context.ts';
@@ -9,7 +9,6 @@ import type { DeskEdits } from './edits.ts';
 export function Homes({ placed, edits }: { placed: PlacedDesk; edits: DeskEdits }) {
   const profile = useBench((bench) => bench.profile);
   const { desk } = placed;
-  const nameOf = (id: string) => profile.monitors.find((each) => each.id === id)?.name ?? id;
   const fromLeft = edits.standing.map((_, i) => `from-left-${i + 1}`);
   return (
     <Section title="Homes" note="by name, or by role for any desk">
@@ -44,7 +43,7 @@ export function Homes({ placed, edits }: { placed: PlacedDesk; edits: DeskEdits 
             </Flex>
             {now && now.monitor !== home && (
               <chakra.p fontSize="12px" color="slate" pl="26px">
-                now on {nameOf(now.monitor)}: {now.because}
+                now on {monitorName(profile, now.monitor)}: {now.because}
               </chakra.p>
             )}
           </Box>

@@ -1,6 +1,7 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Balloon } from '../../sheet/Balloon.tsx';
+import { OverSheet } from './OverSheet.tsx';
 import { balloonStyle } from './balloon-style.ts';
 
 export interface Line {
@@ -27,21 +28,7 @@ export function ListOverSheet(props: {
   const { lines, chosen } = props;
   const from = Math.max(0, Math.min(chosen - 4, lines.length - MOST_LINES));
   return (
-    <Box
-      position="absolute"
-      top="84px"
-      left="50%"
-      width="420px"
-      ml="-210px"
-      bg="sheet"
-      border="1.5px solid"
-      borderColor="ink"
-      boxShadow="0 6px 18px var(--sorn-colors-shade)"
-      onClick={(event) => event.stopPropagation()}
-    >
-      <Box px="14px" py="8px" borderBottom="1px solid" borderColor="ink">
-        {props.head}
-      </Box>
+    <OverSheet head={props.head}>
       <chakra.ul role="listbox" id={props.id} aria-label={props.label} py="4px">
         {lines.slice(from, from + MOST_LINES).map((line, k) => {
           const isChosen = from + k === chosen;
@@ -93,6 +80,6 @@ export function ListOverSheet(props: {
           {chosen + 1} of {lines.length}
         </chakra.p>
       )}
-    </Box>
+    </OverSheet>
   );
 }

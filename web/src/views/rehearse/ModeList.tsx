@@ -1,30 +1,24 @@
-import { Box, chakra, Flex } from '@chakra-ui/react';
+import { chakra, Flex } from '@chakra-ui/react';
 import { MODES } from '@sorn/core';
 import { MODE_WORDS } from '../../app/Connections.tsx';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { useBench } from '../../data/bench-context.ts';
+import { OverSheet } from './OverSheet.tsx';
 
 /** The modes that desk-mode goes through while its key is held. */
 export function ModeList() {
   const chosen = useBench((bench) => bench.session.choosingMode);
   if (!chosen) return null;
   return (
-    <Box
-      position="absolute"
-      top="84px"
-      left="50%"
-      width="420px"
-      ml="-210px"
-      bg="sheet"
-      border="1.5px solid"
-      borderColor="ink"
-      boxShadow="0 6px 18px var(--sorn-colors-shade)"
+    <OverSheet
+      head={
+        <Flex align="center" gap="8px" fontSize="13px">
+          <chakra.span flex="1">Release or Enter takes it</chakra.span>
+          <KeyCap>Esc</KeyCap>
+          <span>drops it</span>
+        </Flex>
+      }
     >
-      <Flex align="center" gap="8px" px="14px" py="8px" borderBottom="1px solid" fontSize="13px">
-        <chakra.span flex="1">Release or Enter takes it</chakra.span>
-        <KeyCap>Esc</KeyCap>
-        <span>drops it</span>
-      </Flex>
       <chakra.ul role="listbox" aria-label="Modes of the desk" py="4px">
         {MODES.map((mode) => (
           <chakra.li
@@ -47,6 +41,6 @@ export function ModeList() {
           </chakra.li>
         ))}
       </chakra.ul>
-    </Box>
+    </OverSheet>
   );
 }
