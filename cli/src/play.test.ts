@@ -48,8 +48,12 @@ describe('the scripts in the repository', () => {
     expect(COMMANDS.filter((id) => !named.includes(id))).toEqual([]);
   });
 
-  it('do something at every step of the morning', () => {
-    const morning = playFiles(profile, join(demo, 'scripts/morning.yaml'));
+  it('stand at the end of each part as they are asked to', () => {
+    for (const script of scripts) expect(playFiles(profile, script).isSame, script).toBe(true);
+  });
+
+  it.each(['morning', 'cable'])('do something at every step of %s', (name) => {
+    const morning = playFiles(profile, join(demo, `scripts/${name}.yaml`));
     const { steps } = JSON.parse(morning.text) as { steps: Played[] };
     const idle = steps.filter(({ reasons }) => reasons.some((r) => r.decided === 'nothing to do'));
     expect(idle.map(({ step, reasons }) => `${step}: ${reasons[0]!.because}`)).toEqual([]);

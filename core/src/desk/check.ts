@@ -1,4 +1,4 @@
-import { sharedLength, span, type Rect } from '../geometry/rect.ts';
+import { intersection, sharedLength, span, type Rect } from '../geometry/rect.ts';
 import type { Profile } from '../profile/schema.ts';
 import { deskInForce, type DeskInForce, type PlacedMonitor } from './desk.ts';
 import { unreachedMonitors } from './neighbours.ts';
@@ -9,6 +9,7 @@ import { unknownNames } from './unknown.ts';
 /** Something about how monitors stand, or what is at home on them, that a person should know. */
 export type DeskFinding = StandingFinding | HomelessFinding;
 
+/** Something about how monitors stand. */
 export type StandingFinding =
   /** Two monitors have part of the joint desktop in common. */
   | { kind: 'overlap'; desk: string; monitor: string; other: string; width: number; height: number }
@@ -24,10 +25,10 @@ export interface HomelessFinding {
   home: string;
 }
 
-const found = new WeakMap<DeskInForce, readonly DeskFinding[]>();
+const found = new WeakMap<DeskInForce, readonly StandingFinding[]>();
 
 /** What is wrong with how the monitors of a desk stand. */
-export function deskFindings(desk: DeskInForce): readonly DeskFinding[] {
+export function deskFindings(desk: DeskInForce): readonly StandingFinding[] {
   const known = found.get(desk) ?? [
     ...overlaps(desk),
     ...apart(desk),
@@ -37,35 +38,29 @@ export function deskFindings(desk: DeskInForce): readonly DeskFinding[] {
   return known;
 }
 
-function unreached({ name }: DeskInForce, monitor: string): DeskFinding {
+function unreached({ name }: DeskInForce, monitor: string): StandingFinding {
   return { kind: 'unreached', desk: name, monitor };
 }
 
-function overlaps({ name, monitors }: DeskInForce): DeskFinding[] {
+function overlaps({ name, monitors }: DeskInForce): StandingFinding[] {
   return monitors.flatMap((monitor, i) =>
-    monitors.slice(i + 1).flatMap((other): DeskFinding[] => {
-      const { width, height } = common(monitor, other);
-      return width > 0 && height > 0
-        ? [{ kind: 'overlap', desk: name, monitor: monitor.id, other: other.id, width, height }]
-        : [];
+    monitors.slice(i + 1).flatMap((other): StandingFinding[] => {
+      const both = intersection(monitor, other);
+      if (!both) return [];
+      const { width, height } = both;
+      return [{ kind: 'overlap', desk: name, monitor: monitor.id, other: other.id, width, height }];
     }),
   );
 }
 
-function common(a: Rect, b: Rect) {
-  return {
-    width: sharedLength(span(a, 'x'), span(b, 'x')),
-    height: sharedLength(span(a, 'y'), span(b, 'y')),
-  };
-}
-
 /** True when a pointer gets from one monitor to the other: they share part of a side, or overlap. */
 function areJoined(a: Rect, b: Rect): boolean {
-  const { width, height } = common(a, b);
+  const width = sharedLength(span(a, 'x'), span(b, 'x'));
+  const height = sharedLength(span(a, 'y'), span(b, 'y'));
   return (width > 0 && height >= 0) || (height > 0 && width >= 0);
 }
 
-function apart({ name, monitors }: DeskInForce): DeskFinding[] {
+function apart({ name, monitors }: DeskInForce): StandingFinding[] {
   const joined = new Set(monitors.slice(0, 1));
   const waiting = [...joined];
   for (let from = waiting.pop(); from; from = waiting.pop()) {

@@ -48,6 +48,19 @@ export function meet(a: Rect, b: Rect): boolean {
   return a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
 }
 
+/** What two rectangles have in common; null where that is nothing. */
+export function intersection(a: Rect, b: Rect): Rect | null {
+  if (!meet(a, b)) return null;
+  const x = Math.max(a.x, b.x);
+  const y = Math.max(a.y, b.y);
+  return {
+    x,
+    y,
+    width: Math.min(a.x + a.width, b.x + b.width) - x,
+    height: Math.min(a.y + a.height, b.y + b.height) - y,
+  };
+}
+
 /** The smallest rectangle around all the given ones; null for none. */
 export function boundsOf(rects: readonly Rect[]): Rect | null {
   const first = rects[0];

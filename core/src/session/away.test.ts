@@ -27,6 +27,14 @@ describe('without any monitor', () => {
   });
 });
 
+it('a session file may say that nothing is connected, or light one monitor of a desk', () => {
+  const dark = testDesk(OFFICE, { windows: [{ id: 'p' }], connected: [] });
+  expect(dark.session.unplugged).toBe(true);
+  expect(dark.at('p').shown).toBe(false);
+  const lit = testDesk(OFFICE, { windows: [{ id: 'p' }], mode: 'one', only: 'tall' });
+  expect(lit.at('p')).toMatchObject({ monitor: 'tall', shown: true });
+});
+
 describe('a step taken while a monitor is away', () => {
   const before = testDesk(OFFICE, {
     windows: ['a', 'b', 'c'].map((id) => ({ id, workspace: 'S' })),

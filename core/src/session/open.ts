@@ -107,7 +107,9 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
     shown,
     opened: countsOfOpened(input),
     recent: [...new Set([...recent, ...newestFirst])],
-    focusMonitor: monitorOf(desk, input.focusMonitor ?? '').id,
+    focusMonitor: isThere(desk, input.focusMonitor)
+      ? input.focusMonitor
+      : fallbackOf(profile, input.focusMonitor ?? '', desk.monitors).monitor.id,
   };
   let session = settledOn(opened, profile, desk);
   const named = windowOf(session, focus);
@@ -118,6 +120,10 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
     (input.focusMonitor === undefined ? lastOpenedIn(session) : undefined);
   if (focused) session = withFocus(session, focused);
   return { session, findings };
+}
+
+function isThere(desk: DeskInForce, monitor: string | undefined): monitor is string {
+  return desk.monitors.some(({ id }) => id === monitor);
 }
 
 function ids(list: readonly { id: string }[]): string[] {

@@ -1,8 +1,10 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import {
+  chordCaps,
   deskInForce,
   MODES,
   monitorName,
+  starterKeys,
   type Command,
   type Mode,
   type Profile,
@@ -82,6 +84,15 @@ function Lists({ onClose }: { onClose: () => void }) {
   const { goTo, setMode } = useDeskChange();
   const desk = deskInForce(profile, session);
   const plugged = pluggedIn(profile, session);
+  const bindings = useMemo(() => starterKeys(profile), [profile]);
+  /** The key that goes there while the sheet has the keyboard. */
+  const callOf = (i: number) => {
+    const { id } = profile.desks[i]!;
+    const binding = bindings.find(
+      ({ command }) => command.command === 'use-desk' && command.desk === id,
+    );
+    return binding ? ` · ${chordCaps(binding.chord).join(' ')} in Rehearse` : '';
+  };
   const lines = {
     cables: profile.monitors.map(({ id, name = id }, i) => ({
       id,
@@ -95,7 +106,7 @@ function Lists({ onClose }: { onClose: () => void }) {
       id,
       key: LETTERS[i] ?? '',
       text: name,
-      says: monitors.map(({ monitor }) => monitor).join(', '),
+      says: `${monitors.map(({ monitor }) => monitor).join(', ')}${callOf(i)}`,
       isOn: desk.desk === id,
       run: () => goTo(id, name),
     })),

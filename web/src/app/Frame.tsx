@@ -2,6 +2,7 @@ import { Box, Grid } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { Outlet, useNavigate, useLocation } from 'react-router';
 import { useBench, useBenchStore } from '../data/bench-context.ts';
+import { useProposal } from '../data/proposal.ts';
 import { Checkup } from './Checkup.tsx';
 import { Connections } from './Connections.tsx';
 import { FindAnything } from './FindAnything.tsx';
@@ -26,6 +27,8 @@ export function Frame({ onTakeTheirs }: { onTakeTheirs: () => void }) {
   const { undo, redo } = useHistory();
   const toggleEngine = useEngineToggle();
   const name = useBench((bench) => bench.profile.name);
+  // What was proposed for one profile is no question for another.
+  useEffect(() => () => useProposal.getState().drop(), []);
   useEffect(() => {
     document.title = `${name} · Sorn`;
   }, [name]);

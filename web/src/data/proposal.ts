@@ -24,7 +24,10 @@ interface ProposalState {
 export const useProposal = create<ProposalState>((set, get) => ({
   proposal: null,
   proposeEvent(bench, event, title) {
-    const { profile, session, connect } = bench;
+    // What is proposed begins at the present, whatever of the past is looked at.
+    if (bench.looking !== null) bench.lookAt(bench.moments.length - 1);
+    const { profile, connect } = bench;
+    const { session } = bench.moments.at(-1)!;
     const after = reduce(session, event, profile).session;
     const take = () => connect(event, title);
     if (after === session) take();

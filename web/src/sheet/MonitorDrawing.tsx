@@ -106,7 +106,11 @@ function Tab({ monitor, view, placed }: Props) {
 
   const cellsAt = frame.x + frame.width - workspaces.length * CELL;
   const layoutAt = cellsAt - 8;
-  const room = layoutAt - textWidth(layout, 'label') - 12 - (frame.x + 15);
+  const all = layoutAt - (frame.x + 15);
+  const beside = all - textWidth(layout, 'label') - 12;
+  // Where both have no room, the name counts more.
+  const hasLayout = beside >= textWidth(monitor.name, 'title');
+  const room = hasLayout ? beside : all;
   const name = shortened(monitor.name, 'title', room);
   const nameWidth = textWidth(name, 'title');
   const showsPixels = room - nameWidth > textWidth(pixels, 'figure') + 10;
@@ -129,7 +133,7 @@ function Tab({ monitor, view, placed }: Props) {
           {pixels}
         </text>
       )}
-      {room > 0 && (
+      {hasLayout && (
         <text x={layoutAt} y={middle + 4} textAnchor="end" className="layout-name">
           {layout}
         </text>

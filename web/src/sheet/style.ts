@@ -41,6 +41,7 @@ export const sheetStyle: SystemStyleObject = {
     vectorEffect: 'non-scaling-stroke',
   },
   '& .on-picture': { stroke: 'sheet', strokeWidth: 5, paintOrder: 'stroke' },
+  '& .overlap': { fill: 'url(#sheet-hatch)', stroke: 'vermilion', strokeWidth: 2 },
   '& .way': { fill: 'none', stroke: 'petrol', strokeWidth: 1.5 },
   '& .way-back': { fill: 'none', stroke: 'sheet', strokeWidth: 5 },
   '& .way-head': { fill: 'petrol', stroke: 'sheet', strokeWidth: 1, paintOrder: 'stroke' },

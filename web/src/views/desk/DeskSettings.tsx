@@ -1,9 +1,10 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { MODES, PAST_LAST_MONITOR } from '@sorn/core';
+import { MODES, monitorName, PAST_LAST_MONITOR } from '@sorn/core';
 import { MODE_WORDS, pluggedIn, useDeskChange } from '../../app/Connections.tsx';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';
 import { Choice, SettingRow } from '../../app/SettingRow.tsx';
+import { Select } from '../../app/Select.tsx';
 import { TextField } from '../../app/TextField.tsx';
 import { TextButton } from '../../app/TextButton.tsx';
 import { useBench, type PlacedDesk } from '../../data/bench-context.ts';
@@ -90,6 +91,26 @@ export function DeskSettings({ placed, edits }: { placed: PlacedDesk; edits: Des
             options={MODES.map((value) => ({ value, text: MODE_WORDS[value].title }))}
             onChange={(mode) => edits.setDesk((there) => ({ ...there, mode }))}
           />
+          {present.mode === 'one' && (
+            <SettingRow label="Lit alone">
+              <Select
+                label="Lit alone"
+                value={present.only ?? ''}
+                options={[
+                  { value: '', text: 'the primary' },
+                  ...present.monitors.map(({ monitor }) => ({
+                    value: monitor,
+                    text: monitorName(profile, monitor),
+                  })),
+                ]}
+                onChange={(only) =>
+                  edits.setDesk(({ only: _former, ...there }) =>
+                    only === '' ? there : { ...there, only },
+                  )
+                }
+              />
+            </SettingRow>
+          )}
           {desk.mode !== present.mode && (
             <chakra.p fontSize="12px" color="vermilion">
               {MODE_WORDS[desk.mode].title} was chosen by key and holds for now (X).

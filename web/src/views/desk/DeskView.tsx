@@ -7,6 +7,7 @@ import { AddMonitor } from './AddMonitor.tsx';
 import { ChosenFrame, Handles } from './ChosenMonitor.tsx';
 import { DeskSettings } from './DeskSettings.tsx';
 import { DeskFigures, DeskLines } from './Dimensions.tsx';
+import { FindingMarks } from './FindingMarks.tsx';
 import { Homes } from './Homes.tsx';
 import { LineUp } from './LineUp.tsx';
 import { MonitorSettings } from './MonitorSettings.tsx';
@@ -62,6 +63,7 @@ export function DeskView() {
         around={around}
         marks={(view) => (
           <>
+            <FindingMarks desk={desk} view={view} />
             <Ways desk={desk} view={view} />
             <ChosenFrame monitor={monitor} view={view} />
             <DeskLines monitor={monitor} edits={edits} view={view} />

@@ -103,8 +103,10 @@ export function DeskFigures(props: Props) {
 function StandingFigure({ measure, ...props }: Props & { measure: StandingMeasure }) {
   const { monitor, edits, view } = props;
   const { axis, kind, other } = measure;
-  const { at } = lineAt(measure, props);
+  const { at, toward } = lineAt(measure, props);
   const middle = ((measure.from + measure.to) / 2) * view.scale + (axis === 'x' ? view.x : view.y);
+  // Beside an upright line, away from what it measures.
+  const beside = at + Math.sign(at - toward) * 36;
   const own = monitor[axis];
   const isAfter = own >= other[axis];
   const value = kind === 'off' ? own - other[axis] : measure.to - measure.from;
@@ -114,7 +116,7 @@ function StandingFigure({ measure, ...props }: Props & { measure: StandingMeasur
   const isShort = axis === 'x' && (measure.to - measure.from) * view.scale < 70;
   const x = isShort ? measure.from * view.scale + view.x - 34 : middle;
   return (
-    <OnSheet x={axis === 'x' ? x : at} y={axis === 'x' ? at : middle}>
+    <OnSheet x={axis === 'x' ? x : beside} y={axis === 'x' ? at : middle}>
       <Figure
         label={kind === 'off' ? `Off ${other.name}` : `Gap to ${other.name}`}
         value={value}
