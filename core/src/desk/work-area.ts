@@ -23,6 +23,16 @@ export interface WorkArea {
  * @param outer logical pixels
  */
 export function workArea(monitor: PlacedMonitor, outer: Edges = NO_EDGES): WorkArea {
+  if (outer !== NO_EDGES) return inset(monitor, outer);
+  // Asked for by every window that stands somewhere.
+  const known = whole.get(monitor) ?? inset(monitor, outer);
+  whole.set(monitor, known);
+  return known;
+}
+
+const whole = new WeakMap<PlacedMonitor, WorkArea>();
+
+function inset(monitor: PlacedMonitor, outer: Edges): WorkArea {
   const dropped: Dropped[] = [];
   const along = (
     axis: Axis,
@@ -32,15 +42,15 @@ export function workArea(monitor: PlacedMonitor, outer: Edges = NO_EDGES): WorkA
     after: keyof Edges,
   ) => {
     const px = (edges: Edges, edge: keyof Edges) => toPixels(edges[edge], monitor.scale);
-    const inset = (before_: number, after_: number) => ({
+    const less = (before_: number, after_: number) => ({
       start: start + before_,
       length: length - before_ - after_,
     });
     const reserved = [px(monitor.reserved, before), px(monitor.reserved, after)] as const;
-    const whole = inset(reserved[0] + px(outer, before), reserved[1] + px(outer, after));
-    if (whole.length >= 1) return whole;
+    const all = less(reserved[0] + px(outer, before), reserved[1] + px(outer, after));
+    if (all.length >= 1) return all;
     if (px(outer, before) + px(outer, after) > 0) dropped.push({ axis, what: 'outer-gap' });
-    const bare = inset(...reserved);
+    const bare = less(...reserved);
     if (bare.length >= 1) return bare;
     dropped.push({ axis, what: 'reserved' });
     return { start, length };

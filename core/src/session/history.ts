@@ -146,9 +146,11 @@ function applyStep(before: Session, step: Step, profile: Profile): Session {
   const there = settledOn(
     {
       ...listed,
-      windows: windows.map((window) =>
-        step.windows[window.id] ? whereItsWorkspaceIs(window, desk) : window,
-      ),
+      windows: isHeldOtherwise
+        ? windows.map((window) =>
+            step.windows[window.id] ? whereItsWorkspaceIs(window, desk) : window,
+          )
+        : windows,
       arrangements: arrangementsAfter(session.arrangements, step.arrangements, desk),
       shown: { ...session.shown, ...step.shown },
     },

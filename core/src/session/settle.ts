@@ -77,13 +77,21 @@ interface Spot {
   away?: string;
 }
 
+function sameSpot(a: Spot, b: Spot): boolean {
+  return a.monitor === b.monitor && a.away === b.away;
+}
+
+function movedTo({ away: _away, ...former }: NonNullable<SessionWindow['pocketedFrom']>, to: Spot) {
+  return { ...former, ...to };
+}
+
 /** Where what is on a monitor belongs now. */
 function spotFor(profile: Profile, desk: DeskInForce) {
   const there = new Set(desk.monitors.map(({ id }) => id));
+  const homes = new Map(desk.workspaces.map(({ id, monitor }) => [id, monitor]));
   return (workspace: string, { monitor, away }: Spot): Spot => {
     if (!desk.joined) {
-      const home = desk.workspaces.find(({ id }) => id === workspace);
-      return { monitor: home?.monitor ?? monitorOf(desk, monitor).id };
+      return { monitor: homes.get(workspace) ?? monitorOf(desk, monitor).id };
     }
     const own = away ?? monitor;
     if (there.has(own)) return { monitor: own };
@@ -103,16 +111,17 @@ function rehomed(session: Session, profile: Profile, desk: DeskInForce): Session
     moves.set(key, move);
   };
   const windows = session.windows.map((window): SessionWindow => {
-    const { monitor, away, pocketedFrom, ...rest } = window;
+    const former = window.pocketedFrom;
     const now = spot(window.workspace, window);
-    moving(window.id, window.workspace, monitor, now.monitor);
-    const isSame = now.monitor === monitor && now.away === away;
-    if (!pocketedFrom) return isSame ? window : { ...rest, ...now };
-    const { monitor: formerMonitor, away: _formerAway, ...former } = pocketedFrom;
-    const then = spot(former.workspace, pocketedFrom);
-    moving(window.id, former.workspace, formerMonitor, then.monitor);
-    return { ...rest, ...now, pocketedFrom: { ...former, ...then } };
+    const then = former && spot(former.workspace, former);
+    moving(window.id, window.workspace, window.monitor, now.monitor);
+    if (former) moving(window.id, former.workspace, former.monitor, then!.monitor);
+    const isSame = sameSpot(now, window) && (!former || sameSpot(then!, former));
+    if (isSame) return window;
+    const { away: _away, ...rest } = window;
+    return { ...rest, ...now, ...(former && { pocketedFrom: movedTo(former, then!) }) };
   });
+  if (windows.every((window, i) => window === session.windows[i])) return session;
   return {
     ...session,
     windows,

@@ -67,11 +67,10 @@ export function stood(rect: Rect, monitor: PlacedMonitor): Standing {
  * its pixels, and is inside. One that is left alone is nobody's to move.
  */
 export function standsAt(window: WindowInput, standing: Standing, to: PlacedMonitor): Rect {
-  const { x, y, width, height, area: from } = standing;
-  const rect = { x, y, width, height };
-  if (!from || window.held === 'left-alone') return rect;
+  const { area: from } = standing;
+  if (!from || window.held === 'left-alone') return standing;
   const { area } = workArea(to);
-  if (sameRect(from, area) && from.scale === to.scale) return rect;
+  if (sameRect(from, area) && from.scale === to.scale) return standing;
   return carried(window, standing, from, to);
 }
 
