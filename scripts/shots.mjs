@@ -62,6 +62,8 @@ for (const { name, path, night = false, keys = [] } of SHOTS) {
     await page.waitForTimeout(60);
   }
   if (path !== '/profiles') await page.locator('[data-save-state=saved]').waitFor();
+  // What closes fades out first.
+  await page.waitForTimeout(400);
   await page.screenshot({ path: join(into, `${name}.png`) });
   await context.close();
   server.kill();

@@ -83,25 +83,24 @@ export function DeskView() {
   );
 }
 
-/** What the sheet fits around: it stays while monitors are moved within it, so that the drawing does too. */
+/** How far a monitor may stand outside what the sheet fits around before it fits anew: a part of its length. */
+const LEEWAY = 0.05;
+/** How much smaller the desk may have become. */
+const SHRUNK = 1.25;
+
+/** What the sheet fits around: it stays while monitors are moved about there, so that the drawing does too. */
 function useSteadyBounds(standing: readonly Rect[]): readonly Rect[] {
-  const bounds = boundsOf(standing)!;
-  const room = Math.round(Math.max(bounds.width, bounds.height) * 0.04);
-  const roomy: Rect = {
-    x: bounds.x - room,
-    y: bounds.y - room,
-    width: bounds.width + 2 * room,
-    height: bounds.height + 2 * room,
-  };
-  const [held, setHeld] = useState<readonly Rect[]>([roomy]);
-  const [now] = held as [Rect];
+  const [held, setHeld] = useState(standing);
+  const now = boundsOf(standing)!;
+  const former = boundsOf(held)!;
+  const room = Math.max(former.width, former.height) * LEEWAY;
   const isInside =
-    bounds.x >= now.x &&
-    bounds.y >= now.y &&
-    bounds.x + bounds.width <= now.x + now.width &&
-    bounds.y + bounds.height <= now.y + now.height;
-  const isFar = now.width > roomy.width * 1.3 && now.height > roomy.height * 1.3;
-  if (isInside && !isFar) return held;
-  setHeld([roomy]);
-  return held;
+    now.x >= former.x - room &&
+    now.y >= former.y - room &&
+    now.x + now.width <= former.x + former.width + room &&
+    now.y + now.height <= former.y + former.height + room;
+  const isSmall = former.width > now.width * SHRUNK && former.height > now.height * SHRUNK;
+  if (held.length === standing.length && isInside && !isSmall) return held;
+  setHeld(standing);
+  return standing;
 }

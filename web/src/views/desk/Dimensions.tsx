@@ -105,8 +105,9 @@ function StandingFigure({ measure, ...props }: Props & { measure: StandingMeasur
   const { axis, kind, other } = measure;
   const { at, toward } = lineAt(measure, props);
   const middle = ((measure.from + measure.to) / 2) * view.scale + (axis === 'x' ? view.x : view.y);
-  // Beside an upright line, away from what it measures.
-  const beside = at + Math.sign(at - toward) * 36;
+  // Over the end of an upright line, a little away from what it measures.
+  const beside = at + Math.sign(at - toward) * 12;
+  const over = measure.from * view.scale + view.y - 14;
   const own = monitor[axis];
   const isAfter = own >= other[axis];
   const value = kind === 'off' ? own - other[axis] : measure.to - measure.from;
@@ -116,7 +117,7 @@ function StandingFigure({ measure, ...props }: Props & { measure: StandingMeasur
   const isShort = axis === 'x' && (measure.to - measure.from) * view.scale < 70;
   const x = isShort ? measure.from * view.scale + view.x - 34 : middle;
   return (
-    <OnSheet x={axis === 'x' ? x : beside} y={axis === 'x' ? at : middle}>
+    <OnSheet x={axis === 'x' ? x : beside} y={axis === 'x' ? at : over}>
       <Figure
         label={kind === 'off' ? `Off ${other.name}` : `Gap to ${other.name}`}
         value={value}
