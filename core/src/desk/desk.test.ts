@@ -75,6 +75,21 @@ describe('the desk in force', () => {
     ]);
   });
 
+  it('is made up where no desk has any of the monitors: left to right, whatever they say', () => {
+    const lone = { id: 'd', width: 50, height: 50, x: 700, y: 70 };
+    const more = profileSchema.parse({
+      ...profile,
+      monitors: [...profile.monitors, lone, { ...lone, id: 'e' }],
+    });
+    const { desk, because, monitors } = deskInForce(more, { connected: ['e', 'd'] });
+    expect(desk).toBeNull();
+    expect(because).toBe('no desk has any of the connected monitors: left to right');
+    expect(monitors.map(({ id, x, y }) => [id, x, y])).toEqual([
+      ['d', 0, 0],
+      ['e', 50, 0],
+    ]);
+  });
+
   it('stands left to right without desks or positions, a workspace each, named by number', () => {
     const bare = profileSchema.parse({
       monitors: [

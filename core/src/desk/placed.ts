@@ -8,7 +8,7 @@ export function monitorName({ monitors }: Profile, id: string): string {
 
 /**
  * Monitors where they stand on a desk, the primary first. One that the desk does not know stands to the
- * right of the others; without a desk they stand where they say, or left to right.
+ * right of the others. In a profile without desks monitors stand where they say, else left to right.
  *
  * @param ids those wanted; all when left out
  */
@@ -20,11 +20,12 @@ export function placedMonitors(
   let nextX = 0;
   const place = (monitor: Profile['monitors'][number]): PlacedMonitor => {
     const entry = desk?.monitors.find((candidate) => candidate.monitor === monitor.id);
+    const own = profile.desks.length === 0 ? monitor : undefined;
     const placed: PlacedMonitor = {
       id: monitor.id,
       name: monitor.name ?? monitor.id,
-      x: entry?.x ?? (desk ? undefined : monitor.x) ?? nextX,
-      y: entry?.y ?? (desk ? undefined : monitor.y) ?? 0,
+      x: entry?.x ?? own?.x ?? nextX,
+      y: entry?.y ?? own?.y ?? 0,
       width: entry?.width ?? monitor.width,
       height: entry?.height ?? monitor.height,
       turn: entry?.turn ?? monitor.turn ?? 0,

@@ -5,6 +5,7 @@ import {
   HELD_COMMANDS,
   LAYOUT_KINDS,
   LAYOUTS,
+  MODES,
   nearness,
   PLAIN_COMMANDS,
   starterKeys,
@@ -14,7 +15,7 @@ import { Command as Finder } from 'cmdk';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { useBench, useBenchStore } from '../data/bench-context.ts';
-import { useDeskChange } from './Connections.tsx';
+import { MODE_WORDS, useDeskChange } from './Connections.tsx';
 import { useColourMode } from './colour-mode.ts';
 import type { Panel as PanelName } from './Frame.tsx';
 import { KeyCaps } from './KeyCap.tsx';
@@ -104,7 +105,7 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
   const profile = useBench((bench) => bench.profile);
   const store = useBenchStore();
   const navigate = useNavigate();
-  const { goTo } = useDeskChange();
+  const { goTo, setMode } = useDeskChange();
   return useMemo(() => {
     const bindings = starterKeys(profile);
     const command = (group: string, wanted: Command, text = commandText(wanted)): Found => {
@@ -145,9 +146,20 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
         ...command('Desks', { command: 'use-desk', desk: id }, name),
         run: () => goTo(id, name),
       })),
-      ...profile.monitors.map(({ id, name = id }) =>
+      ...MODES.map((mode) => ({
+        group: 'Desks',
+        text: `Mode: ${MODE_WORDS[mode].title.toLowerCase()}`,
+        run: () => setMode(mode),
+      })),
+      ...profile.monitors.flatMap(({ id, name = id }) => [
         command('Monitors', { command: 'go-monitor', which: id }, name),
-      ),
+        command('Monitors', { command: 'put-on-monitor', which: id }, `Window to ${name}`),
+        command(
+          'Monitors',
+          { command: 'put-workspace-on-monitor', which: id },
+          `Workspace to ${name}`,
+        ),
+      ]),
       ...profile.workspaces.map(({ id, name }) =>
         command('Workspaces', { command: 'go-workspace', which: id }, `${id} ${name ?? ''}`.trim()),
       ),
@@ -161,5 +173,5 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
         command('Commands', { command: id }),
       ),
     ];
-  }, [profile, store, navigate, onPanel, goTo]);
+  }, [profile, store, navigate, onPanel, goTo, setMode]);
 }
