@@ -20,7 +20,7 @@ export function MonitorDrawing({ monitor, view, placed }: Props) {
   const shownId = useBench((bench) => bench.session.shown[monitor.id]!);
   const says = useBench(({ session }) =>
     session.unplugged
-      ? 'Not connected: the session waits'
+      ? 'Not connected: the session waits. X plugs it in.'
       : session.desktop
         ? 'The bare desktop'
         : `No window on workspace ${shownId}`,

@@ -78,7 +78,7 @@ export function Sheet({ placed, marks, notes, onWindow, around, still }: SheetPr
   const piles = pilesOf(
     placements.filter(
       ({ shown: isShown, tile, workspace, monitor }) =>
-        !isShown && tile !== null && session.shown[monitor] === workspace,
+        !session.unplugged && !isShown && tile !== null && session.shown[monitor] === workspace,
     ),
   );
   const motionMs = isSteering || shown.length > MOST_MOVING ? 0 : look.motionMs;
@@ -116,7 +116,7 @@ export function Sheet({ placed, marks, notes, onWindow, around, still }: SheetPr
             view={view}
           />
         ))}
-        {placed.shown.map((arranged) => (
+        {(session.unplugged ? [] : placed.shown).map((arranged) => (
           <StripDrawing key={arranged.monitor.id} arranged={arranged} view={view} />
         ))}
         {piles.map((pile) => (

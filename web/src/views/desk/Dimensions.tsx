@@ -71,12 +71,14 @@ export function DeskLines(props: Props) {
   );
 }
 
-/** Inside the monitor, near its start, where the hatched strip is free. */
+/** Room that a figure beside the sheet's edge needs, in screen pixels. */
+const FIGURE_ROOM = 78;
+
+/** Just outside the monitor, before its start; inside where the sheet ends there. */
 function reservedAt({ axis }: ReservedMeasure, { monitor, view }: Props) {
   const frame = onSheet(view, monitor);
-  return axis === 'y'
-    ? { at: frame.x - 14, toward: frame.x }
-    : { at: frame.y - 14, toward: frame.y };
+  const start = axis === 'y' ? frame.x : frame.y;
+  return { at: start + (start < FIGURE_ROOM ? 14 : -14), toward: start };
 }
 
 /** The figures on those lines, typed over on the sheet. */
@@ -136,10 +138,11 @@ function StandingFigure({ measure, ...props }: Props & { measure: StandingMeasur
 function ReservedFigure({ measure, ...props }: Props & { measure: ReservedMeasure }) {
   const { monitor, edits, view } = props;
   const { axis, edge, logical } = measure;
-  const { at } = reservedAt(measure, props);
+  const { at, toward } = reservedAt(measure, props);
+  const away = Math.sign(at - toward);
   const middle = ((measure.from + measure.to) / 2) * view.scale + (axis === 'x' ? view.x : view.y);
   return (
-    <OnSheet x={axis === 'x' ? middle : at - 26} y={axis === 'x' ? at - 14 : middle}>
+    <OnSheet x={axis === 'x' ? middle : at + away * 28} y={axis === 'x' ? at + away * 14 : middle}>
       <Figure
         label={`Reserved ${edge} on the sheet`}
         value={logical}
