@@ -13,25 +13,47 @@ export function KeyStrip() {
     )
     .flatMap(([, keys]) => keys)
     .filter(({ minor }) => !minor);
+  const isHelp = ({ keys }: PageKey) => keys.includes('?');
   return (
     <Flex
       as="footer"
       aria-label="Keys that work now"
       gridColumn="-2 / -1"
       gridRow="-2 / -1"
-      align="center"
       gap="18px"
       px="14px"
       borderTop="1px solid"
       borderColor="hairline"
       overflow="hidden"
     >
-      {shown.map((key) => (
-        <Flex key={key.label} align="center" gap="7px" fontSize="13px" color="slate" flexShrink="0">
-          <KeyCaps caps={capsOf(key)} />
-          {key.label}
-        </Flex>
+      {/* What has no room goes to a line out of sight, rather than be cut; the list of all keys has it. */}
+      <Flex flex="1" wrap="wrap" columnGap="18px" height="35px" overflow="hidden">
+        {shown
+          .filter((key) => !isHelp(key))
+          .map((key) => (
+            <StripKey key={key.label} of={key} />
+          ))}
+      </Flex>
+      {shown.filter(isHelp).map((key) => (
+        <StripKey key={key.label} of={key} />
       ))}
+    </Flex>
+  );
+}
+
+function StripKey({ of }: { of: PageKey }) {
+  return (
+    <Flex
+      align="center"
+      gap="7px"
+      height="35px"
+      fontSize="13px"
+      color="slate"
+      whiteSpace="nowrap"
+      flexShrink="0"
+    >
+      <KeyCaps caps={capsOf(of)} />
+      {of.label}
     </Flex>
   );
 }
