@@ -1,9 +1,9 @@
 import { deviceText, matchMonitor, type Device } from '../desk/match.ts';
+import type { UnknownName } from '../desk/unknown.ts';
 import { monitorName } from '../desk/placed.ts';
 import { nearestName } from '../profile/nearest.ts';
 import type { Profile } from '../profile/schema.ts';
 import { deskInForce } from '../desk/desk.ts';
-import type { Finding } from './findings.ts';
 import { monitorsLeft } from './moves.ts';
 import { did, nothing, type Outcome, type Reason, type Situation } from './session.ts';
 import { connectionOf, reconnected } from './settle.ts';
@@ -11,17 +11,19 @@ import { connectionOf, reconnected } from './settle.ts';
 /** A monitor by its id in the profile, or a device that tells who it is. */
 export type Connected = string | Device;
 
+type UnknownMonitor = { kind: 'unknown-name' } & UnknownName;
+
 /** The ids of the profile's monitors that are connected, and a finding for each that is none of them. */
 export function connectedIds(
   profile: Profile,
   connected: readonly Connected[],
-): { ids: string[]; findings: Finding[] } {
+): { ids: string[]; findings: UnknownMonitor[] } {
   const known = profile.monitors.map(({ id }) => id);
   const names = profile.monitors.flatMap(({ id, name }) => [
     id,
     ...(name === undefined ? [] : [name]),
   ]);
-  const findings: Finding[] = [];
+  const findings: UnknownMonitor[] = [];
   const ids: string[] = [];
   connected.forEach((each, i) => {
     const id =
@@ -46,13 +48,10 @@ export function connectedIds(
 export function monitorsChanged(situation: Situation, connected: readonly Connected[]): Outcome {
   const { session, profile, desk } = situation;
   const { ids, findings } = connectedIds(profile, connected);
-  const unknown = findings.map((finding): Reason => {
-    const { value, nearest } = finding as Extract<Finding, { kind: 'unknown-name' }>;
-    return {
-      decided: `${value} is not used`,
-      because: `the profile has no such monitor${nearest === null ? '' : `; the nearest is ${nearest}`}`,
-    };
-  });
+  const unknown = findings.map(({ value, nearest }): Reason => ({
+    decided: `${value} is not used`,
+    because: `the profile has no such monitor${nearest === null ? '' : `; the nearest is ${nearest}`}`,
+  }));
   if (ids.length === 0) {
     if (connected.length > 0) return { session, trace: unknown };
     if (session.unplugged) return nothing(session, 'no monitor is connected already');

@@ -1,16 +1,7 @@
-import { monitorFor, type DeskInForce } from '../desk/desk.ts';
 import { monitorName } from '../desk/placed.ts';
 import { sameRect } from '../geometry/rect.ts';
-import type { Profile } from '../profile/schema.ts';
 import { place, type Placement } from './place.ts';
-import { windowName, windowOf, type Reason, type Session } from './session.ts';
-
-/** A session on its desk. */
-export interface Standing {
-  session: Session;
-  profile: Profile;
-  desk: DeskInForce;
-}
+import { windowName, windowOf, type Reason, type Situation } from './session.ts';
 
 /** A window that is, or is shown, elsewhere than before. */
 export interface WindowMove {
@@ -21,7 +12,7 @@ export interface WindowMove {
 }
 
 /** What becomes of every window between two standings of a desk; those that stay as they are are left out. */
-export function movesBetween(before: Standing, after: Standing): WindowMove[] {
+export function movesBetween(before: Situation, after: Situation): WindowMove[] {
   const former = new Map(
     place(before.session, before.profile, before.desk).placements.map((each) => [each.id, each]),
   );
@@ -42,26 +33,26 @@ function isSame(a: Placement, b: Placement): boolean {
   );
 }
 
-function reasonFor(from: Placement, to: Placement, before: Standing, after: Standing): string {
+function reasonFor(from: Placement, to: Placement, before: Situation, after: Situation): string {
   const nameOf = (id: string) => monitorName(after.profile, id);
   if (from.monitor !== to.monitor) {
     const home = after.desk.workspaces.find(({ id }) => id === to.workspace);
-    const isHome = home && monitorFor(after.desk, home, to.monitor) === home.monitor;
-    return after.desk.joined || !isHome ? `it was on ${nameOf(from.monitor)}` : home.because;
+    return after.desk.joined || !home ? `it was on ${nameOf(from.monitor)}` : home.because;
   }
   if (from.shown !== to.shown) {
     return to.shown
       ? `${nameOf(to.monitor)} shows workspace ${to.workspace}`
       : `${nameOf(to.monitor)} shows another workspace, or nothing`;
   }
-  const at = (standing: Standing) => standing.desk.monitors.find(({ id }) => id === to.monitor);
+  if (from.held !== to.held) return `it is ${to.held.replace('-', ' ')}`;
+  const at = (situation: Situation) => situation.desk.monitors.find(({ id }) => id === to.monitor);
   const [was, is] = [at(before), at(after)];
   const hasMoved = !was || !is || !sameRect(was, is) || was.scale !== is.scale;
   return hasMoved ? `${nameOf(to.monitor)} stands otherwise` : 'it makes room';
 }
 
 /** Reasons for the windows that are on another monitor than before. */
-export function monitorsLeft(before: Standing, after: Standing): Reason[] {
+export function monitorsLeft(before: Situation, after: Situation): Reason[] {
   return movesBetween(before, after)
     .filter(({ from, to }) => from.monitor !== to.monitor)
     .map(({ window, to, because }) => ({
