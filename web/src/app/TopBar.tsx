@@ -20,10 +20,15 @@ const BarButton = chakra(IconButton, {
 
 // What changes with every key stands apart, so that the rest of the bar is not drawn again.
 
+/** A desk's name, told to be one where it does not say so itself. */
+function called(name: string): string {
+  return /\bdesk\b/i.test(name) ? name : `${name} desk`;
+}
+
 function DeskName({ onPanel }: { onPanel: (panel: Panel) => void }) {
   const { desk } = usePlacedDesk();
   const isUnplugged = useBench((bench) => bench.session.unplugged === true);
-  const name = isUnplugged ? 'No monitor' : desk.desk === null ? desk.name : `${desk.name} desk`;
+  const name = isUnplugged ? 'No monitor' : desk.desk === null ? desk.name : called(desk.name);
   return (
     <chakra.button
       type="button"

@@ -1,9 +1,11 @@
 import { Box } from '@chakra-ui/react';
 import {
+  meet,
   reservedMeasures,
   standingMeasures,
   type Edges,
   type PlacedMonitor,
+  type Rect,
   type ReservedMeasure,
   type StandingMeasure,
 } from '@sorn/core';
@@ -22,7 +24,8 @@ interface Props {
 const OFF = 24;
 
 /** Where the line of a measure lies across its axis, in screen pixels, off tabs and other monitors. */
-function lineAt({ axis, kind, other }: StandingMeasure, { monitor, view }: Props) {
+function lineAt(measure: StandingMeasure, { monitor, edits, view }: Props) {
+  const { axis, kind, other } = measure;
   const [a, b] = [onSheet(view, monitor), onSheet(view, other)];
   if (kind === 'gap') {
     const at =
@@ -32,11 +35,19 @@ function lineAt({ axis, kind, other }: StandingMeasure, { monitor, view }: Props
     return { at, toward: at };
   }
   if (axis === 'y') {
-    // Outside the one that begins higher, away from the other.
+    // Outside the one that begins higher, away from the other; where something stands there, outside the other.
     const [first, second] = a.y < b.y ? [a, b] : [b, a];
-    return first.x < second.x
-      ? { at: first.x - OFF, toward: first.x }
-      : { at: first.x + first.width + OFF, toward: first.x + first.width };
+    const isLeft = first.x < second.x;
+    const before = (rect: Rect) => ({ at: rect.x - OFF, toward: rect.x });
+    const after = (rect: Rect) => ({
+      at: rect.x + rect.width + OFF,
+      toward: rect.x + rect.width,
+    });
+    const beside = isLeft ? before(first) : after(first);
+    const from = measure.from * view.scale + view.y;
+    const line = { x: beside.at, y: from, width: 1, height: second.y - from };
+    const isTaken = edits.standing.some((each) => meet(onSheet(view, each), line));
+    return !isTaken ? beside : isLeft ? after(second) : before(second);
   }
   // Beside the one that begins further right, under or over the other.
   const [first, second] = a.x < b.x ? [a, b] : [b, a];
