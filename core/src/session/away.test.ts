@@ -100,3 +100,48 @@ describe('a profile whose monitor is gone', () => {
     expect(gone.edited(before.profile).placed()).toEqual(before.placed());
   });
 });
+
+describe('a monitor that takes in what another had', () => {
+  const all = ['wide', 'tall', 'lap'];
+
+  it('shows again what it showed before, also where that is not its first workspace', () => {
+    const before = testDesk(OFFICE, {
+      windows: [
+        { id: 'one', workspace: '1' },
+        { id: 's', workspace: 'S' },
+      ],
+      focus: 's',
+      shown: { wide: '1' },
+    });
+    expect(before.at('one').shown).toBe(true);
+    const away = before.plug('wide', 'lap');
+    expect([away.at('s').shown, away.at('one').shown]).toEqual([true, false]);
+    expect(away.plug(...all).placed()).toEqual(before.placed());
+  });
+
+  it('has its own sizes of a tree made by hand, and so has the one that comes back', () => {
+    const tiling = { ...OFFICE.tiling, layout: { kind: 'split' } };
+    const before = testDesk(
+      { ...OFFICE, tiling },
+      { windows: ['a', 'b'].map((id) => ({ id, workspace: 'S' })), focus: 'a' },
+    ).run('split-down', 'grow-down');
+    const away = before.plug('wide', 'lap').run('grow-right', 'grow-down');
+    const back = away.plug(...all);
+    expect(back.shapes()).toEqual(before.shapes());
+    expect(back.plug('wide', 'lap').shapes()).toEqual(away.shapes());
+    expect(away.shapes()).not.toEqual(before.plug('wide', 'lap').shapes());
+  });
+
+  it('has them after its own where workspaces are joined', () => {
+    const joined = testDesk(
+      { ...OFFICE, tiling: { ...OFFICE.tiling, workspacesAre: 'joined' } },
+      {
+        windows: [
+          { id: 's', monitor: 'tall' },
+          { id: 'w', monitor: 'wide' },
+        ],
+      },
+    );
+    expect(orderOf(joined.plug('wide', 'lap'), 's')).toEqual(['w', 's']);
+  });
+});
