@@ -1,9 +1,16 @@
+import type { Command } from '../session/commands/index.ts';
 import { MODIFIERS, type Modifier } from '../profile/schema.ts';
 
 /** Modifiers and one key, by UI Events `code`: where the key is, whatever it types. */
 export interface Chord {
   modifiers: readonly Modifier[];
   code: string;
+}
+
+/** A chord and what it does. */
+export interface Binding {
+  chord: Chord;
+  command: Command;
 }
 
 /** The part of a UI Events keyboard event that makes a chord. */
@@ -52,11 +59,12 @@ const NAMES: Record<string, string> = {
   Minus: '-',
   Equal: '=',
   Escape: 'Esc',
+  NumpadDecimal: 'Pad .',
 };
 
 /** What a key is called on a key cap. */
 export function keyName(code: string): string {
-  return NAMES[code] ?? code.replace(/^(Key|Digit)/, '');
+  return NAMES[code] ?? code.replace(/^(Key|Digit)/, '').replace(/^Numpad/, 'Pad ');
 }
 
 const CAP_ORDER: readonly Modifier[] = ['Meta', 'Ctrl', 'Alt', 'Shift'];

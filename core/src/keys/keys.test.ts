@@ -4,6 +4,7 @@ import { COMMANDS, commandSchema } from '../session/commands/index.ts';
 import type { Session } from '../session/session.ts';
 import { OFFICE, testDesk, windows } from '../testing/desk.ts';
 import { chordCaps, chordOf, chordText } from './chord.ts';
+import { PICKING_KEYS } from './placing-keys.ts';
 import { bindingFor, bindingsNow, SHAPING_KEYS, starterKeys } from './starter.ts';
 
 const profile = profileSchema.parse({
@@ -57,7 +58,8 @@ describe('the starter keys', () => {
   it('reach every command, but for what only a figure or another key gives', () => {
     const desk = { id: 'office', monitors: [{ monitor: 'wide', x: 0, y: 0 }] };
     const all = starterKeys(profileSchema.parse({ ...profile, desks: [desk] }));
-    const ids = new Set([...all, ...SHAPING_KEYS].map(({ command }) => command.command));
+    const layers = [...SHAPING_KEYS, ...Object.values(PICKING_KEYS).flat()];
+    const ids = new Set([...all, ...layers].map(({ command }) => command.command));
     expect(COMMANDS.filter((id) => !ids.has(id))).toEqual(['use-layout', 'move-edge']);
   });
 

@@ -2,12 +2,8 @@ import { DIRECTIONS, type Direction } from '../geometry/direction.ts';
 import type { Modifier, Profile } from '../profile/schema.ts';
 import type { Command, PlainCommandId } from '../session/commands/index.ts';
 import type { Session } from '../session/session.ts';
-import { chordText, type Chord } from './chord.ts';
-
-export interface Binding {
-  chord: Chord;
-  command: Command;
-}
+import { chordText, type Binding, type Chord } from './chord.ts';
+import { PICKING_KEYS, PLACING_STARTER } from './placing-keys.ts';
 
 const ARROWS: Record<Direction, string> = {
   left: 'ArrowLeft',
@@ -130,6 +126,7 @@ export function starterKeys(profile: Profile): Binding[] {
     bind(`Key${letter}`, ['Alt'], { command: 'open-app', app: id });
   }
   for (const [code, more, command] of PLAIN) bind(code, more, { command });
+  for (const [code, more, command] of PLACING_STARTER) bind(code, more, command);
   bind('Slash', [], { command: 'find-window' });
   bind('Slash', ['Shift'], { command: 'launch' });
   return [...bindings.values()];
@@ -159,7 +156,8 @@ export const SHAPING_KEYS: readonly Binding[] = [
 
 /** The bindings that count now: those of the key layer that is entered, then the base layer's. */
 export function bindingsNow(base: readonly Binding[], session: Session): readonly Binding[] {
-  return session.shaping ? [...SHAPING_KEYS, ...base] : base;
+  if (session.shaping) return [...SHAPING_KEYS, ...base];
+  return session.picking ? [...PICKING_KEYS[session.picking.by], ...base] : base;
 }
 
 /** The key of a workspace that is called by one letter or digit. */

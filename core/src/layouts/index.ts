@@ -2,6 +2,8 @@ import type { Rect, Size } from '../geometry/rect.ts';
 import { LAYOUT_KINDS, type Layout, type LayoutKind } from '../profile/layout.ts';
 import { solve, type Gap } from '../tree/solve.ts';
 import type { Tree } from '../tree/tree.ts';
+import type { Board } from '../profile/board.ts';
+import { zoneRects } from '../zones/board.ts';
 import { cascadeTiles } from './cascade.ts';
 import { columnsTree } from './columns.ts';
 import { scattered } from './free.ts';
@@ -105,6 +107,12 @@ export const LAYOUTS: { [K in LayoutKind]: LayoutKindInfo<K> } = {
     defaults: { kind: 'cascade', share: 0.7, step: 32 },
     tiles: cascadeTiles,
   },
+  // Its zones are the profile's, and its windows keep theirs: see zones/divided.ts.
+  board: {
+    title: 'Zone board',
+    can: { ...OVERLAID, order: false, grow: true },
+    defaults: { kind: 'board', whenFull: 'share' },
+  },
   free: {
     title: 'Free',
     can: { ...OVERLAID, order: false },
@@ -144,6 +152,7 @@ export function overlaidTiles(
  *
  * @param shape the area that is really divided: it decides how a grid or a halving falls out
  * @param into the drawing's area; `scale` is its pixels for one logical pixel
+ * @param board the one that is meant where the layout is a zone board
  */
 export function sampleTiles(
   layout: Layout,
@@ -152,7 +161,9 @@ export function sampleTiles(
   into: Rect,
   gap: Gap,
   scale: number,
+  board: Board | null = null,
 ): Rect[] {
+  if (layout.kind === 'board' && board) return zoneRects(board, into, gap).slice(0, count);
   if (isDividing(layout)) return solve(layoutTree(layout, count, shape), into, gap, []);
   return overlaidTiles(layout, count, into, scale) ?? scattered(count, into);
 }

@@ -3,6 +3,7 @@ import {
   between,
   countField,
   fields,
+  idField,
   lengthField,
   listOf,
   oneOf,
@@ -21,6 +22,7 @@ export const LAYOUT_KINDS = [
   'split',
   'single',
   'cascade',
+  'board',
   'free',
 ] as const;
 export type LayoutKind = (typeof LAYOUT_KINDS)[number];
@@ -34,6 +36,9 @@ export const TURNS = ['zigzag', 'inward'] as const;
 export type Turn = (typeof TURNS)[number];
 export const STRIPS = ['none', 'tabs', 'list'] as const;
 export type StripKind = (typeof STRIPS)[number];
+/** What becomes of windows that find every zone taken: they share the last, lie beneath it, or float. */
+export const WHEN_FULL = ['share', 'stack', 'float'] as const;
+export type WhenFull = (typeof WHEN_FULL)[number];
 
 const trackFields = {
   weights: listOf(weightField, 'weights').exactOptional(),
@@ -84,6 +89,12 @@ export const layoutSchema = z.discriminatedUnion(
       /** By how much each window is moved from the one before, in logical pixels. */
       step: lengthField.exactOptional(),
     }),
+    fields({
+      kind: z.literal('board'),
+      /** The first board that fits the monitor where left out. */
+      board: idField.exactOptional(),
+      whenFull: oneOf(WHEN_FULL).exactOptional(),
+    }),
     fields({ kind: z.literal('free') }),
   ],
   { error: `a layout whose kind is one of ${LAYOUT_KINDS.join(', ')}` },
@@ -103,6 +114,7 @@ export type HalvingLayout = Required<SettingOf<'halving'>>;
 export type SplitLayout = SettingOf<'split'>;
 export type SingleLayout = Required<SettingOf<'single'>>;
 export type CascadeLayout = Required<SettingOf<'cascade'>>;
+export type BoardLayout = SettingOf<'board'> & { whenFull: WhenFull };
 export type FreeLayout = SettingOf<'free'>;
 export type Layout =
   | LeadLayout
@@ -113,4 +125,5 @@ export type Layout =
   | SplitLayout
   | SingleLayout
   | CascadeLayout
+  | BoardLayout
   | FreeLayout;

@@ -13,7 +13,9 @@ import {
   textField,
   whole,
 } from './fields.ts';
+import { boardSchema } from './board.ts';
 import { LAYOUT_KINDS, layoutSchema } from './layout.ts';
+import { placingSchema } from './placing.ts';
 
 export const PROFILE_VERSION = 1;
 
@@ -145,6 +147,8 @@ export const appSchema = fields({
   parent: idField.exactOptional(),
   /** How its windows are held when they open. */
   held: oneOf(HELD).default('tiled'),
+  /** The zone its windows go to where they open on a board that has it. */
+  zone: textField.exactOptional(),
   ...hintFields,
 });
 
@@ -220,10 +224,12 @@ export const profileSchema = fields({
   workspaces: listOf(workspaceSchema, 'workspaces').default([]),
   apps: listOf(appSchema, 'apps').default([]),
   tiling: tilingSchema.prefault({}),
+  placing: placingSchema.prefault({}),
+  boards: listOf(boardSchema, 'boards', 100).default([]),
   keys: keysSchema.prefault({}),
   look: lookSchema.prefault({}),
 }).superRefine((profile, context) => {
-  const lists = ['monitors', 'desks', 'workspaces', 'apps'] as const;
+  const lists = ['monitors', 'desks', 'workspaces', 'apps', 'boards'] as const;
   for (const list of lists) {
     const seen = new Set<string>();
     profile[list].forEach((item, i) => {

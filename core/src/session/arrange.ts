@@ -13,7 +13,7 @@ import {
   type Level,
   type TilingInForce,
 } from '../profile/settings.ts';
-import type { Layout } from '../profile/layout.ts';
+import type { BoardLayout, Layout } from '../profile/layout.ts';
 import type { Profile } from '../profile/schema.ts';
 import { completed, shownTree, type HandTree } from '../tree/hand.ts';
 import {
@@ -26,6 +26,9 @@ import {
   type Gap,
 } from '../tree/solve.ts';
 import { withWeights, type NamedWeights, type Tree } from '../tree/tree.ts';
+import type { Board } from '../profile/board.ts';
+import { boardMeant, dividedByBoard, type OnBoard, type Zoned } from '../zones/divided.ts';
+import { boardsFitting } from '../zones/fitting.ts';
 import { minimumOf } from './hints.ts';
 import {
   arrangementOf,
@@ -58,6 +61,17 @@ export interface Arranged {
   solved: { flat: FlatTree; rects: Int32Array; crowded: boolean } | null;
   /** The strip that names the windows of which one is shown. */
   strip: Strip | null;
+  /** The profile's boards, and those that fit the monitor. */
+  boards: Boards;
+  /** The zones, where the layout is a zone board. */
+  zoned: Zoned | null;
+  /** Windows that found every zone taken, and float. */
+  unseated: readonly SessionWindow[];
+}
+
+interface Boards {
+  all: readonly Board[];
+  fitting: readonly Board[];
 }
 
 const inForce = new WeakMap<
@@ -142,7 +156,8 @@ export function arrange(situation: Situation, workspace: string, monitorId: stri
     return known.arranged;
   }
   const tiling = tilingInForce(profile, session, workspace, monitorId);
-  const place = { workspace, monitor, tiling };
+  const boards = { all: profile.boards, fitting: boardsFitting(profile, desk, monitor) };
+  const place = { workspace, monitor, tiling, boards };
   const arranged = withRoom(session, (windows) =>
     divided(arrangement, { ...place, tiled: windows }),
   )(tiled);
@@ -153,13 +168,13 @@ export function arrange(situation: Situation, workspace: string, monitorId: stri
 /** What `arrange` would give if the workspace were tiled or kept otherwise; nothing is changed. */
 export function arrangedAs(
   session: Session,
-  { workspace, monitor, tiled, left, tiling }: Arranged,
+  { workspace, monitor, tiled, left, unseated, tiling, boards }: Arranged,
   otherwise: { tiling?: TilingInForce; arrangement?: Arrangement },
 ): Arranged {
   const arrangement = otherwise.arrangement ?? arrangementOf(session, workspace, monitor.id);
-  const all = new Map([...tiled, ...left].map((window) => [window.id, window]));
+  const all = new Map([...tiled, ...left, ...unseated].map((window) => [window.id, window]));
   const inOrder = arrangement.order.flatMap((id) => all.get(id) ?? []);
-  const place = { workspace, monitor, tiling: otherwise.tiling ?? tiling };
+  const place = { workspace, monitor, boards, tiling: otherwise.tiling ?? tiling };
   return withRoom(session, (windows) => divided(arrangement, { ...place, tiled: windows }))(
     inOrder,
   );
@@ -195,7 +210,7 @@ function withRoom(session: Session, divide: (windows: readonly SessionWindow[]) 
 /** Divides an area among some windows. */
 function divided(
   arrangement: Arrangement,
-  of: Pick<Arranged, 'workspace' | 'monitor' | 'tiling' | 'tiled'>,
+  of: Pick<Arranged, 'workspace' | 'monitor' | 'tiling' | 'tiled' | 'boards'>,
 ): Division {
   const { monitor, tiled } = of;
   const { gaps, layout } = of.tiling;
@@ -206,7 +221,10 @@ function divided(
     y: toPixels(gaps.inner.y, monitor.scale),
   };
   const minimums = tiled.map((window) => minimumOf(window, monitor.scale));
-  const bare = { ...of, area, gap, dropped, minimums, solved: null, strip: null };
+  const none = { solved: null, strip: null, zoned: null, unseated: [] };
+  const bare = { ...of, area, gap, dropped, minimums, ...none };
+  if (layout.kind === 'board')
+    return { arranged: onBoard(arrangement, layout, bare), allFit: true };
   if (tiled.length === 0) return { arranged: { ...bare, tiles: [] }, allFit: true };
 
   if (!isDividing(layout)) {
@@ -228,6 +246,51 @@ function divided(
     arranged: { ...bare, tiles: tilesOf(flat, rects), solved },
     allFit: minimumsCanBeMet(flat, area),
   };
+}
+
+/** A zone is what it is, however small: whether a window's minimum is met is told, and moves no window. */
+function onBoard(
+  arrangement: Arrangement,
+  layout: BoardLayout,
+  bare: Omit<Division['arranged'], 'tiles'>,
+): Division['arranged'] {
+  const { tiled, minimums, boards, area, gap } = bare;
+  const board = boardMeant(layout, boards.all, boards.fitting);
+  if (!board) return { ...bare, tiles: null };
+  const ids = tiled.map(({ id }) => id);
+  const { zoned, tiles, has } = dividedByBoard(
+    board,
+    layout,
+    onBoardOf(arrangement, board),
+    ids,
+    minimums,
+    area,
+    gap,
+  );
+  return {
+    ...bare,
+    tiled: tiled.filter((_, i) => has[i]),
+    minimums: minimums.filter((_, i) => has[i]),
+    unseated: tiled.filter((_, i) => !has[i]),
+    tiles,
+    zoned,
+  };
+}
+
+/** What an arrangement remembers of a board: which window is where, and tracks moved by key. */
+export function onBoardOf({ inZones, adjusted }: Arrangement, { id }: Board): OnBoard {
+  const weights = adjusted?.board?.weights;
+  const { columns, rows } = trackNames(id);
+  const moved = {
+    ...(weights?.[columns] && { columns: weights[columns] }),
+    ...(weights?.[rows] && { rows: weights[rows] }),
+  };
+  return { ...(inZones?.[id] && { inZones: inZones[id] }), moved };
+}
+
+/** The names under which the moved tracks of a board are kept. */
+export function trackNames(board: string): { columns: string; rows: string } {
+  return { columns: `${board}.columns`, rows: `${board}.rows` };
 }
 
 /** The layout's tree with the sizes moved by key; in hand-split the tree the person made. */

@@ -15,6 +15,10 @@ export type Finding =
       needs: number;
     }
   | { kind: 'no-tile'; window: string; workspace: string; monitor: string; now: 'float' | 'stack' }
+  /** A zone board that finds every zone taken and lets the rest float. */
+  | { kind: 'no-zone'; window: string; workspace: string; monitor: string }
+  /** The layout is a zone board, and none fits the monitor. */
+  | { kind: 'no-board'; workspace: string; monitor: string }
   | { kind: 'crowded'; workspace: string; monitor: string; windows: number }
   | ({ kind: 'no-room'; workspace: string; monitor: string } & Dropped)
   | ({ kind: 'unknown-name' } & UnknownName)
@@ -35,6 +39,10 @@ export function findingText(finding: Finding, name: (id: string) => string): str
     }
     case 'no-tile':
       return `${name(finding.window)} has no tile on workspace ${finding.workspace}: it ${finding.now === 'float' ? 'floats' : 'lies beneath the last one'} until the rest fits.`;
+    case 'no-zone':
+      return `${name(finding.window)} floats: every zone on workspace ${finding.workspace} is taken.`;
+    case 'no-board':
+      return `No zone board fits ${name(finding.monitor)}: the windows of workspace ${finding.workspace} float there.`;
     case 'crowded':
       return `${finding.windows} windows on workspace ${finding.workspace} have fewer pixels than windows; some lie over each other.`;
     case 'no-room': {

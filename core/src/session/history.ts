@@ -113,6 +113,7 @@ function listsAfter(
   const open = new Set(windows.map(({ id }) => id));
   const used = new Set(windows.map(({ workspace }) => workspace));
   const { pocket = [], minimised = [], workspacesMade = [], workspacesClosed = [] } = step;
+  const { lineups = [] } = step;
   const made = new Set(workspacesMade.map(({ id }) => id));
   const stay = (session.workspacesMade ?? []).filter(({ id }) => used.has(id) && !made.has(id));
   const lists = {
@@ -120,6 +121,7 @@ function listsAfter(
     minimised: minimised.filter((id) => open.has(id)),
     workspacesMade: [...workspacesMade, ...stay],
     workspacesClosed: workspacesClosed.filter((id) => !used.has(id)),
+    lineups,
   };
   return Object.fromEntries(Object.entries(lists).filter(([, list]) => list.length > 0));
 }

@@ -36,7 +36,8 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
 
   // What lasts only while a key is held, or until something else is done, does not outlive a visit.
   const { switching: _choice, shaping: _steps, calledBack: _back, ...lasting } = input;
-  const { choosingMode: _mode, desktop, connected: devices, ...kept } = lasting;
+  const { picking: _picked, previewing: _preview, ...still } = lasting;
+  const { choosingMode: _mode, desktop, connected: devices, ...kept } = still;
   const { desk: deskId, focus, pocket, minimised, joined: _was, ...rest } = kept;
   const deskIds = profile.desks.map((desk) => desk.id);
   const deskKnown = deskId !== undefined && deskIds.includes(deskId);

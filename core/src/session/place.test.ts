@@ -264,6 +264,8 @@ describe('any desk, windows, shares and gaps', () => {
     );
   });
 
+  const noBoard = { kind: 'no-board', workspace: '1', monitor: 'wide' };
+
   it('places 500 windows, with a finding for what is too small', () => {
     for (const kind of LAYOUT_KINDS) {
       const ids = Array.from({ length: 500 }, (_, i) => ({
@@ -276,9 +278,10 @@ describe('any desk, windows, shares and gaps', () => {
       );
       expect(placements.every(({ width, height }) => width >= 1 && height >= 1)).toBe(true);
       // One at a time and cascade have room for each window, and free leaves each as large as it is.
-      const isCrammed = !['single', 'cascade', 'free'].includes(kind);
+      const isCrammed = !['single', 'cascade', 'board', 'free'].includes(kind);
       const squeezed = findings.filter(({ kind: k }) => k === 'squeeze').length;
       if (isCrammed) expect(squeezed).toBeGreaterThanOrEqual(499);
+      else if (kind === 'board') expect(findings).toEqual([noBoard]);
       else expect(findings).toEqual([]);
     }
   });

@@ -2,11 +2,12 @@ import { deskFindings } from '../desk/check.ts';
 import { deskInForce, monitorOf, type DeskInForce } from '../desk/desk.ts';
 import { unknownNames } from '../desk/unknown.ts';
 import { workArea } from '../desk/work-area.ts';
-import { meet, type Axis, type Rect } from '../geometry/rect.ts';
+import { meet, type Axis, type Rect, type Size } from '../geometry/rect.ts';
 import type { Held, Profile } from '../profile/schema.ts';
-import { arrange, tilingInForce, type Arranged } from './arrange.ts';
+import { arrange, type Arranged } from './arrange.ts';
 import type { Finding } from './findings.ts';
-import { fitInto } from './hints.ts';
+import { fitInto, minimumOf } from './hints.ts';
+import { placingArea, rectOfPlacing } from './placed.ts';
 import {
   indexOfWindow,
   isShown,
@@ -25,6 +26,10 @@ export interface Placement extends Rect {
   shown: boolean;
   /** The tile its layout gives it; null when it is not tiled. */
   tile: Rect | null;
+  /** The rectangle it was placed in by key, before its size hints; left out where it is not placed. */
+  placed?: Rect;
+  /** The zones it is in; left out where it is in none. */
+  zones?: readonly string[];
   /** Left out while none of them holds. */
   state?: 'maximised' | 'full-screen' | 'minimised';
   stayAbove?: true;
@@ -64,6 +69,7 @@ export function place(
     const window = windows[i]!;
     const placement = placementOf(situation, window, undefined, isShown(session, window));
     placements[i] = placement;
+    if (placement.placed) findings.push(...squeezesOf(situation, window, placement.placed));
     if (placement.shown && placement.held === 'left-alone' && isOutside(placement, desk)) {
       findings.push({ kind: 'outside', window: window.id, monitor: window.monitor });
     }
@@ -124,6 +130,7 @@ interface Given {
   window: SessionWindow;
   tile: Rect;
   covered: boolean;
+  zones?: readonly string[];
 }
 
 /** What a layout gives to its windows, and what is wrong with that. */
@@ -163,7 +170,12 @@ function placementOf(
 ): Placement {
   const { session } = situation;
   const given = session.paused ? undefined : arranged;
-  const { x, y, width, height } = rectOf(situation, window, given);
+  const placed =
+    window.placing && !given && !session.paused
+      ? rectOfPlacing(situation, window, window.placing)
+      : null;
+  const zones = given?.zones ?? (placed && window.placing?.zone?.zones);
+  const { x, y, width, height } = rectOf(situation, window, given?.tile ?? placed);
   const { fullScreen, maximised, minimised } = window;
   const state = minimised
     ? 'minimised'
@@ -185,26 +197,25 @@ function placementOf(
     y,
     width,
     height,
+    ...(placed && { placed }),
+    ...(zones && { zones }),
     ...(state && { state }),
     ...(window.stayAbove && { stayAbove: true as const }),
     ...(window.everywhere && { everywhere: true as const }),
   };
 }
 
-function rectOf(
-  { session, profile, desk }: Situation,
-  window: SessionWindow,
-  given: Given | undefined,
-): Rect {
+function rectOf(situation: Situation, window: SessionWindow, given: Rect | null): Rect {
+  const { session, desk } = situation;
   const monitor = monitorOf(desk, window.monitor);
   const paused = session.paused?.standing[window.id];
   if (paused) return standsAt(window, paused, monitor);
   if (window.fullScreen) return fitInto(window, monitor, monitor.scale);
   if (window.maximised) {
-    const { gaps } = tilingInForce(profile, session, window.workspace, window.monitor);
-    return fitInto(window, workArea(monitor, gaps.outer).area, monitor.scale);
+    const { area } = placingArea(situation, window.workspace, window.monitor);
+    return fitInto(window, area, monitor.scale);
   }
-  if (given) return fitInto(window, given.tile, monitor.scale);
+  if (given) return fitInto(window, given, monitor.scale);
   return standingNow(window, monitor);
 }
 
@@ -215,7 +226,10 @@ function readTiles(session: Session, arranged: Arranged): ReadTiles {
   if (known) return known;
   const read = readAnew(session, arranged);
   // Where windows lie over each other, the focus decides which is on top.
-  const isLasting = arranged.tiling.layout.kind !== 'single' && arranged.left.length === 0;
+  const isLasting =
+    arranged.tiling.layout.kind !== 'single' &&
+    arranged.left.length === 0 &&
+    (arranged.zoned?.piles.length ?? 0) === 0;
   if (isLasting) reads.set(arranged, read);
   return read;
 }
@@ -223,30 +237,59 @@ function readTiles(session: Session, arranged: Arranged): ReadTiles {
 function readAnew(session: Session, arranged: Arranged): ReadTiles {
   const entries: Given[] = [];
   const findings: Finding[] = [];
-  const { solved, tiled, minimums, workspace } = arranged;
+  const { solved, tiled, minimums, workspace, zoned, unseated } = arranged;
   const monitor = arranged.monitor.id;
   for (const dropped of tiled.length > 0 ? arranged.dropped : []) {
     findings.push({ kind: 'no-room', workspace, monitor, ...dropped });
   }
-  if (!arranged.tiles) return { entries, findings };
+  for (const { id: window } of unseated) {
+    findings.push({ kind: 'no-zone', window, workspace, monitor });
+  }
+  if (!arranged.tiles) {
+    if (arranged.tiling.layout.kind === 'board' && tiled.length > 0) {
+      findings.push({ kind: 'no-board', workspace, monitor });
+    }
+    return { entries, findings };
+  }
   if (solved?.crowded) {
     findings.push({ kind: 'crowded', workspace, monitor, windows: tiled.length });
   }
   const { kind } = arranged.tiling.layout;
   const onTop = kind === 'single' ? topOf(session, [...tiled, ...arranged.left]) : null;
+  const beneath = new Set<SessionWindow>();
+  for (const pile of zoned?.piles ?? []) {
+    const windows = pile.map((at) => tiled[at]!);
+    const top = topOf(session, windows);
+    for (const window of windows) if (window !== top) beneath.add(window);
+  }
   tiled.forEach((window, i) => {
     const tile = arranged.tiles![i]!;
-    entries.push({ window, tile, covered: onTop !== null && window !== onTop });
-    const { width, height } = minimums[i]!;
-    const squeezed = (axis: Axis, has: number, needs: number) => {
-      if (has >= needs) return;
-      findings.push({ kind: 'squeeze', window: window.id, workspace, monitor, axis, has, needs });
-    };
-    squeezed('x', tile.width, width);
-    squeezed('y', tile.height, height);
+    const covered = (onTop !== null && window !== onTop) || beneath.has(window);
+    const zones = zoned?.seats[i]!.zones;
+    entries.push({ window, tile, covered, ...(zones && { zones }) });
+    findings.push(...squeezes(window.id, tile, minimums[i]!, { workspace, monitor }));
   });
   readLeft(session, arranged, onTop, entries, findings);
   return { entries, findings };
+}
+
+function squeezesOf({ desk }: Situation, window: SessionWindow, placed: Rect): Finding[] {
+  const minimum = minimumOf(window, monitorOf(desk, window.monitor).scale);
+  return squeezes(window.id, placed, minimum, window);
+}
+
+/** What a window lacks in a rectangle that is less than its minimum. */
+function squeezes(
+  window: string,
+  has: Rect,
+  minimum: Size,
+  { workspace, monitor }: WindowsPlace,
+): Finding[] {
+  const along = (axis: Axis, length: number, needs: number): Finding[] =>
+    length < needs
+      ? [{ kind: 'squeeze', window, workspace, monitor, axis, has: length, needs }]
+      : [];
+  return [...along('x', has.width, minimum.width), ...along('y', has.height, minimum.height)];
 }
 
 /** Of windows in one place the focused one is on top, else the one focused most recently. */

@@ -1,9 +1,10 @@
 import { deskInForce } from '../desk/desk.ts';
 import type { Rect } from '../geometry/rect.ts';
 import type { Profile } from '../profile/schema.ts';
-import { runCommand, settled, type Command } from './commands/index.ts';
+import { previewTaken, runCommand, settled, type Command } from './commands/index.ts';
 import { setMode, withoutChoice } from './commands/desks.ts';
 import { monitorsChanged, type Connected } from './connect.ts';
+import { withSeatsKept } from './seats-kept.ts';
 import { windowsBack } from './commands/desktop.ts';
 import { switched } from './commands/switch.ts';
 import { windowAsked, windowClosed, windowOpened, windowRetitled } from './commands/windows.ts';
@@ -44,6 +45,13 @@ export type SessionEvent =
  * same session, event and profile always give the same outcome, and none of them is changed.
  */
 export function reduce(session: Session, event: SessionEvent, profile: Profile): Outcome {
+  const outcome = happened(session, event, profile);
+  return outcome.session === session
+    ? outcome
+    : { ...outcome, session: withSeatsKept(outcome.session, profile) };
+}
+
+function happened(session: Session, event: SessionEvent, profile: Profile): Outcome {
   const situation: Situation = { session, profile, desk: deskInForce(profile, session) };
   switch (event.type) {
     case 'command': {
@@ -81,6 +89,11 @@ const DROPPED = { decided: 'nothing changed', because: 'the choice is dropped' }
 
 function keyReleased(situation: Situation, taken: boolean): Outcome {
   const { session, profile } = situation;
+  if (session.previewing) {
+    if (taken) return previewTaken(situation);
+    const { previewing: _dropped, ...rest } = session;
+    return did(rest, DROPPED);
+  }
   if (session.choosingMode) {
     const chosen = session.choosingMode;
     if (!taken) return did(withoutChoice(session), DROPPED);

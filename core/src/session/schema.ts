@@ -1,13 +1,11 @@
 import { z } from 'zod';
 import {
-  between,
   countField,
   fields,
   flagField,
   idField,
   listOf,
   oneOf,
-  rectField,
   shareField,
   textField,
   weightField,
@@ -15,6 +13,14 @@ import {
 import { AXES, FIRST_AXES, LAYOUT_KINDS, layoutSchema, SIDES, STRIPS } from '../profile/layout.ts';
 import { HELD, hintFields, identityFields, KINDS, MODES } from '../profile/schema.ts';
 import type { HandTree } from '../tree/hand.ts';
+import {
+  inZonesField,
+  lineupFields,
+  pickingField,
+  placingField,
+  previewingField,
+  standingField,
+} from './placing-schema.ts';
 
 /** What arrows do to the window being shaped. */
 export const SHAPING = ['move', 'grow', 'exchange'] as const;
@@ -22,16 +28,6 @@ export type Shaping = (typeof SHAPING)[number];
 
 /** Windows a session may hold, and ids a list of them. */
 const MOST = 10_000;
-
-/**
- * Where a window stands, in physical pixels of the joint desktop, and the work area in which it was put
- * there: in another one it keeps its share of it.
- */
-const standingField = fields({
-  ...rectField.shape,
-  area: fields({ ...rectField.shape, scale: between(0.25, 8, 'a scale') }).exactOptional(),
-});
-export type Standing = z.output<typeof standingField>;
 
 /** How a window is held and where: what commands change of it, and undo puts back. */
 const holdingFields = {
@@ -50,6 +46,7 @@ const holdingFields = {
    * with it, where it stood when it floated before.
    */
   lifted: fields({ standing: standingField.exactOptional() }).exactOptional(),
+  placing: placingField.exactOptional(),
   maximised: flagField.exactOptional(),
   fullScreen: flagField.exactOptional(),
   minimised: flagField.exactOptional(),
@@ -72,6 +69,8 @@ export const windowSchema = fields({
   /** The window this one stands over. */
   parent: idField.exactOptional(),
   ...holdingFields,
+  /** The zone it goes to where it opens on a board that has it. */
+  zone: textField.exactOptional(),
   ...hintFields,
 });
 export type WindowInput = z.output<typeof windowSchema>;
@@ -90,6 +89,10 @@ const adjustedSchema = fields({
     .exactOptional(),
 });
 export type Adjusted = z.output<typeof adjustedSchema>;
+
+const adjustedByKind = z.partialRecord(oneOf(LAYOUT_KINDS), adjustedSchema, {
+  error: 'adjustments by kind of layout',
+});
 
 const handSplitSchema = fields({
   axis: oneOf(AXES),
@@ -114,6 +117,12 @@ const arrangementSchema = fields({
   left: flagField.exactOptional(),
   /** The tree made by hand. */
   hand: handTreeSchema.exactOptional(),
+  /** The zones windows are in, by board and by window. */
+  inZones: z
+    .record(idField, z.record(idField, inZonesField, { error: 'zones by window' }), {
+      error: 'zones by board and window',
+    })
+    .exactOptional(),
   /** How the next window that opens divides this one. */
   divides: fields({ window: idField, axis: oneOf(AXES) }).exactOptional(),
   /** All windows float for the time being. */
@@ -121,13 +130,23 @@ const arrangementSchema = fields({
   /** A layout chosen by key. */
   layout: layoutSchema.exactOptional(),
   /** Adjustments, by kind of layout. */
-  adjusted: z
-    .partialRecord(oneOf(LAYOUT_KINDS), adjustedSchema, {
-      error: 'adjustments by kind of layout',
-    })
-    .exactOptional(),
+  adjusted: adjustedByKind.exactOptional(),
 });
 export type Arrangement = z.output<typeof arrangementSchema>;
+
+/** A lineup: windows and places, and how the layout was. */
+const togetherSchema = fields({
+  ...lineupFields,
+  layout: layoutSchema.exactOptional(),
+  adjusted: adjustedByKind.exactOptional(),
+  hand: handTreeSchema.exactOptional(),
+});
+export type Together = z.output<typeof togetherSchema>;
+const lineupSchema = fields({
+  name: textField.min(1, { error: 'a name' }),
+  ...togetherSchema.shape,
+});
+export type Lineup = z.output<typeof lineupSchema>;
 
 export const HOLDING_FIELDS = keysOf(holdingFields);
 const holdingSchema = fields(holdingFields);
@@ -148,6 +167,8 @@ const listFields = {
   minimised: listOf(idField, 'window ids', MOST).exactOptional(),
   /** Workspaces that are there beside the profile's. */
   workspacesMade: listOf(madeSchema, 'workspaces').exactOptional(),
+  /** Windows saved with their places under a name. */
+  lineups: listOf(lineupSchema, 'lineups').exactOptional(),
   /** The profile's workspaces that are closed for now. */
   workspacesClosed: listOf(idField, 'workspaces').exactOptional(),
 };
@@ -235,6 +256,12 @@ export const sessionSchema = fields({
     among: listOf(idField, 'window ids', MOST).min(1, { error: 'at least one window id' }),
     at: z.int().min(0),
   }).exactOptional(),
+  /** The windows placed together last, a lineup without being saved. */
+  together: togetherSchema.exactOptional(),
+  /** What is being chosen by typing. */
+  picking: pickingField.exactOptional(),
+  /** A placing to take on release. */
+  previewing: previewingField.exactOptional(),
   /** A mode to choose while the key is held. */
   choosingMode: oneOf(MODES).exactOptional(),
   /** The window that call-back brought last, as long as nothing else was done. */
@@ -267,3 +294,5 @@ export const sessionSchema = fields({
 });
 
 export type SessionInput = z.output<typeof sessionSchema>;
+
+export type { LineupWindow, Picking, Placing, Previewing, Standing } from './placing-schema.ts';

@@ -106,9 +106,9 @@ export function isShown(session: Session, window: SessionWindow): boolean {
   );
 }
 
-/** True when a window takes part in the layout of its workspace on its monitor. */
+/** True when a window takes part in the layout of its workspace on its monitor: a placed one does not. */
 export function isTiled(window: SessionWindow): boolean {
-  return window.held === 'tiled' && !window.minimised;
+  return window.held === 'tiled' && !window.minimised && !window.placing;
 }
 
 /** A window's name for a person: its app's, else its title, else its id. */
@@ -141,14 +141,23 @@ export function withArrangement(
 
 /** An arrangement that a window leaves for good. */
 export function withoutMember(arrangement: Arrangement, id: string): Arrangement {
-  const { order, hand, divides, ...rest } = arrangement;
+  const { order, hand, divides, inZones, ...rest } = arrangement;
   const tree = hand === undefined ? undefined : withoutLeaf(hand, id);
   return {
     ...rest,
     order: order.filter((other) => other !== id),
     ...(tree !== undefined && { hand: tree }),
     ...(divides && divides.window !== id && { divides }),
+    ...(inZones && { inZones: withoutSeat(inZones, id) }),
   };
+}
+
+function withoutSeat(inZones: NonNullable<Arrangement['inZones']>, id: string) {
+  const boards = Object.entries(inZones).map(([board, { [id]: _gone, ...others }]) => [
+    board,
+    others,
+  ]);
+  return Object.fromEntries(boards) as typeof inZones;
 }
 
 /** Puts a kind's adjustments in the place of the former ones; empty ones are left out. */

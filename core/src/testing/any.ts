@@ -1,10 +1,19 @@
 import fc from 'fast-check';
 import { DIRECTIONS } from '../geometry/direction.ts';
 import { LAYOUT_KINDS } from '../profile/layout.ts';
+import type { Along } from '../profile/placing.ts';
 import { PLAIN_COMMANDS, type Command } from '../session/commands/index.ts';
 import type { SessionEvent } from '../session/reduce.ts';
 import { SHAPING } from '../session/schema.ts';
 import { windowSchema } from '../session/schema.ts';
+
+const anyAlong: fc.Arbitrary<Along> = fc.constantFrom<Along[]>(
+  'full',
+  { start: '1/3' },
+  { middle: 0.4 },
+  { end: '2/3' },
+  { from: 2, to: 3, of: 5 },
+);
 
 /** Any command, with what it needs, on a desk with OFFICE's apps and workspaces. */
 const anyCommand: fc.Arbitrary<Command> = fc.oneof(
@@ -32,6 +41,27 @@ const anyCommand: fc.Arbitrary<Command> = fc.oneof(
   fc.record({
     command: fc.constant('use-layout' as const),
     layout: fc.constantFrom(...LAYOUT_KINDS).map((kind) => ({ kind })),
+  }),
+  fc.record({
+    command: fc.constant('place-at' as const),
+    x: anyAlong,
+    y: anyAlong,
+  }),
+  fc.record({
+    command: fc.constant('place-in-zone' as const),
+    zone: fc.constantFrom('left', 'low', 'over', 'upper', '2', '9'),
+  }),
+  fc.record({
+    command: fc.constant('pick' as const),
+    keys: fc.constantFrom('1', '2', 'a', 'b', 'bd12', 'c3'),
+  }),
+  fc.record({
+    command: fc.constantFrom('save-lineup' as const, 'forget-lineup' as const),
+    text: fc.constantFrom('one', 'two'),
+  }),
+  fc.record({
+    command: fc.constant('recall-lineup' as const),
+    which: fc.constantFrom('one', 'two', 'last'),
   }),
   fc.record({ command: fc.constant('shape-as' as const), by: fc.constantFrom(...SHAPING) }),
   fc.record({

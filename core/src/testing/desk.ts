@@ -109,6 +109,30 @@ export const OFFICE = {
       preferred: { width: 300, height: 360 },
     },
   ],
+  boards: [
+    {
+      id: 'five',
+      columns: [1, 2, 1],
+      rows: [2, 1],
+      zones: [
+        { name: 'left', columns: [1, 1], rows: [1, 2] },
+        { name: 'middle', columns: [2, 2], rows: [1, 1] },
+        { name: 'low', columns: [2, 3], rows: [2, 2] },
+        { name: 'right', columns: [3, 3], rows: [1, 1] },
+        { name: 'over', columns: [1, 2], rows: [1, 1] },
+      ],
+      for: { leastAspect: 1.2 },
+    },
+    {
+      id: 'pages',
+      rows: [1, 1],
+      zones: [
+        { name: 'upper', columns: [1, 1], rows: [1, 1] },
+        { name: 'lower', columns: [1, 1], rows: [2, 2] },
+      ],
+      for: { turned: true },
+    },
+  ],
   tiling: { gaps: { inner: 10, outer: 6 }, layout: { kind: 'lead', leadShare: 0.58 } },
 };
 

@@ -4,9 +4,13 @@ import { fields, flagField, idField, oneOf, textField, whole } from '../../profi
 import { layoutSchema } from '../../profile/layout.ts';
 import { MODES, whichMonitorField } from '../../profile/schema.ts';
 import { nearestName } from '../../profile/nearest.ts';
+import { alongField } from '../../profile/placing.ts';
 import { SHAPING } from '../schema.ts';
+import { LAST } from './lineups.ts';
+import { placingText } from './placing.ts';
 import { PLAIN_COMMANDS, type PlainCommandId } from './plain.ts';
 
+const PICKED = 'letters and digits';
 const directionField = oneOf(DIRECTIONS);
 
 /** A command with what it needs; a mistyped one is told with the nearest that exists. */
@@ -34,6 +38,22 @@ export const commandSchema = z.discriminatedUnion(
       which: idField,
       follow: flagField.exactOptional(),
     }),
+    fields({
+      command: z.literal('place-at'),
+      x: alongField.exactOptional(),
+      y: alongField.exactOptional(),
+    }),
+    /** A zone by its name, or by its number in the board's order. */
+    fields({ command: z.literal('place-in-zone'), zone: textField.min(1, { error: 'a zone' }) }),
+    /** Letters and digits typed into an open choice. */
+    fields({
+      command: z.literal('pick'),
+      keys: z.string({ error: PICKED }).regex(/^[A-Za-z0-9]{1,40}$/, { error: PICKED }),
+    }),
+    fields({ command: z.literal('save-lineup'), text: textField.exactOptional() }),
+    /** A lineup by its name; the windows placed together last where left out, or where it is `last`. */
+    fields({ command: z.literal('recall-lineup'), which: textField.exactOptional() }),
+    fields({ command: z.literal('forget-lineup'), text: textField.exactOptional() }),
     /** Moves the focused window's edge outwards; `by` is in logical pixels, below 0 inwards. */
     fields({
       command: z.literal('move-edge'),
@@ -67,6 +87,12 @@ export const SAID_COMMANDS = [
   'put-workspace-on-monitor',
   'use-desk',
   'desk-mode',
+  'place-at',
+  'place-in-zone',
+  'pick',
+  'save-lineup',
+  'recall-lineup',
+  'forget-lineup',
   'move-edge',
   'shape-as',
   'shape-step',
@@ -94,8 +120,18 @@ export function commandText(command: Command): string {
     case 'open-app':
     case 'call-app':
       return `${command.command} ${command.app}`;
+    case 'place-at':
+      return `place-at ${placingText({ x: command.x ?? 'full', y: command.y ?? 'full' })}`;
+    case 'place-in-zone':
+      return `place-in-zone ${command.zone}`;
+    case 'pick':
+      return `pick ${command.keys}`;
+    case 'recall-lineup':
+      return `recall-lineup ${command.which ?? LAST}`;
     case 'find-window':
     case 'launch':
+    case 'save-lineup':
+    case 'forget-lineup':
       return command.text ? `${command.command} ${command.text}` : command.command;
     case 'move-edge':
       return `move-edge ${command.direction} ${command.by}`;

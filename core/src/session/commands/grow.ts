@@ -6,7 +6,8 @@ import { span, type Rect } from '../../geometry/rect.ts';
 import { LAYOUTS, shareOfBoundary } from '../../layouts/index.ts';
 import { moveBoundary } from '../../tree/boundary.ts';
 import { withSizes } from '../../tree/hand.ts';
-import { arrange } from '../arrange.ts';
+import { moveTrackLine } from '../../zones/track-line.ts';
+import { arrange, trackNames, type Arranged } from '../arrange.ts';
 import { minimumOf } from '../hints.ts';
 import {
   did,
@@ -20,6 +21,7 @@ import {
   type Situation,
 } from '../session.ts';
 import { standingNow, stood } from '../standing.ts';
+import { moveSharedEdge } from './edges.ts';
 import { adjust } from './shares.ts';
 import { handOf } from './split.ts';
 
@@ -41,9 +43,19 @@ export function growTowards(situation: Situation, direction: Direction, by: numb
   if (window.fullScreen || window.maximised) {
     return nothing(session, `${windowName(profile, window)} is as large as it gets`);
   }
+  if (window.placing) {
+    if (window.resizable === false) return nothing(session, 'its size is fixed');
+    const shared = moveSharedEdge(situation, window, direction, step);
+    if (shared.pixels === 0) {
+      return nothing(session, 'it ends at the area, or what would get smaller is at its minimum');
+    }
+    return did(shared.session, edgeMoved(window, direction, shared.pixels, shared.others.length));
+  }
   const arranged = arrange(situation, window.workspace, window.monitor);
   const { tiled, solved, tiling } = arranged;
   const { layout } = tiling;
+  if (arranged.zoned && arranged.tiles)
+    return growZone(situation, window, arranged, direction, step);
   if (window.held === 'floating' || layout.kind === 'free') {
     return growStanding(situation, window, direction, step);
   }
@@ -75,12 +87,35 @@ export function growTowards(situation: Situation, direction: Direction, by: numb
   return did(next, edgeMoved(window, direction, moved.pixels));
 }
 
-function edgeMoved(window: SessionWindow, direction: Direction, pixels: number) {
+/** A zone's edge is its track line: every zone that begins or ends there goes with it. */
+function growZone(
+  situation: Situation,
+  window: SessionWindow,
+  { zoned, tiled, tiles, minimums }: Arranged,
+  direction: Direction,
+  step: number,
+): Outcome {
+  const { session } = situation;
+  const at = tiled.findIndex(({ id }) => id === window.id);
+  if (at < 0) return growStanding(situation, window, direction, step);
+  const moved = moveTrackLine(zoned!, at, direction, step, tiles!, minimums);
+  if (!moved) return nothing(session, `nothing lies ${direction} to share with`);
+  if (moved.pixels === 0) return nothing(session, 'what would get smaller is at its minimum');
+  const names = trackNames(zoned!.board.id);
+  const name = moved.axis === 'x' ? names.columns : names.rows;
+  const next = adjust(situation, (adjusted) => ({
+    ...adjusted,
+    weights: { ...adjusted.weights, [name]: moved.weights },
+  }));
+  return did(next, edgeMoved(window, direction, moved.pixels));
+}
+
+function edgeMoved(window: SessionWindow, direction: Direction, pixels: number, others = 0) {
   const edge = { left: 'left', right: 'right', up: 'top', down: 'bottom' }[direction];
   return {
     about: window.id,
     decided: `${edge} edge ${pixels > 0 ? 'out' : 'in'} by ${Math.abs(pixels)} px`,
-    because: pixels > 0 ? 'grown by key' : 'shrunk by key',
+    because: `${pixels > 0 ? 'grown by key' : 'shrunk by key'}${others > 0 ? `; ${others} other windows along that line go with it` : ''}`,
     pixels,
   };
 }

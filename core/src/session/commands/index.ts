@@ -1,4 +1,4 @@
-import { type Outcome, type Session, type Situation, nothing } from '../session.ts';
+import { type Outcome, type Session, type Situation, nothing, windowOf } from '../session.ts';
 import type { Command, CommandId } from './command.ts';
 import { windowsBack } from './desktop.ts';
 import { callApp, findWindow, launch } from './find.ts';
@@ -7,6 +7,15 @@ import { useLayout } from './layout.ts';
 import { chooseMode, setMode, useDesk, withoutChoice } from './desks.ts';
 import { goMonitor, putOnMonitor, putWorkspaceOnMonitor } from './monitors.ts';
 import { PLAIN, step, visit, waits, type CommandInfo } from './plain.ts';
+import { remembered } from '../history.ts';
+import { place, type Placement } from '../place.ts';
+import type { Picking } from '../schema.ts';
+import { LAST, forgetLineup, recallLineup, saveLineup } from './lineups.ts';
+import { pick, withOffers } from './pick.ts';
+import { placeAt } from './placing.ts';
+import { PLACING_COMMANDS, previewing } from './preview.ts';
+import { withTogether } from './together.ts';
+import { placeInZone } from './zones.ts';
 import { shapeAs, shapeStep, taken } from './shape.ts';
 import { switched } from './switch.ts';
 import { openApp } from './windows.ts';
@@ -26,6 +35,22 @@ function infoOf(command: Command): CommandInfo {
       );
     case 'launch':
       return visit((now) => (command.text ? launch(now, command.text) : untyped(now, 'an app')));
+    case 'place-at':
+      return step((now) => placeAt(now, command.x ?? 'full', command.y ?? 'full'));
+    case 'place-in-zone':
+      return step((now) => placeInZone(now, command.zone));
+    case 'pick':
+      return visit((now) => (now.session.paused ? waits(now) : pick(now, command.keys)));
+    case 'save-lineup':
+      return step((now) =>
+        command.text ? saveLineup(now, command.text) : untyped(now, 'the lineup'),
+      );
+    case 'forget-lineup':
+      return step((now) =>
+        command.text ? forgetLineup(now, command.text) : untyped(now, 'the lineup'),
+      );
+    case 'recall-lineup':
+      return step((now) => recallLineup(now, command.which ?? LAST));
     case 'move-edge':
       return step((now) => growTowards(now, command.direction, command.by));
     case 'shape-as':
@@ -57,13 +82,18 @@ function untyped({ session }: Situation, what: string): Outcome {
   return nothing(session, `type some of the name of ${what}`);
 }
 
-/** Runs a command; `isStep` tells whether undo is to take it back. */
+/**
+ * Runs a command; `isStep` tells whether undo is to take it back.
+ *
+ * @param isReleased its key was let go: what was outlined is taken
+ */
 export function runCommand(
   situation: Situation,
   command: Command,
+  isReleased = false,
 ): { outcome: Outcome; isStep: boolean } {
   const { run, isStep } = infoOf(command);
-  const session = settled(situation, command.command);
+  const session = isReleased ? situation.session : settled(situation, command.command);
   const now = session === situation.session ? situation : { ...situation, session };
   if (session.unplugged && !CONNECTS.includes(command.command)) {
     const outcome = nothing(session, 'no monitor is connected: the session waits for one');
@@ -71,7 +101,41 @@ export function runCommand(
   }
   if (isStep && session.paused && !OF_CONNECTION.includes(command.command))
     return { outcome: waits(now), isStep: false };
-  return { outcome: run(now), isStep };
+  const isPlacing = PLACING_COMMANDS.includes(command.command);
+  if (isPlacing && now.profile.placing.preview && !isReleased)
+    return { outcome: previewing(session, command), isStep: false };
+  const outcome = run(now);
+  return { outcome: isPlacing ? withWhatFollows(now, outcome) : outcome, isStep };
+}
+
+/** After a placing, the windows placed together are a lineup, and the empty places are offered. */
+function withWhatFollows(situation: Situation, outcome: Outcome): Outcome {
+  const { session } = outcome;
+  const window = windowOf(session, session.focus);
+  if (session === situation.session || !window) return outcome;
+  if (!window.placing || window.maximised) return outcome;
+  const remembering = withTogether(situation, outcome);
+  return withOffers({ ...situation, session: remembering.session }, remembering, {
+    besides: window.id,
+    ...(window.placing.zone && { board: window.placing.zone.board }),
+  });
+}
+
+/** The key of a previewed placing is released. */
+export function previewTaken(situation: Situation): Outcome {
+  const { previewing: command, ...session } = situation.session;
+  if (!command) return nothing(session, 'nothing is outlined');
+  const { outcome, isStep } = runCommand({ ...situation, session }, command as Command, true);
+  if (!isStep || outcome.session === session) return outcome;
+  return { ...outcome, session: remembered(session, outcome.session, command.command) };
+}
+
+/** Where the focused window would be if the key of a previewed placing were released now. */
+export function previewedPlacement(situation: Situation): Placement | null {
+  if (!situation.session.previewing) return null;
+  const { session } = previewTaken(situation);
+  const { profile, desk } = situation;
+  return place(session, profile, desk).placements.find(({ id }) => id === session.focus) ?? null;
 }
 
 /** What is connected changes also while the engine is paused. */
@@ -87,15 +151,26 @@ const OF_SHAPING: readonly CommandId[] = [
   'shape-drop',
 ];
 
+const OF_PICKING: readonly CommandId[] = [
+  'pick',
+  'pick-next',
+  'pick-take',
+  'pick-back',
+  'pick-drop',
+  'corner-stays',
+];
+
 /**
  * What lasts only until something else is done, ends before another command: a choice of window is
  * taken, the desktop is covered again, a shaping is taken.
  */
 export function settled({ session, ...around }: Situation, command: CommandId | null): Session {
   let now = session;
+  if (now.previewing) now = previewTaken({ session: now, ...around }).session;
   if (now.switching && command !== 'switch-window') now = switched(now, true);
   if (now.desktop && !isAmong(OF_DESKTOP, command)) now = windowsBack(now);
   if (now.shaping && !isAmong(OF_SHAPING, command)) now = taken({ session: now, ...around });
+  if (now.picking && !staysOpen(now.picking, command)) now = withoutPicking(now);
   if (now.choosingMode && command !== 'desk-mode') now = withoutChoice(now);
   if (now.calledBack !== undefined && command !== 'call-back') {
     const { calledBack: _before, ...rest } = now;
@@ -104,9 +179,22 @@ export function settled({ session, ...around }: Situation, command: CommandId | 
   return now;
 }
 
+function staysOpen(picking: Picking, command: CommandId | null): boolean {
+  if (isAmong(OF_PICKING, command)) return true;
+  if (picking.by === 'corner') return picking.stays || command === 'corner-pick';
+  return picking.by === 'board' && command === 'pick-board';
+}
+
+function withoutPicking({ picking: _over, ...session }: Session): Session {
+  return session;
+}
+
 function isAmong(commands: readonly CommandId[], command: CommandId | null): boolean {
   return command !== null && commands.includes(command);
 }
 
+export { boardChoices, type BoardChoice } from './pick.ts';
+export { PLACING_COMMANDS } from './preview.ts';
+export { LAST } from './lineups.ts';
 export * from './command.ts';
 export { PLAIN_COMMANDS, type PlainCommandId } from './plain.ts';

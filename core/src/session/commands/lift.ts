@@ -32,7 +32,8 @@ export function toggleFloat(situation: Situation): Outcome {
   const { session, profile } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
-  const floats = window.held !== 'floating';
+  // A placed window is out of its tile already.
+  const floats = window.held !== 'floating' && !window.placing;
   if (floats && isFree(situation, window)) {
     return nothing(session, `${windowName(profile, window)} floats already: Free gives no tiles`);
   }
@@ -58,6 +59,7 @@ function settledInTile({
   stayAbove: _above,
   everywhere: _everywhere,
   lifted: _lifted,
+  placing: _placing,
   ...window
 }: SessionWindow): SessionWindow {
   return { ...window, held: 'tiled' };
@@ -167,7 +169,8 @@ export function floatAll(situation: Situation): Outcome {
   if (kind === 'free')
     return nothing(session, `all float already: ${LAYOUTS.free.title} gives no tiles`);
   const placements = new Map(place(session, profile, desk).placements.map((p) => [p.id, p]));
-  const isTaken = (window: SessionWindow) => isHere(window) && window.held === 'tiled';
+  const isTaken = (window: SessionWindow) =>
+    isHere(window) && window.held === 'tiled' && !window.placing;
   if (!session.windows.some(isTaken)) return nothing(session, 'no window is tiled here');
   const windows = session.windows.map((window) => {
     if (!isTaken(window)) return window;

@@ -21,6 +21,8 @@ import {
 } from '../session.ts';
 import { lookAhead } from './focus.ts';
 import { joined } from './join.ts';
+import { withPlacing } from './placing.ts';
+import { moveOverZones } from './zones.ts';
 
 /** True for a window that takes part in the same layout as another one. */
 function tiledHere(session: Session, { workspace, monitor }: SessionWindow, id: string): boolean {
@@ -97,6 +99,10 @@ function moved(
   const { session, profile, desk } = situation;
   const window = windowOf(session, session.focus);
   if (!window) return nothing(session, 'no window has the focus');
+  const overZones = window.placing
+    ? exchangedPlaces(situation, window, direction)
+    : moveOverZones(situation, window, direction);
+  if (overZones) return overZones;
   const { kind } = tilingInForce(profile, session, window.workspace, window.monitor).layout;
   const hasOrder = isTiled(window) && LAYOUTS[kind].can.order;
   const ahead = hasOrder ? tiledAhead(situation, direction) : null;
@@ -117,6 +123,29 @@ function moved(
     about: window.id,
     decided: `on ${to.name}, workspace ${shownOn(session, to.id)}`,
     because: `nothing lies ${direction} on this monitor`,
+  });
+}
+
+/** Placed windows exchange their places; null where no placed window lies in that direction. */
+function exchangedPlaces(
+  situation: Situation,
+  window: SessionWindow,
+  direction: Direction,
+): Outcome | null {
+  const { session, profile } = situation;
+  const placed = session.windows.filter(({ placing }) => placing !== undefined);
+  const ahead = lookAhead({ ...situation, session: { ...session, windows: placed } }, direction);
+  if (!ahead || !('window' in ahead) || ahead.window.monitor !== window.monitor) return null;
+  const other = ahead.window;
+  const next = withPlacing(
+    withPlacing(session, window.id, other.placing!),
+    other.id,
+    window.placing!,
+  );
+  return did(next, {
+    about: window.id,
+    decided: `exchanged with ${windowName(profile, other)}`,
+    because: `it is placed next ${direction}`,
   });
 }
 

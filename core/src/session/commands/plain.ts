@@ -9,7 +9,19 @@ import { resetLayout, stepLayout, turnLayout } from './layout.ts';
 import { floatAll, toggleEverywhere, toggleFloat, toggleStayAbove } from './lift.ts';
 import { moveInOrder, moveTowards, promote, swapWithLead } from './move.ts';
 import { bringInside } from './inside.ts';
+import { centre, nudge, resized } from './freely.ts';
+import { fillRest, offerPlaces } from './offer.ts';
 import { pause, resume } from './pause.ts';
+import {
+  cornerPick,
+  cornerStays,
+  pickBack,
+  pickBoard,
+  pickDrop,
+  pickNext,
+  pickTake,
+} from './pick.ts';
+import { placeMiddle, placeTowards, putBack } from './placing.ts';
 import { callBack, pocket } from './pocket.ts';
 import { shape, shapeBack, shapeDrop } from './shape.ts';
 import { evenOut, stepLeadCount, stepLeadShare } from './shares.ts';
@@ -18,6 +30,7 @@ import { splitNext } from './split.ts';
 import { switchWindow } from './switch.ts';
 import { closeFocused } from './windows.ts';
 import { closeWorkspace, newWorkspace } from './workspace.ts';
+import { widen } from './zones.ts';
 
 export interface CommandInfo {
   run: (situation: Situation) => Outcome;
@@ -34,6 +47,13 @@ const focus = (direction: Direction) => visit((now) => focusTowards(now, directi
 const move = (direction: Direction) => step((now) => moveTowards(now, direction));
 const grow = (direction: Direction) => step((now) => growTowards(now, direction, growStep(now)));
 const shrink = (direction: Direction) => step((now) => growTowards(now, direction, -growStep(now)));
+
+const place = (direction: Direction) => step((now) => placeTowards(now, direction));
+const nudged = (direction: Direction) => step((now) => nudge(now, direction));
+const widened = (direction: Direction) => step((now) => widen(now, direction));
+/** What is picked is a step by itself; while the engine is paused nothing is. */
+const picking = (run: CommandInfo['run']) =>
+  visit((now) => (now.session.paused ? waits(now) : run(now)));
 
 function growStep({ profile }: Situation): number {
   return profile.tiling.growStep;
@@ -79,6 +99,32 @@ export const PLAIN = {
   'float-all': step(floatAll),
   'stay-above': step(toggleStayAbove),
   everywhere: step(toggleEverywhere),
+  'place-left': place('left'),
+  'place-right': place('right'),
+  'place-up': place('up'),
+  'place-down': place('down'),
+  'place-middle': step(placeMiddle),
+  'put-back': step(putBack),
+  centre: step(centre),
+  bigger: step((now) => resized(now, 1)),
+  smaller: step((now) => resized(now, -1)),
+  'nudge-left': nudged('left'),
+  'nudge-right': nudged('right'),
+  'nudge-up': nudged('up'),
+  'nudge-down': nudged('down'),
+  'fill-rest': step(fillRest),
+  'widen-left': widened('left'),
+  'widen-right': widened('right'),
+  'widen-up': widened('up'),
+  'widen-down': widened('down'),
+  'offer-places': picking(offerPlaces),
+  'pick-board': picking(pickBoard),
+  'corner-pick': picking(cornerPick),
+  'corner-stays': visit(cornerStays),
+  'pick-next': visit(pickNext),
+  'pick-take': picking(pickTake),
+  'pick-back': visit(pickBack),
+  'pick-drop': visit(pickDrop),
   maximise: step((now) => toggleSize(now, 'maximised')),
   'full-screen': step((now) => toggleSize(now, 'fullScreen')),
   minimise: step(minimise),

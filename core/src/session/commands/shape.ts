@@ -1,9 +1,4 @@
 import type { Direction } from '../../geometry/direction.ts';
-import { monitorOf } from '../../desk/desk.ts';
-import { workArea } from '../../desk/work-area.ts';
-import { axisOf, isForward } from '../../geometry/direction.ts';
-import { keptInside } from '../../geometry/rect.ts';
-import { toPixels } from '../../geometry/round.ts';
 import { remembered, stepsBack } from '../history.ts';
 import type { Shaping } from '../schema.ts';
 import {
@@ -11,13 +6,12 @@ import {
   nothing,
   windowName,
   windowOf,
-  withWindow,
   type Outcome,
   type Session,
   type Situation,
 } from '../session.ts';
-import { standingNow, stood } from '../standing.ts';
 import { focusedWindow, isOutcome } from './focused.ts';
+import { nudge } from './freely.ts';
 import { growTowards } from './grow.ts';
 import { insertTowards, moveTowards } from './move.ts';
 
@@ -81,25 +75,9 @@ function stepped(
   if (by === 'grow') return growTowards(situation, direction, inward ? -growStep : growStep);
   const window = windowOf(situation.session, situation.session.focus);
   if (by === 'exchange') return moveTowards(situation, direction);
-  return window?.held === 'floating'
-    ? nudged(situation, direction)
+  return window?.held === 'floating' || window?.placing
+    ? nudge(situation, direction)
     : insertTowards(situation, direction);
-}
-
-/** A floating window a step further, kept inside the work area. */
-function nudged({ session, profile, desk }: Situation, direction: Direction): Outcome {
-  const window = windowOf(session, session.focus)!;
-  const monitor = monitorOf(desk, window.monitor);
-  const step = toPixels(profile.tiling.growStep, monitor.scale) * (isForward(direction) ? 1 : -1);
-  const from = standingNow(window, monitor);
-  const axis = axisOf(direction);
-  const to = keptInside(workArea(monitor).area, { ...from, [axis]: from[axis] + step });
-  const pixels = Math.abs(to[axis] - from[axis]);
-  if (pixels === 0) return nothing(session, 'it ends at the work area');
-  return did(
-    withWindow(session, window.id, (there) => ({ ...there, standing: stood(to, monitor) })),
-    { about: window.id, decided: `${pixels} px ${direction}`, because: 'moved by key', pixels },
-  );
 }
 
 /** shape-back: takes one step of this shaping back. */

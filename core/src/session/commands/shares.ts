@@ -14,6 +14,7 @@ import {
   type Session,
   type Situation,
 } from '../session.ts';
+import { withEdgesBack } from './edges.ts';
 import { handOf } from './split.ts';
 
 const SHARE_STEP = 0.02;
@@ -131,13 +132,26 @@ export function evenOut(situation: Situation): Outcome {
   const { session } = situation;
   const { workspace, monitor } = placeInFocus(session);
   const { kind } = tilingInFocus(situation).layout;
-  if (kind === 'split') return evenHand(situation);
+  const asPlaced = withEdgesBack(session, workspace, monitor);
+  const placedBack = {
+    decided: 'placed windows as they were placed',
+    because: 'edges moved by key are dropped',
+  };
+  if (kind === 'split') {
+    const even = evenHand(asPlaced ? { ...situation, session: asPlaced } : situation);
+    return asPlaced && even.session === asPlaced ? did(asPlaced, placedBack) : even;
+  }
   const adjusted = arrangementOf(session, workspace, monitor).adjusted?.[kind];
   if (adjusted?.leadShare === undefined && adjusted?.weights === undefined) {
+    if (asPlaced) return did(asPlaced, placedBack);
     return nothing(session, 'no size here was moved by key');
   }
   return did(
-    adjust(situation, ({ leadShare: _share, weights: _weights, ...kept }) => kept),
+    adjust(
+      asPlaced ? { ...situation, session: asPlaced } : situation,
+      ({ leadShare: _share, weights: _weights, ...kept }) => kept,
+    ),
     { decided: 'sizes as set', because: 'sizes moved by key are dropped' },
+    ...(asPlaced ? [placedBack] : []),
   );
 }

@@ -1,0 +1,253 @@
+import { monitorOf } from '../../desk/desk.ts';
+import { blockOf, gridText, typedOn } from '../../placing/block.ts';
+import { letterOf, numberLabels } from '../../placing/labels.ts';
+import type { Board } from '../../profile/board.ts';
+import { boardsFitting } from '../../zones/fitting.ts';
+import { remembered } from '../history.ts';
+import { offerNow } from '../offers.ts';
+import type { Picking } from '../schema.ts';
+import { did, nothing, type Outcome, type Session, type Situation } from '../session.ts';
+import { focusedWindow, isOutcome } from './focused.ts';
+import { useLayout } from './layout.ts';
+import { offered, offering, takeOffer } from './offer.ts';
+import { placeAt } from './placing.ts';
+import { withTogether } from './together.ts';
+import { putInZone } from './zones.ts';
+
+/** The boards to choose from, with a letter each, and a number for each of their zones. */
+export interface BoardChoice {
+  board: Board;
+  letter: string;
+  /** In the order of the zones. */
+  numbers: string[];
+}
+
+/** The boards that fit the monitor with the focus. Numbers go on from one board to the next. */
+export function boardChoices({ session, profile, desk }: Situation): BoardChoice[] {
+  const boards = boardsFitting(profile, desk, monitorOf(desk, session.focusMonitor)).slice(0, 26);
+  const labels = numberLabels(boards.reduce((sum, { zones }) => sum + zones.length, 0));
+  let from = 0;
+  return boards.map((board, i) => {
+    const numbers = labels.slice(from, from + board.zones.length);
+    from += board.zones.length;
+    return { board, letter: letterOf(i), numbers };
+  });
+}
+
+function without({ picking: _over, ...session }: Session): Session {
+  return session;
+}
+
+/** pick-board: the boards that fit this monitor; a letter takes one as the layout here, a number a zone. Again, it ends. */
+export function pickBoard(situation: Situation): Outcome {
+  const { session } = situation;
+  if (session.picking?.by === 'board') return drop(session);
+  const choices = boardChoices(situation);
+  if (choices.length === 0) return nothing(session, 'no zone board fits this monitor');
+  return did(
+    { ...session, picking: { by: 'board', typed: '' } },
+    {
+      decided: `${choices.length} boards fit this monitor`,
+      because: 'a number picks a zone for the window, a letter the board for this workspace',
+    },
+  );
+}
+
+/** corner-pick: opens the lettered and numbered grid over the monitor; again, it ends. */
+export function cornerPick(situation: Situation): Outcome {
+  const { session, profile } = situation;
+  if (session.picking?.by === 'corner') return drop(session);
+  const { stays, ...grid } = profile.placing.cornerPick;
+  return did(
+    { ...session, picking: { by: 'corner', typed: '', stays } },
+    {
+      decided: 'corner pick',
+      because: `${gridText(grid)}; two letters and two digits make a block`,
+    },
+  );
+}
+
+/** corner-stays: the grid stays open for the next window, until it is dismissed; again, it does not. */
+export function cornerStays({ session }: Situation): Outcome {
+  const { picking } = session;
+  if (picking?.by !== 'corner') return nothing(session, 'no corner pick is open');
+  return did(
+    { ...session, picking: { ...picking, stays: !picking.stays } },
+    {
+      decided: picking.stays ? 'ends with the next block' : 'stays open for the next window',
+      because: 'by key',
+    },
+  );
+}
+
+function drop(session: Session): Outcome {
+  return did(without(session), { decided: 'nothing picked', because: 'dismissed by key' });
+}
+
+const NO_PICK = 'nothing is to be picked';
+
+/** pick-drop: ends the choice; what was picked before stays. */
+export function pickDrop({ session }: Situation): Outcome {
+  return session.picking ? drop(session) : nothing(session, NO_PICK);
+}
+
+/** pick-back: takes the last letter or digit back. */
+export function pickBack({ session }: Situation): Outcome {
+  const { picking } = session;
+  if (!picking) return nothing(session, NO_PICK);
+  if (picking.typed === '') return nothing(session, 'nothing is typed');
+  const typed = picking.typed.slice(0, -1);
+  return did(withTyped(session, picking, typed), said(typed));
+}
+
+/** pick-next: leaves this empty place as it is, and offers the next. */
+export function pickNext(situation: Situation): Outcome {
+  const { session } = situation;
+  const { picking } = session;
+  if (picking?.by !== 'offer') return nothing(session, 'no place is offered');
+  const next = offering(situation, { ...picking, typed: '', skipped: picking.skipped + 1 });
+  return did(next, offered({ ...situation, session: next }));
+}
+
+/** pick-take: takes the block typed so far. */
+export function pickTake(situation: Situation): Outcome {
+  const { session, profile } = situation;
+  const { picking } = session;
+  if (picking?.by !== 'corner') return nothing(session, NO_PICK);
+  const block = blockOf(profile.placing.cornerPick, picking.typed);
+  return block
+    ? takeBlock(situation, picking.typed)
+    : nothing(session, 'no letter or digit is typed');
+}
+
+function withTyped(session: Session, picking: Picking, typed: string): Session {
+  return { ...session, picking: { ...picking, typed } };
+}
+
+function said(typed: string) {
+  return { decided: typed === '' ? 'nothing typed' : `typed ${typed}`, because: 'by key' };
+}
+
+/** pick: types letters and digits, one after the other. */
+export function pick(situation: Situation, keys: string): Outcome {
+  let now: Outcome = did(situation.session);
+  for (const key of keys.toLowerCase()) {
+    if (!now.session.picking) return nothing(now.session, NO_PICK);
+    const next = picked({ ...situation, session: now.session }, now.session.picking, key);
+    now = { session: next.session, trace: [...now.trace, ...next.trace] };
+  }
+  return now;
+}
+
+function picked(situation: Situation, picking: Picking, key: string): Outcome {
+  switch (picking.by) {
+    case 'offer':
+      return pickedOffer(situation, picking, key);
+    case 'board':
+      return pickedBoard(situation, picking, key);
+    case 'corner':
+      return pickedCorner(situation, picking, key);
+  }
+}
+
+/** What a choice changes is one step of undo. */
+function asStep(before: Session, outcome: Outcome, command: string): Outcome {
+  if (outcome.session === before) return outcome;
+  return { ...outcome, session: remembered(before, outcome.session, command) };
+}
+
+function pickedOffer(
+  situation: Situation,
+  picking: Extract<Picking, { by: 'offer' }>,
+  key: string,
+): Outcome {
+  const { session } = situation;
+  const offer = offerNow(situation, picking);
+  if (!offer) return did(without(session), offered(situation));
+  const at = numberLabels(offer.windows.length);
+  const typed = picking.typed + key;
+  if (!at.some((label) => label.startsWith(typed)))
+    return nothing(session, `type a number from ${at[0]} to ${at.at(-1)}`);
+  const chosen = at.indexOf(typed);
+  if (chosen < 0) return did(withTyped(session, picking, typed), said(typed));
+  const taken = takeOffer({ ...situation, session: without(session) }, offer, chosen);
+  const step = asStep(session, withTogether(situation, taken), 'offer-places');
+  const next = offering({ ...situation, session: step.session }, { ...picking, typed: '' });
+  return { session: next, trace: [...step.trace, offered({ ...situation, session: next })] };
+}
+
+function pickedBoard(
+  situation: Situation,
+  picking: Extract<Picking, { by: 'board' }>,
+  key: string,
+): Outcome {
+  const { session } = situation;
+  const choices = boardChoices(situation);
+  const lettered = choices.find(({ letter }) => letter === key);
+  if (lettered && picking.typed === '') {
+    const outcome = useLayout(
+      { ...situation, session: without(session) },
+      { kind: 'board', board: lettered.board.id },
+    );
+    return asStep(session, { ...outcome, session: without(outcome.session) }, 'pick-board');
+  }
+  const typed = picking.typed + key;
+  const all = choices.flatMap(({ board, numbers }) =>
+    numbers.map((number, i) => ({ board, number, zone: board.zones[i]! })),
+  );
+  if (!all.some(({ number }) => number.startsWith(typed))) {
+    const last = choices.at(-1)?.letter ?? 'a';
+    return nothing(session, `type a number up to ${all.length}, or a letter from a to ${last}`);
+  }
+  const chosen = all.find(({ number }) => number === typed);
+  if (!chosen) return did(withTyped(session, picking, typed), said(typed));
+  const here = { ...situation, session: without(session) };
+  const window = focusedWindow(here);
+  if (isOutcome(window)) return window;
+  const put = putInZone(here, window, chosen.board, chosen.zone.name);
+  const step = asStep(here.session, withTogether(here, put), 'pick-board');
+  return withOffers({ ...situation, session: step.session }, step, {
+    besides: window.id,
+    board: chosen.board.id,
+  });
+}
+
+/** The outcome of a placing, with the empty places offered to other windows, where that is set. */
+export function withOffers(
+  situation: Situation,
+  outcome: Outcome,
+  wanted: Partial<Extract<Picking, { by: 'offer' }>>,
+): Outcome {
+  if (!situation.profile.placing.offers) return outcome;
+  const next = offering(situation, wanted);
+  if (!next.picking) return outcome;
+  return { session: next, trace: [...outcome.trace, offered({ ...situation, session: next })] };
+}
+
+function pickedCorner(
+  situation: Situation,
+  picking: Extract<Picking, { by: 'corner' }>,
+  key: string,
+): Outcome {
+  const { session, profile } = situation;
+  const grid = profile.placing.cornerPick;
+  const typed = typedOn(grid, picking.typed, key);
+  if (typed === null) return nothing(session, `two of each at most: ${gridText(grid)}`);
+  if (blockOf(grid, typed)?.isWhole) return takeBlock(situation, typed);
+  return did(withTyped(session, picking, typed), said(typed));
+}
+
+/** The focused window over a block of the grid. */
+function takeBlock(situation: Situation, typed: string): Outcome {
+  const { session, profile } = situation;
+  const picking = session.picking as Extract<Picking, { by: 'corner' }>;
+  const { x, y } = blockOf(profile.placing.cornerPick, typed)!;
+  const closed = { ...situation, session: without(session) };
+  const placed = withTogether(closed, placeAt(closed, x, y));
+  const step = asStep(closed.session, placed, 'corner-pick');
+  if (!picking.stays) {
+    const besides = session.focus === undefined ? {} : { besides: session.focus };
+    return withOffers({ ...situation, session: step.session }, step, besides);
+  }
+  return { ...step, session: { ...step.session, picking: { ...picking, typed: '' } } };
+}

@@ -1,0 +1,183 @@
+import { monitorTowards } from '../../desk/neighbours.ts';
+import { monitorOf } from '../../desk/desk.ts';
+import { axisOf, isForward, type Direction } from '../../geometry/direction.ts';
+import type { Axis } from '../../geometry/rect.ts';
+import { alongText } from '../../placing/along.ts';
+import { nextRung, onSide, type PlacingSide } from '../../placing/ladder.ts';
+import type { Along } from '../../profile/placing.ts';
+import type { Placing } from '../schema.ts';
+import {
+  did,
+  nothing,
+  shownOn,
+  windowOf,
+  withFocus,
+  withWindow,
+  type Outcome,
+  type Session,
+  type SessionWindow,
+  type Situation,
+} from '../session.ts';
+import { boardHere, withSeats } from './board-here.ts';
+import { focusedWindow, isOutcome } from './focused.ts';
+import { joined } from './join.ts';
+
+const UNPLACED: Placing = { x: 'full', y: 'full' };
+
+/** A window with a place of its own; no longer maximised or full screen. */
+export function withPlacing(session: Session, id: string, placing: Placing): Session {
+  return withWindow(session, id, (window) => ({ ...unplaced(window), placing }));
+}
+
+/** A window without a place of its own: in its tile again, or where it floats. */
+function unplaced({
+  placing: _placing,
+  maximised: _large,
+  fullScreen: _larger,
+  ...window
+}: SessionWindow): SessionWindow {
+  return window;
+}
+
+/** place-D: along its axis, by the two-axis model; the other axis stays as it is. */
+export function placeTowards(situation: Situation, direction: Direction): Outcome {
+  const side: PlacingSide = isForward(direction) ? 'end' : 'start';
+  const axis = axisOf(direction);
+  return steppedOn(situation, axis, side, (window, along) =>
+    placedBeyond(situation, window, direction, { ...along, [axis]: firstOpposite() }),
+  );
+
+  function firstOpposite(): Along {
+    const opposite = side === 'start' ? 'end' : 'start';
+    return onSide(opposite, situation.profile.placing.ladders[axis][0]!);
+  }
+}
+
+/** place-middle: in the middle of the longer side of the work area, a rung further with every press. */
+export function placeMiddle(situation: Situation): Outcome {
+  const window = windowOf(situation.session, situation.session.focus);
+  const { width, height } = monitorOf(situation.desk, window?.monitor ?? '');
+  return steppedOn(situation, width >= height ? 'x' : 'y', 'middle', () =>
+    nothing(situation.session, 'it is in the middle'),
+  );
+}
+
+function steppedOn(
+  situation: Situation,
+  axis: Axis,
+  side: PlacingSide,
+  beyond: (window: SessionWindow, along: Pick<Placing, 'x' | 'y'>) => Outcome,
+): Outcome {
+  const { placing } = situation.profile;
+  const window = focusedWindow(situation);
+  if (isOutcome(window)) return window;
+  const { x, y } = window.placing ?? UNPLACED;
+  const rung = nextRung({ x, y }[axis], side, placing.ladders[axis], placing);
+  if ('leaves' in rung) return beyond(window, { x, y });
+  return placedAt(situation, window, { x, y, [axis]: rung.along });
+}
+
+/** The window with both axes set; put back where both are full. */
+function placedAt(
+  situation: Situation,
+  window: SessionWindow,
+  along: Pick<Placing, 'x' | 'y'>,
+): Outcome {
+  const { session } = situation;
+  if (along.x === 'full' && along.y === 'full') {
+    if (!window.placing && !window.maximised && !window.fullScreen)
+      return nothing(session, 'it is not placed');
+    return did(
+      withWindow(session, window.id, unplaced),
+      said(window, 'put back where it was', 'both axes are full again'),
+    );
+  }
+  const next = withPlacing(session, window.id, along);
+  return did(next, said(window, placingText(along), because(window)));
+}
+
+function because(window: SessionWindow): string {
+  if (window.maximised) return 'placed by key; it is no longer maximised';
+  if (window.placing) return 'placed by key';
+  return window.held === 'tiled'
+    ? 'placed by key; the rest close up, and put-back brings it to its tile'
+    : 'placed by key; put-back brings it where it floated';
+}
+
+function said(window: SessionWindow, decided: string, why: string) {
+  return { about: window.id, decided, because: why };
+}
+
+/** Both axes in words: "left 1/2, upper 1/3"; a full one beside another is left out. */
+export function placingText({ x, y }: Pick<Placing, 'x' | 'y'>): string {
+  const parts = [
+    ...(x === 'full' ? [] : [alongText(x, 'x')]),
+    ...(y === 'full' ? [] : [alongText(y, 'y')]),
+  ];
+  return parts.length > 0 ? parts.join(', ') : 'the whole work area';
+}
+
+/** Onto the neighbouring monitor, at the side it comes in by. */
+function placedBeyond(
+  situation: Situation,
+  window: SessionWindow,
+  direction: Direction,
+  along: Pick<Placing, 'x' | 'y'>,
+): Outcome {
+  const { session, desk } = situation;
+  const to = monitorTowards(desk, monitorOf(desk, window.monitor), direction);
+  if (!to) return nothing(session, `no monitor lies ${direction} of here`);
+  const there = joined(situation, window, to.id, shownOn(session, to.id));
+  const placed = withPlacing(there, window.id, along);
+  return did(
+    withFocus(placed, windowOf(placed, window.id)!),
+    said(window, `${placingText(along)} of ${to.name}`, `it stood on this side already`),
+  );
+}
+
+/** place-at: both axes at once, whatever they were. */
+export function placeAt(situation: Situation, x: Along, y: Along): Outcome {
+  const window = focusedWindow(situation);
+  if (isOutcome(window)) return window;
+  const now = window.placing;
+  const isThere =
+    now &&
+    !window.maximised &&
+    !window.fullScreen &&
+    !now.zone &&
+    !now.at &&
+    !now.moved &&
+    JSON.stringify([now.x, now.y]) === JSON.stringify([x, y]);
+  if (isThere) return nothing(situation.session, 'it is placed there already');
+  return placedAt(situation, window, { x, y });
+}
+
+/**
+ * put-back: ends what placing and maximise did: the window is in its tile, at its place in the order, or
+ * where it floated. A window that was widened over zones is in those from before.
+ */
+export function putBack(situation: Situation): Outcome {
+  const { session } = situation;
+  const window = focusedWindow(situation);
+  if (isOutcome(window)) return window;
+  if (window.placing || window.maximised) {
+    const back = withWindow(session, window.id, ({ fullScreen, ...there }) => ({
+      ...unplaced(there),
+      ...(fullScreen && { fullScreen }),
+    }));
+    return did(
+      back,
+      said(
+        window,
+        'put back where it was',
+        window.held === 'tiled' ? 'in its tile, at its place in the order' : 'where it floated',
+      ),
+    );
+  }
+  const here = boardHere(situation, window);
+  const seat = here?.seat;
+  if (!here || !seat?.before) return nothing(session, 'it is where it belongs');
+  const { before } = seat;
+  const narrow = withSeats(session, window, here.board.id, { [window.id]: { zones: before } });
+  return did(narrow, said(window, `in ${before.join(' and ')}`, 'as before it was widened'));
+}

@@ -1,0 +1,81 @@
+import { monitorOf } from '../desk/desk.ts';
+import { arrange } from './arrange.ts';
+import { place } from './place.ts';
+import type { LineupWindow, Together } from './schema.ts';
+import {
+  arrangementOf,
+  windowOf,
+  type Session,
+  type SessionWindow,
+  type Situation,
+} from './session.ts';
+import { stood } from './standing.ts';
+
+/** The windows of a workspace on a monitor with the places they have, in their order. */
+export function lineupOf(
+  situation: Situation,
+  workspace: string,
+  monitor: string,
+  isOf: (window: SessionWindow) => boolean,
+): Together {
+  const { session, profile, desk } = situation;
+  const { order, layout, adjusted, hand } = arrangementOf(session, workspace, monitor);
+  const { zoned, tiled } = arrange(situation, workspace, monitor);
+  const seen = new Map(place(session, profile, desk).placements.map((each) => [each.id, each]));
+  const on = monitorOf(desk, monitor);
+  const windows = order.flatMap((id): LineupWindow[] => {
+    const window = windowOf(session, id);
+    const isHere = window?.workspace === workspace && window.monitor === monitor;
+    if (!window || !isHere || window.held === 'pocketed' || window.held === 'left-alone') return [];
+    if (!isOf(window)) return [];
+    const seat = zoned?.seats[tiled.indexOf(window)];
+    const { app, title, held, placing, standing } = window;
+    return [
+      {
+        id,
+        ...(app !== undefined && { app }),
+        ...(title !== undefined && { title }),
+        held,
+        ...(placing && { placing }),
+        ...(standing && { standing }),
+        ...(seat && { inZones: { zones: seat.zones } }),
+        seen: stood(seen.get(id)!, on),
+      },
+    ];
+  });
+  const focus = windows.some(({ id }) => id === session.focus) ? session.focus : undefined;
+  return {
+    workspace,
+    monitor,
+    windows,
+    ...(zoned && { board: zoned.board.id }),
+    ...(focus !== undefined && { focus }),
+    ...(layout && { layout }),
+    ...(adjusted && { adjusted }),
+    ...(hand !== undefined && { hand }),
+  };
+}
+
+/**
+ * Which open window each of a lineup's is: of one app those with its very title first, then in the order in
+ * which they opened. Null where none is open.
+ */
+export function matched(session: Session, wanted: readonly LineupWindow[]): (string | null)[] {
+  const left = new Set(session.windows.filter(({ held }) => held !== 'left-alone'));
+  const found = wanted.map((): string | null => null);
+  const take = (isIt: (window: SessionWindow, of: LineupWindow) => boolean) =>
+    wanted.forEach((of, i) => {
+      if (found[i] !== null) return;
+      for (const window of left) {
+        if (!isIt(window, of)) continue;
+        left.delete(window);
+        found[i] = window.id;
+        return;
+      }
+    });
+  const isOfApp = (window: SessionWindow, of: LineupWindow) =>
+    of.app === undefined ? window.id === of.id : window.app === of.app;
+  take((window, of) => isOfApp(window, of) && window.title === of.title);
+  take(isOfApp);
+  return found;
+}

@@ -1,0 +1,53 @@
+import type { Axis, Rect, Size } from '../geometry/rect.ts';
+import type { Board } from '../profile/board.ts';
+import type { BoardLayout } from '../profile/layout.ts';
+import { tracksOf, type Tracks, type TrackWeights } from './board.ts';
+import { seated, seatTiles, type InZones, type Seat } from './seats.ts';
+
+/** A work area divided by a zone board. */
+export interface Zoned {
+  board: Board;
+  tracks: Tracks;
+  /** One for each window that has a tile. */
+  seats: readonly Seat[];
+  /** Positions of windows that lie over each other in one zone. */
+  piles: readonly (readonly number[])[];
+}
+
+/** What a workspace on a monitor remembers of a board. */
+export interface OnBoard {
+  inZones?: Readonly<Record<string, InZones>>;
+  moved?: TrackWeights;
+}
+
+/** The board a layout means: the one it names, else the first that fits. */
+export function boardMeant(
+  { board }: BoardLayout,
+  all: readonly Board[],
+  fitting: readonly Board[],
+): Board | null {
+  return all.find(({ id }) => id === board) ?? fitting[0] ?? null;
+}
+
+/**
+ * Gives windows the tiles of their zones. A window that finds all taken, where such are to float, gets none.
+ *
+ * @param ids tiled windows in their order, with their minimums
+ */
+export function dividedByBoard(
+  board: Board,
+  { whenFull }: BoardLayout,
+  remembered: OnBoard,
+  ids: readonly string[],
+  minimums: readonly Size[],
+  area: Rect,
+  gap: Record<Axis, number>,
+): { zoned: Zoned; tiles: Rect[]; has: boolean[] } {
+  const tracks = tracksOf(board, area, gap, remembered.moved);
+  const all = seated(board, ids, remembered.inZones ?? {}, whenFull);
+  const has = all.map((seat) => seat !== null);
+  const seats = all.filter((seat) => seat !== null);
+  const theirs = minimums.filter((_, i) => has[i]);
+  const { tiles, piles } = seatTiles(board, tracks, area, gap, seats, theirs, whenFull);
+  return { zoned: { board, tracks, seats, piles }, tiles, has };
+}

@@ -1,0 +1,77 @@
+import type { DeskInForce, PlacedMonitor } from '../desk/desk.ts';
+import { monitorNamed } from '../desk/roles.ts';
+import { workArea } from '../desk/work-area.ts';
+import type { Board } from '../profile/board.ts';
+import type { Profile } from '../profile/schema.ts';
+
+/** Whether a board is for a monitor, and why. */
+export interface BoardFit {
+  board: Board;
+  fits: boolean;
+  because: string;
+}
+
+/** Every board of the profile against a monitor, in the profile's order. */
+export function boardFits(
+  { boards }: Pick<Profile, 'boards'>,
+  desk: DeskInForce,
+  monitor: PlacedMonitor,
+): BoardFit[] {
+  const { area } = workArea(monitor);
+  const aspect = area.width / area.height;
+  const logicalWidth = area.width / monitor.scale;
+  return boards.map((board) => {
+    const { leastAspect, turned, leastWidth, monitor: which } = board.for;
+    const reasons: string[] = [];
+    const fault = (why: string): BoardFit => ({ board, fits: false, because: why });
+    if (which !== undefined) {
+      if (monitorNamed(which, desk.monitors)?.id !== monitor.id) return fault(`it is for ${which}`);
+      reasons.push(`it is for ${which}`);
+    }
+    if (leastAspect !== undefined) {
+      const has = ratio(aspect);
+      if (aspect < leastAspect)
+        return fault(`its aspect is ${has}; the board asks for ${leastAspect}`);
+      reasons.push(`an aspect of ${has} is at least ${leastAspect}`);
+    }
+    if (leastWidth !== undefined) {
+      const has = Math.round(logicalWidth);
+      if (logicalWidth < leastWidth)
+        return fault(`it is ${has} logical px wide; the board asks for ${leastWidth}`);
+      reasons.push(`${has} logical px are at least ${leastWidth}`);
+    }
+    if (turned !== undefined) {
+      const isHigh = area.height > area.width;
+      const shape = isHigh ? 'it is higher than wide' : 'it is at least as wide as high';
+      if (isHigh !== turned) return fault(shape);
+      reasons.push(shape);
+    }
+    const because = reasons.length > 0 ? reasons.join('; ') : 'it is for every shape';
+    return { board, fits: true, because };
+  });
+}
+
+function ratio(aspect: number): string {
+  return String(Number(aspect.toFixed(2)));
+}
+
+const fitting = new WeakMap<
+  PlacedMonitor,
+  { boards: readonly Board[]; desk: DeskInForce; fit: readonly Board[] }
+>();
+
+/** The boards that fit a monitor; the first of them is the one it gets. */
+export function boardsFitting(
+  profile: Profile,
+  desk: DeskInForce,
+  monitor: PlacedMonitor,
+): readonly Board[] {
+  // Asked for at every step.
+  const known = fitting.get(monitor);
+  if (known && known.boards === profile.boards && known.desk === desk) return known.fit;
+  const fit = boardFits(profile, desk, monitor)
+    .filter(({ fits }) => fits)
+    .map(({ board }) => board);
+  fitting.set(monitor, { boards: profile.boards, desk, fit });
+  return fit;
+}
