@@ -52,7 +52,7 @@ describe('the scripts in the repository', () => {
     for (const script of scripts) expect(playFiles(profile, script).isSame, script).toBe(true);
   });
 
-  it.each(['morning', 'cable'])('do something at every step of %s', (name) => {
+  it.each(['morning', 'cable', 'zones'])('do something at every step of %s', (name) => {
     const morning = playFiles(profile, join(demo, `scripts/${name}.yaml`));
     const { steps } = JSON.parse(morning.text) as { steps: Played[] };
     const idle = steps.filter(({ reasons }) => reasons.some((r) => r.decided === 'nothing to do'));

@@ -1,4 +1,5 @@
 import { nearestName } from '../profile/nearest.ts';
+import type { LayoutSetting } from '../profile/layout.ts';
 import type { Profile } from '../profile/schema.ts';
 import { fitsPattern, isPattern, isRole, ROLES } from './roles.ts';
 
@@ -11,7 +12,7 @@ export interface UnknownName {
 
 const unknownIn = new WeakMap<Profile, readonly UnknownName[]>();
 
-/** Every reference of the profile to a monitor, workspace or app that is not there. */
+/** Every reference of the profile to a monitor, workspace, app, board or zone that is not there. */
 export function unknownNames(profile: Profile): readonly UnknownName[] {
   const known = unknownIn.get(profile) ?? lookedUp(profile);
   unknownIn.set(profile, known);
@@ -49,8 +50,19 @@ function lookedUp(profile: Profile): UnknownName[] {
   profile.workspaces.forEach((workspace, i) =>
     lookWhich(`workspaces[${i}].monitor`, workspace.monitor),
   );
-  profile.apps.forEach((app, i) => look(`apps[${i}].parent`, app.parent, apps));
+  const boards = ids(profile.boards);
+  const zones = profile.boards.flatMap((board) => board.zones.map(({ name }) => name));
+  const lookLayout = (path: string, layout: LayoutSetting | undefined) => {
+    if (layout?.kind === 'board') look(`${path}.board`, layout.board, boards);
+  };
+  lookLayout('tiling.layout', profile.tiling.layout);
+  profile.boards.forEach((board, i) => lookWhich(`boards[${i}].for.monitor`, board.for.monitor));
+  profile.apps.forEach((app, i) => {
+    look(`apps[${i}].parent`, app.parent, apps);
+    look(`apps[${i}].zone`, app.zone, zones);
+  });
   profile.tiling.places.forEach((place, i) => {
+    lookLayout(`tiling.places[${i}].layout`, place.layout);
     look(`tiling.places[${i}].monitor`, place.monitor, monitors);
     // Without a list of workspaces they are made up, one a monitor.
     if (workspaces.length > 0) look(`tiling.places[${i}].workspace`, place.workspace, workspaces);

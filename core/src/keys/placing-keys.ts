@@ -60,7 +60,11 @@ export const PLACING_STARTER: readonly KeyFor[] = [
   ['KeyC', [], { command: 'corner-pick' }],
   ['KeyY', [], { command: 'pick-board' }],
   ['KeyY', CTRL, { command: 'offer-places' }],
-  ...ZONE_DIGITS.map((zone): KeyFor => [`Digit${zone}`, ['Shift'], { command: 'place-in-zone', zone }]),
+  ...ZONE_DIGITS.map((zone): KeyFor => [
+    `Digit${zone}`,
+    ['Shift'],
+    { command: 'place-in-zone', zone },
+  ]),
   ['Slash', CTRL, { command: 'recall-lineup' }],
   ['Slash', CTRL_SHIFT, { command: 'save-lineup' }],
   ['Backquote', CTRL, { command: 'recall-lineup', which: 'last' }],
@@ -73,7 +77,9 @@ const bare = (code: string, command: Command): Binding => ({
 });
 const LETTERS = [...'abcdefghijklmnopqrstuvwxyz'];
 const DIGITS = [...'0123456789'];
-const letters = LETTERS.map((key) => bare(`Key${key.toUpperCase()}`, { command: 'pick', keys: key }));
+const letters = LETTERS.map((key) =>
+  bare(`Key${key.toUpperCase()}`, { command: 'pick', keys: key }),
+);
 const digits = DIGITS.flatMap((key) => [
   bare(`Digit${key}`, { command: 'pick', keys: key }),
   bare(`Numpad${key}`, { command: 'pick', keys: key }),

@@ -1,4 +1,5 @@
 import type { Axis, Rect } from '../geometry/rect.ts';
+import { gapThatFits } from '../geometry/length.ts';
 import { round } from '../geometry/round.ts';
 import { shareValue, type Along } from '../profile/placing.ts';
 
@@ -33,7 +34,9 @@ export function alongLength(
     return between(at((1 - share) / 2), at((1 + share) / 2) - gap);
   }
   const { from, to, of } = along;
-  return between(at((from - 1) / of), to === of ? length : at(to / of) - gap);
+  const fitting = gapThatFits(length, of, gap);
+  const cell = (count: number) => round((count / of) * (length + fitting));
+  return between(cell(from - 1), to === of ? length : cell(to) - fitting);
 }
 
 /** The rectangle a placed window takes of an area. */

@@ -75,7 +75,7 @@ export const placingSchema = fields({
   /** Placed and maximised windows keep the gaps of the tiling. */
   gaps: flagField.default(true),
   /** A placing key that is held outlines where the window will land; its release takes it. */
-  preview: flagField.default(false),
+  preview: flagField.default(true),
   /** After a placing, the empty places are offered to the other windows. */
   offers: flagField.default(true),
   cornerPick: fields({

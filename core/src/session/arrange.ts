@@ -27,9 +27,10 @@ import {
 } from '../tree/solve.ts';
 import { withWeights, type NamedWeights, type Tree } from '../tree/tree.ts';
 import type { Board } from '../profile/board.ts';
-import { boardMeant, dividedByBoard, type OnBoard, type Zoned } from '../zones/divided.ts';
+import { boardMeant, dividedByBoard, type Zoned } from '../zones/divided.ts';
 import { boardsFitting } from '../zones/fitting.ts';
 import { minimumOf } from './hints.ts';
+import { onBoardOf } from './on-board.ts';
 import {
   arrangementOf,
   isTiled,
@@ -275,22 +276,6 @@ function onBoard(
     tiles,
     zoned,
   };
-}
-
-/** What an arrangement remembers of a board: which window is where, and tracks moved by key. */
-export function onBoardOf({ inZones, adjusted }: Arrangement, { id }: Board): OnBoard {
-  const weights = adjusted?.board?.weights;
-  const { columns, rows } = trackNames(id);
-  const moved = {
-    ...(weights?.[columns] && { columns: weights[columns] }),
-    ...(weights?.[rows] && { rows: weights[rows] }),
-  };
-  return { ...(inZones?.[id] && { inZones: inZones[id] }), moved };
-}
-
-/** The names under which the moved tracks of a board are kept. */
-export function trackNames(board: string): { columns: string; rows: string } {
-  return { columns: `${board}.columns`, rows: `${board}.rows` };
 }
 
 /** The layout's tree with the sizes moved by key; in hand-split the tree the person made. */

@@ -3,6 +3,7 @@ import type { Profile } from '../profile/schema.ts';
 import { levelsFor, resolveLayout } from '../profile/settings.ts';
 import { arrange } from './arrange.ts';
 import { carriedOver } from './commands/split.ts';
+import { boardsEdited } from './boards-edited.ts';
 import { openSession } from './open.ts';
 import { withNamesKept } from './settle.ts';
 import { did, withAdjusted, type Outcome, type Session, type Situation } from './session.ts';
@@ -15,8 +16,11 @@ import { did, withAdjusted, type Outcome, type Session, type Situation } from '.
  */
 export function profileEdited({ session, profile }: Situation, before: Profile): Outcome {
   const former: Situation = { session, profile: before, desk: deskInForce(before, session) };
-  let next: Session = session;
-  for (const [key, arrangement] of Object.entries(session.arrangements)) {
+  let next: Session =
+    before.boards === profile.boards
+      ? session
+      : boardsEdited(session, before.boards, profile.boards);
+  for (const [key, arrangement] of Object.entries(next.arrangements)) {
     const [workspace = '', monitor = ''] = key.split('/');
     const was = resolveLayout(levelsFor(before, workspace, monitor)).layout;
     const is = resolveLayout(levelsFor(profile, workspace, monitor)).layout;

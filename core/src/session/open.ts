@@ -7,6 +7,7 @@ import type { Profile } from '../profile/schema.ts';
 import type { Finding } from './findings.ts';
 import type { SessionInput, WindowInput } from './schema.ts';
 import { connectedIds } from './connect.ts';
+import { withSeatsKept } from './seats-kept.ts';
 import { settledOn, shownOnDesk } from './settle.ts';
 import {
   isShown,
@@ -112,7 +113,7 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
       ? input.focusMonitor
       : fallbackOf(profile, input.focusMonitor ?? '', desk.monitors).monitor.id,
   };
-  let session = settledOn(opened, profile, desk);
+  let session = withSeatsKept(settledOn(opened, profile, desk), profile);
   const named = windowOf(session, focus);
   // What is out of sight cannot have the focus.
   if (session.desktop) return { session, findings };

@@ -2,9 +2,9 @@ import { deskFindings } from '../desk/check.ts';
 import { deskInForce, monitorOf, type DeskInForce } from '../desk/desk.ts';
 import { unknownNames } from '../desk/unknown.ts';
 import { workArea } from '../desk/work-area.ts';
-import { meet, type Axis, type Rect, type Size } from '../geometry/rect.ts';
+import { meet, type Rect } from '../geometry/rect.ts';
 import type { Held, Profile } from '../profile/schema.ts';
-import { arrange, type Arranged } from './arrange.ts';
+import { arrange } from './arrange.ts';
 import type { Finding } from './findings.ts';
 import { fitInto, minimumOf } from './hints.ts';
 import { placingArea, rectOfPlacing } from './placed.ts';
@@ -16,6 +16,7 @@ import {
   type Situation,
 } from './session.ts';
 import { standingNow, standsAt } from './standing.ts';
+import { readTiles, squeezes, type Given, type ReadTiles } from './tiles.ts';
 
 /** Where a window is, in physical pixels of the joint desktop. */
 export interface Placement extends Rect {
@@ -125,25 +126,6 @@ function placesOf(windows: Session['windows']): readonly WindowsPlace[] {
   return all;
 }
 
-/** What a layout says of a window: its tile, and whether another one covers it there. */
-interface Given {
-  window: SessionWindow;
-  tile: Rect;
-  covered: boolean;
-  zones?: readonly string[];
-}
-
-/** What a layout gives to its windows, and what is wrong with that. */
-interface ReadTiles {
-  entries: readonly Given[];
-  findings: readonly Finding[];
-  /** By window, once it was asked for. */
-  positions?: ReadonlyMap<string, number>;
-  /** The placements of the entries while the engine runs, on a shown workspace and on one that is not. */
-  shown?: readonly Placement[];
-  unseen?: readonly Placement[];
-}
-
 /** The placements of what a layout gives tiles to. Most steps change one arrangement: the others' are kept. */
 function placedOf(
   situation: Situation,
@@ -219,107 +201,7 @@ function rectOf(situation: Situation, window: SessionWindow, given: Rect | null)
   return standingNow(window, monitor);
 }
 
-const reads = new WeakMap<Arranged, ReadTiles>();
-
-function readTiles(session: Session, arranged: Arranged): ReadTiles {
-  const known = reads.get(arranged);
-  if (known) return known;
-  const read = readAnew(session, arranged);
-  // Where windows lie over each other, the focus decides which is on top.
-  const isLasting =
-    arranged.tiling.layout.kind !== 'single' &&
-    arranged.left.length === 0 &&
-    (arranged.zoned?.piles.length ?? 0) === 0;
-  if (isLasting) reads.set(arranged, read);
-  return read;
-}
-
-function readAnew(session: Session, arranged: Arranged): ReadTiles {
-  const entries: Given[] = [];
-  const findings: Finding[] = [];
-  const { solved, tiled, minimums, workspace, zoned, unseated } = arranged;
-  const monitor = arranged.monitor.id;
-  for (const dropped of tiled.length > 0 ? arranged.dropped : []) {
-    findings.push({ kind: 'no-room', workspace, monitor, ...dropped });
-  }
-  for (const { id: window } of unseated) {
-    findings.push({ kind: 'no-zone', window, workspace, monitor });
-  }
-  if (!arranged.tiles) {
-    if (arranged.tiling.layout.kind === 'board' && tiled.length > 0) {
-      findings.push({ kind: 'no-board', workspace, monitor });
-    }
-    return { entries, findings };
-  }
-  if (solved?.crowded) {
-    findings.push({ kind: 'crowded', workspace, monitor, windows: tiled.length });
-  }
-  const { kind } = arranged.tiling.layout;
-  const onTop = kind === 'single' ? topOf(session, [...tiled, ...arranged.left]) : null;
-  const beneath = new Set<SessionWindow>();
-  for (const pile of zoned?.piles ?? []) {
-    const windows = pile.map((at) => tiled[at]!);
-    const top = topOf(session, windows);
-    for (const window of windows) if (window !== top) beneath.add(window);
-  }
-  tiled.forEach((window, i) => {
-    const tile = arranged.tiles![i]!;
-    const covered = (onTop !== null && window !== onTop) || beneath.has(window);
-    const zones = zoned?.seats[i]!.zones;
-    entries.push({ window, tile, covered, ...(zones && { zones }) });
-    findings.push(...squeezes(window.id, tile, minimums[i]!, { workspace, monitor }));
-  });
-  readLeft(session, arranged, onTop, entries, findings);
-  return { entries, findings };
-}
-
 function squeezesOf({ desk }: Situation, window: SessionWindow, placed: Rect): Finding[] {
   const minimum = minimumOf(window, monitorOf(desk, window.monitor).scale);
   return squeezes(window.id, placed, minimum, window);
-}
-
-/** What a window lacks in a rectangle that is less than its minimum. */
-function squeezes(
-  window: string,
-  has: Rect,
-  minimum: Size,
-  { workspace, monitor }: WindowsPlace,
-): Finding[] {
-  const along = (axis: Axis, length: number, needs: number): Finding[] =>
-    length < needs
-      ? [{ kind: 'squeeze', window, workspace, monitor, axis, has: length, needs }]
-      : [];
-  return [...along('x', has.width, minimum.width), ...along('y', has.height, minimum.height)];
-}
-
-/** Of windows in one place the focused one is on top, else the one focused most recently. */
-function topOf(session: Session, pile: readonly SessionWindow[]): SessionWindow {
-  const focused = pile.find(({ id }) => id === session.focus);
-  if (focused) return focused;
-  const byId = new Map(pile.map((window) => [window.id, window]));
-  const recent = session.recent.find((id) => byId.has(id));
-  return byId.get(recent ?? '') ?? pile.at(-1)!;
-}
-
-/** Windows without a tile of their own: floating, or beneath the last tile, where the focused one is on top. */
-function readLeft(
-  session: Session,
-  { left, tiling, workspace, monitor }: Arranged,
-  ofAll: SessionWindow | null,
-  entries: Given[],
-  findings: Finding[],
-): void {
-  const now = tiling.whenTooSmall;
-  if (now === 'squeeze' || left.length === 0) return;
-  for (const window of left) {
-    findings.push({ kind: 'no-tile', window: window.id, workspace, monitor: monitor.id, now });
-  }
-  if (now === 'float') return;
-  const last = entries.at(-1)!;
-  const pile = ofAll ? left : [last.window, ...left];
-  const onTop = ofAll ?? pile.find(({ id }) => id === session.focus) ?? last.window;
-  if (!ofAll) entries.pop();
-  for (const window of pile) {
-    entries.push({ window, tile: last.tile, covered: window !== onTop });
-  }
 }

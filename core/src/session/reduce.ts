@@ -1,13 +1,14 @@
 import { deskInForce } from '../desk/desk.ts';
 import type { Rect } from '../geometry/rect.ts';
 import type { Profile } from '../profile/schema.ts';
-import { previewTaken, runCommand, settled, type Command } from './commands/index.ts';
+import { keyHeld, previewTaken, settled, stepped, type Command } from './commands/index.ts';
 import { setMode, withoutChoice } from './commands/desks.ts';
 import { monitorsChanged, type Connected } from './connect.ts';
 import { withSeatsKept } from './seats-kept.ts';
 import { windowsBack } from './commands/desktop.ts';
 import { switched } from './commands/switch.ts';
-import { windowAsked, windowClosed, windowOpened, windowRetitled } from './commands/windows.ts';
+import { windowAsked, windowRetitled } from './commands/asked.ts';
+import { windowClosed, windowOpened } from './commands/windows.ts';
 import { profileEdited } from './edited.ts';
 import { remembered } from './history.ts';
 import type { WindowInput } from './schema.ts';
@@ -25,6 +26,8 @@ import {
 /** What can happen to a running desk. */
 export type SessionEvent =
   | { type: 'command'; command: Command }
+  /** The key of a command is pressed and not let go yet. */
+  | { type: 'key-held'; command: Command }
   | { type: 'window-opened'; window: WindowInput }
   | { type: 'window-closed'; id: string }
   | { type: 'window-focused'; id: string }
@@ -54,14 +57,10 @@ export function reduce(session: Session, event: SessionEvent, profile: Profile):
 function happened(session: Session, event: SessionEvent, profile: Profile): Outcome {
   const situation: Situation = { session, profile, desk: deskInForce(profile, session) };
   switch (event.type) {
-    case 'command': {
-      const { outcome, isStep } = runCommand(situation, event.command);
-      if (!isStep || outcome.session === session) return outcome;
-      return {
-        ...outcome,
-        session: remembered(session, outcome.session, event.command.command),
-      };
-    }
+    case 'command':
+      return stepped(situation, event.command);
+    case 'key-held':
+      return keyHeld(situation, event.command);
     case 'window-opened':
       return windowOpened(situation, event.window);
     case 'window-closed':

@@ -35,6 +35,13 @@ const askedField = fields({
   height: whole(1, 100_000).exactOptional(),
 });
 
+/** A command that needs nothing said with it, as a word. */
+const wordSchema = z
+  .enum(PLAIN_COMMANDS, {
+    error: ({ input }) => (typeof input === 'string' ? rightCommand(input) : what()),
+  })
+  .transform((id): Command => ({ command: id }));
+
 const EVENTS = {
   open: fields({ open: windowSchema }),
   close: fields({ close: idField }),
@@ -42,6 +49,11 @@ const EVENTS = {
   retitle: fields({ retitle: idField, title: textField }),
   ask: fields({ ask: idField, rect: askedField }),
   plugged: fields({ plugged: connectedField }),
+  hold: fields({
+    hold: byShape((command): z.ZodType<Command> =>
+      typeof command === 'object' ? commandSchema : wordSchema,
+    ),
+  }),
   release: fields({ release: oneOf(['taken', 'dropped']) }),
   mark: fields({ mark: idField }),
   same: fields({ same: idField }),
@@ -50,14 +62,9 @@ type EventName = keyof typeof EVENTS;
 
 type EventSchema = (typeof EVENTS)[EventName];
 
-const WHAT = `a command, or an object with one of ${Object.keys(EVENTS).join(', ')}`;
-
-/** A command that needs nothing said with it, as a word. */
-const wordSchema = z
-  .enum(PLAIN_COMMANDS, {
-    error: ({ input }) => (typeof input === 'string' ? rightCommand(input) : WHAT),
-  })
-  .transform((id): Command => ({ command: id }));
+function what(): string {
+  return `a command, or an object with one of ${Object.keys(EVENTS).join(', ')}`;
+}
 
 /**
  * One step of a script: a command (as a word where it needs nothing else), something that happens to a
@@ -147,6 +154,7 @@ function eventOf(step: Happening): SessionEvent {
   if ('point' in step) return { type: 'window-focused', id: step.point };
   if ('retitle' in step) return { type: 'window-retitled', id: step.retitle, title: step.title };
   if ('plugged' in step) return { type: 'monitors-changed', connected: step.plugged };
+  if ('hold' in step) return { type: 'key-held', command: step.hold };
   if ('ask' in step) return { type: 'window-asked', id: step.ask, rect: step.rect };
   return { type: 'key-released', taken: step.release === 'taken' };
 }
@@ -154,6 +162,7 @@ function eventOf(step: Happening): SessionEvent {
 function stepText(step: Happening): string {
   if ('command' in step) return commandText(step);
   if ('open' in step) return `open ${step.open.id}`;
+  if ('hold' in step) return `hold ${commandText(step.hold)}`;
   if ('plugged' in step) {
     const names = step.plugged.map((each) => (typeof each === 'string' ? each : deviceText(each)));
     return `plugged ${names.join(', ') || 'nothing'}`;

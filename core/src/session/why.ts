@@ -1,7 +1,9 @@
 import { monitorOf } from '../desk/desk.ts';
 import { isDividing, LAYOUTS } from '../layouts/index.ts';
 import type { Origin } from '../profile/settings.ts';
+import { boardName } from '../zones/board.ts';
 import { arrange, type Arranged } from './arrange.ts';
+import { placingText } from './commands/placing.ts';
 import { place, type Placement } from './place.ts';
 import {
   arrangementOf,
@@ -40,13 +42,14 @@ function heldBecause(
   const decided = held.replace('-', ' ');
   const app = profile.apps.find((candidate) => candidate.id === window.app);
   const because = () => {
-    if (window.held === 'tiled' && held === 'floating') {
+    if (window.held === 'tiled' && held === 'floating' && !window.placing) {
       return left.includes(window)
         ? 'there is no room for its minimum; when too small: float'
         : `${LAYOUTS[tiling.layout.kind].title} gives no tiles`;
     }
     if (held === 'pocketed') return 'pocketed by key; call-back brings it';
     if (window.pocketedFrom) return `called back from workspace ${window.pocketedFrom.workspace}`;
+    if (window.placing) return 'placed by key, out of the layout; put-back ends that';
     if (window.stayAbove) return 'it stays above, by key';
     if (window.everywhere) return 'it is everywhere, by key';
     if (window.lifted) return 'float-all: all windows here float for now';
@@ -77,7 +80,18 @@ const ORIGINS: Record<Origin, string> = {
   default: 'the default',
 };
 
-function tileBecause(window: SessionWindow, { tiling, tiled, left }: Arranged): Reason {
+function tileBecause(window: SessionWindow, arranged: Arranged): Reason {
+  const { tiling, tiled, left, zoned } = arranged;
+  const seat = zoned?.seats[tiled.indexOf(window)];
+  if (zoned && seat) {
+    const board = `${boardName(zoned.board)}, ${ORIGINS[tiling.from.board ?? tiling.from.kind ?? 'default']}`;
+    const because = seat.isOver
+      ? `every zone is taken; ${board}`
+      : seat.before
+        ? `widened by key; ${board}`
+        : board;
+    return { decided: `in ${seat.zones.join(' and ')}`, because };
+  }
   const { title, can } = LAYOUTS[tiling.layout.kind];
   const at = tiled.indexOf(window);
   const leads = 'leadCount' in tiling.layout ? tiling.layout.leadCount : 1;
@@ -92,13 +106,26 @@ function tileBecause(window: SessionWindow, { tiling, tiled, left }: Arranged): 
 function sizeBecause(
   { session, profile }: Situation,
   window: SessionWindow,
-  { tile, width, height, state }: Placement,
+  { tile, width, height, state, placed }: Placement,
   { tiled, minimums, tiling }: Arranged,
 ): Reason {
   const decided = `${width} × ${height}`;
   if (session.paused) return { decided, because: 'the engine is paused: as it stood then' };
   if (state === 'maximised') return { decided, because: 'maximised: the work area less the gap' };
   if (state === 'full-screen') return { decided, because: 'full screen: the whole monitor' };
+  if (placed) {
+    const { placing } = window;
+    const how = placing?.moved
+      ? 'an edge was moved by key'
+      : placing?.at
+        ? 'placed by key'
+        : placing?.zone
+          ? `placed in ${placing.zone.zones.join(' and ')}`
+          : placing && placingText(placing);
+    const fits = placed.width === width && placed.height === height;
+    const inside = fits ? '' : `; its hints, in ${placed.width} × ${placed.height}`;
+    return { decided, because: `${how}${inside}` };
+  }
   if (!tile) {
     const app = profile.apps.find(({ id }) => id === window.app);
     const isPreferred = (window.preferred ?? app?.preferred) !== undefined;

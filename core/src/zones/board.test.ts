@@ -76,7 +76,9 @@ describe('a board in a file', () => {
     expect(faultsOf({ zones: [zone, zone] })).toEqual([
       'boards[0].zones[1].name: a name that no other zone of this board has',
     ]);
-    expect(faultsOf({ zones: [{ ...zone, name: ' ' }] })[0]).toMatch(/^boards\[0\].zones\[0\].name/);
+    expect(faultsOf({ zones: [{ ...zone, name: ' ' }] })[0]).toMatch(
+      /^boards\[0\].zones\[0\].name/,
+    );
   });
 
   it('may have 200 zones, and draws each where its cells are', () => {

@@ -2,7 +2,7 @@ import type { Axis, Rect, Size } from '../geometry/rect.ts';
 import type { Board } from '../profile/board.ts';
 import type { BoardLayout } from '../profile/layout.ts';
 import { tracksOf, type Tracks, type TrackWeights } from './board.ts';
-import { seated, seatTiles, type InZones, type Seat } from './seats.ts';
+import { seated, seatTiles, type InZones, type Seat, type SharedZone } from './seats.ts';
 
 /** A work area divided by a zone board. */
 export interface Zoned {
@@ -10,6 +10,8 @@ export interface Zoned {
   tracks: Tracks;
   /** One for each window that has a tile. */
   seats: readonly Seat[];
+  /** Zones that several windows share. */
+  shared: readonly SharedZone[];
   /** Positions of windows that lie over each other in one zone. */
   piles: readonly (readonly number[])[];
 }
@@ -48,6 +50,7 @@ export function dividedByBoard(
   const has = all.map((seat) => seat !== null);
   const seats = all.filter((seat) => seat !== null);
   const theirs = minimums.filter((_, i) => has[i]);
-  const { tiles, piles } = seatTiles(board, tracks, area, gap, seats, theirs, whenFull);
-  return { zoned: { board, tracks, seats, piles }, tiles, has };
+  const both = { drawn: tracksOf(board, area, gap), tracks };
+  const { tiles, ...lying } = seatTiles(board, both, area, gap, seats, theirs, whenFull);
+  return { zoned: { board, tracks, seats, ...lying }, tiles, has };
 }

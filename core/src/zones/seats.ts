@@ -1,5 +1,5 @@
 import { shareLength } from '../geometry/length.ts';
-import type { Axis, Rect, Size } from '../geometry/rect.ts';
+import { span, type Axis, type Rect, type Size } from '../geometry/rect.ts';
 import type { Board } from '../profile/board.ts';
 import type { WhenFull } from '../profile/layout.ts';
 import { rangeOf, rangeRect, type Tracks } from './board.ts';
@@ -54,22 +54,30 @@ export function seated(
   });
 }
 
-/** Windows that have the same zones share their rectangle, or lie in it over each other. */
+/** Windows that share a zone, side by side along an axis. */
+export interface SharedZone {
+  /** Positions of the windows. */
+  members: readonly number[];
+  axis: Axis;
+}
+
+/** What zones give to windows. Those with the same zones share them, or lie in them over each other. */
 export interface SeatTiles {
   tiles: Rect[];
+  shared: SharedZone[];
   /** Positions of windows that lie over each other, of which one is shown. */
   piles: number[][];
 }
 
 /**
- * The tiles of seated windows. Those with the same zones share them along the longer side, or lie over
- * each other.
+ * The tiles of seated windows.
  *
+ * @param drawn the board's tracks as drawn: a zone is shared along its longer side there, whatever was moved
  * @param minimums one for each seat
  */
 export function seatTiles(
   board: Board,
-  tracks: Tracks,
+  { drawn, tracks }: { drawn: Tracks; tracks: Tracks },
   area: Rect,
   gap: Record<Axis, number>,
   seats: readonly Seat[],
@@ -83,32 +91,39 @@ export function seatTiles(
     groups.set(key, [...(groups.get(key) ?? []), i]);
   });
   const tiles: Rect[] = [];
+  const shared: SharedZone[] = [];
   const piles: number[][] = [];
   for (const members of groups.values()) {
-    const whole = rangeRect(tracks, rangeOf(board, seats[members[0]!]!.zones)!, area);
-    if (members.length > 1 && whenFull !== 'share') piles.push(members);
-    const isShared = members.length > 1 && whenFull === 'share';
-    const parts = isShared
-      ? dividedEvenly(whole, gap, members, minimums)
-      : members.map(() => whole);
-    members.forEach((at, i) => (tiles[at] = parts[i]!));
+    const range = rangeOf(board, seats[members[0]!]!.zones)!;
+    const whole = rangeRect(tracks, range, area);
+    if (members.length === 1) tiles[members[0]!] = whole;
+    else if (whenFull === 'share') {
+      const asDrawn = rangeRect(drawn, range, area);
+      const axis: Axis = asDrawn.width >= asDrawn.height ? 'x' : 'y';
+      shared.push({ members, axis });
+      const parts = dividedEvenly(whole, axis, gap[axis], members, minimums);
+      members.forEach((at, i) => (tiles[at] = parts[i]!));
+    } else {
+      piles.push(members);
+      for (const at of members) tiles[at] = whole;
+    }
   }
-  return { tiles, piles };
+  return { tiles, shared, piles };
 }
 
 function dividedEvenly(
   whole: Rect,
-  gap: Record<Axis, number>,
+  axis: Axis,
+  gap: number,
   members: readonly number[],
   minimums: readonly Size[],
 ): Rect[] {
-  const isWide = whole.width >= whole.height;
-  const least = members.map((at) => minimums[at]![isWide ? 'width' : 'height']);
-  const length = isWide ? whole.width : whole.height;
+  const least = members.map((at) => minimums[at]![axis === 'x' ? 'width' : 'height']);
+  const { start: from, length } = span(whole, axis);
   const weights = members.map(() => 1);
-  return shareLength(length, weights, least, isWide ? gap.x : gap.y).map(({ start, size }) =>
-    isWide
-      ? { ...whole, x: whole.x + start, width: size }
-      : { ...whole, y: whole.y + start, height: size },
+  return shareLength(length, weights, least, gap).map(({ start, size }) =>
+    axis === 'x'
+      ? { ...whole, x: from + start, width: size }
+      : { ...whole, y: from + start, height: size },
   );
 }

@@ -62,7 +62,11 @@ export const STARTER_BOARDS: readonly Board[] = [
     name: 'Three rows',
     columns: [1],
     rows: [1, 1, 1],
-    zones: [zone('Upper', [1, 1], [1, 1]), zone('Middle', [1, 1], [2, 2]), zone('Lower', [1, 1], [3, 3])],
+    zones: [
+      zone('Upper', [1, 1], [1, 1]),
+      zone('Middle', [1, 1], [2, 2]),
+      zone('Lower', [1, 1], [3, 3]),
+    ],
     for: TURNED,
   },
   {

@@ -1,9 +1,12 @@
 import { bearing, compareBearings, type Bearing, type Direction } from '../geometry/direction.ts';
 import type { Rect } from '../geometry/rect.ts';
 import type { Board } from '../profile/board.ts';
-import { rangeOf, rangeRect, type Tracks } from './board.ts';
+import { commonCells, rangeOf, rangeRect, type Tracks } from './board.ts';
 
-/** The zone that lies next in a direction: wholly or mostly beyond the edge, in line first, then the nearest. */
+/**
+ * The zone that lies next in a direction: wholly or mostly beyond the edge, in line first, then the nearest.
+ * One that lies partly over the window's own cells comes after all that do not.
+ */
 export function zoneTowards(
   board: Board,
   tracks: Tracks,
@@ -14,12 +17,16 @@ export function zoneTowards(
   const range = rangeOf(board, from);
   if (!range) return null;
   const own = rangeRect(tracks, range, area);
-  let best: { name: string; towards: Bearing } | null = null;
+  let best: { name: string; towards: Bearing; isOver: boolean } | null = null;
   for (const zone of board.zones) {
     if (from.includes(zone.name)) continue;
     const towards = bearing(own, rangeRect(tracks, zone, area), direction);
     if (towards.beyond <= 0.5) continue;
-    if (!best || compareBearings(towards, best.towards) < 0) best = { name: zone.name, towards };
+    const isOver = commonCells(range, zone) !== null;
+    const order = best
+      ? Number(isOver) - Number(best.isOver) || compareBearings(towards, best.towards)
+      : -1;
+    if (order < 0) best = { name: zone.name, towards, isOver };
   }
   return best?.name ?? null;
 }

@@ -50,9 +50,7 @@ export function moveTrackLine(
   let most = spareAfter;
   zoned.seats.forEach(({ zones }, i) => {
     const [from, to] = along(rangeOf(zoned.board, zones)!, axis);
-    const { length } = span(tiles[i]!, axis);
-    const minimum = minimums[i]![axis === 'x' ? 'width' : 'height'];
-    const slack = length - Math.min(length, minimum);
+    const slack = slackOf(zoned, i, axis, tiles, minimums);
     if (to === line) least = Math.max(least, -slack);
     if (from === line + 1) most = Math.min(most, slack);
   });
@@ -61,4 +59,20 @@ export function moveTrackLine(
   sizes[line - 1] = sizes[line - 1]! + by;
   sizes[line] = sizes[line]! - by;
   return { axis, weights: weightsOf(sizes), pixels: by === 0 ? 0 : outwards * by };
+}
+
+/** By how much a window's zone can be less long: those that share it along the axis give way together. */
+function slackOf(
+  { shared }: Zoned,
+  position: number,
+  axis: Axis,
+  tiles: readonly Rect[],
+  minimums: readonly Size[],
+): number {
+  const least = (at: number) => minimums[at]![axis === 'x' ? 'width' : 'height'];
+  const has = (at: number) => span(tiles[at]!, axis).length;
+  const group = shared.find(({ members, axis: by }) => by === axis && members.includes(position));
+  if (!group) return Math.max(0, has(position) - least(position));
+  if (group.members.some((at) => has(at) < least(at))) return 0;
+  return group.members.reduce((sum, at) => sum + has(at) - least(at), 0);
 }

@@ -67,7 +67,8 @@ export function withRect(situation: Situation, window: SessionWindow, rect: Rect
 /** centre: in the middle of the work area, as large as it is. */
 export function centre(situation: Situation): Outcome {
   return freely(situation, ({ rect, area }) => {
-    const to = keptInside(area, centredIn(area, rect));
+    const { width, height } = rect;
+    const to = keptInside(area, centredIn(area, { width, height }));
     if (sameRect(to, rect)) return 'it is in the middle';
     return { rect: to, decided: 'centred', because: 'by key; its size is kept' };
   });

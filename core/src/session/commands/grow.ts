@@ -7,7 +7,8 @@ import { LAYOUTS, shareOfBoundary } from '../../layouts/index.ts';
 import { moveBoundary } from '../../tree/boundary.ts';
 import { withSizes } from '../../tree/hand.ts';
 import { moveTrackLine } from '../../zones/track-line.ts';
-import { arrange, trackNames, type Arranged } from '../arrange.ts';
+import { arrange, type Arranged } from '../arrange.ts';
+import { trackNames } from '../on-board.ts';
 import { minimumOf } from '../hints.ts';
 import {
   did,

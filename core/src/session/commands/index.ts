@@ -1,4 +1,4 @@
-import { type Outcome, type Session, type Situation, nothing, windowOf } from '../session.ts';
+import { did, nothing, windowOf, type Outcome, type Session, type Situation } from '../session.ts';
 import type { Command, CommandId } from './command.ts';
 import { windowsBack } from './desktop.ts';
 import { callApp, findWindow, launch } from './find.ts';
@@ -9,11 +9,10 @@ import { goMonitor, putOnMonitor, putWorkspaceOnMonitor } from './monitors.ts';
 import { PLAIN, step, visit, waits, type CommandInfo } from './plain.ts';
 import { remembered } from '../history.ts';
 import { place, type Placement } from '../place.ts';
-import type { Picking } from '../schema.ts';
+import type { Picking, Previewing } from '../schema.ts';
 import { LAST, forgetLineup, recallLineup, saveLineup } from './lineups.ts';
 import { pick, withOffers } from './pick.ts';
 import { placeAt } from './placing.ts';
-import { PLACING_COMMANDS, previewing } from './preview.ts';
 import { withTogether } from './together.ts';
 import { placeInZone } from './zones.ts';
 import { shapeAs, shapeStep, taken } from './shape.ts';
@@ -82,18 +81,13 @@ function untyped({ session }: Situation, what: string): Outcome {
   return nothing(session, `type some of the name of ${what}`);
 }
 
-/**
- * Runs a command; `isStep` tells whether undo is to take it back.
- *
- * @param isReleased its key was let go: what was outlined is taken
- */
+/** Runs a command; `isStep` tells whether undo is to take it back. */
 export function runCommand(
   situation: Situation,
   command: Command,
-  isReleased = false,
 ): { outcome: Outcome; isStep: boolean } {
   const { run, isStep } = infoOf(command);
-  const session = isReleased ? situation.session : settled(situation, command.command);
+  const session = settled(situation, command.command);
   const now = session === situation.session ? situation : { ...situation, session };
   if (session.unplugged && !CONNECTS.includes(command.command)) {
     const outcome = nothing(session, 'no monitor is connected: the session waits for one');
@@ -101,11 +95,30 @@ export function runCommand(
   }
   if (isStep && session.paused && !OF_CONNECTION.includes(command.command))
     return { outcome: waits(now), isStep: false };
-  const isPlacing = PLACING_COMMANDS.includes(command.command);
-  if (isPlacing && now.profile.placing.preview && !isReleased)
-    return { outcome: previewing(session, command), isStep: false };
   const outcome = run(now);
+  const isPlacing = PLACING_COMMANDS.includes(command.command);
   return { outcome: isPlacing ? withWhatFollows(now, outcome) : outcome, isStep };
+}
+
+/** Runs a command as a step that undo takes back, where it is one. */
+export function stepped(situation: Situation, command: Command): Outcome {
+  const { outcome, isStep } = runCommand(situation, command);
+  if (!isStep || outcome.session === situation.session) return outcome;
+  return {
+    ...outcome,
+    session: remembered(situation.session, outcome.session, command.command),
+  };
+}
+
+/** The key of a command is pressed and held: a placing is outlined first, where previews are on. */
+export function keyHeld(situation: Situation, command: Command): Outcome {
+  const { preview } = situation.profile.placing;
+  if (!preview || !PLACING_COMMANDS.includes(command.command)) return stepped(situation, command);
+  const session = settled(situation, command.command);
+  return did(
+    { ...session, previewing: command as Previewing },
+    { decided: 'outlined', because: 'release takes it, Escape drops it' },
+  );
 }
 
 /** After a placing, the windows placed together are a lineup, and the empty places are offered. */
@@ -125,9 +138,7 @@ function withWhatFollows(situation: Situation, outcome: Outcome): Outcome {
 export function previewTaken(situation: Situation): Outcome {
   const { previewing: command, ...session } = situation.session;
   if (!command) return nothing(session, 'nothing is outlined');
-  const { outcome, isStep } = runCommand({ ...situation, session }, command as Command, true);
-  if (!isStep || outcome.session === session) return outcome;
-  return { ...outcome, session: remembered(session, outcome.session, command.command) };
+  return stepped({ ...situation, session }, command as Command);
 }
 
 /** Where the focused window would be if the key of a previewed placing were released now. */
@@ -138,6 +149,20 @@ export function previewedPlacement(situation: Situation): Placement | null {
   return place(session, profile, desk).placements.find(({ id }) => id === session.focus) ?? null;
 }
 
+/** Commands that say where the focused window goes. */
+export const PLACING_COMMANDS: readonly CommandId[] = [
+  'place-left',
+  'place-right',
+  'place-up',
+  'place-down',
+  'place-middle',
+  'place-at',
+  'place-in-zone',
+  'fill-rest',
+  'centre',
+  'maximise',
+  'put-back',
+];
 /** What is connected changes also while the engine is paused. */
 const OF_CONNECTION: readonly CommandId[] = ['use-desk', 'desk-mode', 'put-workspace-on-monitor'];
 /** What can bring a monitor back where none is connected. */
@@ -194,7 +219,6 @@ function isAmong(commands: readonly CommandId[], command: CommandId | null): boo
 }
 
 export { boardChoices, type BoardChoice } from './pick.ts';
-export { PLACING_COMMANDS } from './preview.ts';
 export { LAST } from './lineups.ts';
 export * from './command.ts';
 export { PLAIN_COMMANDS, type PlainCommandId } from './plain.ts';

@@ -211,6 +211,16 @@ function withLayoutOf(
   });
 }
 
+/** The board of those that fit which has all the lineup's zones, its own before others: else none fits its picture. */
+function boardOf({ windows, board }: Together, fitting: readonly Board[]): Board | undefined {
+  const zones = windows.flatMap(
+    ({ inZones, placing }) => inZones?.zones ?? placing?.zone?.zones ?? [],
+  );
+  const own = board ?? windows.find(({ placing }) => placing?.zone)?.placing?.zone?.board;
+  const whole = fitting.filter((each) => rangeOf(each, zones) !== null);
+  return whole.find(({ id }) => id === own) ?? whole[0];
+}
+
 /** Every window at its place: by zone where the monitor has that, else as it was placed, else by its share. */
 function withPlaces(
   situation: Situation,
@@ -228,21 +238,17 @@ function withPlaces(
   const fitting = boardsFitting(profile, desk, monitorOf(desk, there.monitor));
   const layout = tilingInForce(profile, ordered, there.workspace, there.monitor).layout;
   const zoned = arrange({ ...situation, session: ordered }, there.workspace, there.monitor).zoned;
-  const hasZones = (board: Board, zones: readonly string[]) => rangeOf(board, zones) !== null;
+  const board = boardOf(lineup, fitting);
   return lineup.windows.reduce<Session>((now, window, i) => {
     const id = ids[i];
     if (id === null || id === undefined) return now;
     const zones = window.inZones?.zones ?? window.placing?.zone?.zones;
     const seat = window.inZones;
-    if (seat && zoned && hasZones(zoned.board, seat.zones))
+    if (seat && zoned && rangeOf(zoned.board, seat.zones))
       return withSeats(now, there, zoned.board.id, { [id]: seat });
     const asPlacing = (placing: NonNullable<SessionWindow['placing']>) =>
       withWindow(now, id, (open) => ({ ...open, placing }));
     if (zones) {
-      const own = window.placing?.zone?.board ?? lineup.board;
-      const board =
-        fitting.find((each) => each.id === own && hasZones(each, zones)) ??
-        fitting.find((each) => hasZones(each, zones));
       if (board) return asPlacing(inZonesOf(board, zones));
       return asPlacing({ x: 'full', y: 'full', at: window.seen });
     }

@@ -1,12 +1,9 @@
 import { monitorFor, monitorOf } from '../../desk/desk.ts';
-import { workArea } from '../../desk/work-area.ts';
-import { keptInside, type Rect } from '../../geometry/rect.ts';
 import { nearestName } from '../../profile/nearest.ts';
 import type { App, Profile } from '../../profile/schema.ts';
 import type { TilingInForce } from '../../profile/settings.ts';
 import { dividedBy, longerAxis } from '../../tree/hand.ts';
 import { arrange, tilingInForce } from '../arrange.ts';
-import { minimumOf } from '../hints.ts';
 import { placeShown } from '../place.ts';
 import type { Arrangement, Standing, WindowInput } from '../schema.ts';
 import {
@@ -22,14 +19,15 @@ import {
   withFocusOnMonitor,
   withList,
   withoutMember,
-  withWindow,
   type Outcome,
   type Reason,
   type Session,
   type SessionWindow,
   type Situation,
 } from '../session.ts';
-import { clearOf, firstStanding, standingNow, standsAt, stood } from '../standing.ts';
+import { clearOf, firstStanding, stood } from '../standing.ts';
+import { zoneNamed } from '../../zones/board.ts';
+import { boardHere, withSeats } from './board-here.ts';
 import { handOf } from './split.ts';
 
 /**
@@ -65,7 +63,8 @@ export function windowOpened(situation: Situation, input: WindowInput): Outcome 
   const entry = session.paused
     ? { change: atEnd(window.id), ...WAITS }
     : entryOf(situation, tiling, window);
-  const next = withFocus(withArrangement(opened, workspace, monitor, entry.change), window);
+  const ordered = withArrangement(opened, workspace, monitor, entry.change);
+  const next = withFocus(withWish({ ...situation, session: ordered }, window), window);
   return did(
     next,
     {
@@ -74,7 +73,30 @@ export function windowOpened(situation: Situation, input: WindowInput): Outcome 
       because: named ? 'it asks for that workspace' : 'the focus is there',
     },
     { about: window.id, decided: entry.decided, because: entry.because },
+    ...zoneTaken({ ...situation, session: next }, window),
   );
+}
+
+/** A window that names a zone goes there, where the board has it. */
+function withWish(situation: Situation, window: SessionWindow): Session {
+  const { session } = situation;
+  const board = boardHere(situation, window)?.board;
+  const zone = window.zone === undefined ? undefined : board && zoneNamed(board, window.zone);
+  if (!board || !zone) return session;
+  return withSeats(session, window, board.id, { [window.id]: { zones: [zone.name] } });
+}
+
+function zoneTaken(situation: Situation, window: SessionWindow): Reason[] {
+  if (situation.session.paused) return [];
+  const seat = boardHere(situation, window)?.seat;
+  if (!seat) return [];
+  const because =
+    window.zone === seat.zones[0]
+      ? 'it asks for that zone'
+      : seat.isOver
+        ? 'every zone is taken'
+        : 'the next empty zone';
+  return [{ about: window.id, decided: `in ${seat.zones.join(' and ')}`, because }];
 }
 
 /** Where a window that no tile takes stands at first: not at the very corner of another one. */
@@ -235,55 +257,6 @@ function windowOfApp({ session }: Situation, app: App, id: string): WindowInput 
     title: app.title ?? name ?? app.id,
     ...(parent !== undefined && over !== undefined && { parent: over }),
   };
-}
-
-/** A window has another title. */
-export function windowRetitled({ session }: Situation, id: string, title: string): Outcome {
-  if (!windowOf(session, id)) return nothing(session, `no window ${id} is open`);
-  return did(
-    withWindow(session, id, (window) => ({ ...window, title })),
-    { about: id, decided: `titled ${title}`, because: 'its app says so' },
-  );
-}
-
-/**
- * A window asks for a place or a size, in physical pixels: a floating one gets it within the work area,
- * one left alone, or any while the engine is paused, as it asks; a tile is not the window's to choose.
- */
-export function windowAsked(situation: Situation, id: string, asked: Partial<Rect>): Outcome {
-  const { session, profile, desk } = situation;
-  const window = windowOf(session, id);
-  if (!window) return nothing(session, `no window ${id} is open`);
-  const monitor = monitorOf(desk, window.monitor);
-  const { kind } = tilingInForce(profile, session, window.workspace, window.monitor).layout;
-  const { paused } = session;
-  const isFree = window.held !== 'tiled' || kind === 'free' || paused !== undefined;
-  if (!isFree) return nothing(session, 'its tile decides where it is and how large');
-  const pausedAt = paused?.standing[id];
-  const now = pausedAt ? standsAt(window, pausedAt, monitor) : standingNow(window, monitor);
-  const wanted = { ...now, ...asked };
-  const least = minimumOf(window, monitor.scale);
-  const size = {
-    width: Math.max(least.width, wanted.width),
-    height: Math.max(least.height, wanted.height),
-  };
-  const free = { ...wanted, ...size };
-  const isKept = !paused && window.held !== 'left-alone';
-  const there = isKept ? keptInside(workArea(monitor).area, free) : free;
-  const standing = stood(there, monitor);
-  const said = { about: id, decided: rectText(there), because: 'its app asks for it' };
-  if (paused) {
-    const stands = { ...paused, standing: { ...paused.standing, [id]: standing } };
-    return did({ ...session, paused: stands }, said);
-  }
-  return did(
-    withWindow(session, id, (before) => ({ ...before, standing })),
-    said,
-  );
-}
-
-function rectText({ x, y, width, height }: Rect): string {
-  return `${width} × ${height} at ${x}, ${y}`;
 }
 
 export function closeFocused(situation: Situation): Outcome {

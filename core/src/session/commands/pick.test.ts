@@ -1,0 +1,132 @@
+import { describe, expect, it } from 'vitest';
+import { OFFICE, testDesk, windows } from '../../testing/desk.ts';
+import { boardChoices } from './pick.ts';
+
+const pick = (keys: string) => ({ command: 'pick', keys }) as const;
+const desk = testDesk(OFFICE, { ...windows('a', 'b', 'c'), focus: 'a' });
+type Desk = typeof desk;
+const picking = ({ session }: Desk) => session.picking;
+const said = ({ trace }: Desk) => trace.at(-1)?.decided;
+
+describe('an offer', () => {
+  it('follows a placing: the largest empty place, and a digit for each window, the recent first', () => {
+    const placed = desk.run('place-left');
+    expect(said(placed)).toBe('1709 × 1400 is offered to 2 windows');
+    const taken = placed.run(pick('1'));
+    expect(taken.shapes()).toEqual({
+      a: '6,34 1709×1400',
+      b: '6,34 3428×1400',
+      c: '1725,34 1709×1400',
+    });
+    expect(taken.session.focus).toBe('a');
+    // No place is left, though b has none.
+    expect(picking(taken)).toBeUndefined();
+    expect(taken.run('undo').shapes()).toEqual(placed.shapes());
+  });
+
+  it('goes on with the next place until all are filled', () => {
+    const quarter = desk.run('place-left', 'place-up');
+    // The right half is the largest, then what is left under the quarter.
+    const first = quarter.run(pick('2'));
+    expect(first.shapes()['b']).toBe('1725,34 1709×1400');
+    expect(said(first)).toBe('1709 × 695 is offered to 2 windows');
+    const second = first.run(pick('1'));
+    expect(second.shapes()['c']).toBe('6,739 1709×695');
+    expect(picking(second)).toBeUndefined();
+  });
+
+  it('may leave a place as it is, end by Escape, and ends with any other command', () => {
+    const quarter = desk.run('place-left', 'place-up');
+    const next = quarter.run('pick-next', pick('1'));
+    expect(next.shapes()['c']).toBe('6,739 1709×695');
+    expect(picking(quarter.run('pick-drop'))).toBeUndefined();
+    expect(picking(quarter.run('focus-next'))).toBeUndefined();
+    expect(quarter.run(pick('7')).trace[0]?.because).toBe('type a number from 1 to 2');
+  });
+
+  it('is not made where that is set, nor to windows that cannot take a place', () => {
+    const off = testDesk({ ...OFFICE, placing: { offers: false } }, windows('a', 'b'));
+    expect(picking(off.run('place-left'))).toBeUndefined();
+    expect(picking(off.run('place-left', 'offer-places'))).toMatchObject({ by: 'offer' });
+    const fixed = testDesk(OFFICE, {
+      windows: [{ id: 'a' }, { id: 'f', resizable: false }, { id: 'l', held: 'left-alone' }],
+      focus: 'a',
+    });
+    expect(picking(fixed.run('place-left'))).toBeUndefined();
+  });
+
+  it('fits the brim of a board: its empty zones, in order', () => {
+    const board = testDesk(
+      { ...OFFICE, tiling: { layout: { kind: 'board' } } },
+      { ...windows('a', 'b'), focus: 'a' },
+    );
+    const asked = board.run('offer-places');
+    expect(said(asked)).toBe('low is offered to 2 windows');
+    const taken = asked.run(pick('1'));
+    expect(taken.at('a').zones).toEqual(['low']);
+    expect(said(taken)).toBe('left is offered to 2 windows');
+  });
+});
+
+describe('pick-board', () => {
+  it('shows the boards that fit, numbers through their zones', () => {
+    const choices = boardChoices(desk.run('pick-board'));
+    expect(choices.map(({ board, letter, numbers }) => [letter, board.id, ...numbers])).toEqual([
+      ['a', 'five', '1', '2', '3', '4', '5'],
+    ]);
+  });
+
+  it('puts the window into a zone by its number, and offers the other zones', () => {
+    const placed = desk.run('pick-board', pick('1'));
+    expect(placed.shapes()['a']).toBe('6,34 852×1400');
+    expect(said(placed)).toBe('middle is offered to 2 windows');
+    const both = placed.run(pick('1'), pick('1'));
+    expect([both.at('c').zones, both.at('b').zones]).toEqual([['middle'], ['low']]);
+  });
+
+  it('takes a board for the workspace by its letter', () => {
+    const taken = desk.run('pick-board', pick('a'));
+    expect(taken.at('b')).toMatchObject({ zones: ['middle'], held: 'tiled' });
+    expect(picking(taken)).toBeUndefined();
+    expect(taken.run('undo').shapes()).toEqual(desk.shapes());
+  });
+
+  it('ends when pressed again, and says where no board fits', () => {
+    expect(picking(desk.run('pick-board', 'pick-board'))).toBeUndefined();
+    const none = testDesk({ ...OFFICE, boards: [] }, windows('a')).run('pick-board');
+    expect(none.trace[0]?.because).toBe('no zone board fits this monitor');
+  });
+});
+
+describe('corner-pick', () => {
+  // Eight columns and six rows of 3428 × 1400: cells of 421 or 420 by 225, with gaps of 10.
+  it('two letters and two digits make a block', () => {
+    const block = desk.run('corner-pick', pick('bd12'));
+    expect(block.shapes()['a']).toBe('436,34 1279×460');
+    expect(block.session.picking?.by).toBe('offer');
+  });
+
+  it('two letters are the full height; Enter takes what is typed, Backspace takes it back', () => {
+    const typed = desk.run('corner-pick', pick('bx'), 'pick-back', pick('ad'));
+    expect(typed.session.picking).toMatchObject({ by: 'corner', typed: 'ad' });
+    expect(typed.run('pick-take').shapes()['a']).toBe('6,34 1709×1400');
+    expect(desk.run('corner-pick', pick('3'), 'pick-take').shapes()['a']).toBe('6,504 3428×225');
+    expect(desk.run('corner-pick', pick('z')).trace[0]?.because).toMatch(
+      /letters a to h, digits 1 to 6/,
+    );
+  });
+
+  it('stays open for the next window where it is set so, until dismissed', () => {
+    const stays = desk.run(
+      'corner-pick',
+      'corner-stays',
+      pick('ad16'),
+      'focus-right',
+      pick('eh16'),
+    );
+    expect(stays.session.picking).toEqual({ by: 'corner', typed: '', stays: true });
+    const moved = stays.session.windows.filter(({ placing }) => placing).length;
+    expect(moved).toBe(2);
+    expect(picking(stays.run('pick-drop'))).toBeUndefined();
+  });
+});
