@@ -8,9 +8,15 @@ export * from './tree/boundary.ts';
 export * from './layouts/index.ts';
 export * from './profile/faults.ts';
 export { fields } from './profile/fields.ts';
+export * from './profile/board.ts';
 export * from './profile/layout.ts';
 export * from './profile/nearest.ts';
+export * from './profile/placing.ts';
 export * from './profile/schema.ts';
+export { alongText } from './placing/along.ts';
+export { blockOf, gridText, type Block } from './placing/block.ts';
+export { letterOf, numberLabels } from './placing/labels.ts';
+export { placedRect } from './placing/along.ts';
 export * from './profile/settings.ts';
 export * from './profile/edit.ts';
 export * from './keys/chord.ts';
@@ -28,8 +34,17 @@ export * from './desk/match.ts';
 export * from './desk/measures.ts';
 export * from './desk/placed.ts';
 export * from './desk/roles.ts';
+export * from './zones/block-zone.ts';
+export * from './zones/board.ts';
+export * from './zones/edit.ts';
+export * from './zones/fitting.ts';
+export { STARTER_BOARDS } from './zones/starters.ts';
+export { zoneTowards } from './zones/towards.ts';
 export * from './session/arrange.ts';
 export * from './session/commands/index.ts';
+export { placingText } from './session/commands/placing.ts';
+export { offerNow, type EmptyPlace, type Offer } from './session/offers.ts';
+export { placingArea } from './session/placed.ts';
 export { findApps, findWindows, nearness } from './session/commands/find.ts';
 export { listedWorkspaces } from './session/commands/workspace.ts';
 export * from './session/connect.ts';
@@ -46,6 +61,7 @@ export {
   SHAPING,
   windowSchema,
   type Arrangement,
+  type Picking,
   type SessionInput,
   type Shaping,
   type WindowInput,

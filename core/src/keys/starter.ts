@@ -81,17 +81,21 @@ const MOST_DESK_KEYS = 8;
  * workspaces by their letter or digit (with Ctrl the window is put there, with Shift too it is followed),
  * apps by their letter with Shift, another window of one with Alt. With Alt, directions and the
  * keys that go round workspaces mean monitors (with Shift the window is put there, with Ctrl the workspace),
- * and desks are on F1 and on. What is named by the person comes
+ * and desks are on F1 and on. What is named by the person, and places put on keys, come
  * before what the starter puts on a letter; within a kind a key stays with what took it first.
  */
 export function starterKeys(profile: Profile): Binding[] {
-  const { main } = profile.keys;
+  const { main, places } = profile.keys;
   const bindings = new Map<string, Binding>();
   const bind = (code: string, more: readonly Modifier[], command: Command) => {
     const chord: Chord = { modifiers: [...new Set([main, ...more])], code };
     const text = chordText(chord);
     if (!bindings.has(text)) bindings.set(text, { chord, command });
   };
+  for (const { modifiers, code, x, y } of places) {
+    const chord: Chord = { modifiers, code };
+    bindings.set(chordText(chord), { chord, command: { command: 'place-at', x, y } });
+  }
   const workspace = (code: string, which: string) => {
     bind(code, [], { command: 'go-workspace', which });
     bind(code, ['Ctrl'], { command: 'put-on-workspace', which });

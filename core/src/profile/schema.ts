@@ -15,7 +15,7 @@ import {
 } from './fields.ts';
 import { boardSchema } from './board.ts';
 import { LAYOUT_KINDS, layoutSchema } from './layout.ts';
-import { placingSchema } from './placing.ts';
+import { alongField, placingSchema } from './placing.ts';
 
 export const PROFILE_VERSION = 1;
 
@@ -203,6 +203,16 @@ const keysSchema = fields({
   standIn: oneOf(MODIFIERS).default('Alt'),
   /** The key, by UI Events `code`, that takes the keyboard back from the sheet. */
   handBack: idField.default('F9'),
+  /** Places of one's own, each on a key by UI Events `code` with its modifiers. */
+  places: listOf(
+    fields({
+      modifiers: listOf(oneOf(MODIFIERS), 'modifiers', MODIFIERS.length),
+      code: idField,
+      x: alongField.default('full'),
+      y: alongField.default('full'),
+    }),
+    'places on keys',
+  ).default([]),
 });
 
 const lookSchema = fields({

@@ -1,0 +1,166 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { DIRECTIONS } from '../geometry/direction.ts';
+import { boardSchema, type Board } from '../profile/board.ts';
+import { profileSchema } from '../profile/schema.ts';
+import { bindingFor, starterKeys } from '../keys/starter.ts';
+import { anyBoard } from '../testing/boards.ts';
+import { OFFICE, testDesk, windows } from '../testing/desk.ts';
+import { withBlockAsZone, withPlaceOnKey } from './block-zone.ts';
+import { zoneRects } from './board.ts';
+import {
+  withLineMoved,
+  withNewZone,
+  withoutTrack,
+  withTrackAfter,
+  zoneMoved,
+  zoneRenamed,
+  zoneReordered,
+  zonesMerged,
+  zoneSplit,
+  zoneStretched,
+} from './edit.ts';
+
+const BOARD = boardSchema.parse({
+  id: 'b',
+  columns: [1, 2, 1],
+  rows: [1, 1],
+  zones: [
+    { name: 'a', columns: [1, 2], rows: [1, 1] },
+    { name: 'c', columns: [3, 3], rows: [1, 2] },
+  ],
+});
+const ranges = (board: Board) =>
+  Object.fromEntries(
+    board.zones.map(({ name, columns, rows }) => [name, `${columns.join('-')} ${rows.join('-')}`]),
+  );
+
+describe('zones', () => {
+  it('move and stretch by cells, and stay on the board', () => {
+    expect(ranges(zoneMoved(BOARD, 'a', 'right'))).toMatchObject({ a: '2-3 1-1' });
+    expect(zoneMoved(BOARD, 'a', 'up')).toEqual(BOARD);
+    expect(ranges(zoneStretched(BOARD, 'a', 'down'))).toMatchObject({ a: '1-2 1-2' });
+    expect(ranges(zoneStretched(BOARD, 'a', 'left'))).toMatchObject({ a: '1-1 1-1' });
+    expect(zoneStretched(zoneStretched(BOARD, 'c', 'left'), 'c', 'right')).toEqual(BOARD);
+  });
+
+  it('are added where no other is, are renamed but not to a name that is there, and change their order', () => {
+    const { board, zone } = withNewZone(BOARD);
+    expect(ranges(board)[zone]).toBe('1-1 2-2');
+    expect(zoneRenamed(BOARD, 'a', 'c')).toBeNull();
+    expect(zoneRenamed(BOARD, 'a', '  ')).toBeNull();
+    expect(Object.keys(ranges(zoneRenamed(BOARD, 'a', ' Upper ')!))).toEqual(['Upper', 'c']);
+    expect(Object.keys(ranges(zoneReordered(BOARD, 'a', 1)))).toEqual(['c', 'a']);
+    expect(zoneReordered(BOARD, 'a', -1)).toEqual(BOARD);
+  });
+
+  it('split at the line in their middle, or cut their only track in two; merging takes both', () => {
+    const split = zoneSplit(BOARD, 'a', 'x');
+    expect(ranges(split)).toEqual({ a: '1-1 1-1', 'Zone 3': '2-2 1-1', c: '3-3 1-2' });
+    expect(zonesMerged(split, 'a', 'Zone 3')).toEqual(BOARD);
+    const cut = zoneSplit(BOARD, 'a', 'y');
+    expect(cut.rows).toEqual([0.5, 0.5, 1]);
+    expect(ranges(cut)).toEqual({ a: '1-2 1-1', 'Zone 3': '1-2 2-2', c: '3-3 1-3' });
+  });
+});
+
+describe('tracks', () => {
+  it('cut in two leave every zone where it was; taken out, zones shrink or go', () => {
+    const area = { x: 0, y: 0, width: 2400, height: 1000 };
+    const none = { x: 0, y: 0 };
+    fc.assert(
+      fc.property(
+        anyBoard,
+        fc.nat(5),
+        fc.constantFrom('x' as const, 'y' as const),
+        (board, n, axis) => {
+          const count = axis === 'x' ? board.columns.length : board.rows.length;
+          const track = (n % count) + 1;
+          const more = withTrackAfter(board, axis, track);
+          expect(boardSchema.parse(more)).toEqual(more);
+          // A track of less than two pixels cannot be cut in two.
+          const weights = axis === 'x' ? board.columns : board.rows;
+          const sum = weights.reduce((all, weight) => all + weight, 0);
+          if ((weights[track - 1]! / sum) * 1000 > 8)
+            zoneRects(more, area, none).forEach((rect, i) => {
+              const was = zoneRects(board, area, none)[i]!;
+              expect(
+                Math.abs(rect.x - was.x) + Math.abs(rect.width - was.width),
+              ).toBeLessThanOrEqual(2);
+            });
+          const less = withoutTrack(board, axis, track);
+          expect(boardSchema.parse(less)).toEqual(less);
+          expect(withoutTrack(more, axis, track).zones).toEqual(board.zones);
+        },
+      ),
+    );
+  });
+
+  it('a line moved changes the two beside it by just that, and the sum of weights stays', () => {
+    const over = { length: 2000, gap: 10 };
+    const moved = withLineMoved(BOARD, 'x', 1, 100, over);
+    const sizes = zoneRects(
+      { ...moved, zones: [1, 2, 3].map((n) => ({ name: `${n}`, columns: [n, n], rows: [1, 1] })) },
+      { x: 0, y: 0, width: 2000, height: 100 },
+      { x: 10, y: 10 },
+    ).map(({ width }) => width);
+    expect(sizes).toEqual([595, 890, 495]);
+    expect(moved.columns.reduce((a, b) => a + b)).toBeCloseTo(4, 5);
+    expect(withLineMoved(BOARD, 'x', 3, 100, over)).toBe(BOARD);
+    expect(
+      zoneRects(
+        withLineMoved(BOARD, 'x', 1, -9999, over),
+        { x: 0, y: 0, width: 2000, height: 9 },
+        { x: 10, y: 0 },
+      )[0]!.width,
+    ).toBe(8 + 10 + 1477);
+  });
+
+  it('any edit leaves a board that is right', () => {
+    fc.assert(
+      fc.property(anyBoard, fc.nat(7), fc.constantFrom(...DIRECTIONS), (board, n, direction) => {
+        const { name } = board.zones[n % board.zones.length]!;
+        const other = board.zones[(n + 1) % board.zones.length]!.name;
+        for (const next of [
+          zoneMoved(board, name, direction),
+          zoneStretched(board, name, direction),
+          zoneSplit(board, name, 'x'),
+          zoneSplit(board, name, 'y'),
+          zonesMerged(board, name, other),
+          withNewZone(board).board,
+        ]) {
+          expect(boardSchema.parse(next)).toEqual(next);
+        }
+      }),
+    );
+  });
+});
+
+describe('a block of the lettered grid', () => {
+  const grid = { columns: 8, rows: 6 };
+  const block = { x: { from: 2, to: 4, of: 8 }, y: { from: 1, to: 2, of: 6 } };
+  const desk = testDesk(OFFICE, windows('p'));
+
+  it('as a zone covers just what the block placed', () => {
+    const placed = desk.run('corner-pick', { command: 'pick', keys: 'bd12' });
+    const saved = withBlockAsZone(desk.profile, grid, block);
+    expect(profileSchema.parse(saved.profile)).toEqual(saved.profile);
+    const board = saved.profile.boards.find(({ id }) => id === saved.board)!;
+    const area = { x: 6, y: 34, width: 3428, height: 1400 };
+    expect(zoneRects(board, area, { x: 10, y: 10 })).toEqual([placed.at('p').placed]);
+    const twice = withBlockAsZone(saved.profile, grid, { x: 'full', y: block.y });
+    expect(twice.board).toBe(saved.board);
+    expect(twice.profile.boards.at(-1)!.zones.at(-1)).toMatchObject({
+      columns: [1, 8],
+      rows: [1, 2],
+    });
+  });
+
+  it('on a key is placed by it, before what the starter puts there', () => {
+    const chord = { modifiers: ['Meta', 'Shift'] as const, code: 'KeyX' };
+    const twice = withPlaceOnKey(withPlaceOnKey(desk.profile, chord, block), chord, block);
+    expect(twice.keys.places).toHaveLength(1);
+    const found = bindingFor(starterKeys(twice), chord, twice.keys);
+    expect(found?.command).toEqual({ command: 'place-at', ...block });
+  });
+});
