@@ -90,7 +90,7 @@ const end = bare('Escape', { command: 'pick-drop' });
 /** The key layer of a choice that is made by typing: what its bare keys do while it lasts. */
 export const PICKING_KEYS: Record<Picking['by'], readonly Binding[]> = {
   offer: [...digits, back, end, bare('Space', { command: 'pick-next' })],
-  board: [...letters, ...digits, back, end],
+  board: [...letters, ...digits, back, end, bare('Enter', { command: 'pick-take' })],
   corner: [
     ...letters,
     ...digits,

@@ -39,7 +39,7 @@ function heldBecause(
   { held }: Placement,
   { tiling, left }: Arranged,
 ): Reason {
-  const decided = held.replace('-', ' ');
+  const decided = window.placing ? 'placed' : held.replace('-', ' ');
   const app = profile.apps.find((candidate) => candidate.id === window.app);
   const because = () => {
     if (window.held === 'tiled' && held === 'floating' && !window.placing) {

@@ -3,6 +3,7 @@ import { LAYOUTS, type DeskInForce, type Gaps, type Layout, type Origin } from '
 /** A layout in a few characters: "Lead 0.58". */
 export function layoutText(layout: Layout): string {
   const { title } = LAYOUTS[layout.kind];
+  if (layout.kind === 'board' && layout.board !== undefined) return `${title} ${layout.board}`;
   const share = 'leadShare' in layout ? layout.leadShare : 'share' in layout ? layout.share : null;
   return share === null ? title : `${title} ${Number(share.toFixed(3))}`;
 }

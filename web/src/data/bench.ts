@@ -63,6 +63,8 @@ export interface Bench {
   goOnFromHere: () => void;
   /** Writes a line into the log without anything happening. */
   note: (caps: readonly string[], text: string, because: string) => void;
+  /** Writes a line into the log about something done to the profile by keys of the sheet. */
+  done: (caps: readonly string[], text: string, decided: string) => void;
   /** Changes the profile. Edits with the same `merge` word, close after each other, are one step of undo. */
   edit: (change: (profile: Profile) => Profile, merge?: string) => void;
   undoEdit: () => void;
@@ -196,7 +198,8 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
       happen(event, caps = [], text = event.type) {
         const before = present();
         const outcome = reduce(before, event, get().profile);
-        const command = event.type === 'command' ? event.command.command : null;
+        const isCommand = event.type === 'command' || event.type === 'key-held';
+        const command = isCommand ? event.command.command : null;
         const isDone = outcome.session !== before;
         // All at once: whoever listens to the store does so once for a key.
         set({
@@ -227,6 +230,14 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
         set({
           ...logged(caps, text, [{ decided: 'nothing to do', because }]),
           effort: withEffort(get().effort, caps.length, null, false),
+        });
+      },
+      done(caps, text, decided) {
+        set({
+          ...logged(caps, text, [
+            { decided, because: 'by key; undo outside Rehearse takes it back' },
+          ]),
+          effort: withEffort(get().effort, caps.length, null, true),
         });
       },
       run(command, caps, text = command.command) {

@@ -12,6 +12,7 @@ import { ScaleBar } from './ScaleBar.tsx';
 import { TitleBlock } from './TitleBlock.tsx';
 import { useSheetSize, useSteering } from './steering.ts';
 import { fitted, type Viewport } from './viewport.ts';
+import { ZonesDrawing } from './ZonesDrawing.tsx';
 import { WindowDrawing } from './WindowDrawing.tsx';
 
 /** More windows than these go to their tiles at once: to set them moving takes longer than a frame. */
@@ -118,6 +119,9 @@ export function Sheet({ placed, marks, notes, onWindow, around, still }: SheetPr
         ))}
         {(session.unplugged ? [] : placed.shown).map((arranged) => (
           <StripDrawing key={arranged.monitor.id} arranged={arranged} view={view} />
+        ))}
+        {(session.unplugged || session.desktop ? [] : placed.shown).map((arranged) => (
+          <ZonesDrawing key={arranged.monitor.id} arranged={arranged} view={view} />
         ))}
         {piles.map((pile) => (
           <PileEdge key={pile.key} pile={pile} view={view} />

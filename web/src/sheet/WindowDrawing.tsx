@@ -24,20 +24,22 @@ export const WindowDrawing = memo(function WindowDrawing(props: Props) {
   const app = profile.apps.find(({ id }) => id === window.app);
   const name = windowName(profile, window);
   const frame = onSheet(view, placement);
-  const tile = placement.tile && onSheet(view, placement.tile);
+  const given = placement.tile ?? placement.placed;
+  const tile = given && onSheet(view, given);
   const fillsTile =
-    !placement.tile ||
-    (placement.tile.width === placement.width && placement.tile.height === placement.height);
+    !given || (given.width === placement.width && given.height === placement.height);
   const size = `${placement.width} × ${placement.height}`;
-  const tileSize = placement.tile ? `${placement.tile.width} × ${placement.tile.height}` : size;
+  const tileSize = given ? `${given.width} × ${given.height}` : size;
   const held = [
-    placement.held.replace('-', ' '),
+    placement.placed ? 'placed' : placement.held.replace('-', ' '),
+    placement.zones?.join(' and '),
     placement.state?.replace('-', ' '),
     placement.stayAbove && 'above',
     placement.everywhere && 'everywhere',
   ].filter((word) => typeof word === 'string');
   // Tiled is the rule; the label says what is not.
   const isPlain = held.length === 1 && placement.held === 'tiled';
+  const look = placement.placed ? 'placed' : placement.held;
 
   return (
     <>
@@ -48,14 +50,14 @@ export const WindowDrawing = memo(function WindowDrawing(props: Props) {
       )}
       <Moving x={frame.x} y={frame.y}>
         {/* A window on the sheet can be chosen by pointer; by key, the focus commands choose it. */}
-        {}
         <g
-          className={`is-${placement.held}${placement.state ? ' is-raised' : ''}${isFocused ? ' is-focused' : ''}`}
+          className={`is-${look}${placement.state ? ' is-raised' : ''}${isFocused ? ' is-focused' : ''}`}
           role="img"
           aria-label={`${name}, ${held.join(', ')}, ${tileSize}${isFocused ? ', focused' : ''}${needs ? `, ${needs}` : ''}`}
           data-window={placement.id}
           data-app={window.app}
           data-held={placement.held}
+          data-zones={placement.zones?.join('+')}
           data-focused={isFocused}
           data-at={`${placement.x},${placement.y}`}
           onClick={() => onPress?.(placement.id)}
@@ -83,7 +85,7 @@ export const WindowDrawing = memo(function WindowDrawing(props: Props) {
             <FocusFrame
               width={frame.width}
               height={frame.height}
-              inset={placement.held === 'tiled' ? 0 : 3}
+              inset={placement.held === 'tiled' || placement.placed ? 0 : 3}
             />
           )}
         </g>

@@ -1,8 +1,9 @@
 import type { Placement, Session } from '@sorn/core';
 
-/** Which windows lie over which: tiled ones, then what was raised out of them, floating ones, those that stay above. */
-function layerOf({ held, stayAbove, state }: Placement, isFocused: boolean): number {
+/** Which windows lie over which: tiled ones, then what was raised out of them or placed, floating ones, those that stay above. */
+function layerOf({ held, stayAbove, state, placed }: Placement, isFocused: boolean): number {
   if (stayAbove) return 3;
+  if (placed) return 1;
   if (held !== 'tiled') return 2;
   return state !== undefined || isFocused ? 1 : 0;
 }

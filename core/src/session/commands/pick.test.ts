@@ -69,11 +69,25 @@ describe('an offer', () => {
 });
 
 describe('pick-board', () => {
-  it('shows the boards that fit, numbers through their zones', () => {
-    const choices = boardChoices(desk.run('pick-board'));
-    expect(choices.map(({ board, letter, numbers }) => [letter, board.id, ...numbers])).toEqual([
-      ['a', 'five', '1', '2', '3', '4', '5'],
-    ]);
+  const two = testDesk(
+    {
+      ...OFFICE,
+      boards: [...OFFICE.boards, { ...OFFICE.boards[0]!, id: 'again', columns: [1, 1, 1] }],
+    },
+    { ...windows('a', 'b', 'c'), focus: 'a' },
+  );
+
+  it('shows the boards that fit, by letter, each with its zones by number', () => {
+    const marked = (now: Desk) =>
+      boardChoices(now).map(({ board, letter, isMarked }) => `${letter} ${board.id} ${isMarked}`);
+    expect(marked(two.run('pick-board'))).toEqual(['a five true', 'b again false']);
+    expect(marked(two.run('pick-board', pick('b')))).toEqual(['a five false', 'b again true']);
+    expect(boardChoices(desk)[0]!.numbers).toEqual(['1', '2', '3', '4', '5']);
+    const placed = two.run('pick-board', pick('b1'));
+    expect(placed.at('a')).toMatchObject({ zones: ['left'], width: 1136 });
+    expect(two.run('pick-board', pick('9')).trace[0]?.because).toBe(
+      'type a number from 1 to 5, or a letter from a to b',
+    );
   });
 
   it('puts the window into a zone by its number, and offers the other zones', () => {
@@ -84,8 +98,8 @@ describe('pick-board', () => {
     expect([both.at('c').zones, both.at('b').zones]).toEqual([['middle'], ['low']]);
   });
 
-  it('takes a board for the workspace by its letter', () => {
-    const taken = desk.run('pick-board', pick('a'));
+  it('takes the marked board for the workspace', () => {
+    const taken = desk.run('pick-board', 'pick-take');
     expect(taken.at('b')).toMatchObject({ zones: ['middle'], held: 'tiled' });
     expect(picking(taken)).toBeUndefined();
     expect(taken.run('undo').shapes()).toEqual(desk.shapes());

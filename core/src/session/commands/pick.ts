@@ -14,31 +14,38 @@ import { placeAt } from './placing.ts';
 import { withTogether } from './together.ts';
 import { putInZone } from './zones.ts';
 
-/** The boards to choose from, with a letter each, and a number for each of their zones. */
+/** A board to choose, with its letter, and a number for each of its zones. */
 export interface BoardChoice {
   board: Board;
   letter: string;
   /** In the order of the zones. */
   numbers: string[];
+  /** Numbers mean its zones, and Enter takes it. */
+  isMarked: boolean;
 }
 
-/** The boards that fit the monitor with the focus. Numbers go on from one board to the next. */
+/** The boards that fit the monitor with the focus. The first is marked, or the one whose letter is typed. */
 export function boardChoices({ session, profile, desk }: Situation): BoardChoice[] {
   const boards = boardsFitting(profile, desk, monitorOf(desk, session.focusMonitor)).slice(0, 26);
-  const labels = numberLabels(boards.reduce((sum, { zones }) => sum + zones.length, 0));
-  let from = 0;
-  return boards.map((board, i) => {
-    const numbers = labels.slice(from, from + board.zones.length);
-    from += board.zones.length;
-    return { board, letter: letterOf(i), numbers };
-  });
+  const marked = letterIn(session.picking?.typed ?? '') || letterOf(0);
+  return boards.map((board, i) => ({
+    board,
+    letter: letterOf(i),
+    numbers: numberLabels(board.zones.length),
+    isMarked: letterOf(i) === marked,
+  }));
+}
+
+/** What is typed into a choice of boards: a letter, then digits. */
+function letterIn(typed: string): string {
+  return /^[a-z]/.exec(typed)?.[0] ?? '';
 }
 
 function without({ picking: _over, ...session }: Session): Session {
   return session;
 }
 
-/** pick-board: the boards that fit this monitor; a letter takes one as the layout here, a number a zone. Again, it ends. */
+/** pick-board: the boards that fit this monitor; a number is a zone of the marked one, a letter marks another, Enter takes it as the layout here. Again, it ends. */
 export function pickBoard(situation: Situation): Outcome {
   const { session } = situation;
   if (session.picking?.by === 'board') return drop(session);
@@ -48,7 +55,8 @@ export function pickBoard(situation: Situation): Outcome {
     { ...session, picking: { by: 'board', typed: '' } },
     {
       decided: `${choices.length} boards fit this monitor`,
-      because: 'a number picks a zone for the window, a letter the board for this workspace',
+      because:
+        'a number picks a zone for the window, a letter marks a board, Enter takes it for this workspace',
     },
   );
 }
@@ -109,10 +117,11 @@ export function pickNext(situation: Situation): Outcome {
   return did(next, offered({ ...situation, session: next }));
 }
 
-/** pick-take: takes the block typed so far. */
+/** pick-take: takes the block typed so far, or the marked board as the layout here. */
 export function pickTake(situation: Situation): Outcome {
   const { session, profile } = situation;
   const { picking } = session;
+  if (picking?.by === 'board') return takeBoard(situation);
   if (picking?.by !== 'corner') return nothing(session, NO_PICK);
   const block = blockOf(profile.placing.cornerPick, picking.typed);
   return block
@@ -176,6 +185,15 @@ function pickedOffer(
   return { session: next, trace: [...step.trace, offered({ ...situation, session: next })] };
 }
 
+function takeBoard(situation: Situation): Outcome {
+  const { session } = situation;
+  const marked = boardChoices(situation).find(({ isMarked }) => isMarked);
+  if (!marked) return nothing(session, 'no zone board fits this monitor');
+  const closed = { ...situation, session: without(session) };
+  const outcome = useLayout(closed, { kind: 'board', board: marked.board.id });
+  return asStep(closed.session, outcome, 'pick-board');
+}
+
 function pickedBoard(
   situation: Situation,
   picking: Extract<Picking, { by: 'board' }>,
@@ -183,32 +201,27 @@ function pickedBoard(
 ): Outcome {
   const { session } = situation;
   const choices = boardChoices(situation);
-  const lettered = choices.find(({ letter }) => letter === key);
-  if (lettered && picking.typed === '') {
-    const outcome = useLayout(
-      { ...situation, session: without(session) },
-      { kind: 'board', board: lettered.board.id },
-    );
-    return asStep(session, { ...outcome, session: without(outcome.session) }, 'pick-board');
+  if (choices.some(({ letter }) => letter === key))
+    return did(withTyped(session, picking, key), said(key));
+  const marked = choices.find(({ isMarked }) => isMarked) ?? choices[0]!;
+  const letter = letterIn(picking.typed);
+  const digits = picking.typed.slice(letter.length) + key;
+  const { numbers, board } = marked;
+  if (!numbers.some((number) => number.startsWith(digits))) {
+    const last = choices.at(-1)!.letter;
+    const zones = numbers.length > 0 ? `a number from ${numbers[0]} to ${numbers.at(-1)}, or ` : '';
+    return nothing(session, `type ${zones}a letter from a to ${last}`);
   }
-  const typed = picking.typed + key;
-  const all = choices.flatMap(({ board, numbers }) =>
-    numbers.map((number, i) => ({ board, number, zone: board.zones[i]! })),
-  );
-  if (!all.some(({ number }) => number.startsWith(typed))) {
-    const last = choices.at(-1)?.letter ?? 'a';
-    return nothing(session, `type a number up to ${all.length}, or a letter from a to ${last}`);
-  }
-  const chosen = all.find(({ number }) => number === typed);
-  if (!chosen) return did(withTyped(session, picking, typed), said(typed));
+  const zone = board.zones[numbers.indexOf(digits)];
+  if (!zone) return did(withTyped(session, picking, letter + digits), said(letter + digits));
   const here = { ...situation, session: without(session) };
   const window = focusedWindow(here);
   if (isOutcome(window)) return window;
-  const put = putInZone(here, window, chosen.board, chosen.zone.name);
+  const put = putInZone(here, window, board, zone.name);
   const step = asStep(here.session, withTogether(here, put), 'pick-board');
   return withOffers({ ...situation, session: step.session }, step, {
     besides: window.id,
-    board: chosen.board.id,
+    board: board.id,
   });
 }
 

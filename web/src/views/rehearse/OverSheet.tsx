@@ -2,14 +2,15 @@ import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 
 /** What lies over the upper middle of the sheet for as long as something is chosen. */
-export function OverSheet(props: { head: ReactNode; children: ReactNode }) {
+export function OverSheet(props: { head: ReactNode; children: ReactNode; width?: number }) {
+  const { width = 420 } = props;
   return (
     <Box
       position="absolute"
       top="84px"
       left="50%"
-      width="420px"
-      ml="-210px"
+      width={`${width}px`}
+      ml={`${-width / 2}px`}
       bg="sheet"
       border="1.5px solid"
       borderColor="ink"

@@ -7,9 +7,19 @@ import { choicesFor, usePicker, type PickerKind } from './picker.ts';
 const ASKS: Record<PickerKind, string> = {
   'find-window': 'Go to the window',
   launch: 'Open the app',
+  'save-lineup': 'Save these windows as',
+  'recall-lineup': 'Bring the lineup',
+  'forget-lineup': 'Forget the lineup',
 };
 
-/** find-window and launch: type some of a name, Enter takes the chosen one, Escape drops the list. */
+/** What is said while nothing is typed and there is nothing to choose. */
+const NONE_YET: Partial<Record<PickerKind, string>> = {
+  'save-lineup': 'Type a name for the windows of this workspace and their places.',
+  'recall-lineup': 'No lineup is saved yet: Meta Ctrl Shift / saves one.',
+  'forget-lineup': 'No lineup is saved.',
+};
+
+/** What is found or named by typing: type some of a name, Enter takes the chosen one, Escape drops the list. */
 export const Picker = memo(function Picker() {
   const kind = usePicker((picker) => picker.kind);
   return kind && <OpenPicker key={kind} kind={kind} />;
@@ -38,7 +48,10 @@ function OpenPicker({ kind }: { kind: PickerKind }) {
       label={ASKS[kind]}
       lines={choices}
       chosen={at}
-      empty={`Nothing answers to ${typed}. Backspace widens the list, Escape drops it.`}
+      empty={
+        (typed === '' && NONE_YET[kind]) ||
+        `Nothing answers to ${typed}. Backspace widens the list, Escape drops it.`
+      }
       onChoose={(line) => take(line, [])}
       head={
         <chakra.input

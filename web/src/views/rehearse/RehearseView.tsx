@@ -4,17 +4,23 @@ import { BenchLayout } from '../../app/Bench.tsx';
 import { usePageKeys } from '../../app/keys.ts';
 import { useBench, useBenchStore, usePlacedDesk } from '../../data/bench-context.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
+import type { Viewport } from '../../sheet/viewport.ts';
 import { AppList } from './AppList.tsx';
 import { KeyboardOwner } from './KeyboardOwner.tsx';
 import { LastKey } from './LastKey.tsx';
 import { Log } from './Log.tsx';
 import { ModeList } from './ModeList.tsx';
 import { Picker } from './Picker.tsx';
+import { PickPanel } from './PickPanel.tsx';
+import { PlacingMarks } from './PlacingMarks.tsx';
 import { Spared } from './Spared.tsx';
 import { SwitchList } from './SwitchList.tsx';
 import { TimeLine } from './TimeLine.tsx';
 import { WhyHere } from './WhyHere.tsx';
 import { useSheetKeyboard } from './sheet-keyboard.ts';
+
+const placingMarks = (view: Viewport) => <PlacingMarks view={view} />;
+const pickPanel = (view: Viewport) => <PickPanel view={view} />;
 
 /** The profile in use: real key presses run the commands, and the simulated windows arrange themselves. */
 export function RehearseView() {
@@ -101,7 +107,7 @@ export function RehearseView() {
         >
           <KeyboardOwner isGiven={keyboard.isGiven} />
           <Box position="relative" flex="1" minH="0">
-            <Sheet placed={placed} onWindow={chooseWindow} />
+            <Sheet placed={placed} onWindow={chooseWindow} marks={placingMarks} notes={pickPanel} />
             <LastKey />
             <Picker />
             <SwitchList />

@@ -1,9 +1,33 @@
-import { findApps, findWindows, windowName, type Command } from '@sorn/core';
+import {
+  findApps,
+  findWindows,
+  LAST,
+  nearness,
+  windowName,
+  type Command,
+  type Session,
+} from '@sorn/core';
 import { create } from 'zustand';
 import type { Bench } from '../../data/bench.ts';
 
 /** A list over the sheet that narrows as a name is typed. */
-export type PickerKind = 'find-window' | 'launch';
+export type PickerKind =
+  'find-window' | 'launch' | 'save-lineup' | 'recall-lineup' | 'forget-lineup';
+
+/** The list a command opens where what it needs is to be typed; null for any other. */
+export function pickerOf(command: Command): PickerKind | null {
+  switch (command.command) {
+    case 'find-window':
+    case 'launch':
+    case 'save-lineup':
+    case 'forget-lineup':
+      return command.command;
+    case 'recall-lineup':
+      return command.which === undefined ? command.command : null;
+    default:
+      return null;
+  }
+}
 
 interface PickerState {
   kind: PickerKind | null;
@@ -42,6 +66,7 @@ export function choicesFor(kind: PickerKind, { session, profile }: Bench, typed:
       command: { command: 'launch', text: app.id },
     }));
   }
+  if (kind !== 'find-window') return lineupChoices(kind, session, typed);
   return findWindows(session, profile, typed).map((window) => {
     const app = appOf(window.app);
     const name = windowName(profile, window);
@@ -55,4 +80,38 @@ export function choicesFor(kind: PickerKind, { session, profile }: Bench, typed:
       command: { command: 'find-window', text: window.id },
     };
   });
+}
+
+/** Lineups by name, best first; to save one, what is typed is a name of its own. */
+function lineupChoices(
+  kind: 'save-lineup' | 'recall-lineup' | 'forget-lineup',
+  session: Session,
+  typed: string,
+): Choice[] {
+  const commandFor = (name: string): Command =>
+    kind === 'recall-lineup' ? { command: kind, which: name } : { command: kind, text: name };
+  const line = (id: string, name: string, detail: string, command: Command): Choice => ({
+    id,
+    name,
+    detail,
+    balloon: name.slice(0, 2).toUpperCase(),
+    hue: 190,
+    command,
+  });
+  const saved = (session.lineups ?? [])
+    .map((lineup) => ({ lineup, score: nearness(lineup.name, typed) }))
+    .filter(({ score }) => score > 0)
+    .sort((a, b) => b.score - a.score)
+    .map(({ lineup: { name, windows, workspace } }, i) => {
+      const detail = `${windows.length} windows, workspace ${workspace}`;
+      const what = kind === 'save-lineup' ? `replace it: ${detail}` : detail;
+      return line(`lineup-${i}`, name, what, commandFor(name));
+    });
+  const name = typed.trim();
+  if (kind === 'save-lineup' && name !== '' && !saved.some((choice) => choice.name === name))
+    return [line('new', name, 'a lineup of this workspace', commandFor(name)), ...saved];
+  const { together } = session;
+  if (kind !== 'recall-lineup' || !together || name !== '') return saved;
+  const detail = `${together.windows.length} windows, workspace ${together.workspace}`;
+  return [...saved, line('last', 'Placed together last', detail, commandFor(LAST))];
 }

@@ -11,7 +11,8 @@ import {
 import { useEffect, useMemo, type RefObject } from 'react';
 import { useKeyRegister, usePageKeys, type PageKey } from '../../app/keys.ts';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';
-import { usePicker } from './picker.ts';
+import { takeBlockKey, useBlockKey } from './block-keys.ts';
+import { pickerOf, usePicker } from './picker.ts';
 
 /**
  * Who has the keyboard. While the sheet has it, every key press goes to the profile's bindings and to
@@ -25,6 +26,8 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
   const bindings = useMemo(() => starterKeys(profile), [profile]);
   const { handBack, main } = profile.keys;
   const isShaping = useBench((bench) => bench.session.shaping !== undefined);
+  const picking = useBench((bench) => bench.session.picking?.by);
+  const isAsking = useBlockKey((block) => block.asks !== null);
   const isPaused = useBench((bench) => bench.session.paused !== undefined);
 
   useEffect(
@@ -60,21 +63,23 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
         bench.happen({ type: 'key-released', taken }, caps, text);
         return;
       }
-      if (bench.session.switching && event.code === 'Escape') {
+      const { switching, previewing } = bench.session;
+      if ((switching ?? previewing) && event.code === 'Escape') {
         bench.happen({ type: 'key-released', taken: false }, caps, 'choice dropped');
         return;
       }
+      if (takeBlockKey(bench, event, chord, caps)) return;
       const binding = bindingFor(bindingsNow(bindings, bench.session), chord, profile.keys);
       if (!binding) {
         bench.note(caps, 'no command', 'nothing is bound to it');
         return;
       }
       const { command } = binding;
-      const isTyped = command.command === 'find-window' || command.command === 'launch';
-      if (isTyped) usePicker.getState().open(command.command, caps);
+      const typed = pickerOf(command);
+      if (typed) usePicker.getState().open(typed, caps);
       // A key held down repeats; what lasts while it is held is not asked for again.
-      else if (event.repeat && command.command === 'peek-desktop') return;
-      else bench.run(command, caps, commandText(command));
+      else if (event.repeat && (previewing || command.command === 'peek-desktop')) return;
+      else bench.happen({ type: 'key-held', command }, caps, commandText(command));
     }
     function onKeyUp(event: KeyboardEvent) {
       if (usePicker.getState().kind !== null) return;
@@ -82,8 +87,15 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
       const { session, happen } = store.getState();
       const isModifier = isModifierCode(event.code);
       const isChoice = session.switching ?? session.choosingMode;
-      const ends = isChoice ? isModifier : session.desktop?.whileHeld;
+      const isHeld = session.previewing ?? session.desktop?.whileHeld;
+      const ends = isChoice ? isModifier : isHeld;
       if (ends) happen({ type: 'key-released', taken: true }, [], 'key released');
+    }
+    // What is held when the page is left was not let go on purpose.
+    function onBlur() {
+      const { session, happen } = store.getState();
+      if (session.previewing)
+        happen({ type: 'key-released', taken: false }, [], 'the page was left');
     }
     function onPointerDown(event: PointerEvent) {
       if (event.target instanceof Node && !place.current?.contains(event.target)) setGiven(false);
@@ -91,10 +103,13 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
     addEventListener('keydown', onKeyDown, { capture: true });
     addEventListener('keyup', onKeyUp, { capture: true });
     addEventListener('pointerdown', onPointerDown, { capture: true });
+    addEventListener('blur', onBlur);
     return () => {
       removeEventListener('keydown', onKeyDown, { capture: true });
       removeEventListener('keyup', onKeyUp, { capture: true });
       removeEventListener('pointerdown', onPointerDown, { capture: true });
+      removeEventListener('blur', onBlur);
+      onBlur();
     };
   }, [isGiven, bindings, handBack, place, profile.keys, setGiven, store]);
 
@@ -107,30 +122,56 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
     run: () => undefined,
   });
   const summary = { summary: true };
+  const picks: Record<NonNullable<typeof picking>, PageKey[]> = {
+    offer: [
+      shown(['1 … 9'], 'put it there', summary),
+      shown(['Space'], 'next place', summary),
+      shown(['Esc'], 'end the offers', summary),
+    ],
+    board: [
+      shown(['1 … 9'], 'a zone for the window', summary),
+      shown(['a … z'], 'mark a board', summary),
+      shown(['Enter'], 'it arranges the workspace', summary),
+      shown(['Esc'], 'end', summary),
+    ],
+    corner: [
+      shown(['a … z'], 'columns', summary),
+      shown(['1 … 9'], 'rows', summary),
+      shown(['Enter'], 'take it', summary),
+      shown(['Space'], 'stay open', summary),
+      shown(['='], 'keep as a zone', summary),
+      shown(['.'], 'put on a key', summary),
+      shown(['Esc'], 'end', summary),
+    ],
+  };
   usePageKeys('sheet-keys', [
     shown([keyName(handBack)], 'give the keyboard back'),
-    ...(isShaping
-      ? [
-          shown(['← → ↑ ↓'], 'shape', summary),
-          shown(['Shift', '← → ↑ ↓'], 'inwards', summary),
-          shown(['G'], 'grow', summary),
-          shown(['M'], 'move', summary),
-          shown(['W'], 'exchange', summary),
-          shown(['Backspace'], 'one step back', summary),
-          shown(['Enter'], 'take it', summary),
-          shown(['Esc'], 'drop it', summary),
-        ]
-      : [
-          shown([main, '← → ↑ ↓'], 'focus', summary),
-          shown([main, 'Shift', '← → ↑ ↓'], 'move', summary),
-          // Most keys wait while the engine is paused: the one that ends it is in sight.
-          isPaused
-            ? shown([main, 'Shift', 'Esc'], 'resume', summary)
-            : shown([main, 'G'], 'shape', summary),
-          shown([main, 'P'], 'pocket', summary),
-          shown([main, '/'], 'find window', summary),
-          shown([main, 'Z'], 'undo', summary),
-        ]),
+    ...(isAsking
+      ? [shown(['any chord'], 'the key for this place', summary), shown(['Esc'], 'no key', summary)]
+      : picking
+        ? picks[picking]
+        : isShaping
+          ? [
+              shown(['← → ↑ ↓'], 'shape', summary),
+              shown(['Shift', '← → ↑ ↓'], 'inwards', summary),
+              shown(['G'], 'grow', summary),
+              shown(['M'], 'move', summary),
+              shown(['W'], 'exchange', summary),
+              shown(['Backspace'], 'one step back', summary),
+              shown(['Enter'], 'take it', summary),
+              shown(['Esc'], 'drop it', summary),
+            ]
+          : [
+              shown([main, '← → ↑ ↓'], 'focus', summary),
+              shown([main, 'Shift', '← → ↑ ↓'], 'move', summary),
+              // Most keys wait while the engine is paused: the one that ends it is in sight.
+              isPaused
+                ? shown([main, 'Shift', 'Esc'], 'resume', summary)
+                : shown([main, 'Ctrl', 'I J K L'], 'place', summary),
+              shown([main, 'P'], 'pocket', summary),
+              shown([main, '/'], 'find window', summary),
+              shown([main, 'Z'], 'undo', summary),
+            ]),
     ...bindings.map(({ chord, command }) =>
       shown(chordCaps(chord), commandText(command), { minor: true }),
     ),

@@ -1,8 +1,10 @@
 import { chakra } from '@chakra-ui/react';
-import { AXES, FIRST_AXES, SIDES, STRIPS, TURNS } from '@sorn/core';
+import { AXES, boardName, FIRST_AXES, SIDES, STRIPS, TURNS, WHEN_FULL } from '@sorn/core';
 import { Figure } from '../../app/Figure.tsx';
 import { Section } from '../../app/Section.tsx';
+import { Select } from '../../app/Select.tsx';
 import { SettingRow } from '../../app/SettingRow.tsx';
+import { useBench } from '../../data/bench-context.ts';
 import type { TilingEdits } from './edits.ts';
 import { Count, Length, Note, Share, Words } from './parameter-rows.tsx';
 
@@ -170,6 +172,8 @@ export function LayoutParameters({ edits }: { edits: TilingEdits }) {
           />
         </Section>
       );
+    case 'board':
+      return <BoardParameters edits={edits} />;
     case 'free':
       return (
         <Section title="Free">
@@ -177,4 +181,39 @@ export function LayoutParameters({ edits }: { edits: TilingEdits }) {
         </Section>
       );
   }
+}
+
+/** Which board arranges the windows, and what becomes of those that find every zone taken. */
+function BoardParameters({ edits }: { edits: TilingEdits }) {
+  const boards = useBench((bench) => bench.profile.boards);
+  const { layout } = edits.tiling;
+  if (layout.kind !== 'board') return null;
+  return (
+    <Section title="Zone board" note="drawn in Zones (3)">
+      <SettingRow label="Board" origin={edits.originOf('board')} onSetBack={edits.setBack('board')}>
+        <Select
+          label="Board"
+          value={layout.board ?? ''}
+          options={[
+            ...(layout.board === undefined ? [{ value: '', text: 'the first that fits' }] : []),
+            ...boards.map((board) => ({ value: board.id, text: boardName(board) })),
+          ]}
+          onChange={(board) => {
+            if (board !== '') edits.setLayout('board', board);
+          }}
+        />
+      </SettingRow>
+      <Words
+        edits={edits}
+        label="When every zone is taken"
+        field="whenFull"
+        value={layout.whenFull}
+        words={WHEN_FULL}
+      />
+      <Note>
+        Windows take the next empty zone as they open, and keep it. When all are taken, the rest
+        share the last, lie beneath it (stack), or float.
+      </Note>
+    </Section>
+  );
 }

@@ -1,5 +1,13 @@
 import { chakra, Grid } from '@chakra-ui/react';
-import { LAYOUT_KINDS, LAYOUTS, sampleTiles, type Layout, type Size } from '@sorn/core';
+import {
+  boardMeant,
+  LAYOUT_KINDS,
+  LAYOUTS,
+  sampleTiles,
+  type Board,
+  type Layout,
+  type Size,
+} from '@sorn/core';
 import type { RefObject } from 'react';
 import { Figure } from '../../app/Figure.tsx';
 import { KeyCap } from '../../app/KeyCap.tsx';
@@ -18,7 +26,9 @@ export function LayoutSettings(props: {
   countInput: RefObject<HTMLInputElement | null>;
 }) {
   const { placed, edits } = props;
-  const { workspace, monitor, tiled, area } = placed.focused;
+  const { workspace, monitor, tiled, area, boards } = placed.focused;
+  const boardOf = (of: Layout) =>
+    of.kind === 'board' ? boardMeant(of, boards.all, boards.fitting) : null;
   const { layout } = edits.tiling;
   // One or two windows would show little of a layout.
   const count = props.count ?? Math.max(3, tiled.length);
@@ -31,6 +41,7 @@ export function LayoutSettings(props: {
             layout={kind === layout.kind ? layout : LAYOUTS[kind].defaults}
             count={count}
             shape={area}
+            board={boardOf(kind === layout.kind ? layout : LAYOUTS[kind].defaults)}
             isChosen={kind === layout.kind}
             onChoose={() => edits.setKind(kind)}
           />
@@ -96,12 +107,21 @@ function LayoutCell(props: {
   count: number;
   /** The area that is really divided: it decides how a grid or a halving falls out. */
   shape: Size;
+  board: Board | null;
   isChosen: boolean;
   onChoose: () => void;
 }) {
   const { layout, count, isChosen } = props;
   const { title, tree } = LAYOUTS[layout.kind];
-  const tiles = sampleTiles(layout, count, props.shape, { x: 0, y: 0, ...DRAWING }, GAP, SCALE);
+  const tiles = sampleTiles(
+    layout,
+    count,
+    props.shape,
+    { x: 0, y: 0, ...DRAWING },
+    GAP,
+    SCALE,
+    props.board,
+  );
   return (
     <chakra.button
       type="button"

@@ -1,0 +1,124 @@
+import {
+  blockOf,
+  deskInForce,
+  letterOf,
+  offerNow,
+  placedRect,
+  placingArea,
+  previewedPlacement,
+  type Rect,
+  type Situation,
+} from '@sorn/core';
+import { useBench } from '../../data/bench-context.ts';
+import { onSheet, type Viewport } from '../../sheet/viewport.ts';
+
+/** What lies over the windows while something is placed: where it would land, what is offered, or the lettered grid. */
+export function PlacingMarks({ view }: { view: Viewport }) {
+  const session = useBench((bench) => bench.session);
+  const profile = useBench((bench) => bench.profile);
+  const { picking, previewing } = session;
+  if (!picking && !previewing) return null;
+  const situation = { session, profile, desk: deskInForce(profile, session) };
+  if (previewing) {
+    const there = previewedPlacement(situation);
+    return there && <Outline name="preview" rect={there} view={view} />;
+  }
+  if (picking?.by === 'offer') {
+    const offer = offerNow(situation, picking);
+    return offer && <Outline name="offer" rect={offer.place.rect} view={view} />;
+  }
+  return picking?.by === 'corner' ? (
+    <CornerGrid situation={situation} typed={picking.typed} view={view} />
+  ) : null;
+}
+
+function Outline(props: { name: 'preview' | 'offer' | 'block'; rect: Rect; view: Viewport }) {
+  const { name, rect, view } = props;
+  const frame = onSheet(view, rect);
+  const middle = { x: frame.x + frame.width / 2, y: frame.y + frame.height / 2 };
+  return (
+    <g
+      data-mark={name}
+      data-at={`${rect.x},${rect.y}`}
+      data-size={`${rect.width} × ${rect.height}`}
+    >
+      <rect {...frame} className={`place-outline is-${name}`} />
+      {name !== 'offer' && frame.width > 110 && frame.height > 30 && (
+        <g className="place-size">
+          <rect x={middle.x - 48} y={middle.y - 11} width={96} height={22} />
+          <text x={middle.x} y={middle.y + 4} textAnchor="middle" className="figure marked">
+            {rect.width} × {rect.height}
+          </text>
+        </g>
+      )}
+    </g>
+  );
+}
+
+/** The grid over the focused monitor, lettered along the top and numbered down the side, and the block typed so far. */
+function CornerGrid(props: { situation: Situation; typed: string; view: Viewport }) {
+  const { situation, typed, view } = props;
+  const { session, profile } = situation;
+  const grid = profile.placing.cornerPick;
+  const monitor = session.focusMonitor;
+  const { area, gap } = placingArea(situation, session.shown[monitor] ?? '', monitor);
+  const cell = (axis: 'x' | 'y', at: number) => ({
+    from: at + 1,
+    to: at + 1,
+    of: axis === 'x' ? grid.columns : grid.rows,
+  });
+  const columns = Array.from({ length: grid.columns }, (_, i) =>
+    onSheet(view, placedRect(area, gap, { x: cell('x', i), y: 'full' })),
+  );
+  const rows = Array.from({ length: grid.rows }, (_, i) =>
+    onSheet(view, placedRect(area, gap, { x: 'full', y: cell('y', i) })),
+  );
+  const block = blockOf(grid, typed);
+  const isTyped = (text: string) => typed.includes(text);
+  return (
+    <g data-grid={`${grid.columns} × ${grid.rows}`}>
+      {columns.flatMap((column, i) =>
+        rows.map((row, j) => (
+          <rect
+            key={`${i} ${j}`}
+            className="grid-cell"
+            x={column.x}
+            y={row.y}
+            width={column.width}
+            height={row.height}
+          />
+        )),
+      )}
+      {block && <Outline name="block" rect={placedRect(area, gap, block)} view={view} />}
+      {columns.map(({ x, y, width }, i) => (
+        <GridName
+          key={i}
+          x={x + width / 2}
+          y={y + 16}
+          text={letterOf(i)}
+          isTyped={isTyped(letterOf(i))}
+        />
+      ))}
+      {rows.map(({ x, y, height }, i) => (
+        <GridName
+          key={i}
+          x={x - 14}
+          y={y + height / 2}
+          text={String(i + 1)}
+          isTyped={isTyped(String(i + 1))}
+        />
+      ))}
+    </g>
+  );
+}
+
+function GridName(props: { x: number; y: number; text: string; isTyped: boolean }) {
+  return (
+    <g className={`grid-name${props.isTyped ? ' is-typed' : ''}`}>
+      <rect x={props.x - 10} y={props.y - 10} width={20} height={20} />
+      <text x={props.x} y={props.y + 5} textAnchor="middle">
+        {props.text}
+      </text>
+    </g>
+  );
+}
