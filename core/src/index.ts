@@ -37,6 +37,7 @@ export * from './desk/roles.ts';
 export * from './zones/block-zone.ts';
 export * from './zones/board.ts';
 export { boardMeant } from './zones/divided.ts';
+export * from './zones/drawn.ts';
 export * from './zones/edit.ts';
 export * from './zones/fitting.ts';
 export { STARTER_BOARDS } from './zones/starters.ts';

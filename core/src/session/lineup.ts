@@ -57,8 +57,8 @@ export function lineupOf(
 }
 
 /**
- * Which open window each of a lineup's is: of one app those with its very title first, then in the order in
- * which they opened. Null where none is open.
+ * Which open window each of a lineup's is: itself where it is open and titled as then; else of one app those
+ * with its very title first, then in the order in which they opened. Null where none is open.
  */
 export function matched(session: Session, wanted: readonly LineupWindow[]): (string | null)[] {
   const left = new Set(session.windows.filter(({ held }) => held !== 'left-alone'));
@@ -75,7 +75,12 @@ export function matched(session: Session, wanted: readonly LineupWindow[]): (str
     });
   const isOfApp = (window: SessionWindow, of: LineupWindow) =>
     of.app === undefined ? window.id === of.id : window.app === of.app;
-  take((window, of) => isOfApp(window, of) && window.title === of.title);
+  const hasTitle = (window: SessionWindow, of: LineupWindow) =>
+    isOfApp(window, of) && window.title === of.title;
+  // The very window before another of its kind.
+  take((window, of) => window.id === of.id && hasTitle(window, of));
+  take(hasTitle);
+  take((window, of) => window.id === of.id && isOfApp(window, of));
   take(isOfApp);
   return found;
 }

@@ -1,3 +1,4 @@
+import { freeId } from '../desk/edit.ts';
 import { shareLength } from '../geometry/length.ts';
 import { axisOf, isForward, type Direction } from '../geometry/direction.ts';
 import type { Axis } from '../geometry/rect.ts';
@@ -72,7 +73,7 @@ export function zoneStretched(board: Board, name: string, direction: Direction):
   });
 }
 
-/** A zone over other cells; null where another zone has that name already. */
+/** A zone under another name; null where another zone has that name already. */
 export function zoneRenamed(board: Board, name: string, to: string): Board | null {
   const next = to.trim();
   if (next === '' || next.length > 80) return null;
@@ -189,4 +190,29 @@ export function withLineMoved(
     Number(((weight * sum) / weights.length).toFixed(6)),
   );
   return { ...board, [tracksOn(axis)]: even };
+}
+
+/** The profile with one more board: a copy of another, under an id and a name of its own. */
+export function withBoardAdded(profile: Profile, board: Board): { profile: Profile; id: string } {
+  const name = board.name ?? board.id;
+  const id = freeId(
+    name,
+    profile.boards.map((each) => each.id),
+  );
+  const names = profile.boards.map((each) => each.name ?? each.id);
+  let free = name;
+  for (let number = 2; names.includes(free); number++) free = `${name} ${number}`;
+  return { profile: { ...profile, boards: [...profile.boards, { ...board, id, name: free }] }, id };
+}
+
+export function withoutBoard(profile: Profile, id: string): Profile {
+  return { ...profile, boards: profile.boards.filter((board) => board.id !== id) };
+}
+
+/** A board earlier (−1) or later (1) in the profile: of those that fit a monitor the first is its own. */
+export function boardReordered(profile: Profile, id: string, by: 1 | -1): Profile {
+  const at = profile.boards.findIndex((board) => board.id === id);
+  const other = profile.boards[at + by];
+  if (at < 0 || !other) return profile;
+  return { ...profile, boards: profile.boards.with(at, other).with(at + by, profile.boards[at]!) };
 }

@@ -6,6 +6,7 @@ import { DeskView } from '../views/desk/DeskView.tsx';
 import { ProfilesView } from '../views/profiles/ProfilesView.tsx';
 import { RehearseView } from '../views/rehearse/RehearseView.tsx';
 import { TilingView } from '../views/tiling/TilingView.tsx';
+import { ZonesView } from '../views/zones/ZonesView.tsx';
 import { useColourMode } from './colour-mode.ts';
 import { Fault } from './Fault.tsx';
 import { OpenProfile } from './OpenProfile.tsx';
@@ -23,6 +24,7 @@ const router = createBrowserRouter([
       { index: true, element: <Navigate to="tiling" replace /> },
       { path: 'desk', element: <DeskView /> },
       { path: 'tiling', element: <TilingView /> },
+      { path: 'zones', element: <ZonesView /> },
       { path: 'rehearse', element: <RehearseView /> },
       { path: '*', element: <Navigate to=".." replace /> },
     ],

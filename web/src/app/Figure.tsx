@@ -1,6 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useId, useRef, useState, type KeyboardEvent, type Ref } from 'react';
 
+import { FieldFault } from './FieldFault.tsx';
+
 export interface FigureProps {
   label: string;
   value: number;
@@ -104,23 +106,7 @@ export function Figure(props: FigureProps) {
           {unit}
         </chakra.span>
       )}
-      {fault !== null && (
-        <chakra.span
-          id={faultId}
-          role="alert"
-          position="absolute"
-          zIndex="1"
-          top="100%"
-          right="0"
-          bg="vermilion"
-          color="petrol.contrast"
-          fontSize="12px"
-          px="6px"
-          whiteSpace="nowrap"
-        >
-          {fault}
-        </chakra.span>
-      )}
+      {fault !== null && <FieldFault id={faultId}>{fault}</FieldFault>}
     </Box>
   );
 }

@@ -5,6 +5,7 @@ import {
   HELD_COMMANDS,
   LAYOUT_KINDS,
   LAYOUTS,
+  LAST,
   MODES,
   nearness,
   PLAIN_COMMANDS,
@@ -14,7 +15,7 @@ import {
 import { Command as Finder } from 'cmdk';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { useBench, useBenchStore } from '../data/bench-context.ts';
+import { useBench, useBenchStore, usePlacedDesk } from '../data/bench-context.ts';
 import { MODE_WORDS, useDeskChange } from './Connections.tsx';
 import { useColourMode } from './colour-mode.ts';
 import type { Panel as PanelName } from './Frame.tsx';
@@ -53,7 +54,7 @@ export function FindAnything(props: {
             },
           }}
         >
-          <Finder.Input placeholder="Type a view, command, workspace, app or setting" />
+          <Finder.Input placeholder="Type a view, command, workspace, zone, app or setting" />
         </chakra.div>
         <Box
           mt="8px"
@@ -101,11 +102,16 @@ export function FindAnything(props: {
   );
 }
 
+const NO_LINEUPS: readonly { name: string }[] = [];
+
 function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
   const profile = useBench((bench) => bench.profile);
   const store = useBenchStore();
   const navigate = useNavigate();
   const { goTo, setMode } = useDeskChange();
+  const { focused } = usePlacedDesk();
+  const board = focused.zoned?.board ?? focused.boards.fitting[0];
+  const lineups = useBench((bench) => bench.session.lineups) ?? NO_LINEUPS;
   return useMemo(() => {
     const bindings = starterKeys(profile);
     const command = (group: string, wanted: Command, text = commandText(wanted)): Found => {
@@ -163,6 +169,18 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
       ...profile.workspaces.map(({ id, name }) =>
         command('Workspaces', { command: 'go-workspace', which: id }, `${id} ${name ?? ''}`.trim()),
       ),
+      ...(board?.zones ?? []).map(({ name }, i) =>
+        // By number where there is a key for that.
+        command(
+          'Zones here',
+          { command: 'place-in-zone', zone: i < 9 ? String(i + 1) : name },
+          `${i + 1} ${name}`,
+        ),
+      ),
+      ...lineups.map(({ name }) =>
+        command('Lineups', { command: 'recall-lineup', which: name }, name),
+      ),
+      command('Lineups', { command: 'recall-lineup', which: LAST }, 'Placed together last'),
       ...profile.apps.map(({ id, name }) =>
         command('Open an app', { command: 'open-app', app: id }, name ?? id),
       ),
@@ -173,5 +191,5 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
         command('Commands', { command: id }),
       ),
     ];
-  }, [profile, store, navigate, onPanel, goTo, setMode]);
+  }, [profile, store, navigate, onPanel, goTo, setMode, board, lineups]);
 }

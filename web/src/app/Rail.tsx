@@ -1,11 +1,12 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { Columns3, Monitor, Play } from 'lucide-react';
+import { Columns3, LayoutPanelLeft, Monitor, Play } from 'lucide-react';
 import { NavLink } from 'react-router';
 
 /** The views there are, in the rail's order, with their digits. */
 export const VIEWS = [
   { path: 'desk', word: 'Desk', digit: '1', Icon: Monitor },
   { path: 'tiling', word: 'Tiling', digit: '2', Icon: Columns3 },
+  { path: 'zones', word: 'Zones', digit: '3', Icon: LayoutPanelLeft },
   { path: 'rehearse', word: 'Rehearse', digit: '6', Icon: Play },
 ] as const;
 

@@ -1,5 +1,6 @@
-import { chakra } from '@chakra-ui/react';
-import { useState } from 'react';
+import { Box, chakra } from '@chakra-ui/react';
+import { useId, useState, type Ref } from 'react';
+import { FieldFault } from './FieldFault.tsx';
 
 const Input = chakra('input', {
   base: {
@@ -24,33 +25,45 @@ export function TextField(props: {
   /** An empty text is put back. */
   isNeeded?: boolean;
   placeholder?: string;
+  /** Why a text cannot be taken; null where it can. */
+  faultOf?: (text: string) => string | null;
+  inputRef?: Ref<HTMLInputElement>;
   onChange: (value: string) => void;
 }) {
+  const { label, value, isNeeded, placeholder, faultOf, inputRef, onChange } = props;
   const [typed, setTyped] = useState<string | null>(null);
+  const faultId = useId();
+  const fault = typed === null ? null : (faultOf?.(typed.trim()) ?? null);
   const take = () => {
     const text = typed?.trim();
     setTyped(null);
-    if (text === undefined || text === props.value || (props.isNeeded && text === '')) return;
-    props.onChange(text);
+    if (text === undefined || text === value || (isNeeded && text === '')) return;
+    if (fault === null) onChange(text);
   };
   return (
-    <Input
-      aria-label={props.label}
-      autoComplete="off"
-      maxLength={400}
-      placeholder={props.placeholder}
-      value={typed ?? props.value}
-      onFocus={(event) => event.currentTarget.select()}
-      onChange={(event) => setTyped(event.target.value)}
-      onBlur={take}
-      onKeyDown={(event) => {
-        if (event.key === 'Escape') {
-          setTyped(null);
-          // The blur that follows must find nothing typed.
-          const field = event.currentTarget;
-          setTimeout(() => field.blur());
-        } else if (event.key === 'Enter') event.currentTarget.blur();
-      }}
-    />
+    <Box position="relative" width="100%">
+      {fault !== null && <FieldFault id={faultId}>{fault}</FieldFault>}
+      <Input
+        ref={inputRef}
+        aria-invalid={fault !== null}
+        aria-describedby={fault === null ? undefined : faultId}
+        aria-label={label}
+        autoComplete="off"
+        maxLength={400}
+        placeholder={placeholder}
+        value={typed ?? value}
+        onFocus={(event) => event.currentTarget.select()}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={take}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') {
+            setTyped(null);
+            // The blur that follows must find nothing typed.
+            const field = event.currentTarget;
+            setTimeout(() => field.blur());
+          } else if (event.key === 'Enter' && fault === null) event.currentTarget.blur();
+        }}
+      />
+    </Box>
   );
 }

@@ -12,7 +12,8 @@ interface Props {
 }
 
 /** A monitor's outline, its reserved edges, and the tab outside it. */
-export function MonitorDrawing({ monitor, view, placed }: Props) {
+export function MonitorDrawing(props: Props & { isPlan: boolean }) {
+  const { monitor, view, placed, isPlan } = props;
   const hue = useBench((bench) => bench.profile.look.focusFrame.hue);
   const hasFocus = useBench(
     (bench) => bench.session.focusMonitor === monitor.id && bench.session.focus === undefined,
@@ -35,7 +36,7 @@ export function MonitorDrawing({ monitor, view, placed }: Props) {
     <g data-monitor={monitor.id}>
       <rect {...frame} className={isUnplugged ? 'other-monitor' : 'monitor'} />
       <ReservedEdges frame={frame} area={area} />
-      {hasFocus && (
+      {hasFocus && !isPlan && (
         <rect
           x={area.x + 4}
           y={area.y + 4}
@@ -47,7 +48,7 @@ export function MonitorDrawing({ monitor, view, placed }: Props) {
           <title>This monitor has the focus and shows no window</title>
         </rect>
       )}
-      {isEmpty && (
+      {isEmpty && !isPlan && (
         <text
           x={area.x + area.width / 2}
           y={area.y + area.height / 2}

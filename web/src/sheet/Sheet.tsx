@@ -27,14 +27,26 @@ export interface SheetProps {
   onWindow?: (id: string) => void;
   /** What the sheet fits around; all monitors where left out. */
   around?: readonly Rect[];
+  /** The monitors alone, without windows. */
+  isPlan?: boolean;
+  /** Arrow keys with Shift are the view's own. */
+  keepsShift?: boolean;
   /** A drawing to compare: it has no keys, does not move, and says what it shows in the place of a title block. */
   still?: string;
 }
 
+const PANNING = [
+  ['ArrowLeft', 60, 0, '←'],
+  ['ArrowRight', -60, 0, '→'],
+  ['ArrowUp', 0, 60, '↑'],
+  ['ArrowDown', 0, -60, '↓'],
+] as const;
+
 const NO_KEYS: readonly PageKey[] = [];
 
 /** The true-scale drawing of the desk. Zooms and pans by key and pointer; 0 fits the desk, then one monitor. */
-export function Sheet({ placed, marks, notes, onWindow, around, still }: SheetProps) {
+export function Sheet(props: SheetProps) {
+  const { placed, marks, notes, onWindow, around, still, isPlan = false } = props;
   const { desk, placements, focused } = placed;
   const session = useBench((bench) => bench.session);
   const look = useBench((bench) => bench.profile.look);
@@ -56,14 +68,7 @@ export function Sheet({ placed, marks, notes, onWindow, around, still }: SheetPr
       minor: true,
       run: () => (release() ? setOneMonitor(false) : setOneMonitor(!oneMonitor)),
     },
-    ...(
-      [
-        ['ArrowLeft', 60, 0, '←'],
-        ['ArrowRight', -60, 0, '→'],
-        ['ArrowUp', 0, 60, '↑'],
-        ['ArrowDown', 0, -60, '↓'],
-      ] as const
-    ).map(([key, x, y, cap]) => ({
+    ...(props.keepsShift ? [] : PANNING).map(([key, x, y, cap]) => ({
       keys: [key],
       shift: true,
       caps: ['Shift', cap],
@@ -74,10 +79,11 @@ export function Sheet({ placed, marks, notes, onWindow, around, still }: SheetPr
   ];
   usePageKeys(`sheet${still ?? ''}`, still === undefined ? keys : NO_KEYS);
 
-  const shown = inDrawingOrder(placements, session);
+  const drawn = isPlan ? [] : placements;
+  const shown = inDrawingOrder(drawn, session);
   const needs = needsByWindow(placed.findings);
   const piles = pilesOf(
-    placements.filter(
+    drawn.filter(
       ({ shown: isShown, tile, workspace, monitor }) =>
         !session.unplugged && !isShown && tile !== null && session.shown[monitor] === workspace,
     ),
@@ -106,7 +112,13 @@ export function Sheet({ placed, marks, notes, onWindow, around, still }: SheetPr
         <Patterns />
         <rect width="100%" height="100%" fill="url(#sheet-grid)" />
         {desk.monitors.map((monitor) => (
-          <MonitorDrawing key={monitor.id} monitor={monitor} view={view} placed={placed} />
+          <MonitorDrawing
+            key={monitor.id}
+            monitor={monitor}
+            view={view}
+            placed={placed}
+            isPlan={isPlan}
+          />
         ))}
         {desk.others.map((monitor) => (
           <OtherMonitor
@@ -117,10 +129,10 @@ export function Sheet({ placed, marks, notes, onWindow, around, still }: SheetPr
             view={view}
           />
         ))}
-        {(session.unplugged ? [] : placed.shown).map((arranged) => (
+        {(session.unplugged || isPlan ? [] : placed.shown).map((arranged) => (
           <StripDrawing key={arranged.monitor.id} arranged={arranged} view={view} />
         ))}
-        {(session.unplugged || session.desktop ? [] : placed.shown).map((arranged) => (
+        {(session.unplugged || session.desktop || isPlan ? [] : placed.shown).map((arranged) => (
           <ZonesDrawing key={arranged.monitor.id} arranged={arranged} view={view} />
         ))}
         {piles.map((pile) => (

@@ -54,6 +54,21 @@ describe('a lineup', () => {
     expect(retitled.at('shell-2').tile).not.toBeNull();
   });
 
+  it('takes its own windows before others of the same app and title', () => {
+    const twins = testDesk(profile, {
+      windows: [app('map'), { id: 'map-2', app: 'map', title: 'map' }],
+      focus: 'map-2',
+    });
+    const saved = twins.run('place-left', {
+      command: 'put-on-workspace',
+      which: '1',
+      follow: true,
+    });
+    const back = saved.run(save('one'), 'put-back', recall('one'));
+    expect(back.at('map-2')).toMatchObject({ workspace: '1', placed: { width: 1709 } });
+    expect(back.at('map-1').workspace).toBe('B');
+  });
+
   it('brings an arrangement with its layout, its adjustments and its tree by hand', () => {
     const split = desk.run(
       'split-down',

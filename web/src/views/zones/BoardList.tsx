@@ -1,0 +1,89 @@
+import { chakra, Flex } from '@chakra-ui/react';
+import { boardName, type Board, type BoardFit } from '@sorn/core';
+import { KeyCap } from '../../app/KeyCap.tsx';
+import { Section } from '../../app/Section.tsx';
+import { TextButton } from '../../app/TextButton.tsx';
+import { BoardPicture } from './BoardPicture.tsx';
+import type { ZoneEdits } from './edits.ts';
+
+/** The boards of the profile, in their order: of those that fit a monitor the first is the one it gets. */
+export function BoardList(props: {
+  fits: readonly BoardFit[];
+  board: Board | null;
+  edits: ZoneEdits;
+  onBoard: (id: string) => void;
+  onAdd: () => void;
+}) {
+  const { fits, board: inHand, edits, onBoard, onAdd } = props;
+  return (
+    <Section
+      title="Boards"
+      note={
+        <Flex as="span" gap="6px" align="center">
+          <KeyCap>[</KeyCap>
+          <KeyCap>]</KeyCap> in hand <KeyCap>B</KeyCap> add
+        </Flex>
+      }
+    >
+      {fits.length === 0 && (
+        <chakra.p fontSize="13px" color="slate">
+          No board yet. A board is a drawing of zones that windows are put into.{' '}
+          <TextButton onClick={onAdd}>Begin from a ready-made one</TextButton>, or{' '}
+          <TextButton onClick={edits.addEmpty}>from an empty grid</TextButton>.
+        </chakra.p>
+      )}
+      <chakra.ul maxHeight="246px" overflowY="auto">
+        {fits.map(({ board, fits: doesFit }) => {
+          const isHere = board.id === inHand?.id;
+          return (
+            <chakra.li
+              key={board.id}
+              data-board-line={board.id}
+              display="flex"
+              alignItems="center"
+              gap="10px"
+              px="7px"
+              py="3px"
+              borderLeft="3px solid"
+              borderColor={isHere ? 'petrol' : 'transparent'}
+              bg={isHere ? 'petrol.wash' : 'transparent'}
+            >
+              <BoardPicture board={board} width={42} height={24} />
+              <chakra.button
+                type="button"
+                aria-pressed={isHere}
+                fontSize="13px"
+                fontWeight={isHere ? 650 : 400}
+                whiteSpace="nowrap"
+                overflow="hidden"
+                textOverflow="ellipsis"
+                cursor="pointer"
+                onClick={() => onBoard(board.id)}
+              >
+                {boardName(board)}
+              </chakra.button>
+              <chakra.span flex="1" />
+              <chakra.span fontSize="12px" color="slate" whiteSpace="nowrap">
+                {doesFit ? `${board.zones.length} zones` : 'not here'}
+              </chakra.span>
+            </chakra.li>
+          );
+        })}
+      </chakra.ul>
+      {inHand && (
+        <Flex gap="14px" mt="6px" fontSize="12px" color="slate" align="center">
+          <span>
+            <KeyCap>G</KeyCap> earlier
+          </span>
+          <span>
+            <KeyCap>Shift</KeyCap> <KeyCap>G</KeyCap> later
+          </span>
+          <chakra.span flex="1" />
+          <TextButton label={`Delete the board ${boardName(inHand)}`} onClick={edits.drop}>
+            delete
+          </TextButton>
+        </Flex>
+      )}
+    </Section>
+  );
+}

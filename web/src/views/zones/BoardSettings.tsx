@@ -1,0 +1,95 @@
+import { chakra } from '@chakra-ui/react';
+import { boardName, type Board, type BoardShape } from '@sorn/core';
+import { Figure } from '../../app/Figure.tsx';
+import { Section } from '../../app/Section.tsx';
+import { Choice, SettingRow } from '../../app/SettingRow.tsx';
+import { Select } from '../../app/Select.tsx';
+import { TextField } from '../../app/TextField.tsx';
+import { useBench } from '../../data/bench-context.ts';
+import type { ZoneEdits } from './edits.ts';
+
+/** What the board in hand is called, and for which shape of work area it is. */
+export function BoardSettings({ board, edits }: { board: Board; edits: ZoneEdits }) {
+  const monitors = useBench((bench) => bench.profile.monitors);
+  const shape = board.for;
+  const set = (patch: Partial<Record<keyof BoardShape, unknown>>) => {
+    const next = { ...shape, ...patch };
+    const said = Object.entries(next).filter(([, value]) => value !== undefined);
+    edits.setShape(Object.fromEntries(said) as BoardShape);
+  };
+  const turned = shape.turned === undefined ? 'any' : shape.turned ? 'high' : 'wide';
+  return (
+    <Section title="Board" note="and the monitors it is for">
+      <SettingRow label="Name">
+        <TextField
+          label="Name of the board"
+          value={boardName(board)}
+          isNeeded
+          onChange={edits.setName}
+        />
+      </SettingRow>
+      <SettingRow
+        label="Aspect at least"
+        onSetBack={
+          shape.leastAspect === undefined ? undefined : () => set({ leastAspect: undefined })
+        }
+      >
+        <Figure
+          label="Least aspect of the work area"
+          value={shape.leastAspect ?? 0}
+          least={0}
+          most={20}
+          step={0.1}
+          decimals={2}
+          onChange={(aspect) => set({ leastAspect: aspect < 0.05 ? undefined : aspect })}
+        />
+      </SettingRow>
+      <SettingRow
+        label="Width at least"
+        onSetBack={
+          shape.leastWidth === undefined ? undefined : () => set({ leastWidth: undefined })
+        }
+      >
+        <Figure
+          label="Least width of the work area"
+          value={shape.leastWidth ?? 0}
+          least={0}
+          most={10_000}
+          step={10}
+          unit="px"
+          onChange={(width) => set({ leastWidth: width === 0 ? undefined : Math.round(width) })}
+        />
+      </SettingRow>
+      <SettingRow label="Shape">
+        <span />
+      </SettingRow>
+      <Choice
+        label="Shape of the work area"
+        value={turned}
+        options={[
+          { value: 'any', text: 'any' },
+          { value: 'wide', text: 'wide' },
+          { value: 'high', text: 'turned: high' },
+        ]}
+        onChange={(value) => set({ turned: value === 'any' ? undefined : value === 'high' })}
+      />
+      <SettingRow label="Monitor">
+        <Select
+          label="Monitor the board is for"
+          value={shape.monitor ?? ''}
+          options={[
+            { value: '', text: 'any' },
+            ...monitors.map(({ id, name = id }) => ({ value: id, text: name })),
+            ...(shape.monitor !== undefined && !monitors.some(({ id }) => id === shape.monitor)
+              ? [{ value: shape.monitor, text: shape.monitor }]
+              : []),
+          ]}
+          onChange={(monitor) => set({ monitor: monitor === '' ? undefined : monitor })}
+        />
+      </SettingRow>
+      <chakra.p fontSize="12px" color="slate">
+        Figures are of the work area; 0 asks for nothing.
+      </chakra.p>
+    </Section>
+  );
+}

@@ -1,0 +1,82 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { boardFits, deskInForce, letterOf, STARTER_BOARDS, type PlacedMonitor } from '@sorn/core';
+import { KeyCap } from '../../app/KeyCap.tsx';
+import { Panel, usePanelKeys } from '../../app/Panel.tsx';
+import { useBench } from '../../data/bench-context.ts';
+import { BoardPicture } from './BoardPicture.tsx';
+import type { ZoneEdits } from './edits.ts';
+
+/** Boards to begin from, a letter each: those for the monitor in hand first. */
+export function StarterBoards(props: {
+  isOpen: boolean;
+  monitor: PlacedMonitor;
+  edits: ZoneEdits;
+  onClose: () => void;
+}) {
+  return (
+    <Panel title="Add a board" isOpen={props.isOpen} onClose={props.onClose}>
+      <Lines {...props} />
+    </Panel>
+  );
+}
+
+function Lines(props: { monitor: PlacedMonitor; edits: ZoneEdits; onClose: () => void }) {
+  const { monitor, edits, onClose } = props;
+  const session = useBench((bench) => bench.session);
+  const profile = useBench((bench) => bench.profile);
+  const fits = boardFits({ boards: [...STARTER_BOARDS] }, deskInForce(profile, session), monitor);
+  const sorted = [...fits.filter((fit) => fit.fits), ...fits.filter((fit) => !fit.fits)];
+  const lines = [
+    ...sorted.map(({ board, fits: doesFit, because }) => ({
+      board,
+      says: doesFit ? because : `not for ${monitor.name}: ${because}`,
+      take: () => edits.add(board),
+    })),
+    { board: null, says: 'two columns to draw on', take: () => edits.addEmpty() },
+  ];
+  const take = (line: (typeof lines)[number]) => {
+    line.take();
+    onClose();
+  };
+  usePanelKeys((pressed) => {
+    const line = lines.find((_, i) => letterOf(i) === pressed);
+    if (line) take(line);
+    return line !== undefined;
+  });
+  return (
+    <chakra.ul>
+      {lines.map((line, i) => (
+        <chakra.li key={line.board?.id ?? 'empty'} mb="2px">
+          <chakra.button
+            type="button"
+            display="flex"
+            width="100%"
+            alignItems="center"
+            gap="12px"
+            px="6px"
+            py="4px"
+            textAlign="left"
+            cursor="pointer"
+            _hover={{ bg: 'petrol.wash' }}
+            onClick={() => take(line)}
+          >
+            <KeyCap>{letterOf(i)}</KeyCap>
+            {line.board ? (
+              <BoardPicture board={line.board} width={66} height={34} />
+            ) : (
+              <Box width="66px" height="34px" border="1px dashed" borderColor="slate" />
+            )}
+            <Flex direction="column" minW="0">
+              <chakra.span fontSize="13px" fontWeight={600}>
+                {line.board?.name ?? 'Empty grid'}
+              </chakra.span>
+              <chakra.span fontSize="12px" color="slate">
+                {line.says}
+              </chakra.span>
+            </Flex>
+          </chakra.button>
+        </chakra.li>
+      ))}
+    </chakra.ul>
+  );
+}

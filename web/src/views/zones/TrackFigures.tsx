@@ -1,0 +1,102 @@
+import { Box } from '@chakra-ui/react';
+import type { DrawnBoard, Measure } from '@sorn/core';
+import type { RefObject } from 'react';
+import { Figure } from '../../app/Figure.tsx';
+import { DimensionLine } from '../../sheet/DimensionLine.tsx';
+import { onSheet, type Viewport } from '../../sheet/viewport.ts';
+import type { ZoneEdits } from './edits.ts';
+
+/** How far outside the work area the dimension lines lie, in screen pixels: above clear of the monitor's tab. */
+const ABOVE = { tab: 44, bare: 22 };
+const BESIDE = 24;
+
+interface Track {
+  axis: 'x' | 'y';
+  track: number;
+  weight: number;
+  measure: Measure;
+}
+
+function tracksOf({ board, tracks, area }: DrawnBoard): Track[] {
+  const along = (axis: 'x' | 'y'): Track[] => {
+    const parts = axis === 'x' ? tracks.columns : tracks.rows;
+    const weights = axis === 'x' ? board.columns : board.rows;
+    return parts.map(({ start, size }, i) => ({
+      axis,
+      track: i + 1,
+      weight: weights[i]!,
+      measure: { axis, from: area[axis] + start, to: area[axis] + start + size },
+    }));
+  };
+  return [...along('x'), ...along('y')];
+}
+
+interface LinesProps {
+  drawn: DrawnBoard;
+  view: Viewport;
+  /** The monitor's tab is at its upper edge. */
+  hasTab: boolean;
+}
+
+/** Dimension lines along the columns, above the monitor, and along the rows, left of it. */
+export function TrackLines({ drawn, view, hasTab }: LinesProps) {
+  const above = hasTab ? ABOVE.tab : ABOVE.bare;
+  const frame = onSheet(view, drawn.area);
+  return tracksOf(drawn).map(({ axis, track, measure }) => (
+    <DimensionLine
+      key={`${axis}${track}`}
+      measure={measure}
+      view={view}
+      at={axis === 'x' ? frame.y - above : frame.x - BESIDE}
+      toward={axis === 'x' ? frame.y : frame.x}
+      marked
+    />
+  ));
+}
+
+/** The weight of each track on its line, typed over there. */
+export function TrackFigures(
+  props: LinesProps & {
+    edits: ZoneEdits;
+    /** The first column's. */
+    weightInput: RefObject<HTMLInputElement | null>;
+  },
+) {
+  const { drawn, view, edits, weightInput } = props;
+  const above = props.hasTab ? ABOVE.tab : ABOVE.bare;
+  const frame = onSheet(view, drawn.area);
+  return tracksOf(drawn).map(({ axis, track, weight, measure }) => {
+    const isColumn = axis === 'x';
+    const middle = ((measure.from + measure.to) / 2) * view.scale + (isColumn ? view.x : view.y);
+    const length = (measure.to - measure.from) * view.scale;
+    // A track too short for its figure has it in the inspector alone.
+    if (length < 30) return null;
+    return (
+      <Box
+        key={`${axis}${track}`}
+        position="absolute"
+        px="3px"
+        bg="sheet"
+        lineHeight="20px"
+        style={{
+          left: isColumn ? middle : frame.x - BESIDE,
+          top: isColumn ? frame.y - above : middle,
+          transform: 'translate(-50%, -50%)',
+        }}
+      >
+        <Figure
+          label={`Weight of ${isColumn ? 'column' : 'row'} ${track}`}
+          value={weight}
+          least={0.001}
+          most={1e6}
+          step={0.1}
+          decimals={3}
+          room={Math.max(2, String(Number(weight.toFixed(3))).length)}
+          {...(isColumn && track === 1 && { inputRef: weightInput })}
+          marked
+          onChange={(next) => edits.setWeight(axis, track, next)}
+        />
+      </Box>
+    );
+  });
+}

@@ -1,0 +1,101 @@
+import { chakra, Flex } from '@chakra-ui/react';
+import type { Board } from '@sorn/core';
+import type { RefObject } from 'react';
+import { KeyCap } from '../../app/KeyCap.tsx';
+import { Section } from '../../app/Section.tsx';
+import { SettingRow } from '../../app/SettingRow.tsx';
+import { TextField } from '../../app/TextField.tsx';
+import type { ZoneEdits } from './edits.ts';
+
+const span = ([first, last]: readonly [number, number]) =>
+  first === last ? String(first) : `${first}–${last}`;
+
+/** The zones of the board in hand in their order, and the name of the one in hand. */
+export function ZoneList(props: {
+  board: Board;
+  zone: string;
+  edits: ZoneEdits;
+  onZone: (name: string) => void;
+  nameInput: RefObject<HTMLInputElement | null>;
+}) {
+  const { board, zone, edits, onZone, nameInput } = props;
+  return (
+    <Section
+      title="Zones"
+      note={
+        <Flex as="span" gap="6px" align="center">
+          <KeyCap>J</KeyCap>
+          <KeyCap>K</KeyCap> in hand <KeyCap>N</KeyCap> new
+        </Flex>
+      }
+    >
+      <SettingRow label="Name" caps={['Enter']}>
+        <TextField
+          key={zone}
+          label="Name of the zone"
+          value={zone}
+          isNeeded
+          faultOf={edits.renameFault}
+          inputRef={nameInput}
+          onChange={edits.rename}
+        />
+      </SettingRow>
+      <chakra.ol maxHeight="190px" overflowY="auto" mt="4px" aria-label="Zones in their order">
+        {board.zones.map(({ name, columns, rows }, i) => {
+          const isHere = name === zone;
+          return (
+            <chakra.li
+              key={name}
+              data-zone-line={name}
+              display="flex"
+              alignItems="baseline"
+              gap="8px"
+              px="7px"
+              py="2px"
+              borderLeft="3px solid"
+              borderColor={isHere ? 'petrol' : 'transparent'}
+              bg={isHere ? 'petrol.wash' : 'transparent'}
+            >
+              <chakra.span
+                fontFamily="mono"
+                fontSize="12px"
+                fontStretch="88%"
+                minW="2ch"
+                textAlign="right"
+              >
+                {i + 1}
+              </chakra.span>
+              <chakra.button
+                type="button"
+                aria-pressed={isHere}
+                fontSize="13px"
+                fontWeight={isHere ? 650 : 400}
+                flex="1"
+                minW="0"
+                textAlign="left"
+                truncate
+                cursor="pointer"
+                onClick={() => onZone(name)}
+              >
+                {name}
+              </chakra.button>
+              <chakra.span
+                fontFamily="mono"
+                fontSize="11px"
+                fontStretch="88%"
+                color="slate"
+                whiteSpace="nowrap"
+              >
+                col {span(columns)} · row {span(rows)}
+              </chakra.span>
+            </chakra.li>
+          );
+        })}
+      </chakra.ol>
+      <chakra.p fontSize="12px" color="slate" mt="6px">
+        Windows fill them in this order; a later one lies over. <KeyCap>U</KeyCap> earlier{' '}
+        <KeyCap>O</KeyCap> later.
+      </chakra.p>
+    </Section>
+  );
+}

@@ -1,0 +1,28 @@
+import { withLayoutField, withLayoutKind, withoutSetting } from '@sorn/core';
+import { useBench, useBenchStore } from '../../data/bench-context.ts';
+
+/** Which board is set for the workspace a monitor shows there, and the change of that. */
+export function useUseHere(monitor: string) {
+  const store = useBenchStore();
+  const workspace = useBench((bench) => bench.session.shown[monitor] ?? '');
+  const places = useBench((bench) => bench.profile.tiling.places);
+  const layout = places.find(
+    (place) => place.monitor === monitor && place.workspace === workspace,
+  )?.layout;
+  const board = layout?.kind === 'board' ? (layout.board ?? null) : null;
+  return {
+    workspace,
+    board,
+    /** Arranges the workspace on this monitor by a board; again, as it was before. */
+    toggle(id: string) {
+      const scope = { workspace, monitor };
+      store
+        .getState()
+        .edit((profile) =>
+          board === id
+            ? withoutSetting(profile, scope, 'kind')
+            : withLayoutField(withLayoutKind(profile, scope, 'board'), scope, 'board', 'board', id),
+        );
+    },
+  };
+}
