@@ -110,7 +110,7 @@ interface WindowsPlace {
 const places = new WeakMap<Session['windows'], readonly WindowsPlace[]>();
 
 /** Every workspace and monitor that windows are on. */
-function placesOf(windows: Session['windows']): readonly WindowsPlace[] {
+export function placesOf(windows: Session['windows']): readonly WindowsPlace[] {
   const known = places.get(windows);
   if (known) return known;
   const byWorkspace = new Map<string, Set<string>>();

@@ -2,7 +2,8 @@ import { deskInForce } from '../desk/desk.ts';
 import type { Profile } from '../profile/schema.ts';
 import { arrange } from './arrange.ts';
 import { withSeats } from './commands/board-here.ts';
-import { arrangementOf, placeKey, type Session } from './session.ts';
+import { placesOf } from './place.ts';
+import { arrangementOf, type Session } from './session.ts';
 import type { InZones } from '../zones/seats.ts';
 
 /**
@@ -13,11 +14,7 @@ export function withSeatsKept(session: Session, profile: Profile): Session {
   if (profile.boards.length === 0) return session;
   const desk = deskInForce(profile, session);
   let next = session;
-  const seen = new Set<string>();
-  for (const { workspace, monitor } of session.windows) {
-    const key = placeKey(workspace, monitor);
-    if (seen.has(key)) continue;
-    seen.add(key);
+  for (const { workspace, monitor } of placesOf(session.windows)) {
     const { zoned, tiled } = arrange({ session: next, profile, desk }, workspace, monitor);
     if (!zoned) continue;
     const put = arrangementOf(next, workspace, monitor).inZones?.[zoned.board.id] ?? {};

@@ -3,6 +3,7 @@ import type { Command, CommandId } from './command.ts';
 import { windowsBack } from './desktop.ts';
 import { callApp, findWindow, launch } from './find.ts';
 import { growTowards } from './grow.ts';
+import { boardHere } from './board-here.ts';
 import { useLayout } from './layout.ts';
 import { chooseMode, setMode, useDesk, withoutChoice } from './desks.ts';
 import { goMonitor, putOnMonitor, putWorkspaceOnMonitor } from './monitors.ts';
@@ -96,7 +97,7 @@ export function runCommand(
   if (isStep && session.paused && !OF_CONNECTION.includes(command.command))
     return { outcome: waits(now), isStep: false };
   const outcome = run(now);
-  const isPlacing = PLACING_COMMANDS.includes(command.command);
+  const isPlacing = GIVES_PLACE.includes(command.command);
   return { outcome: isPlacing ? withWhatFollows(now, outcome) : outcome, isStep };
 }
 
@@ -126,11 +127,12 @@ function withWhatFollows(situation: Situation, outcome: Outcome): Outcome {
   const { session } = outcome;
   const window = windowOf(session, session.focus);
   if (session === situation.session || !window) return outcome;
-  if (!window.placing || window.maximised) return outcome;
+  const hasPlace = window.placing ?? boardHere({ ...situation, session }, window);
+  if (!hasPlace) return outcome;
   const remembering = withTogether(situation, outcome);
   return withOffers({ ...situation, session: remembering.session }, remembering, {
     besides: window.id,
-    ...(window.placing.zone && { board: window.placing.zone.board }),
+    ...(window.placing?.zone && { board: window.placing.zone.board }),
   });
 }
 
@@ -149,8 +151,8 @@ export function previewedPlacement(situation: Situation): Placement | null {
   return place(session, profile, desk).placements.find(({ id }) => id === session.focus) ?? null;
 }
 
-/** Commands that say where the focused window goes. */
-export const PLACING_COMMANDS: readonly CommandId[] = [
+/** Commands that give the focused window a place among others. */
+const GIVES_PLACE: readonly CommandId[] = [
   'place-left',
   'place-right',
   'place-up',
@@ -159,10 +161,9 @@ export const PLACING_COMMANDS: readonly CommandId[] = [
   'place-at',
   'place-in-zone',
   'fill-rest',
-  'centre',
-  'maximise',
-  'put-back',
 ];
+/** Commands that say where the focused window goes. */
+const PLACING_COMMANDS: readonly CommandId[] = [...GIVES_PLACE, 'centre', 'maximise', 'put-back'];
 /** What is connected changes also while the engine is paused. */
 const OF_CONNECTION: readonly CommandId[] = ['use-desk', 'desk-mode', 'put-workspace-on-monitor'];
 /** What can bring a monitor back where none is connected. */

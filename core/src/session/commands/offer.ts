@@ -38,7 +38,7 @@ export function offered(situation: Situation): { decided: string; because: strin
   const { width, height } = offer.place.rect;
   const where = offer.place.zone?.name ?? `${width} × ${height}`;
   return {
-    decided: `${where} is offered to ${offer.windows.length} windows`,
+    decided: `${where} is offered to ${countText(offer.windows.length)}`,
     because: 'it is empty; digits choose, Escape ends',
   };
 }
@@ -76,4 +76,8 @@ export function fillRest(situation: Situation): Outcome {
     decided: `${rect.width} × ${rect.height}`,
     because: 'the largest empty place beside placed windows',
   });
+}
+
+function countText(windows: number): string {
+  return windows === 1 ? 'one window' : `${windows} windows`;
 }

@@ -55,7 +55,22 @@ describe('an offer', () => {
     expect(picking(fixed.run('place-left'))).toBeUndefined();
   });
 
-  it('fits the brim of a board: its empty zones, in order', () => {
+  it('follows on a board, too, where a window there has no place', () => {
+    const floating = testDesk(
+      { ...OFFICE, tiling: { layout: { kind: 'board' } } },
+      { windows: [{ id: 'a' }, { id: 'f', held: 'floating' }], focus: 'a' },
+    );
+    const moved = floating.run({ command: 'place-in-zone', zone: 'low' });
+    expect(said(moved)).toBe('left is offered to one window');
+    expect(moved.run(pick('1')).at('f')).toMatchObject({ zones: ['left'], held: 'floating' });
+    const lead = testDesk(OFFICE, {
+      windows: [{ id: 'a' }, { id: 'f', held: 'floating' }],
+      focus: 'a',
+    });
+    expect(said(lead.run('pick-board', 'pick-take'))).toBe('middle is offered to 2 windows');
+  });
+
+  it('has the empty zones of a board, in order', () => {
     const board = testDesk(
       { ...OFFICE, tiling: { layout: { kind: 'board' } } },
       { ...windows('a', 'b'), focus: 'a' },

@@ -191,7 +191,8 @@ function takeBoard(situation: Situation): Outcome {
   if (!marked) return nothing(session, 'no zone board fits this monitor');
   const closed = { ...situation, session: without(session) };
   const outcome = useLayout(closed, { kind: 'board', board: marked.board.id });
-  return asStep(closed.session, outcome, 'pick-board');
+  const step = asStep(closed.session, outcome, 'pick-board');
+  return withOffers({ ...situation, session: step.session }, step, {});
 }
 
 function pickedBoard(

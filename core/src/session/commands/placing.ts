@@ -5,6 +5,7 @@ import type { Axis } from '../../geometry/rect.ts';
 import { alongText } from '../../placing/along.ts';
 import { nextRung, onSide, type PlacingSide } from '../../placing/ladder.ts';
 import type { Along } from '../../profile/placing.ts';
+import { placingArea } from '../placed.ts';
 import type { Placing } from '../schema.ts';
 import {
   did,
@@ -21,6 +22,7 @@ import {
 import { boardHere, withSeats } from './board-here.ts';
 import { focusedWindow, isOutcome } from './focused.ts';
 import { joined } from './join.ts';
+import { placeInFocus } from './shares.ts';
 
 const UNPLACED: Placing = { x: 'full', y: 'full' };
 
@@ -55,8 +57,8 @@ export function placeTowards(situation: Situation, direction: Direction): Outcom
 
 /** place-middle: in the middle of the longer side of the work area, a rung further with every press. */
 export function placeMiddle(situation: Situation): Outcome {
-  const window = windowOf(situation.session, situation.session.focus);
-  const { width, height } = monitorOf(situation.desk, window?.monitor ?? '');
+  const { workspace, monitor } = placeInFocus(situation.session);
+  const { width, height } = placingArea(situation, workspace, monitor).area;
   return steppedOn(situation, width >= height ? 'x' : 'y', 'middle', () =>
     nothing(situation.session, 'it is in the middle'),
   );

@@ -15,7 +15,7 @@ const ASKS: Record<PickerKind, string> = {
 /** What is said while nothing is typed and there is nothing to choose. */
 const NONE_YET: Partial<Record<PickerKind, string>> = {
   'save-lineup': 'Type a name for the windows of this workspace and their places.',
-  'recall-lineup': 'No lineup is saved yet: Meta Ctrl Shift / saves one.',
+  'recall-lineup': 'No lineup is saved yet, and no windows were placed together.',
   'forget-lineup': 'No lineup is saved.',
 };
 

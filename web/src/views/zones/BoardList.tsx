@@ -15,6 +15,7 @@ export function BoardList(props: {
   onAdd: () => void;
 }) {
   const { fits, board: inHand, edits, onBoard, onAdd } = props;
+  const unfit = fits.find(({ board, fits: doesFit }) => board.id === inHand?.id && !doesFit);
   return (
     <Section
       title="Boards"
@@ -70,6 +71,11 @@ export function BoardList(props: {
           );
         })}
       </chakra.ul>
+      {unfit && (
+        <chakra.p fontSize="12px" color="slate" mt="6px">
+          {boardName(unfit.board)} is not for this monitor: {unfit.because}.
+        </chakra.p>
+      )}
       {inHand && (
         <Flex gap="14px" mt="6px" fontSize="12px" color="slate" align="center">
           <span>
