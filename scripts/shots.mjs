@@ -29,6 +29,28 @@ const SHOTS = [
   },
   { name: 'desk-day', path: '/bulletin-desk/desk', keys: [']', ']'] },
   { name: 'desk-cable-night', path: '/bulletin-desk/desk', night: true, keys: ['x', '2'] },
+  {
+    name: 'zones-day',
+    path: '/bulletin-desk/zones',
+    keys: [']', 'n', 'ArrowRight', 'Shift+ArrowRight', 'Control+ArrowLeft', 'Control+ArrowLeft'],
+  },
+  {
+    name: 'rehearse-offer-day',
+    path: '/bulletin-desk/rehearse',
+    keys: ['Enter', 'Meta+Control+KeyJ', 'Meta+Control+KeyI', '1'],
+  },
+  {
+    name: 'rehearse-corner-night',
+    path: '/bulletin-desk/rehearse',
+    night: true,
+    keys: ['Enter', 'Meta+KeyC', 'b', 'd', '2'],
+  },
+  {
+    name: 'rehearse-boards-night',
+    path: '/bulletin-desk/rehearse',
+    night: true,
+    keys: ['Enter', 'Meta+KeyY', 'b'],
+  },
   { name: 'profiles-day', path: '/profiles' },
 ];
 
