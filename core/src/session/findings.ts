@@ -15,7 +15,7 @@ export type Finding =
       needs: number;
     }
   | { kind: 'no-tile'; window: string; workspace: string; monitor: string; now: 'float' | 'stack' }
-  /** A zone board that finds every zone taken and lets the rest float. */
+  /** A window that finds no empty zone on a board, and floats. */
   | { kind: 'no-zone'; window: string; workspace: string; monitor: string }
   /** The layout is a zone board, and none fits the monitor. */
   | { kind: 'no-board'; workspace: string; monitor: string }
@@ -40,7 +40,7 @@ export function findingText(finding: Finding, name: (id: string) => string): str
     case 'no-tile':
       return `${name(finding.window)} has no tile on workspace ${finding.workspace}: it ${finding.now === 'float' ? 'floats' : 'lies beneath the last one'} until the rest fits.`;
     case 'no-zone':
-      return `${name(finding.window)} floats: every zone on workspace ${finding.workspace} is taken.`;
+      return `${name(finding.window)} floats: no zone on workspace ${finding.workspace} is empty.`;
     case 'no-board':
       return `No zone board fits ${name(finding.monitor)}: the windows of workspace ${finding.workspace} float there.`;
     case 'crowded':

@@ -57,6 +57,7 @@ function candidates(
       window.monitor === monitor &&
       window.id !== besides &&
       window.held !== 'left-alone' &&
+      window.kind === 'normal' &&
       window.resizable !== false &&
       isShown(session, window),
   );

@@ -114,7 +114,10 @@ export function stepped(situation: Situation, command: Command): Outcome {
 /** The key of a command is pressed and held: a placing is outlined first, where previews are on. */
 export function keyHeld(situation: Situation, command: Command): Outcome {
   const { preview } = situation.profile.placing;
-  if (!preview || !PLACING_COMMANDS.includes(command.command)) return stepped(situation, command);
+  const { paused, unplugged } = situation.session;
+  const isOutlined = preview && !paused && !unplugged;
+  if (!isOutlined || !PLACING_COMMANDS.includes(command.command))
+    return stepped(situation, command);
   const session = settled(situation, command.command);
   return did(
     { ...session, previewing: command as Previewing },

@@ -22,7 +22,7 @@ import {
 import { lookAhead } from './focus.ts';
 import { joined } from './join.ts';
 import { withPlacing } from './placing.ts';
-import { moveOverZones } from './zones.ts';
+import { moveOverZones, moveOverZonesInOrder } from './zones.ts';
 
 /** True for a window that takes part in the same layout as another one. */
 function tiledHere(session: Session, { workspace, monitor }: SessionWindow, id: string): boolean {
@@ -161,8 +161,10 @@ function tiledAhead(situation: Situation, direction: Direction): SessionWindow |
   return ahead.window;
 }
 
-/** move-earlier (−1) and move-later (1): exchanges with the neighbour in the order. */
+/** move-earlier (−1) and move-later (1): exchanges with the neighbour in the order; on a board, with the zone before or after. */
 export function moveInOrder(situation: Situation, step: 1 | -1): Outcome {
+  const overZones = moveOverZonesInOrder(situation, step);
+  if (overZones) return overZones;
   const focused = focusedTiled(situation);
   if (!('window' in focused)) return focused;
   const { window, tiled } = focused;

@@ -3,7 +3,7 @@ import { nearestName } from '../../profile/nearest.ts';
 import type { App, Profile } from '../../profile/schema.ts';
 import type { TilingInForce } from '../../profile/settings.ts';
 import { dividedBy, longerAxis } from '../../tree/hand.ts';
-import { arrange, tilingInForce } from '../arrange.ts';
+import { arrange, tilingInForce, type Arranged } from '../arrange.ts';
 import { placeShown } from '../place.ts';
 import type { Arrangement, Standing, WindowInput } from '../schema.ts';
 import {
@@ -45,7 +45,9 @@ export function windowOpened(situation: Situation, input: WindowInput): Outcome 
   const { afloat } = arrangementOf(session, workspace, monitor);
   const isLifted = input.held === 'tiled' && afloat === true;
   const place = { ...input, monitor, workspace, ...(isLifted && { held: 'floating' as const }) };
-  const stands = place.held !== 'tiled' || tiling.layout.kind === 'free' || session.paused;
+  const isTileless =
+    tiling.layout.kind === 'free' || !hasZoneLeft(arrange(situation, workspace, monitor));
+  const stands = place.held !== 'tiled' || isTileless || session.paused;
   const standing = stands ? (input.standing ?? newStanding(situation, place)) : undefined;
   const window: SessionWindow = {
     ...place,
@@ -75,6 +77,16 @@ export function windowOpened(situation: Situation, input: WindowInput): Outcome 
     { about: window.id, decided: entry.decided, because: entry.because },
     ...zoneTaken({ ...situation, session: next }, window),
   );
+}
+
+/** False where a board has no zone for one more window, or there is no board at all. */
+function hasZoneLeft({ tiling, zoned, unseated }: Arranged): boolean {
+  const { layout } = tiling;
+  if (layout.kind !== 'board') return true;
+  if (!zoned) return false;
+  if (layout.whenFull !== 'float') return zoned.board.zones.length > 0;
+  const taken = new Set(zoned.seats.flatMap(({ zones }) => zones));
+  return unseated.length === 0 && taken.size < zoned.board.zones.length;
 }
 
 /** A window that names a zone goes there, where the board has it. */

@@ -72,6 +72,13 @@ describe('a zone board', () => {
       expect(f.x - e.x - e.width).toBe(10);
       expect([e.x, f.x + f.width]).toEqual([6, 2572]);
     }
+    if (whenFull === 'float') {
+      const more = full.run(
+        { command: 'open-app', app: 'shell' },
+        { command: 'open-app', app: 'shell' },
+      );
+      expect(more.at('shell-1').x).not.toBe(more.at('shell-2').x);
+    }
     // One that waits takes the next zone that is empty.
     const freed = full.event({ type: 'window-closed', id: 'b' });
     expect(freed.at('f').zones).toEqual(['middle']);
@@ -115,6 +122,13 @@ describe('moving over zones', () => {
     expect(because(empty)).toBe('it was empty');
     // Past the last zone as in any layout: to the monitor there.
     expect(empty.run('move-right').at('a').monitor).toBe('tall');
+  });
+
+  it('by the order of the zones', () => {
+    const later = desk.run('move-later');
+    expect(zonesOf(later, 'a', 'b')).toEqual({ a: 'middle', b: 'left' });
+    expect(later.run('move-earlier').shapes()).toEqual(desk.shapes());
+    expect(because(desk.run('move-earlier'))).toBe('it is in the first zone');
   });
 
   it('by number and by name; a mistyped one is told with the nearest', () => {

@@ -10,6 +10,7 @@ import {
   did,
   nothing,
   windowName,
+  windowOf,
   withWindow,
   type Outcome,
   type SessionWindow,
@@ -52,6 +53,17 @@ export function moveOverZones(
   const { area, zoned } = here.arranged;
   const zone = zoneTowards(here.board, zoned!.tracks, area, here.seat.zones, direction);
   return zone === null ? null : exchanged(situation, window, here, zone);
+}
+
+/** move-earlier and move-later on a board: into the zone before or after in its order; null elsewhere. */
+export function moveOverZonesInOrder(situation: Situation, step: 1 | -1): Outcome | null {
+  const window = windowOf(situation.session, situation.session.focus);
+  const here = window && boardHere(situation, window);
+  if (!window || !here) return null;
+  const names = here.board.zones.map(({ name }) => name);
+  const next = names[names.indexOf(here.seat.zones[0]!) + step];
+  if (next !== undefined) return exchanged(situation, window, here, next);
+  return nothing(situation.session, `it is in the ${step > 0 ? 'last' : 'first'} zone`);
 }
 
 /** The zone meant by its name or its number in the board's order; else what would be right. */

@@ -27,6 +27,7 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
   const { handBack, main } = profile.keys;
   const isShaping = useBench((bench) => bench.session.shaping !== undefined);
   const picking = useBench((bench) => bench.session.picking?.by);
+  const isOutlined = useBench((bench) => bench.session.previewing !== undefined);
   const isAsking = useBlockKey((block) => block.asks !== null);
   const isPaused = useBench((bench) => bench.session.paused !== undefined);
 
@@ -146,32 +147,37 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
   };
   usePageKeys('sheet-keys', [
     shown([keyName(handBack)], 'give the keyboard back'),
-    ...(isAsking
-      ? [shown(['any chord'], 'the key for this place', summary), shown(['Esc'], 'no key', summary)]
-      : picking
-        ? picks[picking]
-        : isShaping
-          ? [
-              shown(['← → ↑ ↓'], 'shape', summary),
-              shown(['Shift', '← → ↑ ↓'], 'inwards', summary),
-              shown(['G'], 'grow', summary),
-              shown(['M'], 'move', summary),
-              shown(['W'], 'exchange', summary),
-              shown(['Backspace'], 'one step back', summary),
-              shown(['Enter'], 'take it', summary),
-              shown(['Esc'], 'drop it', summary),
-            ]
-          : [
-              shown([main, '← → ↑ ↓'], 'focus', summary),
-              shown([main, 'Shift', '← → ↑ ↓'], 'move', summary),
-              // Most keys wait while the engine is paused: the one that ends it is in sight.
-              isPaused
-                ? shown([main, 'Shift', 'Esc'], 'resume', summary)
-                : shown([main, 'Ctrl', 'I J K L'], 'place', summary),
-              shown([main, 'P'], 'pocket', summary),
-              shown([main, '/'], 'find window', summary),
-              shown([main, 'Z'], 'undo', summary),
-            ]),
+    ...(isOutlined
+      ? [shown(['release'], 'take it', summary), shown(['Esc'], 'drop it', summary)]
+      : isAsking
+        ? [
+            shown(['any chord'], 'the key for this place', summary),
+            shown(['Esc'], 'no key', summary),
+          ]
+        : picking
+          ? picks[picking]
+          : isShaping
+            ? [
+                shown(['← → ↑ ↓'], 'shape', summary),
+                shown(['Shift', '← → ↑ ↓'], 'inwards', summary),
+                shown(['G'], 'grow', summary),
+                shown(['M'], 'move', summary),
+                shown(['W'], 'exchange', summary),
+                shown(['Backspace'], 'one step back', summary),
+                shown(['Enter'], 'take it', summary),
+                shown(['Esc'], 'drop it', summary),
+              ]
+            : [
+                shown([main, '← → ↑ ↓'], 'focus', summary),
+                shown([main, 'Shift', '← → ↑ ↓'], 'move', summary),
+                // Most keys wait while the engine is paused: the one that ends it is in sight.
+                isPaused
+                  ? shown([main, 'Shift', 'Esc'], 'resume', summary)
+                  : shown([main, 'Ctrl', 'I J K L'], 'place', summary),
+                shown([main, 'P'], 'pocket', summary),
+                shown([main, '/'], 'find window', summary),
+                shown([main, 'Z'], 'undo', summary),
+              ]),
     ...bindings.map(({ chord, command }) =>
       shown(chordCaps(chord), commandText(command), { minor: true }),
     ),
