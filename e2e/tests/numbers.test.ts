@@ -80,7 +80,7 @@ describe('Tiling in numbers', () => {
     await open.page.getByRole('radio', { name: 'Workspace', exact: true }).click();
     await open.page.getByRole('radio', { name: 'as lead' }).click();
     const others = ['Middle lead', 'Columns', 'Even grid', 'Halving', 'Hand-split', 'Cascade'];
-    for (const name of [...others, 'One at a time', 'Free']) {
+    for (const name of [...others, 'One at a time', 'Zone board', 'Free']) {
       await open.page.getByRole('checkbox', { name }).click();
     }
     await toView(open.page, '6', 'Rehearse');

@@ -25,6 +25,8 @@ export interface Abilities {
   /** Windows stand in an order, and can be exchanged in it. */
   order: boolean;
   strips: boolean;
+  /** Windows have zones, and move from one to another. */
+  zones: boolean;
 }
 
 type LayoutOf<K extends LayoutKind> = Extract<Layout, { kind: K }>;
@@ -47,6 +49,7 @@ const LED: Abilities = {
   grow: true,
   order: true,
   strips: false,
+  zones: false,
 };
 const EVEN: Abilities = { ...LED, leadCount: false, leadShare: false };
 const OVERLAID: Abilities = { ...EVEN, lead: false, turn: false, grow: false };
@@ -110,7 +113,7 @@ export const LAYOUTS: { [K in LayoutKind]: LayoutKindInfo<K> } = {
   // Its zones are the profile's, and its windows keep theirs: see zones/divided.ts.
   board: {
     title: 'Zone board',
-    can: { ...OVERLAID, order: false, grow: true },
+    can: { ...OVERLAID, order: false, grow: true, zones: true },
     defaults: { kind: 'board', whenFull: 'share' },
   },
   free: {

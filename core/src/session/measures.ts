@@ -37,7 +37,10 @@ export interface Measures {
 /** Measures a workspace on a monitor as it is divided. */
 export function measure(arranged: Arranged): Measures {
   const { area, solved, tiling, tiled, monitor } = arranged;
-  const tiles = solved ? tiled.map((_, i) => rectOf(solved.rects, solved.flat.leafNodes[i]!)) : [];
+  const inZones = (arranged.zoned && arranged.tiles) ?? [];
+  const tiles = solved
+    ? tiled.map((_, i) => rectOf(solved.rects, solved.flat.leafNodes[i]!))
+    : inZones;
   return {
     shares: leadAndRest(tiling.layout, tiles),
     innerGap: firstGap(tiles, arranged.gap.x, arranged.gap.y),

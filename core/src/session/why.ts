@@ -106,7 +106,7 @@ function tileBecause(window: SessionWindow, arranged: Arranged): Reason {
 function sizeBecause(
   { session, profile }: Situation,
   window: SessionWindow,
-  { tile, width, height, state, placed }: Placement,
+  { tile, width, height, state, placed, zones }: Placement,
   { tiled, minimums, tiling }: Arranged,
 ): Reason {
   const decided = `${width} × ${height}`;
@@ -150,6 +150,12 @@ function sizeBecause(
       window.increment && 'its steps',
     ].filter(Boolean);
     return { decided, because: `${hints.join(', ')} in a tile of ${tile.width} × ${tile.height}` };
+  }
+  if (zones) {
+    const isMoved =
+      arrangementOf(session, window.workspace, window.monitor).adjusted?.board !== undefined;
+    const what = zones.length > 1 ? 'its zones together' : 'its zone';
+    return { decided, because: isMoved ? `${what}; an edge here was moved by key` : what };
   }
   const share = { ...tiling.layout } as { leadShare?: number; share?: number };
   const { adjusted } = arrangementOf(session, window.workspace, window.monitor);

@@ -46,7 +46,7 @@ export function TitleBlock({ placed, scale }: { placed: PlacedDesk; scale: numbe
           rev {revision}
         </chakra.span>
       </Box>
-      <Grid templateColumns="repeat(3, 1fr)" as="dl">
+      <Grid templateColumns="repeat(3, minmax(0, 1fr))" as="dl">
         {cells.map(([term, value], i) => (
           <Cell
             key={term}

@@ -54,7 +54,7 @@ export function pickBoard(situation: Situation): Outcome {
   return did(
     { ...session, picking: { by: 'board', typed: '' } },
     {
-      decided: `${choices.length} boards fit this monitor`,
+      decided: `${choices.length === 1 ? 'one board fits' : `${choices.length} boards fit`} this monitor`,
       because:
         'a number picks a zone for the window, a letter marks a board, Enter takes it for this workspace',
     },

@@ -152,15 +152,23 @@ function Hints({ children }: { children: ReactNode }) {
   );
 }
 
-const SMALL: Rect = { x: 1, y: 1, width: 128, height: 76 };
+const SMALL = { width: 128, height: 76 };
+/** A marked board of so many zones is drawn larger, so that there is room for its numbers. */
+const MANY = 20;
+const LARGE = { width: 520, height: 280 };
+/** Room that a number needs, in pixels, for each of its digits and in height. */
+const DIGIT = { width: 7.6, height: 13 };
 
 /** The boards that fit the monitor, small: a letter for each, a number for each of their zones. */
 function BoardList({ situation, typed }: { situation: Situation; typed: string }) {
   const { desk, session } = situation;
   const monitor = monitorOf(desk, session.focusMonitor);
   const { area } = workArea(monitor);
-  const scale = Math.min(SMALL.width / area.width, SMALL.height / area.height);
-  const into = { x: 1, y: 1, width: area.width * scale, height: area.height * scale };
+  const intoOf = ({ board, isMarked }: BoardChoice): Rect => {
+    const { width, height } = isMarked && board.zones.length > MANY ? LARGE : SMALL;
+    const scale = Math.min(width / area.width, height / area.height);
+    return { x: 1, y: 1, width: area.width * scale, height: area.height * scale };
+  };
   return (
     <OverSheet
       head={<chakra.span fontSize="13px">Boards for {monitor.name}</chakra.span>}
@@ -171,7 +179,7 @@ function BoardList({ situation, typed }: { situation: Situation; typed: string }
           <BoardCell
             key={choice.board.id}
             choice={choice}
-            into={into}
+            into={intoOf(choice)}
             typed={typed.replace(/^[a-z]/, '')}
           />
         ))}
@@ -192,7 +200,8 @@ function BoardCell(props: { choice: BoardChoice; into: Rect; typed: string }) {
     <Box
       data-board-choice={board.id}
       aria-current={isMarked}
-      width={`${SMALL.width + 24}px`}
+      minW={`${SMALL.width + 24}px`}
+      maxW={`${into.width + 24}px`}
       px="8px"
       py="6px"
       borderLeft="4px solid"
@@ -218,9 +227,15 @@ function BoardCell(props: { choice: BoardChoice; into: Rect; typed: string }) {
         {zoneRects(board, into, { x: 2, y: 2 }).map((rect, i) => (
           <g key={numbers[i]} className={isMarked && numbers[i]!.startsWith(typed) ? '' : 'is-out'}>
             <rect {...rect} />
-            <text x={rect.x + rect.width / 2} y={rect.y + rect.height / 2 + 4} textAnchor="middle">
-              {numbers[i]}
-            </text>
+            {rect.width >= DIGIT.width * numbers[i]!.length && rect.height >= DIGIT.height && (
+              <text
+                x={rect.x + rect.width / 2}
+                y={rect.y + rect.height / 2 + 4}
+                textAnchor="middle"
+              >
+                {numbers[i]}
+              </text>
+            )}
           </g>
         ))}
       </chakra.svg>

@@ -91,9 +91,12 @@ function abilitiesText({ can }: (typeof LAYOUTS)[keyof typeof LAYOUTS]): string 
     [can.turn, 'turning'],
     [can.grow, 'growing'],
     [can.strips, 'strips'],
+    [can.order, 'order'],
+    [can.zones, 'zones'],
+    [!can.order && !can.zones, 'floating alone'],
   ];
   const has = words.filter(([isSo]) => isSo).map(([, word]) => word);
-  return `By key in Rehearse: ${[...has, can.order ? 'order' : 'floating alone'].join(', ')}`;
+  return `By key in Rehearse: ${has.join(', ')}`;
 }
 
 const DRAWING = { width: 60, height: 30 };

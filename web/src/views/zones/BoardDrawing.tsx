@@ -86,28 +86,29 @@ function ZoneText({ drawn, at, isChosen, view }: ZoneProps) {
   const { name } = drawn.board.zones[at]!;
   const frame = onSheet(view, rect);
   const before = drawn.zones.slice(0, at).filter(({ x, y }) => x === rect.x && y === rect.y).length;
-  const y = frame.y + 24 + before * 22;
-  const room = frame.width - 44;
-  if (frame.width < 24 || y > frame.y + frame.height - 4) return null;
+  const y = frame.y + Math.min(24, frame.height / 2 + 5) + before * 22;
+  const box = Math.max(22, 8 * String(at + 1).length + 6);
+  const room = frame.width - box - 22;
+  if (frame.width < box + 8 || y > frame.y + frame.height - 4) return null;
   const size = `${rect.width} × ${rect.height}`;
   return (
     <g aria-hidden>
       <rect
         x={frame.x + 8}
         y={y - 15}
-        width={22}
+        width={box}
         height={20}
         className={`zone-number${isChosen ? ' in-hand' : ''}`}
       />
       <text
-        x={frame.x + 19}
+        x={frame.x + 8 + box / 2}
         y={y}
         textAnchor="middle"
         className={`zone-digit${isChosen ? ' in-hand' : ''}`}
       >
         {at + 1}
       </text>
-      <text x={frame.x + 37} y={y} className={`on-picture ${isChosen ? 'title' : 'label'}`}>
+      <text x={frame.x + box + 15} y={y} className={`on-picture ${isChosen ? 'title' : 'label'}`}>
         {shortened(name, 'title', room)}
       </text>
       {before === 0 && frame.height > 70 && frame.width > 96 && (

@@ -31,6 +31,9 @@ function tracksOf({ board, tracks, area }: DrawnBoard): Track[] {
   return [...along('x'), ...along('y')];
 }
 
+/** Lines down to the tracks end above the tab's text, in screen pixels from the area. */
+const CLEAR_OF_TAB = 32;
+
 interface LinesProps {
   drawn: DrawnBoard;
   view: Viewport;
@@ -48,7 +51,7 @@ export function TrackLines({ drawn, view, hasTab }: LinesProps) {
       measure={measure}
       view={view}
       at={axis === 'x' ? frame.y - above : frame.x - BESIDE}
-      toward={axis === 'x' ? frame.y : frame.x}
+      toward={axis === 'x' ? (hasTab ? frame.y - CLEAR_OF_TAB : frame.y) : frame.x}
       marked
     />
   ));
