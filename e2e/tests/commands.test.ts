@@ -227,5 +227,9 @@ describe('the time line and the reasons', () => {
     expect(await effort('trips')).toBe('2');
     // One target: H P K H; two targets: H P K P K H; less six presses: 2.1 + 3.4 − 1.2 s.
     expect(await effort('seconds')).toBe('4 s');
+    // Boards to pick were only opened; a placing counts when its key is let go.
+    await press('Escape', 'Meta+Control+KeyJ');
+    await poll(() => effort('presses')).toBe('10');
+    await poll(() => effort('trips')).toBe('3');
   });
 });

@@ -105,6 +105,7 @@ describe('Tiling', () => {
       'Hand-split 3',
       'One at a time 3',
       'Cascade 3',
+      'Zone board 3',
       'Free 3',
     ]);
     await type('Windows in the small drawings', '5');

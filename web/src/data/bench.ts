@@ -5,6 +5,7 @@ import {
   reduce,
   sessionSchema,
   type Command,
+  type CommandId,
   type Effort,
   type Profile,
   type Reason,
@@ -75,6 +76,20 @@ export interface Bench {
   dropMine: () => void;
   /** Begins to keep what is unsaved through a visit's end; the answer saves what waits and ends that. */
   open: () => () => void;
+}
+
+/** The command that an event carries out: with a key that is let go, the one it held. */
+function commandOf(event: SessionEvent, { previewing }: Session): CommandId | null {
+  if (event.type === 'command' || event.type === 'key-held') return event.command.command;
+  const held = event.type === 'key-released' && event.taken ? previewing?.command : undefined;
+  return (held as CommandId | undefined) ?? null;
+}
+
+/** False where a key only typed into a choice, or outlined what its release would do. */
+function doesSomething(before: Session, after: Session): boolean {
+  const fields = new Set([...Object.keys(before), ...Object.keys(after)]) as Set<keyof Session>;
+  for (const steering of ['picking', 'previewing'] as const) fields.delete(steering);
+  return [...fields].some((field) => before[field] !== after[field]);
 }
 
 const MERGE_MS = 1200;
@@ -198,13 +213,13 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
       happen(event, caps = [], text = event.type) {
         const before = present();
         const outcome = reduce(before, event, get().profile);
-        const isCommand = event.type === 'command' || event.type === 'key-held';
-        const command = isCommand ? event.command.command : null;
-        const isDone = outcome.session !== before;
+        const command = commandOf(event, before);
+        const isDone = doesSomething(before, outcome.session);
+        const isByKey = caps.length > 0 || event.type === 'key-released';
         // All at once: whoever listens to the store does so once for a key.
         set({
           ...logged(caps, text, outcome.trace),
-          ...(caps.length > 0 && {
+          ...(isByKey && {
             effort: withEffort(get().effort, caps.length, command, isDone),
           }),
           ...taken(outcome.session, text),
