@@ -12,7 +12,7 @@ export interface MovedLine {
   pixels: number;
 }
 
-export function tracksAlong(tracks: Tracks, axis: Axis) {
+function tracksAlong(tracks: Tracks, axis: Axis) {
   return axis === 'x' ? tracks.columns : tracks.rows;
 }
 

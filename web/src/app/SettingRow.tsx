@@ -146,6 +146,27 @@ export function Choice<T extends string>(props: {
   );
 }
 
+/** A setting that is on or off, in one row. */
+export function OnOff(props: {
+  label: string;
+  value: boolean;
+  onChange: (value: boolean) => void;
+}) {
+  return (
+    <SettingRow label={props.label}>
+      <Choice
+        label={props.label}
+        value={props.value ? 'on' : 'off'}
+        options={[
+          { value: 'on', text: 'on' },
+          { value: 'off', text: 'off' },
+        ]}
+        onChange={(value) => props.onChange(value === 'on')}
+      />
+    </SettingRow>
+  );
+}
+
 /** A setting that is one of a few words: its row, and the words beneath. */
 export function ChoiceSetting<T extends string>(props: {
   /** In the row; `name` is what the choice is called where it stands alone. */

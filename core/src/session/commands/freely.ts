@@ -52,7 +52,7 @@ function freely(
  * The window over a rectangle: one that floats stands there from now on; one that is tiled or placed has it
  * as its place, and put-back brings it to its tile.
  */
-export function withRect(situation: Situation, window: SessionWindow, rect: Rect): Session {
+function withRect(situation: Situation, window: SessionWindow, rect: Rect): Session {
   const { session, desk } = situation;
   const at = stood(rect, monitorOf(desk, window.monitor));
   if (window.held === 'floating' && !window.placing) {

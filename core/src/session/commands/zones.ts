@@ -67,7 +67,7 @@ export function moveOverZonesInOrder(situation: Situation, step: 1 | -1): Outcom
 }
 
 /** The zone meant by its name or its number in the board's order; else what would be right. */
-export function zoneMeant(board: Board, which: string): Zone | string {
+function zoneMeant(board: Board, which: string): Zone | string {
   const named = zoneNamed(board, which);
   if (named) return named;
   const numbered = /^\d{1,4}$/.test(which) ? board.zones[Number(which) - 1] : undefined;

@@ -2,6 +2,7 @@ import { chakra, Flex } from '@chakra-ui/react';
 import { MODES, monitorName, PAST_LAST_MONITOR } from '@sorn/core';
 import { MODE_WORDS, pluggedIn, useDeskChange } from '../../app/Connections.tsx';
 import { KeyCap } from '../../app/KeyCap.tsx';
+import { ListLine } from '../../app/ListLine.tsx';
 import { Section } from '../../app/Section.tsx';
 import { Choice, SettingRow } from '../../app/SettingRow.tsx';
 import { Select } from '../../app/Select.tsx';
@@ -27,45 +28,32 @@ export function DeskSettings({ placed, edits }: { placed: PlacedDesk; edits: Des
         </Flex>
       }
     >
-      {profile.desks.map(({ id, name = id, monitors }) => {
-        const isHere = id === desk.desk;
-        return (
-          <Flex
-            key={id}
-            data-desk-line={id}
-            align="baseline"
-            gap="8px"
-            px="7px"
-            py="3px"
-            borderLeft="3px solid"
-            borderColor={isHere ? 'petrol' : 'transparent'}
-            bg={isHere ? 'petrol.wash' : 'transparent'}
-          >
-            <chakra.button
-              type="button"
-              aria-pressed={isHere}
-              fontSize="13px"
-              fontWeight={isHere ? 650 : 400}
-              whiteSpace="nowrap"
-              cursor="pointer"
-              onClick={() => goTo(id, name)}
+      <chakra.ul>
+        {profile.desks.map(({ id, name = id, monitors }) => {
+          const isHere = id === desk.desk;
+          return (
+            <ListLine
+              key={id}
+              name={name}
+              isHere={isHere}
+              data={{ 'data-desk-line': id }}
+              onChoose={() => goTo(id, name)}
             >
-              {name}
-            </chakra.button>
-            <chakra.span fontSize="12px" color="slate" flex="1" minW="0" truncate>
-              {monitors.map(({ monitor }) => monitor).join(', ')}
-            </chakra.span>
-            {!isHere && (
-              <TextButton
-                label={`Delete the desk ${name}`}
-                onClick={() => edits.dropDesk(id, name)}
-              >
-                delete
-              </TextButton>
-            )}
-          </Flex>
-        );
-      })}
+              <chakra.span fontSize="12px" color="slate" maxW="150px" truncate>
+                {monitors.map(({ monitor }) => monitor).join(', ')}
+              </chakra.span>
+              {!isHere && (
+                <TextButton
+                  label={`Delete the desk ${name}`}
+                  onClick={() => edits.dropDesk(id, name)}
+                >
+                  delete
+                </TextButton>
+              )}
+            </ListLine>
+          );
+        })}
+      </chakra.ul>
       <chakra.p fontSize="12px" color="slate" mt="8px">
         {desk.desk === null
           ? `Made up: ${desk.because}. The first change here writes it down as a desk.`

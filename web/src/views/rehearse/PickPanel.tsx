@@ -46,6 +46,9 @@ export function PickPanel({ view }: { view: Viewport }) {
 
 const LIST_WIDTH = 220;
 const MOST_LISTED = 9;
+/** Heights of the list's head and foot, and of a line, in pixels. */
+const LIST_FRAME = 70;
+const LIST_LINE = 30;
 
 /** The windows for an empty place, in its middle, one number each. */
 function OfferList(props: { situation: Situation; offer: Offer; typed: string; view: Viewport }) {
@@ -57,6 +60,7 @@ function OfferList(props: { situation: Situation; offer: Offer; typed: string; v
   const lines = windows
     .map((window, i) => ({ window, label: labels[i]! }))
     .filter(({ label }) => label.startsWith(typed));
+  const height = LIST_FRAME + LIST_LINE * Math.min(lines.length, MOST_LISTED);
   return (
     <Box
       role="group"
@@ -69,8 +73,9 @@ function OfferList(props: { situation: Situation; offer: Offer; typed: string; v
       boxShadow="0 6px 18px var(--sorn-colors-shade)"
       style={{
         left: frame.x + frame.width / 2,
-        top: frame.y + frame.height / 2,
-        transform: 'translate(-50%, -50%)',
+        // Where the place is too low for it, below its upper edge: what was placed stays in sight.
+        top: frame.y + Math.max(6, (frame.height - height) / 2),
+        transform: 'translateX(-50%)',
       }}
     >
       <Flex
@@ -99,7 +104,7 @@ function OfferList(props: { situation: Situation; offer: Offer; typed: string; v
               alignItems="center"
               gap="8px"
               px="10px"
-              height="30px"
+              height={`${LIST_LINE}px`}
             >
               <KeyCap>{label}</KeyCap>
               <chakra.svg
@@ -257,7 +262,7 @@ function CornerNote({ situation, stays }: { situation: Situation; stays: boolean
       aria-label="Corner pick"
       position="absolute"
       left="12px"
-      bottom="46px"
+      bottom="8px"
       maxW="420px"
       bg="sheet"
       border="1.5px solid"

@@ -1,6 +1,7 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { boardName, type Board, type BoardFit } from '@sorn/core';
 import { KeyCap } from '../../app/KeyCap.tsx';
+import { ListLine } from '../../app/ListLine.tsx';
 import { Section } from '../../app/Section.tsx';
 import { TextButton } from '../../app/TextButton.tsx';
 import { BoardPicture } from './BoardPicture.tsx';
@@ -34,42 +35,20 @@ export function BoardList(props: {
         </chakra.p>
       )}
       <chakra.ul maxHeight="246px" overflowY="auto">
-        {fits.map(({ board, fits: doesFit }) => {
-          const isHere = board.id === inHand?.id;
-          return (
-            <chakra.li
-              key={board.id}
-              data-board-line={board.id}
-              display="flex"
-              alignItems="center"
-              gap="10px"
-              px="7px"
-              py="3px"
-              borderLeft="3px solid"
-              borderColor={isHere ? 'petrol' : 'transparent'}
-              bg={isHere ? 'petrol.wash' : 'transparent'}
-            >
-              <BoardPicture board={board} width={42} height={24} />
-              <chakra.button
-                type="button"
-                aria-pressed={isHere}
-                fontSize="13px"
-                fontWeight={isHere ? 650 : 400}
-                whiteSpace="nowrap"
-                overflow="hidden"
-                textOverflow="ellipsis"
-                cursor="pointer"
-                onClick={() => onBoard(board.id)}
-              >
-                {boardName(board)}
-              </chakra.button>
-              <chakra.span flex="1" />
-              <chakra.span fontSize="12px" color="slate" whiteSpace="nowrap">
-                {doesFit ? `${board.zones.length} zones` : 'not here'}
-              </chakra.span>
-            </chakra.li>
-          );
-        })}
+        {fits.map(({ board, fits: doesFit }) => (
+          <ListLine
+            key={board.id}
+            name={boardName(board)}
+            isHere={board.id === inHand?.id}
+            data={{ 'data-board-line': board.id }}
+            before={<BoardPicture board={board} width={42} height={24} />}
+            onChoose={() => onBoard(board.id)}
+          >
+            <chakra.span fontSize="12px" color="slate" whiteSpace="nowrap">
+              {doesFit ? `${board.zones.length} zones` : 'not here'}
+            </chakra.span>
+          </ListLine>
+        ))}
       </chakra.ul>
       {unfit && (
         <chakra.p fontSize="12px" color="slate" mt="6px">

@@ -11,7 +11,7 @@ import {
 import { Figure } from '../../app/Figure.tsx';
 import { KeyCaps } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';
-import { Choice, SettingRow } from '../../app/SettingRow.tsx';
+import { Choice, OnOff, SettingRow } from '../../app/SettingRow.tsx';
 import { TextField } from '../../app/TextField.tsx';
 import { TextButton } from '../../app/TextButton.tsx';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';
@@ -26,19 +26,6 @@ export function PlacingSettings() {
       .getState()
       .edit((profile) => ({ ...profile, placing: { ...profile.placing, ...patch } }), merge);
   const { cornerPick } = placing;
-  const flag = (label: string, field: 'gaps' | 'preview' | 'offers') => (
-    <SettingRow label={label}>
-      <Choice
-        label={label}
-        value={placing[field] ? 'on' : 'off'}
-        options={[
-          { value: 'on', text: 'on' },
-          { value: 'off', text: 'off' },
-        ]}
-        onChange={(value) => set({ [field]: value === 'on' })}
-      />
-    </SettingRow>
-  );
   return (
     <>
       <Section title="Placing" note="by key, without a layout">
@@ -69,9 +56,21 @@ export function PlacingSettings() {
           onChange={(onOpposite) => set({ onOpposite })}
         />
         <Flex direction="column" gap="3px" mt="4px">
-          {flag('Gaps around placed windows', 'gaps')}
-          {flag('Outline while the key is held', 'preview')}
-          {flag('Offer empty places', 'offers')}
+          <OnOff
+            label="Gaps around placed windows"
+            value={placing.gaps}
+            onChange={(gaps) => set({ gaps })}
+          />
+          <OnOff
+            label="Outline while the key is held"
+            value={placing.preview}
+            onChange={(preview) => set({ preview })}
+          />
+          <OnOff
+            label="Offer empty places"
+            value={placing.offers}
+            onChange={(offers) => set({ offers })}
+          />
         </Flex>
       </Section>
       <Section title="Corner pick" note="the lettered grid">
@@ -99,17 +98,11 @@ export function PlacingSettings() {
             }
           />
         </SettingRow>
-        <SettingRow label="Stays for the next window">
-          <Choice
-            label="Stays for the next window"
-            value={cornerPick.stays ? 'on' : 'off'}
-            options={[
-              { value: 'on', text: 'on' },
-              { value: 'off', text: 'off' },
-            ]}
-            onChange={(value) => set({ cornerPick: { ...cornerPick, stays: value === 'on' } })}
-          />
-        </SettingRow>
+        <OnOff
+          label="Stays for the next window"
+          value={cornerPick.stays}
+          onChange={(stays) => set({ cornerPick: { ...cornerPick, stays } })}
+        />
         {places.map((place, i) => (
           <Flex
             key={chordCaps(place).join(' ')}

@@ -2,6 +2,7 @@ import { chakra, Flex } from '@chakra-ui/react';
 import type { Board } from '@sorn/core';
 import type { RefObject } from 'react';
 import { KeyCap } from '../../app/KeyCap.tsx';
+import { ListLine } from '../../app/ListLine.tsx';
 import { Section } from '../../app/Section.tsx';
 import { SettingRow } from '../../app/SettingRow.tsx';
 import { TextField } from '../../app/TextField.tsx';
@@ -41,21 +42,13 @@ export function ZoneList(props: {
         />
       </SettingRow>
       <chakra.ol maxHeight="190px" overflowY="auto" mt="4px" aria-label="Zones in their order">
-        {board.zones.map(({ name, columns, rows }, i) => {
-          const isHere = name === zone;
-          return (
-            <chakra.li
-              key={name}
-              data-zone-line={name}
-              display="flex"
-              alignItems="baseline"
-              gap="8px"
-              px="7px"
-              py="2px"
-              borderLeft="3px solid"
-              borderColor={isHere ? 'petrol' : 'transparent'}
-              bg={isHere ? 'petrol.wash' : 'transparent'}
-            >
+        {board.zones.map(({ name, columns, rows }, i) => (
+          <ListLine
+            key={name}
+            name={name}
+            isHere={name === zone}
+            data={{ 'data-zone-line': name }}
+            before={
               <chakra.span
                 fontFamily="mono"
                 fontSize="12px"
@@ -65,32 +58,20 @@ export function ZoneList(props: {
               >
                 {i + 1}
               </chakra.span>
-              <chakra.button
-                type="button"
-                aria-pressed={isHere}
-                fontSize="13px"
-                fontWeight={isHere ? 650 : 400}
-                flex="1"
-                minW="0"
-                textAlign="left"
-                truncate
-                cursor="pointer"
-                onClick={() => onZone(name)}
-              >
-                {name}
-              </chakra.button>
-              <chakra.span
-                fontFamily="mono"
-                fontSize="11px"
-                fontStretch="88%"
-                color="slate"
-                whiteSpace="nowrap"
-              >
-                col {span(columns)} · row {span(rows)}
-              </chakra.span>
-            </chakra.li>
-          );
-        })}
+            }
+            onChoose={() => onZone(name)}
+          >
+            <chakra.span
+              fontFamily="mono"
+              fontSize="11px"
+              fontStretch="88%"
+              color="slate"
+              whiteSpace="nowrap"
+            >
+              col {span(columns)} · row {span(rows)}
+            </chakra.span>
+          </ListLine>
+        ))}
       </chakra.ol>
       <chakra.p fontSize="12px" color="slate" mt="6px">
         Windows fill them in this order; a later one lies over. <KeyCap>U</KeyCap> earlier{' '}
