@@ -50,6 +50,26 @@ describe('sorn check', () => {
     ]);
   });
 
+  it('finds boards that are for no monitor, and names in them that match nothing', () => {
+    expect(
+      checked({
+        monitors: [monitors[0]],
+        boards: [
+          { id: 'high', name: 'High', for: { turned: true } },
+          { id: 'named', for: { monitor: 'wdie' } },
+          { id: 'sound', zones: [{ name: 'All', columns: [1, 1], rows: [1, 1] }] },
+        ],
+        apps: [{ id: 'a', zone: 'Al' }],
+        tiling: { layout: { kind: 'board', board: 'hihg' } },
+      }),
+    ).toEqual([
+      'tiling.layout.board names hihg, which does not exist. The nearest is high.',
+      'boards[1].for.monitor names wdie, which does not exist. The nearest is wide.',
+      'apps[0].zone names Al, which does not exist. The nearest is All.',
+      'The board High is for no monitor of any desk: it is at least as wide as high.',
+    ]);
+  });
+
   it('finds on every desk what overlaps, stands apart, and what no direction reaches', () => {
     expect(
       checked({

@@ -4,7 +4,8 @@ import { deskInForce, type DeskInForce, type PlacedMonitor } from './desk.ts';
 import { unreachedMonitors } from './neighbours.ts';
 import { placedMonitors } from './placed.ts';
 import { monitorNamed } from './roles.ts';
-import { unknownNames } from './unknown.ts';
+import { unusedBoards, type BoardFinding } from '../zones/check.ts';
+import { unknownNames, type UnknownName } from './unknown.ts';
 
 /** Something about how monitors stand, or what is at home on them, that a person should know. */
 export type DeskFinding = StandingFinding | HomelessFinding;
@@ -94,8 +95,19 @@ export function homelessWorkspaces(profile: Profile): HomelessFinding[] {
   );
 }
 
-/** Everything about a profile's desks and names that a person should know, whatever is connected. */
-export function checkProfile(profile: Profile) {
+/** Everything about a profile's desks, boards and names that a person should know, whatever is connected. */
+export function checkProfile(profile: Profile): readonly ProfileFinding[] {
+  // Asked for with every drawing, while a profile stays the same from step to step.
+  const known = checked.get(profile) ?? checkedAnew(profile);
+  checked.set(profile, known);
+  return known;
+}
+
+export type ProfileFinding = ({ kind: 'unknown-name' } & UnknownName) | DeskFinding | BoardFinding;
+
+const checked = new WeakMap<Profile, readonly ProfileFinding[]>();
+
+function checkedAnew(profile: Profile): ProfileFinding[] {
   const desks =
     profile.desks.length > 0
       ? profile.desks.map(({ id }) => deskInForce(profile, { desk: id, mode: 'extend' }))
@@ -106,9 +118,14 @@ export function checkProfile(profile: Profile) {
     const at = profile.workspaces.findIndex(({ id }) => id === workspace);
     return unknown.some(({ path }) => path === `workspaces[${at}].monitor`);
   };
+  const isForNobody = ({ board }: { board: string }) => {
+    const at = profile.boards.findIndex(({ id, name = id }) => name === board);
+    return unknown.some(({ path }) => path === `boards[${at}].for.monitor`);
+  };
   return [
     ...unknown.map((name) => ({ kind: 'unknown-name' as const, ...name })),
     ...desks.flatMap(deskFindings),
     ...homelessWorkspaces(profile).filter((finding) => !isMistyped(finding)),
+    ...unusedBoards(profile, desks).filter((finding) => !isForNobody(finding)),
   ];
 }

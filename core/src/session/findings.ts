@@ -1,6 +1,7 @@
 import type { Dropped } from '../desk/work-area.ts';
 import type { DeskFinding } from '../desk/check.ts';
 import type { UnknownName } from '../desk/unknown.ts';
+import type { BoardFinding } from '../zones/check.ts';
 import type { Axis } from '../geometry/rect.ts';
 
 /** Something about an arrangement that a person should know. Lengths in physical pixels. */
@@ -23,6 +24,7 @@ export type Finding =
   | ({ kind: 'no-room'; workspace: string; monitor: string } & Dropped)
   | ({ kind: 'unknown-name' } & UnknownName)
   | DeskFinding
+  | BoardFinding
   /** A window that is left alone and meets no work area. */
   | { kind: 'outside'; window: string; monitor: string }
   | { kind: 'elsewhere'; window: string; workspace: string; monitor: string; asked: string };
@@ -62,6 +64,8 @@ export function findingText(finding: Finding, name: (id: string) => string): str
       return `No direction key leads to ${name(finding.monitor)} on the desk ${finding.desk}; go-monitor next does.`;
     case 'homed-nowhere':
       return `Workspace ${finding.workspace} is at home on ${finding.home}, which is on no desk.`;
+    case 'board-nowhere':
+      return `The board ${finding.board} is for no monitor of any desk: ${finding.because}.`;
     case 'outside':
       return `${name(finding.window)} is left alone and stands outside every monitor.`;
     case 'elsewhere':
