@@ -151,7 +151,9 @@ export function Sheet(props: SheetProps) {
           <PileCount key={pile.key} pile={pile} view={view} />
         ))}
         {marks?.(view)}
-        {still === undefined && <ScaleBar scale={view.scale} />}
+        {still === undefined && (
+          <ScaleBar scale={view.scale} {...(isPlan && { top: size.height - 34 })} />
+        )}
       </svg>
       {notes?.(view)}
       {still === undefined ? (

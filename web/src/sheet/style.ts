@@ -98,6 +98,7 @@ export const sheetStyle: SystemStyleObject = {
   },
   '& .place-outline.is-offer': { stroke: 'petrol', fill: 'sheet', fillOpacity: 0.82 },
   '& .place-outline.is-block': { fill: 'vermilion', fillOpacity: 0.14, strokeDasharray: 'none' },
+  '& .scale-back': { fill: 'sheet' },
   '& .place-size rect': { fill: 'sheet' },
   '& .grid-cell': { fill: 'sheet', fillOpacity: 0.55, stroke: 'slate', strokeWidth: 1 },
   '& .grid-name rect': { fill: 'sheet', stroke: 'ink', strokeWidth: 1 },
