@@ -238,6 +238,24 @@ describe('boards, by figures and by pointer', () => {
     await poll(() => open.page.locator('[data-board-line="three-equal"]').count()).toBe(1);
   });
 
+  it('stand beside the ladders: shares typed there are what the keys step through', async () => {
+    await toView(open.page, '3', 'Zones');
+    const ladder = open.page.getByLabel('Ladder of widths');
+    await ladder.fill('1/4  3/2');
+    expect(await open.page.getByRole('alert').innerText()).toContain('above 0 and below 1');
+    await ladder.fill('1/4, 0.6');
+    await press('Enter');
+    await open.page.getByRole('radiogroup', { name: 'Outline while the key is held' }).waitFor();
+    await toView(open.page, '6', 'Rehearse');
+    await press('Enter', 'Meta+Control+KeyJ');
+    // Of 3428 with a gap of 10: a quarter of 3438 less the gap, then six tenths.
+    await poll(() => window('pitreader-1')).toBe('6,34 850 × 1400');
+    await press('Meta+Control+KeyJ');
+    await poll(() => window('pitreader-1')).toBe('6,34 2053 × 1400');
+    await press('Meta+Control+KeyJ');
+    await poll(() => window('pitreader-1')).toBe('6,34 1982 × 1400');
+  });
+
   it('say what belongs there when there is none', async () => {
     await toView(open.page, '3', 'Zones');
     for (let left = 8; left > 0; left--) {

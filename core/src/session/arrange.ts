@@ -13,7 +13,7 @@ import {
   type Level,
   type TilingInForce,
 } from '../profile/settings.ts';
-import type { BoardLayout, Layout } from '../profile/layout.ts';
+import type { Layout } from '../profile/layout.ts';
 import type { Profile } from '../profile/schema.ts';
 import { completed, shownTree, type HandTree } from '../tree/hand.ts';
 import {
@@ -27,10 +27,10 @@ import {
 } from '../tree/solve.ts';
 import { withWeights, type NamedWeights, type Tree } from '../tree/tree.ts';
 import type { Board } from '../profile/board.ts';
-import { boardMeant, dividedByBoard, type Zoned } from '../zones/divided.ts';
+import type { Zoned } from '../zones/divided.ts';
 import { boardsFitting } from '../zones/fitting.ts';
 import { minimumOf } from './hints.ts';
-import { onBoardOf } from './on-board.ts';
+import { onBoard } from './on-board.ts';
 import {
   arrangementOf,
   isTiled,
@@ -246,35 +246,6 @@ function divided(
   return {
     arranged: { ...bare, tiles: tilesOf(flat, rects), solved },
     allFit: minimumsCanBeMet(flat, area),
-  };
-}
-
-/** A zone is what it is, however small: whether a window's minimum is met is told, and moves no window. */
-function onBoard(
-  arrangement: Arrangement,
-  layout: BoardLayout,
-  bare: Omit<Division['arranged'], 'tiles'>,
-): Division['arranged'] {
-  const { tiled, minimums, boards, area, gap } = bare;
-  const board = boardMeant(layout, boards.all, boards.fitting);
-  if (!board) return { ...bare, tiles: null };
-  const ids = tiled.map(({ id }) => id);
-  const { zoned, tiles, has } = dividedByBoard(
-    board,
-    layout,
-    onBoardOf(arrangement, board),
-    ids,
-    minimums,
-    area,
-    gap,
-  );
-  return {
-    ...bare,
-    tiled: tiled.filter((_, i) => has[i]),
-    minimums: minimums.filter((_, i) => has[i]),
-    unseated: tiled.filter((_, i) => !has[i]),
-    tiles,
-    zoned,
   };
 }
 

@@ -1,6 +1,40 @@
 import type { Board } from '../profile/board.ts';
-import type { OnBoard } from '../zones/divided.ts';
+import type { BoardLayout } from '../profile/layout.ts';
+import { boardMeant, dividedByBoard, type OnBoard } from '../zones/divided.ts';
+import type { Arranged } from './arrange.ts';
 import type { Arrangement } from './schema.ts';
+
+/** What is there before windows have tiles. */
+type Undivided = Omit<Arranged, 'left' | 'tiles'>;
+
+/** A zone is what it is, however small: whether a window's minimum is met is told, and moves no window. */
+export function onBoard(
+  arrangement: Arrangement,
+  layout: BoardLayout,
+  bare: Undivided,
+): Omit<Arranged, 'left'> {
+  const { tiled, minimums, boards, area, gap } = bare;
+  const board = boardMeant(layout, boards.all, boards.fitting);
+  if (!board) return { ...bare, tiles: null };
+  const ids = tiled.map(({ id }) => id);
+  const { zoned, tiles, has } = dividedByBoard(
+    board,
+    layout,
+    onBoardOf(arrangement, board),
+    ids,
+    minimums,
+    area,
+    gap,
+  );
+  return {
+    ...bare,
+    tiled: tiled.filter((_, i) => has[i]),
+    minimums: minimums.filter((_, i) => has[i]),
+    unseated: tiled.filter((_, i) => !has[i]),
+    tiles,
+    zoned,
+  };
+}
 
 /** What an arrangement remembers of a board: which window is where, and tracks moved by key. */
 export function onBoardOf({ inZones, adjusted }: Arrangement, { id }: Board): OnBoard {

@@ -5,7 +5,6 @@ import {
   reduce,
   sessionSchema,
   type Command,
-  type CommandId,
   type Effort,
   type Profile,
   type Reason,
@@ -16,6 +15,7 @@ import {
 import { createStore, type StoreApi } from 'zustand';
 import { api, type KeptProfile, type KeptSession } from './api.ts';
 import { autosaver, type Autosaver, type SaveState } from './autosave.ts';
+import { commandOf, doesSomething } from './done.ts';
 import { keepDraft, readDraft } from './drafts.ts';
 import { withMoment, type Moment } from './moments.ts';
 
@@ -76,20 +76,6 @@ export interface Bench {
   dropMine: () => void;
   /** Begins to keep what is unsaved through a visit's end; the answer saves what waits and ends that. */
   open: () => () => void;
-}
-
-/** The command that an event carries out: with a key that is let go, the one it held. */
-function commandOf(event: SessionEvent, { previewing }: Session): CommandId | null {
-  if (event.type === 'command' || event.type === 'key-held') return event.command.command;
-  const held = event.type === 'key-released' && event.taken ? previewing?.command : undefined;
-  return (held as CommandId | undefined) ?? null;
-}
-
-/** False where a key only typed into a choice, or outlined what its release would do. */
-function doesSomething(before: Session, after: Session): boolean {
-  const fields = new Set([...Object.keys(before), ...Object.keys(after)]) as Set<keyof Session>;
-  for (const steering of ['picking', 'previewing'] as const) fields.delete(steering);
-  return [...fields].some((field) => before[field] !== after[field]);
 }
 
 const MERGE_MS = 1200;
