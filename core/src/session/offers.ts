@@ -111,12 +111,16 @@ function emptyZones(
   });
 }
 
-/** The largest empty place beside placed windows, another window's own place not counted. */
+/** The largest empty place beside the other windows that have a place: placed ones, and those in zones. */
 export function placeLeft(situation: Situation, window: SessionWindow): Rect | null {
-  const { area, gap } = placingArea(situation, window.workspace, window.monitor);
-  const taken = placedWindows(situation, window.workspace, window.monitor)
-    .filter((placed) => placed.window.id !== window.id)
+  const { workspace, monitor } = window;
+  const { area, gap } = placingArea(situation, workspace, monitor);
+  const { zoned, tiled, tiles } = arrange(situation, workspace, monitor);
+  const placed = placedWindows(situation, workspace, monitor)
+    .filter((other) => other.window.id !== window.id)
     .map(({ rect }) => rect);
+  const inZones = zoned ? (tiles ?? []).filter((_, i) => tiled[i]!.id !== window.id) : [];
+  const taken = [...placed, ...inZones];
   return taken.length === 0 ? null : largestEmpty(area, taken, gap, { width: 1, height: 1 });
 }
 

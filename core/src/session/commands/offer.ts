@@ -58,14 +58,14 @@ export function takeOffer(situation: Situation, { place, windows }: Offer, at: n
   });
 }
 
-/** fill-rest: into the largest empty place beside placed windows. */
+/** fill-rest: into the largest empty place beside windows that are placed or in zones. */
 export function fillRest(situation: Situation): Outcome {
   const { session } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
   const rect = placeLeft(situation, window);
   if (!rect) {
-    return nothing(session, 'no other window is placed here, or no place is left beside them');
+    return nothing(session, 'no other window has a place here, or none is left beside them');
   }
   const placing = placingFor(situation, window, rect);
   const next = withPlacing(session, window.id, placing);
@@ -74,7 +74,7 @@ export function fillRest(situation: Situation): Outcome {
   return did(next, {
     about: window.id,
     decided: `${rect.width} × ${rect.height}`,
-    because: 'the largest empty place beside placed windows',
+    because: 'the largest empty place beside the others',
   });
 }
 

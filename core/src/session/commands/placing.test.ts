@@ -112,7 +112,17 @@ describe('fill-rest', () => {
     expect(filled.run('place-right').shapes()['b']).toBe('2298,34 1136×1400');
     const odd = desk.run(at({ from: 2, to: 3, of: 7 }, { start: '1/3' }), focus('b'), 'fill-rest');
     expect(odd.shapes()['b']).toBe('6,504 3428×930');
-    expect(because(desk.run('fill-rest'))).toMatch(/no other window is placed here/);
+    expect(because(desk.run('fill-rest'))).toMatch(/no other window has a place here/);
+  });
+
+  it('is beside windows in zones on a board', () => {
+    const board = testDesk(
+      { ...OFFICE, tiling: { gaps: { inner: 10, outer: 6 }, layout: { kind: 'board' } } },
+      { ...windows('a', 'b'), focus: 'b' },
+    );
+    // The zone at the left has a: all right of it is empty.
+    expect(board.run('fill-rest').shapes()['b']).toBe('868,34 2566×1400');
+    expect(board.run('fill-rest', 'put-back').shapes()).toEqual(board.shapes());
   });
 });
 

@@ -75,7 +75,7 @@ export function ZoneList(props: {
       </chakra.ol>
       <chakra.p fontSize="12px" color="slate" mt="6px">
         Windows fill them in this order; a later one lies over. <KeyCap>U</KeyCap> earlier{' '}
-        <KeyCap>O</KeyCap> later.
+        <KeyCap>O</KeyCap> later. A drag over cells draws one, too; a drag on a line moves it.
       </chakra.p>
     </Section>
   );
