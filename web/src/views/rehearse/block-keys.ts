@@ -85,15 +85,16 @@ function putOnKey(
     say(`${name} types something: press it with ${profile.keys.main}`);
     return;
   }
-  const main = chord.modifiers.map((each) =>
-    each === profile.keys.standIn ? profile.keys.main : each,
-  );
+  const { main, standIn } = profile.keys;
+  const modifiers = chord.modifiers.includes(main)
+    ? chord.modifiers
+    : chord.modifiers.map((each) => (each === standIn ? main : each));
   const taken = bindingFor(starterKeys(profile), chord, profile.keys);
   if (taken) {
     say(`${name} does ${commandText(taken.command)} already: press another`);
     return;
   }
-  bench.edit((now) => withPlaceOnKey(now, { modifiers: main, code: chord.code }, block));
+  bench.edit((now) => withPlaceOnKey(now, { modifiers, code: chord.code }, block));
   bench.done(caps, 'put the block on a key', name);
   end();
 }
