@@ -141,6 +141,8 @@ describe('zones and placing, by keys alone', () => {
     await open.page.reload();
     await open.page.locator('[data-window="notes-1"]').waitFor();
     expect(await window('notes-1')).toBe('12,894 1418 × 814');
+    await press('Enter', 'Meta+Control+Slash');
+    await poll(() => open.page.getByRole('option').first().innerText()).toContain('Night');
   });
 
   it('a held placing key outlines where the window will land; release takes it, Escape drops it', async () => {

@@ -37,7 +37,7 @@ export function onBoard(
 }
 
 /** What an arrangement remembers of a board: which window is where, and tracks moved by key. */
-export function onBoardOf({ inZones, adjusted }: Arrangement, { id }: Board): OnBoard {
+function onBoardOf({ inZones, adjusted }: Arrangement, { id }: Board): OnBoard {
   const weights = adjusted?.board?.weights;
   const { columns, rows } = trackNames(id);
   const moved = {

@@ -1,6 +1,7 @@
 import type { Axis, Rect } from '../geometry/rect.ts';
 import type { Part } from '../geometry/length.ts';
 import type { Board } from '../profile/board.ts';
+import type { Measure } from '../session/measures.ts';
 import type { PlacingArea } from '../session/placed.ts';
 import { commonCells, rangeRect, tracksOf, type CellRange, type Tracks } from './board.ts';
 
@@ -14,6 +15,15 @@ export interface TrackLine {
   to: number;
 }
 
+/** A column or row with its weight, and what a dimension line for it measures. */
+export interface MeasuredTrack {
+  axis: Axis;
+  /** Counted from 1. */
+  track: number;
+  weight: number;
+  measure: Measure;
+}
+
 /** A board as it lies on a work area, in physical pixels of the joint desktop. */
 export interface DrawnBoard {
   board: Board;
@@ -25,6 +35,8 @@ export interface DrawnBoard {
   /** Cells that several zones cover, each once. */
   overlaps: Rect[];
   lines: TrackLine[];
+  /** Columns, then rows. */
+  measured: MeasuredTrack[];
 }
 
 /** Lays a board out on what placing has of a monitor. */
@@ -38,6 +50,11 @@ export function drawnBoard(board: Board, { area, gap }: Omit<PlacingArea, 'monit
       from: axis === 'x' ? area.y : area.x,
       to: axis === 'x' ? area.y + area.height : area.x + area.width,
     }));
+  const measuredOf = (axis: Axis, parts: readonly Part[], weights: readonly number[]) =>
+    parts.map(({ start, size }, i): MeasuredTrack => {
+      const from = area[axis] + start;
+      return { axis, track: i + 1, weight: weights[i]!, measure: { axis, from, to: from + size } };
+    });
   return {
     board,
     area,
@@ -46,6 +63,10 @@ export function drawnBoard(board: Board, { area, gap }: Omit<PlacingArea, 'monit
     zones: board.zones.map((zone) => rangeRect(tracks, zone, area)),
     overlaps: overlapsOf(board).map((range) => rangeRect(tracks, range, area)),
     lines: [...linesOf('x', tracks.columns), ...linesOf('y', tracks.rows)],
+    measured: [
+      ...measuredOf('x', tracks.columns, board.columns),
+      ...measuredOf('y', tracks.rows, board.rows),
+    ],
   };
 }
 

@@ -89,7 +89,7 @@ export function cornerStays({ session }: Situation): Outcome {
 }
 
 function drop(session: Session): Outcome {
-  return did(without(session), { decided: 'nothing picked', because: 'dismissed by key' });
+  return did(without(session), { decided: 'the choice is ended', because: 'dismissed by key' });
 }
 
 const NO_PICK = 'nothing is to be picked';

@@ -262,7 +262,7 @@ function CornerNote({ situation, stays }: { situation: Situation; stays: boolean
       aria-label="Corner pick"
       position="absolute"
       left="12px"
-      bottom="8px"
+      top="56px"
       maxW="420px"
       bg="sheet"
       border="1.5px solid"

@@ -3,7 +3,6 @@ import {
   cellsBetween,
   rangeRect,
   zoneOver,
-  type CellRange,
   type DrawnBoard,
   type TrackLine,
 } from '@sorn/core';
@@ -32,9 +31,14 @@ export function BoardHandles(props: Props) {
 
 type Cell = ReturnType<typeof cellAt>;
 
+/** A drag over cells: where it began, and where it is; nowhere else yet while it is only a press. */
+interface Drag {
+  from: Cell;
+  to: Cell | null;
+}
+
 function Cells({ drawn, view, edits, onZone }: Props) {
-  const [from, setFrom] = useState<Cell | null>(null);
-  const [range, setRange] = useState<CellRange | null>(null);
+  const [drag, setDrag] = useState<Drag | null>(null);
   const cellUnder = (event: PointerEvent<SVGRectElement>): Cell => {
     const { left, top } = event.currentTarget.ownerSVGElement!.getBoundingClientRect();
     return cellAt(drawn, {
@@ -42,10 +46,7 @@ function Cells({ drawn, view, edits, onZone }: Props) {
       y: (event.clientY - top - view.y) / view.scale,
     });
   };
-  const end = () => {
-    setFrom(null);
-    setRange(null);
-  };
+  const range = drag?.to ? cellsBetween(drag.from, drag.to) : null;
   return (
     <>
       <rect
@@ -54,22 +55,22 @@ function Cells({ drawn, view, edits, onZone }: Props) {
         data-drag="cells"
         onPointerDown={(event) => {
           if (event.button !== 0) return;
-          setFrom(cellUnder(event));
+          setDrag({ from: cellUnder(event), to: null });
           event.currentTarget.setPointerCapture(event.pointerId);
         }}
         onPointerMove={(event) => {
-          if (!from) return;
+          if (!drag) return;
           const to = cellUnder(event);
-          const isElsewhere = to.column !== from.column || to.row !== from.row;
-          if (isElsewhere || range) setRange(cellsBetween(from, to));
+          const isElsewhere = to.column !== drag.from.column || to.row !== drag.from.row;
+          if (isElsewhere || drag.to) setDrag({ ...drag, to });
         }}
         onPointerUp={() => {
-          const over = from && zoneOver(drawn.board, from);
-          if (range) edits.draw(cellsBetween(first(range), last(range)));
+          const over = drag && zoneOver(drawn.board, drag.from);
+          if (range) edits.draw(range);
           else if (over !== null) onZone(over);
-          end();
+          setDrag(null);
         }}
-        onPointerCancel={end}
+        onPointerCancel={() => setDrag(null)}
       />
       {range && (
         <rect
@@ -80,14 +81,6 @@ function Cells({ drawn, view, edits, onZone }: Props) {
       )}
     </>
   );
-}
-
-function first({ columns, rows }: CellRange): Cell {
-  return { column: columns[0], row: rows[0] };
-}
-
-function last({ columns, rows }: CellRange): Cell {
-  return { column: columns[1], row: rows[1] };
 }
 
 /** Screen pixels on both sides of a line that take hold of it. */

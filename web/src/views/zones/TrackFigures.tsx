@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import type { DrawnBoard, Measure } from '@sorn/core';
+import type { DrawnBoard } from '@sorn/core';
 import type { RefObject } from 'react';
 import { Figure } from '../../app/Figure.tsx';
 import { DimensionLine } from '../../sheet/DimensionLine.tsx';
@@ -9,27 +9,6 @@ import type { ZoneEdits } from './edits.ts';
 /** How far outside the work area the dimension lines lie, in screen pixels: above clear of the monitor's tab. */
 const ABOVE = { tab: 44, bare: 22 };
 const BESIDE = 24;
-
-interface Track {
-  axis: 'x' | 'y';
-  track: number;
-  weight: number;
-  measure: Measure;
-}
-
-function tracksOf({ board, tracks, area }: DrawnBoard): Track[] {
-  const along = (axis: 'x' | 'y'): Track[] => {
-    const parts = axis === 'x' ? tracks.columns : tracks.rows;
-    const weights = axis === 'x' ? board.columns : board.rows;
-    return parts.map(({ start, size }, i) => ({
-      axis,
-      track: i + 1,
-      weight: weights[i]!,
-      measure: { axis, from: area[axis] + start, to: area[axis] + start + size },
-    }));
-  };
-  return [...along('x'), ...along('y')];
-}
 
 /** Lines down to the tracks end above the tab's text, in screen pixels from the area. */
 const CLEAR_OF_TAB = 32;
@@ -45,7 +24,7 @@ interface LinesProps {
 export function TrackLines({ drawn, view, hasTab }: LinesProps) {
   const above = hasTab ? ABOVE.tab : ABOVE.bare;
   const frame = onSheet(view, drawn.area);
-  return tracksOf(drawn).map(({ axis, track, measure }) => (
+  return drawn.measured.map(({ axis, track, measure }) => (
     <DimensionLine
       key={`${axis}${track}`}
       measure={measure}
@@ -68,7 +47,7 @@ export function TrackFigures(
   const { drawn, view, edits, weightInput } = props;
   const above = props.hasTab ? ABOVE.tab : ABOVE.bare;
   const frame = onSheet(view, drawn.area);
-  return tracksOf(drawn).map(({ axis, track, weight, measure }) => {
+  return drawn.measured.map(({ axis, track, weight, measure }) => {
     const isColumn = axis === 'x';
     const middle = ((measure.from + measure.to) / 2) * view.scale + (isColumn ? view.x : view.y);
     const length = (measure.to - measure.from) * view.scale;
