@@ -59,13 +59,14 @@ describe('sorn check', () => {
           { id: 'named', for: { monitor: 'wdie' } },
           { id: 'sound', zones: [{ name: 'All', columns: [1, 1], rows: [1, 1] }] },
         ],
-        apps: [{ id: 'a', zone: 'Al' }],
+        apps: [{ id: 'a' }],
+        rules: [{ id: 'r', when: { all: [{ of: 'app', is: 'a' }] }, then: { zone: 'Al' } }],
         tiling: { layout: { kind: 'board', board: 'hihg' } },
       }),
     ).toEqual([
       'tiling.layout.board names hihg, which does not exist. The nearest is high.',
       'boards[1].for.monitor names wdie, which does not exist. The nearest is wide.',
-      'apps[0].zone names Al, which does not exist. The nearest is All.',
+      'rules[0].then.zone names Al, which does not exist. The nearest is All.',
       'The board High is for no monitor of any desk: it is at least as wide as high.',
     ]);
   });

@@ -4,6 +4,7 @@ import { deskInForce, type DeskInForce, type PlacedMonitor } from './desk.ts';
 import { unreachedMonitors } from './neighbours.ts';
 import { placedMonitors } from './placed.ts';
 import { monitorNamed } from './roles.ts';
+import { checkRules, type RuleFinding } from '../rules/check.ts';
 import { unusedBoards, type BoardFinding } from '../zones/check.ts';
 import { unknownNames, type UnknownName } from './unknown.ts';
 
@@ -103,7 +104,8 @@ export function checkProfile(profile: Profile): readonly ProfileFinding[] {
   return known;
 }
 
-export type ProfileFinding = ({ kind: 'unknown-name' } & UnknownName) | DeskFinding | BoardFinding;
+export type ProfileFinding =
+  ({ kind: 'unknown-name' } & UnknownName) | DeskFinding | BoardFinding | RuleFinding;
 
 const checked = new WeakMap<Profile, readonly ProfileFinding[]>();
 
@@ -122,10 +124,18 @@ function checkedAnew(profile: Profile): ProfileFinding[] {
     const at = profile.boards.findIndex(({ id, name = id }) => name === board);
     return unknown.some(({ path }) => path === `boards[${at}].for.monitor`);
   };
+  // A rule that names what does not exist matches nothing, or leads nowhere, because of that.
+  const isMistypedRule = (finding: RuleFinding) => {
+    if (finding.kind !== 'rule-unmatched' && finding.kind !== 'rule-nowhere') return false;
+    const at = profile.rules.findIndex(({ id }) => id === finding.rule);
+    const part = finding.kind === 'rule-unmatched' ? 'when' : `then.${finding.setting}`;
+    return unknown.some(({ path }) => path.startsWith(`rules[${at}].${part}`));
+  };
   return [
     ...unknown.map((name) => ({ kind: 'unknown-name' as const, ...name })),
     ...desks.flatMap(deskFindings),
     ...homelessWorkspaces(profile).filter((finding) => !isMistyped(finding)),
     ...unusedBoards(profile, desks).filter((finding) => !isForNobody(finding)),
+    ...checkRules(profile).filter((finding) => !isMistypedRule(finding)),
   ];
 }

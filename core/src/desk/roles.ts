@@ -1,4 +1,4 @@
-import picomatch from 'picomatch';
+import { globSource, hasPattern } from '../profile/pattern.ts';
 import type { PlacedMonitor } from './desk.ts';
 
 /** What a monitor can be on any desk, so that a home means something wherever one sits. */
@@ -18,15 +18,7 @@ export function isPattern(which: string): boolean {
 
 /** True when a name fits a pattern with * (any text) and ? (any one character); case does not count. */
 export function fitsPattern(name: string, pattern: string): boolean {
-  return picomatch.isMatch(name, pattern, {
-    bash: true,
-    dot: true,
-    nocase: true,
-    nobrace: true,
-    nobracket: true,
-    noextglob: true,
-    nonegate: true,
-  });
+  return hasPattern(name, globSource(pattern));
 }
 
 /** From the left, then from the top: the order that next and previous go round, and `from-left-2` counts. */

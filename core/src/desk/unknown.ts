@@ -1,5 +1,6 @@
 import { nearestName } from '../profile/nearest.ts';
 import type { LayoutSetting } from '../profile/layout.ts';
+import { GROUPS, type RuleSettings } from '../profile/rule.ts';
 import type { Profile } from '../profile/schema.ts';
 import { fitsPattern, isPattern, isRole, ROLES } from './roles.ts';
 
@@ -19,13 +20,58 @@ export function unknownNames(profile: Profile): readonly UnknownName[] {
   return known;
 }
 
+type Look = (path: string, value: string | undefined, names: readonly string[]) => void;
+
+/** Names in rules, and in the list of what opens at the start. */
+function lookRules(
+  profile: Profile,
+  look: Look,
+  lookWhich: (path: string, value: string | undefined) => void,
+): void {
+  const named = (list: readonly { id: string; name?: string }[]) =>
+    list.flatMap(({ id, name = id }) => [id, name]);
+  const apps = profile.apps.map(({ id }) => id);
+  const names = { app: apps, parent: apps, desk: named(profile.desks) };
+  const workspaces = named(profile.workspaces);
+  const zones = profile.boards.flatMap((board) => board.zones.map(({ name }) => name));
+  const lookSettings = (path: string, { workspace, monitor, zone }: RuleSettings) => {
+    // Without a list of workspaces they are made up, one a monitor.
+    if (workspaces.length > 0)
+      look(
+        `${path}.workspace`,
+        workspace,
+        profile.workspaces.map(({ id }) => id),
+      );
+    lookWhich(`${path}.monitor`, monitor);
+    look(`${path}.zone`, zone, zones);
+  };
+  profile.rules.forEach(({ when, then }, i) => {
+    for (const group of GROUPS) {
+      when[group].forEach((condition, j) => {
+        const path = `rules[${i}].when.${group}[${j}].is`;
+        if (condition.of === 'monitor') lookWhich(path, condition.is);
+        else if (condition.of === 'workspace' && 'is' in condition) {
+          if (workspaces.length > 0) look(path, condition.is, workspaces);
+        } else if (condition.of in names && 'is' in condition) {
+          look(path, String(condition.is), names[condition.of as keyof typeof names]);
+        }
+      });
+    }
+    lookSettings(`rules[${i}].then`, then);
+  });
+  profile.start.forEach(({ app, ...then }, i) => {
+    look(`start[${i}].app`, app, apps);
+    lookSettings(`start[${i}]`, then);
+  });
+}
+
 function lookedUp(profile: Profile): UnknownName[] {
   const ids = (list: readonly { id: string }[]) => list.map((item) => item.id);
   const monitors = ids(profile.monitors);
   const workspaces = ids(profile.workspaces);
   const apps = ids(profile.apps);
   const unknown: UnknownName[] = [];
-  const look = (path: string, value: string | undefined, names: readonly string[]) => {
+  const look: Look = (path, value, names) => {
     if (value === undefined || names.includes(value)) return;
     unknown.push({ path, value, nearest: nearestName(value, names) });
   };
@@ -50,8 +96,8 @@ function lookedUp(profile: Profile): UnknownName[] {
   profile.workspaces.forEach((workspace, i) =>
     lookWhich(`workspaces[${i}].monitor`, workspace.monitor),
   );
+  lookRules(profile, look, lookWhich);
   const boards = ids(profile.boards);
-  const zones = profile.boards.flatMap((board) => board.zones.map(({ name }) => name));
   const lookLayout = (path: string, layout: LayoutSetting | undefined) => {
     if (layout?.kind === 'board') look(`${path}.board`, layout.board, boards);
   };
@@ -59,7 +105,7 @@ function lookedUp(profile: Profile): UnknownName[] {
   profile.boards.forEach((board, i) => lookWhich(`boards[${i}].for.monitor`, board.for.monitor));
   profile.apps.forEach((app, i) => {
     look(`apps[${i}].parent`, app.parent, apps);
-    look(`apps[${i}].zone`, app.zone, zones);
+    app.windows?.forEach(({ parent }, j) => look(`apps[${i}].windows[${j}].parent`, parent, apps));
   });
   profile.tiling.places.forEach((place, i) => {
     lookLayout(`tiling.places[${i}].layout`, place.layout);

@@ -38,6 +38,7 @@ const PLAIN: readonly PlainBinding[] = [
   ['Equal', [], 'even-out'],
   ['KeyG', [], 'shape'],
   ['Backspace', [], 'reset-layout'],
+  ['Backspace', ['Shift'], 'apply-rules'],
   ['KeyL', [], 'next-layout'],
   ['KeyL', ['Shift'], 'previous-layout'],
   ['KeyT', [], 'turn-layout'],
@@ -60,6 +61,7 @@ const PLAIN: readonly PlainBinding[] = [
   ['KeyK', [], 'close-workspace'],
   ['KeyI', [], 'bring-inside'],
   ['KeyQ', [], 'close'],
+  ['End', [], 'open-start'],
 ];
 
 /** Going round the workspaces, and putting a window on the next one: by which key, with which word. */

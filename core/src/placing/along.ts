@@ -65,3 +65,12 @@ export function alongText(along: Along, axis: Axis): string {
 function shareText(share: number | string): string {
   return typeof share === 'string' ? share : String(Number(share.toFixed(3)));
 }
+
+/** Both axes in words: "left 1/2, upper 1/3"; a full one beside another is left out. */
+export function placingText({ x, y }: PlacedBy): string {
+  const parts = [
+    ...(x === 'full' ? [] : [alongText(x, 'x')]),
+    ...(y === 'full' ? [] : [alongText(y, 'y')]),
+  ];
+  return parts.length > 0 ? parts.join(', ') : 'the whole work area';
+}

@@ -13,21 +13,17 @@ import {
   textField,
   whole,
 } from './fields.ts';
+import { appSchema, startSchema } from './app.ts';
 import { boardSchema } from './board.ts';
 import { LAYOUT_KINDS, layoutSchema } from './layout.ts';
+import { migrated, PROFILE_VERSION } from './migrate.ts';
 import { alongField, placingSchema } from './placing.ts';
+import { ruleSchema } from './rule.ts';
+import { NEW_WINDOWS, whichMonitorField } from './window.ts';
 
-export const PROFILE_VERSION = 1;
-
-export const KINDS = ['normal', 'dialog', 'utility'] as const;
-export const HELD = ['tiled', 'floating', 'pocketed', 'left-alone'] as const;
-export type Held = (typeof HELD)[number];
 /** What becomes of windows when their minimums cannot all be met. */
 export const TOO_SMALL = ['squeeze', 'float', 'stack'] as const;
 export type TooSmall = (typeof TOO_SMALL)[number];
-/** Where a window that opens stands in the order. */
-export const NEW_WINDOWS = ['lead', 'end', 'after-focused'] as const;
-export type NewWindows = (typeof NEW_WINDOWS)[number];
 /** Per monitor: each monitor has its own. Joined: all monitors are switched together. */
 export const WORKSPACES_ARE = ['per-monitor', 'joined'] as const;
 /** What becomes of a workspace without windows once it is not shown. */
@@ -46,30 +42,6 @@ export const PAST_LAST_MONITOR = ['stop', 'wrap'] as const;
 const scaleField = between(0.25, 8, 'a scale');
 const pixelsField = whole(1, 100_000);
 const turnField = z.literal([0, 90, 180, 270], { error: 'one of 0, 90, 180, 270 degrees' });
-
-/** What a window says of its own size, in logical pixels. */
-export const hintFields = {
-  min: sizeField.exactOptional(),
-  max: sizeField.exactOptional(),
-  increment: sizeField.exactOptional(),
-  base: fields({ width: whole(0, 100_000), height: whole(0, 100_000) }).exactOptional(),
-  aspect: z
-    .union([between(0.01, 100), sizeField], {
-      error: 'width divided by height, or {width, height}',
-    })
-    .exactOptional(),
-  resizable: flagField.exactOptional(),
-  preferred: sizeField.exactOptional(),
-  wanted: fields({
-    width: whole(1, 100_000).exactOptional(),
-    height: whole(1, 100_000).exactOptional(),
-  }).exactOptional(),
-};
-
-const WHICH_MONITOR =
-  'the id or name of a monitor, a pattern with * or ?, or a role such as widest';
-/** A monitor by its id or name (also a pattern with * and ?), or by a role that some monitor has on any desk. */
-export const whichMonitorField = textField.min(1, { error: WHICH_MONITOR });
 
 /** What a connected device tells of itself. */
 export const identityFields = {
@@ -127,31 +99,6 @@ export const workspaceSchema = fields({
   monitor: whichMonitorField.exactOptional(),
 });
 
-export const appSchema = fields({
-  id: idField,
-  name: textField.exactOptional(),
-  /** Two capitals for its balloon on the sheet. */
-  balloon: z
-    .string({ error: 'one or two characters' })
-    .regex(/^\S{1,2}$/u, { error: 'one or two characters' })
-    .exactOptional(),
-  /** Hue of the balloon's outline, in degrees. */
-  hue: between(0, 360, 'degrees').exactOptional(),
-  letter: z
-    .string({ error: 'one letter, A to Z' })
-    .regex(/^[A-Z]$/, { error: 'one letter, A to Z' })
-    .exactOptional(),
-  title: textField.exactOptional(),
-  kind: oneOf(KINDS).default('normal'),
-  /** The app whose window its own windows stand over. */
-  parent: idField.exactOptional(),
-  /** How its windows are held when they open. */
-  held: oneOf(HELD).default('tiled'),
-  /** The zone its windows go to where they open on a board that has it. */
-  zone: textField.exactOptional(),
-  ...hintFields,
-});
-
 const perAxis = fields({ x: lengthField, y: lengthField });
 
 const gapFields = {
@@ -197,6 +144,14 @@ export const tilingSchema = fields({
   places: listOf(placeSchema, 'places').default([]),
 });
 
+/** How floating windows stand and move. */
+const floatingSchema = fields({
+  /** Corners of floating windows are on multiples of it, in logical pixels from the work area's corner; 0: anywhere. */
+  grid: lengthField.default(0),
+  /** A window that floats opens where the person moved the last one of its app. */
+  remember: flagField.default(true),
+});
+
 const keysSchema = fields({
   main: oneOf(MODIFIERS).default('Meta'),
   /** The modifier that stands in for the main one where the browser or system keeps that for itself. */
@@ -224,7 +179,7 @@ const lookSchema = fields({
   motionMs: whole(0, 1000).default(120),
 });
 
-export const profileSchema = fields({
+const wholeSchema = fields({
   version: z
     .literal(PROFILE_VERSION, { error: `${PROFILE_VERSION}, the version of this file format` })
     .default(PROFILE_VERSION),
@@ -233,13 +188,18 @@ export const profileSchema = fields({
   desks: listOf(deskSchema, 'desks').default([]),
   workspaces: listOf(workspaceSchema, 'workspaces').default([]),
   apps: listOf(appSchema, 'apps').default([]),
+  /** Apps to open when a session begins. */
+  start: listOf(startSchema, 'apps').default([]),
+  /** In their order: for each setting the first one that matches and gives it decides. */
+  rules: listOf(ruleSchema, 'rules', 2_000).default([]),
+  floating: floatingSchema.prefault({}),
   tiling: tilingSchema.prefault({}),
   placing: placingSchema.prefault({}),
   boards: listOf(boardSchema, 'boards', 100).default([]),
   keys: keysSchema.prefault({}),
   look: lookSchema.prefault({}),
 }).superRefine((profile, context) => {
-  const lists = ['monitors', 'desks', 'workspaces', 'apps', 'boards'] as const;
+  const lists = ['monitors', 'desks', 'workspaces', 'apps', 'boards', 'rules'] as const;
   for (const list of lists) {
     const seen = new Set<string>();
     profile[list].forEach((item, i) => {
@@ -255,12 +215,17 @@ export const profileSchema = fields({
   }
 });
 
+/** A profile of any version of the format so far, as one of the present version. */
+export const profileSchema = z.preprocess(migrated, wholeSchema);
+
 export type Profile = z.output<typeof profileSchema>;
 export type Monitor = Profile['monitors'][number];
 export type DeskEntry = Profile['desks'][number]['monitors'][number];
 export type Desk = Profile['desks'][number];
-export type App = Profile['apps'][number];
 export type Tiling = Profile['tiling'];
 export type Place = Tiling['places'][number];
 export type Edges4 = Monitor['reserved'];
 export type Look = Profile['look'];
+
+export type { App, AppWindow, Start } from './app.ts';
+export * from './window.ts';

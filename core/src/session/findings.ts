@@ -2,6 +2,7 @@ import type { Dropped } from '../desk/work-area.ts';
 import type { DeskFinding } from '../desk/check.ts';
 import type { UnknownName } from '../desk/unknown.ts';
 import type { BoardFinding } from '../zones/check.ts';
+import type { RuleFinding } from '../rules/check.ts';
 import type { Axis } from '../geometry/rect.ts';
 
 /** Something about an arrangement that a person should know. Lengths in physical pixels. */
@@ -25,6 +26,7 @@ export type Finding =
   | ({ kind: 'unknown-name' } & UnknownName)
   | DeskFinding
   | BoardFinding
+  | RuleFinding
   /** A window that is left alone and meets no work area. */
   | { kind: 'outside'; window: string; monitor: string }
   | { kind: 'elsewhere'; window: string; workspace: string; monitor: string; asked: string };
@@ -66,6 +68,14 @@ export function findingText(finding: Finding, name: (id: string) => string): str
       return `Workspace ${finding.workspace} is at home on ${finding.home}, which is on no desk.`;
     case 'board-nowhere':
       return `The board ${finding.board} is for no monitor of any desk: ${finding.because}.`;
+    case 'rule-empty':
+    case 'rule-unmatched':
+    case 'rule-hidden':
+    case 'rules-pull':
+    case 'rule-nowhere':
+    case 'rule-too-large':
+    case 'undecided':
+      return finding.text;
     case 'outside':
       return `${name(finding.window)} is left alone and stands outside every monitor.`;
     case 'elsewhere':

@@ -3,10 +3,13 @@ import { fallbackOf } from '../desk/homes.ts';
 import { workArea } from '../desk/work-area.ts';
 import { keptInside } from '../geometry/rect.ts';
 import { nearestName } from '../profile/nearest.ts';
+import type { RuleSettings } from '../profile/rule.ts';
 import type { Profile } from '../profile/schema.ts';
 import type { Finding } from './findings.ts';
 import type { SessionInput, WindowInput } from './schema.ts';
 import { connectedIds } from './connect.ts';
+import { heldBy, joinedBy, parentApp, placedBy, standingBy } from './follow.ts';
+import { rulingFor } from './ruling.ts';
 import { withSeatsKept } from './seats-kept.ts';
 import { settledOn, shownOnDesk } from './settle.ts';
 import {
@@ -14,6 +17,7 @@ import {
   placeKey,
   windowOf,
   withFocus,
+  withWindow,
   type Session,
   type SessionWindow,
 } from './session.ts';
@@ -51,35 +55,35 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
   const connection = { ...rest, ...connected, ...(deskKnown && { desk: deskId }) };
   const desk = deskInForce(profile, connection);
   const { shown } = shownOnDesk({ ...connection, windows: [], focusMonitor: '' }, desk);
-  const windows = input.windows.map((window, i): SessionWindow => {
-    const was = whereItWas(window, input);
+  const ruled = new Map<string, RuleSettings>();
+  const windows = input.windows.map((given, i): SessionWindow => {
+    const held = given.held ?? 'tiled';
+    const was = whereItWas(given, input);
     if (was && desk.workspaces.some(({ id }) => id === was.workspace)) {
-      return standingSomewhere({ ...window, ...was }, desk);
+      return standingSomewhere({ ...given, ...was, held }, desk);
     }
-    const { asked, isKnown } = askedPlace(window, desk, profile);
-    if (asked.workspace === null) {
-      unknown(`windows[${i}].workspace`, window.workspace!, ids(desk.workspaces));
+    const { asked: itself, isKnown } = askedPlace(given, desk, profile);
+    const { away: _away, ...without } = placeFor(itself, desk, profile, shown);
+    const parent = parentApp(input.windows, given.parent);
+    const ruling = rulingFor({ profile, desk }, given, without, parent);
+    const { follows } = ruling;
+    const window = { ...heldBy({ ...given, ...without, held }, follows), ruled: ruling.ruled };
+    ruled.set(given.id, follows);
+    const asked = {
+      workspace: itself.workspace ?? follows.workspace ?? itself.workspace,
+      monitor: itself.monitor ?? follows.monitor,
+    };
+    if (itself.workspace === null) {
+      unknown(`windows[${i}].workspace`, given.workspace!, ids(desk.workspaces));
     }
-    if (!isKnown) unknown(`windows[${i}].monitor`, window.monitor!, ids(profile.monitors));
-    const own = asked.monitor ?? desk.monitors[0]!.id;
-    const there = desk.monitors.some(({ id }) => id === own)
-      ? own
-      : fallbackOf(profile, own, desk.monitors).monitor.id;
-    const workspace = asked.workspace ?? shown[there] ?? desk.workspaces[0]!.id;
-    const home = desk.workspaces.find(({ id }) => id === workspace)!;
-    const monitor = monitorFor(desk, home, there);
-    const away = window.away ?? (own === there ? undefined : own);
-    if (asked.monitor !== undefined && asked.monitor !== monitor && !desk.joined) {
-      findings.push({
-        kind: 'elsewhere',
-        window: window.id,
-        workspace,
-        monitor,
-        asked: asked.monitor,
-      });
+    if (!isKnown) unknown(`windows[${i}].monitor`, given.monitor!, ids(profile.monitors));
+    const { away, ...there } = placeFor(asked, desk, profile, shown);
+    if (itself.monitor !== undefined && itself.monitor !== there.monitor && !desk.joined) {
+      findings.push({ kind: 'elsewhere', window: given.id, ...there, asked: itself.monitor });
     }
-    const memory = desk.joined && away !== undefined ? { away } : {};
-    return standingSomewhere({ ...window, workspace, monitor, ...memory }, desk);
+    const from = given.away ?? away;
+    const memory = desk.joined && from !== undefined ? { away: from } : {};
+    return standingSomewhere({ ...window, ...there, ...memory }, desk);
   });
 
   const known = new Set(windows.map((window) => window.id));
@@ -113,7 +117,8 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
       ? input.focusMonitor
       : fallbackOf(profile, input.focusMonitor ?? '', desk.monitors).monitor.id,
   };
-  let session = withSeatsKept(settledOn(opened, profile, desk), profile);
+  const settled = settledOn(opened, profile, desk);
+  let session = withSeatsKept(followed(settled, profile, desk, ruled), profile);
   const named = windowOf(session, focus);
   // What is out of sight cannot have the focus.
   if (session.desktop) return { session, findings };
@@ -152,6 +157,45 @@ function askedPlace(window: WindowInput, desk: DeskInForce, profile: Profile) {
     asked: { workspace, monitor },
     isKnown: window.monitor === undefined || monitor !== undefined,
   };
+}
+
+/** Where a window goes that asks for a workspace, a monitor, both or neither, and the monitor it is away from. */
+function placeFor(
+  asked: { workspace?: string | null | undefined; monitor?: string | undefined },
+  desk: DeskInForce,
+  profile: Profile,
+  shown: Session['shown'],
+): { monitor: string; workspace: string; away?: string } {
+  const own = asked.monitor ?? desk.monitors[0]!.id;
+  const isHere = isThere(desk, own);
+  const there = isHere ? own : fallbackOf(profile, own, desk.monitors).monitor.id;
+  const workspace = asked.workspace ?? shown[there] ?? desk.workspaces[0]!.id;
+  const home = desk.workspaces.find(({ id }) => id === workspace)!;
+  return { workspace, monitor: monitorFor(desk, home, there), ...(!isHere && { away: own }) };
+}
+
+/** What rules say of windows that are there already when a session is opened: zones, corners and places in the order. */
+function followed(
+  settled: Session,
+  profile: Profile,
+  desk: DeskInForce,
+  ruled: ReadonlyMap<string, RuleSettings>,
+): Session {
+  let session = settled;
+  for (const [id, follows] of ruled) {
+    if (Object.keys(follows).length === 0) continue;
+    session = joinedBy({ session, profile, desk }, id, follows);
+    session = placedBy({ session, profile, desk }, id, follows).session;
+  }
+  for (const [id, follows] of ruled) {
+    const window = windowOf(session, id)!;
+    const says = follows.corner ?? follows.size ?? window.parent;
+    const isFree = window.held === 'floating' && says !== undefined;
+    if (!isFree || window.ruled?.itself?.includes('corner')) continue;
+    const { standing } = standingBy({ session, profile, desk }, window, follows);
+    session = withWindow(session, id, (there) => ({ ...there, standing }));
+  }
+  return session;
 }
 
 /** A window in sight that no tile holds must stand somewhere from the beginning. */

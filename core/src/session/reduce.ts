@@ -3,12 +3,14 @@ import type { Rect } from '../geometry/rect.ts';
 import type { Profile } from '../profile/schema.ts';
 import { keyHeld, previewTaken, settled, stepped, type Command } from './commands/index.ts';
 import { setMode, withoutChoice } from './commands/desks.ts';
+import { ruledAgain } from './again.ts';
 import { monitorsChanged, type Connected } from './connect.ts';
 import { withSeatsKept } from './seats-kept.ts';
 import { windowsBack } from './commands/desktop.ts';
 import { switched } from './commands/switch.ts';
 import { windowAsked, windowRetitled } from './commands/asked.ts';
-import { windowClosed, windowOpened } from './commands/windows.ts';
+import { windowOpened } from './commands/opening.ts';
+import { windowClosed } from './commands/windows.ts';
 import { profileEdited } from './edited.ts';
 import { remembered } from './history.ts';
 import type { WindowInput } from './schema.ts';
@@ -48,10 +50,21 @@ export type SessionEvent =
  * same session, event and profile always give the same outcome, and none of them is changed.
  */
 export function reduce(session: Session, event: SessionEvent, profile: Profile): Outcome {
-  const outcome = happened(session, event, profile);
+  const outcome = withRulesAgain(session, happened(session, event, profile), profile);
   return outcome.session === session
     ? outcome
     : { ...outcome, session: withSeatsKept(outcome.session, profile) };
+}
+
+/** Where the desk is another one now, the rules that are asked again then are. */
+function withRulesAgain(before: Session, outcome: Outcome, profile: Profile): Outcome {
+  const { session } = outcome;
+  if (session === before || session.paused || session.unplugged) return outcome;
+  const desk = deskInForce(profile, session);
+  if (deskInForce(profile, before).desk === desk.desk) return outcome;
+  const ids = session.windows.map(({ id }) => id);
+  const again = ruledAgain({ session, profile, desk }, 'desk', ids);
+  return { session: again.session, trace: [...outcome.trace, ...again.trace] };
 }
 
 function happened(session: Session, event: SessionEvent, profile: Profile): Outcome {

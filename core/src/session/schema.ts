@@ -11,7 +11,7 @@ import {
   weightField,
 } from '../profile/fields.ts';
 import { AXES, FIRST_AXES, LAYOUT_KINDS, layoutSchema, SIDES, STRIPS } from '../profile/layout.ts';
-import { HELD, hintFields, identityFields, KINDS, MODES } from '../profile/schema.ts';
+import { HELD, hintFields, identityFields, KINDS, MODES, titleField } from '../profile/schema.ts';
 import type { HandTree } from '../tree/hand.ts';
 import {
   inZonesField,
@@ -21,6 +21,7 @@ import {
   previewingField,
   standingField,
 } from './placing-schema.ts';
+import { ruledField } from './ruled-schema.ts';
 
 /** What arrows do to the window being shaped. */
 export const SHAPING = ['move', 'grow', 'exchange'] as const;
@@ -38,6 +39,8 @@ const holdingFields = {
   away: idField.exactOptional(),
   /** Where it stands while it is not in a tile. */
   standing: standingField.exactOptional(),
+  /** The person moved it there. */
+  moved: flagField.exactOptional(),
   stayAbove: flagField.exactOptional(),
   /** On every workspace of its monitor. */
   everywhere: flagField.exactOptional(),
@@ -64,13 +67,15 @@ const holdingFields = {
 export const windowSchema = fields({
   id: idField,
   app: idField.exactOptional(),
-  title: textField.exactOptional(),
+  title: titleField.exactOptional(),
   kind: oneOf(KINDS).default('normal'),
   /** The window this one stands over. */
   parent: idField.exactOptional(),
   ...holdingFields,
-  /** The zone it goes to where it opens on a board that has it. */
-  zone: textField.exactOptional(),
+  /** Left out: as the rules say, else tiled. */
+  held: oneOf(HELD).exactOptional(),
+  /** What rules decided of it, and when. */
+  ruled: ruledField.exactOptional(),
   ...hintFields,
 });
 export type WindowInput = z.output<typeof windowSchema>;
@@ -268,6 +273,12 @@ export const sessionSchema = fields({
   calledBack: idField.exactOptional(),
   /** The focused window is being shaped by keys: what arrows do, and how many steps were made. */
   shaping: fields({ window: idField, by: oneOf(SHAPING), steps: z.int().min(0) }).exactOptional(),
+  /** By app, where the person moved its last floating window. */
+  remembered: z
+    .record(idField, fields({ monitor: idField, standing: standingField }), {
+      error: 'places by app',
+    })
+    .exactOptional(),
   /** How many windows of each app were ever opened. */
   opened: z.record(idField, z.int().min(0), { error: 'counts by app' }).default({}),
   past: listOf(stepSchema, 'steps').default([]),

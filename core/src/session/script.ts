@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { deskInForce } from '../desk/desk.ts';
 import { deviceText } from '../desk/match.ts';
 import {
   byShape,
@@ -21,6 +22,7 @@ import {
 import type { Finding } from './findings.ts';
 import { openSession } from './open.ts';
 import { place, type Placement } from './place.ts';
+import { rulesWhy } from './rules-why.ts';
 import { reduce, type SessionEvent } from './reduce.ts';
 import { connectedField, sessionSchema, windowSchema, type SessionInput } from './schema.ts';
 import type { Reason, Session } from './session.ts';
@@ -112,7 +114,12 @@ export function play(profile: Profile, { session: input, steps }: Script): Playe
   const played: Played[] = [
     {
       step: 'begin',
-      reasons: [],
+      reasons: opened.session.windows.flatMap(({ id }) =>
+        rulesWhy(
+          { session: opened.session, profile, desk: deskInForce(profile, opened.session) },
+          id,
+        ),
+      ),
       ...begun,
       findings: [...opened.findings, ...begun.findings],
     },

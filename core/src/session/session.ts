@@ -1,10 +1,14 @@
 import type { DeskInForce } from '../desk/desk.ts';
-import type { Profile } from '../profile/schema.ts';
+import type { Held, Profile } from '../profile/schema.ts';
 import { withoutLeaf } from '../tree/hand.ts';
 import type { Adjusted, Arrangement, LIST_FIELDS, SessionInput, WindowInput } from './schema.ts';
 
 /** A window of a running desk: it is on a monitor and a workspace. */
-export type SessionWindow = WindowInput & { monitor: string; workspace: string };
+export type SessionWindow = Omit<WindowInput, 'held'> & {
+  held: Held;
+  monitor: string;
+  workspace: string;
+};
 
 /**
  * The state of a running desk: an immutable value. Written as JSON it is a session file.
@@ -26,6 +30,8 @@ export interface Reason {
   decided: string;
   because: string;
   pixels?: number;
+  /** Told only where a window is asked about: a default, or a rule that did not apply. */
+  minor?: true;
 }
 
 /** What a step makes of a session. A step that does nothing returns the same session and says why. */

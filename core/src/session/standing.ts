@@ -19,6 +19,19 @@ export function firstStanding(window: WindowInput, monitor: PlacedMonitor, over?
   return keptInside(area, centredIn(over ?? area, floatingSize(window, monitor, area)));
 }
 
+/**
+ * A rectangle with its upper left corner on the grid of a monitor's work area, at the nearest point.
+ *
+ * @param grid logical pixels; 0: none
+ */
+export function snapped(rect: Rect, monitor: PlacedMonitor, grid: number): Rect {
+  if (grid <= 0) return rect;
+  const { area } = workArea(monitor);
+  const step = Math.max(1, toPixels(grid, monitor.scale));
+  const along = (at: number, from: number) => from + round((at - from) / step) * step;
+  return { ...rect, x: along(rect.x, area.x), y: along(rect.y, area.y) };
+}
+
 /** How far a window is moved aside so that it does not hide another's title, in logical pixels. */
 const ASIDE = 32;
 

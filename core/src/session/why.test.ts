@@ -26,7 +26,7 @@ describe('why a window is here', () => {
       '1982 × 1400: its tile at a share of 0.58',
     ]);
     expect(why(desk, 's').at(-1)).toBe('1436 × 672: its steps in a tile of 1436 × 695');
-    expect(why(desk, 'f')[0]).toBe('floating: its app opens so');
+    expect(why(desk, 'f')[0]).toBe('floating: it opened so itself');
     expect(why(desk, 'nobody')).toEqual([]);
   });
 
@@ -45,7 +45,7 @@ describe('why a window is here', () => {
       'workspace B on wide: it is at home there',
       '1982 × 1400: the engine is paused: as it stood then',
     ]);
-    expect(why(desk.run('pause'), 'f')[0]).toBe('floating: its app opens so');
+    expect(why(desk.run('pause'), 'f')[0]).toBe('floating: it opened so itself');
     const away = { command: 'go-workspace', which: 'S' } as const;
     expect(why(desk.run('pocket', away, 'call-back'), 'p')[0]).toBe(
       'floating: called back from workspace B',

@@ -3,8 +3,11 @@ import { isDividing, LAYOUTS } from '../layouts/index.ts';
 import type { Origin } from '../profile/settings.ts';
 import { boardName } from '../zones/board.ts';
 import { arrange, type Arranged } from './arrange.ts';
-import { placingText } from './commands/placing.ts';
+import type { Setting } from '../profile/rule.ts';
+import { HELD_WORDS } from '../rules/say.ts';
+import { placingText } from '../placing/along.ts';
 import { place, type Placement } from './place.ts';
+import { gaveBecause } from './rules-why.ts';
 import {
   arrangementOf,
   shownOn,
@@ -40,7 +43,7 @@ function heldBecause(
   { tiling, left }: Arranged,
 ): Reason {
   const decided = window.placing ? 'placed' : held.replace('-', ' ');
-  const app = profile.apps.find((candidate) => candidate.id === window.app);
+  const { ruled } = window;
   const because = () => {
     if (window.held === 'tiled' && held === 'floating' && !window.placing) {
       return left.includes(window)
@@ -50,10 +53,12 @@ function heldBecause(
     if (held === 'pocketed') return 'pocketed by key; call-back brings it';
     if (window.pocketedFrom) return `called back from workspace ${window.pocketedFrom.workspace}`;
     if (window.placing) return 'placed by key, out of the layout; put-back ends that';
-    if (window.stayAbove) return 'it stays above, by key';
-    if (window.everywhere) return 'it is everywhere, by key';
+    const by = (setting: Setting) => (ruled && gaveBecause(profile, ruled, setting)) ?? 'by key';
+    if (window.lifted && window.stayAbove) return `it stays above, ${by('stayAbove')}`;
+    if (window.lifted && window.everywhere) return `it is everywhere, ${by('everywhere')}`;
     if (window.lifted) return 'float-all: all windows here float for now';
-    if (app && app.held === held) return held === 'tiled' ? 'default' : 'its app opens so';
+    if (ruled?.gave.held?.value === HELD_WORDS[held]) return by('held');
+    if (ruled?.itself?.includes('held')) return 'it opened so itself';
     return held === 'tiled' ? 'default' : 'by key';
   };
   return { decided, because: because() };

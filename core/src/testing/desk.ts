@@ -104,10 +104,12 @@ export const OFFICE = {
     {
       id: 'picker',
       name: 'Picker',
-      held: 'floating',
       resizable: false,
       preferred: { width: 300, height: 360 },
     },
+  ],
+  rules: [
+    { id: 'picker', when: { all: [{ of: 'app', is: 'picker' }] }, then: { held: 'floating' } },
   ],
   boards: [
     {

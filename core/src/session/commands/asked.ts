@@ -2,17 +2,20 @@ import { monitorOf } from '../../desk/desk.ts';
 import { workArea } from '../../desk/work-area.ts';
 import { keptInside, type Rect } from '../../geometry/rect.ts';
 import { tilingInForce } from '../arrange.ts';
+import { ruledAgain } from '../again.ts';
 import { minimumOf } from '../hints.ts';
 import { did, nothing, windowOf, withWindow, type Outcome, type Situation } from '../session.ts';
-import { standingNow, standsAt, stood } from '../standing.ts';
+import { snapped, standingNow, standsAt, stood } from '../standing.ts';
 
 /** A window has another title. */
-export function windowRetitled({ session }: Situation, id: string, title: string): Outcome {
+export function windowRetitled(situation: Situation, id: string, title: string): Outcome {
+  const { session } = situation;
   if (!windowOf(session, id)) return nothing(session, `no window ${id} is open`);
-  return did(
-    withWindow(session, id, (window) => ({ ...window, title })),
-    { about: id, decided: `titled ${title}`, because: 'its app says so' },
-  );
+  const titled = withWindow(session, id, (window) => ({ ...window, title }));
+  const said = { about: id, decided: `titled ${title}`, because: 'its app says so' };
+  if (session.paused) return did(titled, said);
+  const again = ruledAgain({ ...situation, session: titled }, 'title', [id]);
+  return did(again.session, said, ...again.trace);
 }
 
 /**
@@ -38,7 +41,9 @@ export function windowAsked(situation: Situation, id: string, asked: Partial<Rec
   };
   const free = { ...wanted, ...size };
   const isKept = !paused && window.held !== 'left-alone';
-  const there = isKept ? keptInside(workArea(monitor).area, free) : free;
+  const there = isKept
+    ? keptInside(workArea(monitor).area, snapped(free, monitor, profile.floating.grid))
+    : free;
   const standing = stood(there, monitor);
   const said = { about: id, decided: rectText(there), because: 'its app asks for it' };
   if (paused) {

@@ -7,7 +7,7 @@ import { nearestName } from '../../profile/nearest.ts';
 import { alongField } from '../../profile/placing.ts';
 import { SHAPING } from '../schema.ts';
 import { LAST } from './lineups.ts';
-import { placingText } from './placing.ts';
+import { placingText } from '../../placing/along.ts';
 import { PLAIN_COMMANDS, type PlainCommandId } from './plain.ts';
 
 const PICKED = 'letters and digits';
@@ -18,7 +18,8 @@ export const commandSchema = z.discriminatedUnion(
   'command',
   [
     fields({ command: z.literal('use-layout'), layout: layoutSchema }),
-    fields({ command: z.literal('open-app'), app: idField }),
+    /** A further window of the app by its title; the app's own where left out. */
+    fields({ command: z.literal('open-app'), app: idField, window: textField.exactOptional() }),
     fields({ command: z.literal('call-app'), app: idField }),
     fields({ command: z.literal('find-window'), text: textField.exactOptional() }),
     fields({ command: z.literal('launch'), text: textField.exactOptional() }),
@@ -118,8 +119,9 @@ export function commandText(command: Command): string {
     case 'use-layout':
       return `use-layout ${command.layout.kind}`;
     case 'open-app':
+      return `open-app ${command.app}${command.window === undefined ? '' : `: ${command.window}`}`;
     case 'call-app':
-      return `${command.command} ${command.app}`;
+      return `call-app ${command.app}`;
     case 'place-at':
       return `place-at ${placingText({ x: command.x ?? 'full', y: command.y ?? 'full' })}`;
     case 'place-in-zone':

@@ -14,7 +14,7 @@ import {
   type SessionWindow,
   type Situation,
 } from '../session.ts';
-import { stood } from '../standing.ts';
+import { snapped, stood } from '../standing.ts';
 import { focusedWindow, isOutcome } from './focused.ts';
 import { withPlacing } from './placing.ts';
 
@@ -40,11 +40,15 @@ function freely(
   )!;
   const monitor = monitorOf(desk, window.monitor);
   const { area } = workArea(monitor);
-  const step = toPixels(profile.tiling.growStep, monitor.scale);
+  const { grid } = profile.floating;
+  // On a grid a step is one of its own: from line to line.
+  const floats = grid > 0 && window.held === 'floating' && !window.placing;
+  const step = Math.max(1, toPixels(floats ? grid : profile.tiling.growStep, monitor.scale));
   const least = minimumOf(window, monitor.scale);
   const moved = move({ window, rect: { x, y, width, height }, area, step, least });
   if (typeof moved === 'string') return nothing(session, moved);
-  const { rect, decided, because } = moved;
+  const { decided, because } = moved;
+  const rect = floats ? keptInside(area, snapped(moved.rect, monitor, grid)) : moved.rect;
   return did(withRect(situation, window, rect), { about: window.id, decided, because });
 }
 
@@ -59,6 +63,7 @@ function withRect(situation: Situation, window: SessionWindow, rect: Rect): Sess
     return withWindow(session, window.id, ({ maximised: _m, fullScreen: _f, ...there }) => ({
       ...there,
       standing: at,
+      moved: true,
     }));
   }
   return withPlacing(session, window.id, { x: 'full', y: 'full', at });

@@ -26,7 +26,7 @@ function infoOf(command: Command): CommandInfo {
     case 'use-layout':
       return step((now) => useLayout(now, command.layout));
     case 'open-app':
-      return visit((now) => openApp(now, command.app));
+      return visit((now) => openApp(now, command.app, command.window));
     case 'call-app':
       return visit((now) => callApp(now, command.app));
     case 'find-window':

@@ -9,7 +9,8 @@ import {
   type Situation,
 } from '../session.ts';
 import { focusedWindow, isOutcome } from './focused.ts';
-import { placingText, withPlacing } from './placing.ts';
+import { placingText } from '../../placing/along.ts';
+import { withPlacing } from './placing.ts';
 import { putInZone } from './zones.ts';
 
 type Offering = Extract<Picking, { by: 'offer' }>;

@@ -2,7 +2,7 @@ import { monitorTowards } from '../../desk/neighbours.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { axisOf, isForward, type Direction } from '../../geometry/direction.ts';
 import type { Axis } from '../../geometry/rect.ts';
-import { alongText } from '../../placing/along.ts';
+import { placingText } from '../../placing/along.ts';
 import { nextRung, onSide, type PlacingSide } from '../../placing/ladder.ts';
 import type { Along } from '../../profile/placing.ts';
 import { placingArea } from '../placed.ts';
@@ -108,15 +108,6 @@ function because(window: SessionWindow): string {
 
 function said(window: SessionWindow, decided: string, why: string) {
   return { about: window.id, decided, because: why };
-}
-
-/** Both axes in words: "left 1/2, upper 1/3"; a full one beside another is left out. */
-export function placingText({ x, y }: Pick<Placing, 'x' | 'y'>): string {
-  const parts = [
-    ...(x === 'full' ? [] : [alongText(x, 'x')]),
-    ...(y === 'full' ? [] : [alongText(y, 'y')]),
-  ];
-  return parts.length > 0 ? parts.join(', ') : 'the whole work area';
 }
 
 /** Onto the neighbouring monitor, at the side it comes in by. */

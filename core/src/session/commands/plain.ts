@@ -1,5 +1,6 @@
 import type { Direction } from '../../geometry/direction.ts';
 import { redo, undo } from '../history.ts';
+import { applyRules } from '../again.ts';
 import { nothing, type Outcome, type Situation } from '../session.ts';
 import { peekDesktop, showDesktop } from './desktop.ts';
 import { nextOfApp } from './find.ts';
@@ -28,7 +29,7 @@ import { evenOut, stepLeadCount, stepLeadShare } from './shares.ts';
 import { minimise, restoreLast, toggleSize } from './size.ts';
 import { splitNext } from './split.ts';
 import { switchWindow } from './switch.ts';
-import { closeFocused } from './windows.ts';
+import { closeFocused, openStart } from './windows.ts';
 import { closeWorkspace, newWorkspace } from './workspace.ts';
 import { widen } from './zones.ts';
 
@@ -136,11 +137,13 @@ export const PLAIN = {
   'turn-layout': step(turnLayout),
   'reset-layout': step(resetLayout),
   close: visit(closeFocused),
+  'open-start': visit(openStart),
   'next-of-app': visit(nextOfApp),
   'switch-window': visit(switchWindow),
   'show-desktop': visit(showDesktop),
   'peek-desktop': visit(peekDesktop),
   'bring-inside': step(bringInside),
+  'apply-rules': step(applyRules),
   'new-workspace': step(newWorkspace),
   'close-workspace': step(closeWorkspace),
   pause: visit(pause),

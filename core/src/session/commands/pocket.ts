@@ -30,7 +30,8 @@ export function pocket(situation: Situation): Outcome {
   });
 }
 
-function pocketed(session: Session, window: SessionWindow): Session {
+/** The session with a window put into the pocket. */
+export function pocketed(session: Session, window: SessionWindow): Session {
   const { workspace, monitor, away, held, standing } = window;
   const pocketedFrom = window.pocketedFrom ?? {
     workspace,

@@ -1,21 +1,12 @@
-import { monitorFor, monitorOf } from '../../desk/desk.ts';
 import { nearestName } from '../../profile/nearest.ts';
-import type { App, Profile } from '../../profile/schema.ts';
-import type { TilingInForce } from '../../profile/settings.ts';
-import { dividedBy, longerAxis } from '../../tree/hand.ts';
-import { arrange, tilingInForce, type Arranged } from '../arrange.ts';
-import { placeShown } from '../place.ts';
-import type { Arrangement, Standing, WindowInput } from '../schema.ts';
+import type { App, AppWindow, Profile } from '../../profile/schema.ts';
+import type { WindowInput } from '../schema.ts';
 import {
-  arrangementOf,
   did,
-  isTiled,
   nothing,
-  shownOn,
   windowName,
   windowOf,
   withArrangement,
-  withFocus,
   withFocusOnMonitor,
   withList,
   withoutMember,
@@ -25,196 +16,27 @@ import {
   type SessionWindow,
   type Situation,
 } from '../session.ts';
-import { clearOf, firstStanding, stood } from '../standing.ts';
-import { zoneNamed } from '../../zones/board.ts';
-import { boardHere, withSeats } from './board-here.ts';
-import { handOf } from './split.ts';
-
-/**
- * A window opens: on the workspace it names, else where the focus is. It takes its place in the order
- * by the setting for new windows, in hand-split it divides the focused window, and it has the focus.
- */
-export function windowOpened(situation: Situation, input: WindowInput): Outcome {
-  const { session, desk, profile } = situation;
-  if (windowOf(session, input.id)) return nothing(session, `${input.id} is open already`);
-  const named = desk.workspaces.find((workspace) => workspace.id === input.workspace);
-  const asked = monitorOf(desk, input.monitor ?? session.focusMonitor).id;
-  const monitor = named ? monitorFor(desk, named, asked) : asked;
-  const workspace = named?.id ?? shownOn(session, monitor);
-  const tiling = tilingInForce(profile, session, workspace, monitor);
-  const { afloat } = arrangementOf(session, workspace, monitor);
-  const isLifted = input.held === 'tiled' && afloat === true;
-  const place = { ...input, monitor, workspace, ...(isLifted && { held: 'floating' as const }) };
-  const isTileless =
-    tiling.layout.kind === 'free' || !hasZoneLeft(arrange(situation, workspace, monitor));
-  const stands = place.held !== 'tiled' || isTileless || session.paused;
-  const standing = stands ? (input.standing ?? newStanding(situation, place)) : undefined;
-  const window: SessionWindow = {
-    ...place,
-    ...(standing && { standing }),
-    ...(isLifted && { lifted: {} }),
-  };
-
-  const app = input.app ?? input.id;
-  const opened: Session = {
-    ...session,
-    windows: [...session.windows, window],
-    opened: { ...session.opened, [app]: (session.opened[app] ?? 0) + 1 },
-    ...(session.paused && standing && { paused: adopting(session.paused, window.id, standing) }),
-  };
-  const entry = session.paused
-    ? { change: atEnd(window.id), ...WAITS }
-    : entryOf(situation, tiling, window);
-  const ordered = withArrangement(opened, workspace, monitor, entry.change);
-  const next = withFocus(withWish({ ...situation, session: ordered }, window), window);
-  return did(
-    next,
-    {
-      about: window.id,
-      decided: `${windowName(profile, window)} on workspace ${workspace}`,
-      because: named ? 'it asks for that workspace' : 'the focus is there',
-    },
-    { about: window.id, decided: entry.decided, because: entry.because },
-    ...zoneTaken({ ...situation, session: next }, window),
-  );
-}
-
-/** False where a board has no zone for one more window, or there is no board at all. */
-function hasZoneLeft({ tiling, zoned, unseated }: Arranged): boolean {
-  const { layout } = tiling;
-  if (layout.kind !== 'board') return true;
-  if (!zoned) return false;
-  if (layout.whenFull !== 'float') return zoned.board.zones.length > 0;
-  const taken = new Set(zoned.seats.flatMap(({ zones }) => zones));
-  return unseated.length === 0 && taken.size < zoned.board.zones.length;
-}
-
-/** A window that names a zone goes there, where the board has it. */
-function withWish(situation: Situation, window: SessionWindow): Session {
-  const { session } = situation;
-  const board = boardHere(situation, window)?.board;
-  const zone = window.zone === undefined ? undefined : board && zoneNamed(board, window.zone);
-  if (!board || !zone) return session;
-  return withSeats(session, window, board.id, { [window.id]: { zones: [zone.name] } });
-}
-
-function zoneTaken(situation: Situation, window: SessionWindow): Reason[] {
-  if (situation.session.paused) return [];
-  const seat = boardHere(situation, window)?.seat;
-  if (!seat) return [];
-  const because =
-    window.zone === seat.zones[0]
-      ? 'it asks for that zone'
-      : seat.isOver
-        ? 'every zone is taken'
-        : 'the next empty zone';
-  return [{ about: window.id, decided: `in ${seat.zones.join(' and ')}`, because }];
-}
-
-/** Where a window that no tile takes stands at first: not at the very corner of another one. */
-function newStanding(situation: Situation, window: SessionWindow): Standing {
-  const { session, desk } = situation;
-  const monitor = monitorOf(desk, window.monitor);
-  const first = firstStanding(window, monitor, parentRect(situation, window));
-  const others = session.paused
-    ? Object.values(session.paused.standing)
-    : placeShown(situation, window.monitor);
-  return stood(clearOf(others, first, monitor), monitor);
-}
-
-function adopting(paused: NonNullable<Session['paused']>, id: string, standing: Standing) {
-  return {
-    standing: { ...paused.standing, [id]: standing },
-    opened: [...paused.opened, id],
-  };
-}
-
-const WAITS = { decided: 'where it opened', because: 'the engine is paused; resume takes it in' };
-
-interface Entry extends Pick<Reason, 'decided' | 'because'> {
-  change: (arrangement: Arrangement) => Arrangement;
-}
-
-const atEnd = (id: string) => (arrangement: Arrangement) => ({
-  ...arrangement,
-  order: [...arrangement.order, id],
-});
-
-/** How a window that opens enters its arrangement, and why so. */
-function entryOf(situation: Situation, tiling: TilingInForce, window: SessionWindow): Entry {
-  const { session } = situation;
-  const { id, workspace, monitor } = window;
-  if (!isTiled(window)) {
-    const because = window.lifted ? 'all windows here float for now' : 'its app opens so';
-    return { change: atEnd(id), decided: window.held.replace('-', ' '), because };
-  }
-  const { order } = arrangementOf(session, workspace, monitor);
-  const focused = windowOf(session, session.focus);
-  const isHere =
-    focused !== undefined &&
-    order.includes(focused.id) &&
-    isTiled(focused) &&
-    focused.workspace === workspace &&
-    focused.monitor === monitor;
-  if (tiling.layout.kind === 'split' && isHere) return dividing(situation, focused, id);
-  const set = tiling.from.newWindows === 'default' ? 'default' : 'new windows are set so';
-  if (tiling.newWindows === 'lead') {
-    const change = (there: Arrangement) => ({ ...there, order: [id, ...there.order] });
-    return { change, decided: 'tiled, first', because: set };
-  }
-  if (tiling.newWindows === 'after-focused' && isHere) {
-    const change = (there: Arrangement) => ({
-      ...there,
-      order: after(there.order, focused.id, id),
-    });
-    return { change, decided: 'tiled, after the focused window', because: set };
-  }
-  return { change: atEnd(id), decided: 'tiled, at the end', because: set };
-}
-
-function after(order: readonly string[], beside: string, id: string): string[] {
-  return order.flatMap((other) => (other === beside ? [other, id] : [other]));
-}
-
-/** The new window shares the focused one's place: as it was told, else along the longer side. */
-function dividing(situation: Situation, focused: SessionWindow, id: string): Entry {
-  const arranged = arrange(situation, focused.workspace, focused.monitor);
-  const told = arrangementOf(situation.session, focused.workspace, focused.monitor).divides;
-  const isTold = told?.window === focused.id;
-  const at = arranged.tiled.indexOf(focused);
-  const axis = isTold ? told.axis : longerAxis(arranged.tiles?.[at] ?? arranged.area);
-  return {
-    change: (there) => {
-      const { hand } = handOf(there, arranged);
-      const { divides: _used, ...rest } = there;
-      return {
-        ...rest,
-        order: after(there.order, focused.id, id),
-        hand: dividedBy(hand ?? focused.id, focused.id, id, axis),
-      };
-    },
-    decided: `tiled, ${axis === 'x' ? 'right of' : 'below'} ${windowName(situation.profile, focused)}`,
-    because: isTold ? 'split by key' : 'it halves the longer side of the focused window',
-  };
-}
-
-function parentRect(situation: Situation, { parent }: SessionWindow) {
-  const over = windowOf(situation.session, parent);
-  if (!over) return undefined;
-  return placeShown(situation, over.monitor).find(({ id }) => id === over.id);
-}
+import { windowOpened } from './opening.ts';
 
 /** A window closes; the most recently focused window on its monitor has the focus. */
 export function windowClosed({ session, profile }: Situation, id: string): Outcome {
   const window = windowOf(session, id);
   if (!window) return nothing(session, `no window ${id} is open`);
-  const without = forgotten(session, window);
+  const without = forgotten(remembering(session, window), window);
   const next = session.focus === id ? withFocusOnMonitor(without, window.monitor) : without;
   return did(next, {
     about: id,
     decided: `${windowName(profile, window)} closed`,
     because: session.paused ? 'the engine is paused; the others stay' : 'the others close up',
   });
+}
+
+/** Where the person moved a floating window is remembered for the next one of its app. */
+function remembering(session: Session, window: SessionWindow): Session {
+  const { standing, monitor, moved, held } = window;
+  if (!moved || !standing || held !== 'floating') return session;
+  const of = window.app ?? window.id;
+  return { ...session, remembered: { ...session.remembered, [of]: { monitor, standing } } };
 }
 
 /** The session without a window, wherever it was named. */
@@ -241,13 +63,61 @@ function forgotten(session: Session, window: SessionWindow): Session {
 }
 
 /** open-app: always another window of the app. The new window's id is the app's and a number never used before. */
-export function openApp(situation: Situation, appId: string): Outcome {
+export function openApp(situation: Situation, appId: string, title?: string): Outcome {
   const { session, profile } = situation;
   const app = appNamed(profile, appId);
   if (typeof app === 'string') return nothing(session, app);
+  const which = title === undefined ? null : furtherNamed(app, title);
+  if (typeof which === 'string') return nothing(session, which);
+  return windowOpened(situation, windowOfApp(situation, app, newId(situation, appId), which));
+}
+
+/** open-start: of the apps that are opened at the start, each whose window is not open yet. */
+export function openStart(situation: Situation): Outcome {
+  const { profile } = situation;
+  let { session } = situation;
+  const trace: Reason[] = [];
+  const open = new Map<string, number>();
+  for (const { app } of session.windows) if (app) open.set(app, (open.get(app) ?? 0) + 1);
+  for (const { app: appId, ...goes } of profile.start) {
+    const left = open.get(appId) ?? 0;
+    if (left > 0) {
+      open.set(appId, left - 1);
+      continue;
+    }
+    const app = appNamed(profile, appId);
+    const now = { ...situation, session };
+    const outcome =
+      typeof app === 'string'
+        ? nothing(session, app)
+        : windowOpened(now, windowOfApp(now, app, newId(now, appId), null), goes);
+    session = outcome.session;
+    trace.push(...outcome.trace);
+  }
+  if (trace.length > 0) return { session, trace };
+  return nothing(
+    session,
+    profile.start.length > 0 ? 'all of them are open' : 'no app is opened at the start',
+  );
+}
+
+/** An id that no window of the app ever had. */
+function newId({ session }: Situation, appId: string): string {
   let number = (session.opened[appId] ?? 0) + 1;
   while (windowOf(session, `${appId}-${number}`)) number++;
-  return windowOpened(situation, windowOfApp(situation, app, `${appId}-${number}`));
+  return `${appId}-${number}`;
+}
+
+/** One of the further windows of an app by its title, or a sentence for the person. */
+function furtherNamed(app: App, title: string): AppWindow | string {
+  const { windows = [], name = app.id } = app;
+  const found = windows.find((window) => window.title === title);
+  if (found) return found;
+  const nearest = nearestName(
+    title,
+    windows.map((window) => window.title),
+  );
+  return `${name} has no window ${title}${nearest ? `; the nearest is ${nearest}` : ''}`;
 }
 
 /** The app of that id, or a sentence for the person when there is none. */
@@ -259,15 +129,24 @@ export function appNamed(profile: Profile, appId: string): App | string {
   return `no app is called ${appId}${nearest ? `; the nearest is ${nearest}` : ''}`;
 }
 
-function windowOfApp({ session }: Situation, app: App, id: string): WindowInput {
-  const { id: _id, name, balloon: _balloon, hue: _hue, letter: _letter, parent, ...window } = app;
-  const over = session.recent.find((other) => windowOf(session, other)?.app === parent);
+/** A window as an app opens it: its own, or a further one. */
+function windowOfApp(
+  { session }: Situation,
+  app: App,
+  id: string,
+  further: AppWindow | null,
+): WindowInput {
+  const { id: _id, name, balloon: _balloon, hue: _hue, letter: _letter, ...rest } = app;
+  const { icon: _icon, exec: _exec, windows: _others, ...own } = rest;
+  const { parent: over, ...window } = further ?? own;
+  const parent = over ?? (further?.kind === 'dialog' ? app.id : undefined);
+  const there = session.recent.find((other) => windowOf(session, other)?.app === parent);
   return {
     ...window,
     id,
     app: app.id,
-    title: app.title ?? name ?? app.id,
-    ...(parent !== undefined && over !== undefined && { parent: over }),
+    title: window.title ?? name ?? app.id,
+    ...(parent !== undefined && there !== undefined && { parent: there }),
   };
 }
 

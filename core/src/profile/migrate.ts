@@ -1,0 +1,42 @@
+export const PROFILE_VERSION = 2;
+
+type Fields = Record<string, unknown>;
+
+/**
+ * A profile as it was read, brought to the present version of the format; one that does not say its version
+ * may be of any. What is no profile, or of a version that is not known, is left as it is: reading it tells
+ * the fault.
+ */
+export function migrated(input: unknown): unknown {
+  if (!isFields(input) || (input.version ?? 1) !== 1) return input;
+  return { ...withRulesForApps(input), version: PROFILE_VERSION };
+}
+
+/** In version 1 an app said itself how its windows are held and in which zone; that is a rule's to say. */
+function withRulesForApps(profile: Fields): Fields {
+  const { apps, rules = [] } = profile;
+  if (!Array.isArray(apps) || !Array.isArray(rules)) return profile;
+  const own: Fields[] = [];
+  const plain = apps.map((app: unknown) => {
+    if (!isFields(app)) return app;
+    const { held, zone, ...rest } = app;
+    const then = {
+      ...(held !== undefined && held !== 'tiled' && { held }),
+      ...(zone !== undefined && { zone }),
+    };
+    if (Object.keys(then).length > 0) {
+      const { id } = app;
+      own.push({
+        id: `app-${String(id)}`.slice(0, 80),
+        when: { all: [{ of: 'app', is: id }] },
+        then,
+      });
+    }
+    return rest;
+  });
+  return { ...profile, apps: plain, ...(own.length > 0 && { rules: [...rules, ...own] }) };
+}
+
+function isFields(value: unknown): value is Fields {
+  return typeof value === 'object' && value !== null && !Array.isArray(value);
+}

@@ -1,0 +1,114 @@
+import { placingText } from '../placing/along.ts';
+import type { Condition, Rule, RuleSettings, Setting } from '../profile/rule.ts';
+import { CORNER_WORDS, HELD_WORDS, plain, quoted, rangeText, strong } from './say.ts';
+import type { Words } from './say.ts';
+import { isAboutText } from './facts.ts';
+
+/**
+ * A rule as one sentence: "When a window’s app is areamap and its kind is normal, put it on workspace M in
+ * zone “Middle”."
+ */
+export function ruleSentence({ when, then, again }: Rule): Words[] {
+  const clauses = [
+    ...when.all.map((condition) => clauseOf(condition, false)),
+    ...(when.any.length > 0
+      ? [
+          joined(
+            when.any.map((condition) => clauseOf(condition, false)),
+            ' or ',
+            ' or ',
+          ),
+        ]
+      : []),
+    ...when.none.map((condition) => clauseOf(condition, true)),
+  ];
+  const said =
+    clauses.length > 0
+      ? joined(clauses, ' and ', ' and ')
+      : [strong('any window'), plain(' opens')];
+  const [first, ...rest] = said;
+  const begins = clauses.length > 0 ? ofAWindow(first!) : [first!];
+  const times = [
+    ...(again.title ? ['its title changes'] : []),
+    ...(again.desk ? ['the desk changes'] : []),
+  ];
+  return [
+    plain('When '),
+    ...begins,
+    ...rest,
+    plain(', '),
+    ...orders(then),
+    plain(times.length > 0 ? `; and again when ${times.join(' or ')}.` : '.'),
+  ];
+}
+
+/** The first clause names what it is about: "its app" of "a window’s app". */
+function ofAWindow({ text, ...rest }: Words): Words[] {
+  return [{ text: text.replace(/^its /, 'a window’s ').replace(/^it /, 'a window '), ...rest }];
+}
+
+function joined(parts: readonly Words[][], between: string, last: string): Words[] {
+  return parts.flatMap((words, i) => [
+    ...(i > 0 ? [plain(i === parts.length - 1 ? last : between)] : []),
+    ...words,
+  ]);
+}
+
+function clauseOf(condition: Condition, isNot: boolean): Words[] {
+  if (isAboutText(condition)) {
+    const its = `its ${condition.of}`;
+    const verb = (is: string, base: string) =>
+      plain(isNot ? `${its} does not ${base} ` : `${its} ${is} `);
+    if ('has' in condition) return [verb('has', 'have'), strong(quoted(condition.has))];
+    if ('fits' in condition) return [verb('fits', 'fit'), strong(quoted(condition.fits))];
+    if ('matches' in condition) return [verb('matches', 'match'), strong(condition.matches)];
+    const value = condition.of === 'title' ? quoted(condition.is) : condition.is;
+    return [plain(`${its} is ${isNot ? 'not ' : ''}`), strong(value)];
+  }
+  if (condition.of === 'resizable') {
+    return [plain('it is '), strong(condition.is === isNot ? 'not resizable' : 'resizable')];
+  }
+  const value = 'is' in condition ? condition.is : rangeText(condition);
+  return [plain(`its ${condition.of} is ${isNot ? 'not ' : ''}`), strong(value)];
+}
+
+type Order<S extends Setting> = (value: NonNullable<RuleSettings[S]>) => Words[];
+
+/** Where a window is put: these go together. */
+const PLACES: { [S in Setting]?: Order<S> } = {
+  workspace: (id) => [plain('on '), strong(`workspace ${id}`)],
+  monitor: (name) => [plain('on '), strong(`monitor ${name}`)],
+  zone: (zone) => [plain('in '), strong(`zone ${quoted(zone)}`)],
+  placing: (placing) => [strong(placingText(placing))],
+  corner: (corner) => [strong(CORNER_WORDS[corner])],
+  size: ({ width, height }) => [plain('at '), strong(`${width} × ${height}`)],
+};
+
+const OTHERS: { [S in Setting]?: Order<S> } = {
+  stayAbove: (is) => [strong(is ? 'keep it above the others' : 'do not keep it above')],
+  everywhere: (is) => [strong(is ? 'show it on every workspace' : 'show it on one workspace')],
+  focus: (is) => [strong(is ? 'give it the focus' : 'give it no focus')],
+  join: (join) => [
+    plain('let it join '),
+    strong(
+      { lead: 'as lead', end: 'at the end', 'after-focused': 'after the focused window' }[join],
+    ),
+  ],
+  remember: (is) => [strong(is ? 'open it where it was moved last' : 'forget where it was moved')],
+};
+
+/** What a rule says to do, as orders: "float it, put it on workspace M and give it no focus". */
+function orders(then: RuleSettings): Words[] {
+  const ordered = (orders: { [S in Setting]?: Order<S> }) =>
+    (Object.keys(orders) as Setting[]).flatMap((setting) => {
+      const value = then[setting];
+      return value === undefined ? [] : [(orders[setting] as Order<Setting>)(value as never)];
+    });
+  const places = ordered(PLACES);
+  const parts = [
+    ...(then.held ? [[strong(HELD_WORDS[then.held])]] : []),
+    ...(places.length > 0 ? [[plain('put it '), ...joined(places, ' ', ' ')]] : []),
+    ...ordered(OTHERS),
+  ];
+  return parts.length > 0 ? joined(parts, ', ', ' and ') : [plain('do nothing yet')];
+}

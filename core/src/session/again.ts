@@ -1,0 +1,231 @@
+import { monitorFor, monitorOf, type DeskInForce } from '../desk/desk.ts';
+import type { Again, Rule, RuleSettings, Setting } from '../profile/rule.ts';
+import { pocketed } from './commands/pocket.ts';
+import { joined } from './commands/join.ts';
+import { heldBy, joinedBy, parentApp, placedBy, standingBy } from './follow.ts';
+import type { Ruled } from './ruled-schema.ts';
+import { rulingFor } from './ruling.ts';
+import { gaveBecause } from './rules-why.ts';
+import {
+  arrangementOf,
+  shownOn,
+  windowName,
+  windowOf,
+  withArrangement,
+  withWindow,
+  type Outcome,
+  type Reason,
+  type Session,
+  type SessionWindow,
+  type Situation,
+} from './session.ts';
+
+/**
+ * Asks the rules again about windows that are open: those of them that are to be applied again when
+ * titles or desks change. What a rule decided before and decides alike is not done twice, so that what was
+ * done by key since stays.
+ *
+ * @param ids the windows asked about
+ */
+export function ruledAgain(situation: Situation, when: Again, ids: readonly string[]): Outcome {
+  const { rules } = situation.profile;
+  if (!rules.some(({ on, again }) => on && again[when]))
+    return { session: situation.session, trace: [] };
+  return reasked(situation, ids, (rule, before, value) => rule.again[when] && before !== value);
+}
+
+/** apply-rules: all rules are followed anew for every window, as if they opened now; the focus stays. */
+export function applyRules(situation: Situation): Outcome {
+  const { session } = situation;
+  const ids = session.windows.map(({ id }) => id);
+  const outcome = reasked(situation, ids, () => true, false);
+  if (outcome.trace.length === 0) {
+    return { session, trace: [{ decided: 'nothing to do', because: 'all is as the rules say' }] };
+  }
+  return outcome;
+}
+
+/** Which deciding rules are followed, by what of theirs the window carries and what they come to now. */
+type Followed = (rule: Rule, before: string | null, value: string) => boolean;
+
+function reasked(
+  situation: Situation,
+  ids: readonly string[],
+  isFollowed: Followed,
+  returns = true,
+): Outcome {
+  const { profile, desk } = situation;
+  let { session } = situation;
+  const trace: Reason[] = [];
+  for (const id of ids) {
+    const window = windowOf(session, id);
+    if (!window) continue;
+    const parent = parentApp(session.windows, window.parent);
+    const { follows, ruled } = rulingFor({ profile, desk }, window, window, parent, {
+      isOpen: true,
+    });
+    const before = window.ruled?.gave ?? {};
+    const chosen = chosenOf(profile.rules, follows, ruled, before, isFollowed);
+    const settings = Object.keys(chosen) as Setting[];
+    const carries = carried(profile.rules, ruled, before, settings, isFollowed);
+    const from = returns ? fromOf(session, window, settings, carries) : null;
+    const isBack = from !== null && TAKES.every((setting) => !carries.gave[setting]);
+    session = withWindow(session, id, (there) => ({
+      ...there,
+      ruled: { ...carries, ...(from && !isBack && { from }) },
+    }));
+    const now = { ...situation, session };
+    const next = isBack ? returned(now, id, from) : followedNow(now, id, chosen);
+    const isChanged = next !== session && !isAlike(session, next, id);
+    session = next;
+    if (!isChanged) continue;
+    const name = windowName(profile, window);
+    if (isBack) {
+      const because = 'the rule that took it does not match any more';
+      trace.push({ about: id, decided: `${name} is back on workspace ${from.workspace}`, because });
+    }
+    for (const setting of settings) {
+      const because = gaveBecause(profile, carries, setting)!;
+      trace.push({ about: id, decided: `${name}: ${carries.gave[setting]!.value}`, because });
+    }
+  }
+  return { session, trace };
+}
+
+/** True where nothing of a window, or of the orders, is otherwise. */
+function isAlike(before: Session, after: Session, id: string): boolean {
+  const sorted = (value: object) => JSON.stringify(Object.entries(value).sort());
+  return (
+    sorted(windowOf(before, id)!) === sorted(windowOf(after, id)!) &&
+    JSON.stringify(before.arrangements) === JSON.stringify(after.arrangements)
+  );
+}
+
+/** The settings by which a rule takes a window from where it is. */
+const TAKES: readonly Setting[] = ['workspace', 'monitor', 'held'];
+
+type From = NonNullable<Ruled['from']>;
+
+/** Where a window is to return to once no rule takes it any more; null where none took it. */
+function fromOf(
+  session: Session,
+  window: SessionWindow,
+  chosen: readonly Setting[],
+  { gave }: Ruled,
+): From | null {
+  const former = window.ruled?.from;
+  if (former) return former;
+  if (!chosen.some((setting) => TAKES.includes(setting) && gave[setting])) return null;
+  const { workspace, monitor, held } = window;
+  const { order } = arrangementOf(session, workspace, monitor);
+  return { workspace, monitor, held, at: Math.max(0, order.indexOf(window.id)) };
+}
+
+/** A window back where it was before rules took it, at its place in the order there. */
+function returned(situation: Situation, id: string, from: From): Session {
+  const { session, desk } = situation;
+  const window = windowOf(session, id)!;
+  const home = desk.workspaces.find((each) => each.id === from.workspace);
+  const held = withWindow(session, id, ({ lifted: _lifted, ...there }) => ({
+    ...there,
+    held: from.held,
+  }));
+  if (!home) return held;
+  const monitor = monitorFor(desk, home, monitorOf(desk, from.monitor).id);
+  if (monitor === window.monitor && home.id === window.workspace) return held;
+  const moved = joined({ ...situation, session: held }, windowOf(held, id)!, monitor, home.id);
+  return withArrangement(moved, home.id, monitor, (there) => {
+    const others = there.order.filter((other) => other !== id);
+    return { ...there, order: [...others.slice(0, from.at), id, ...others.slice(from.at)] };
+  });
+}
+
+/** The settings to be followed now, of all that the rules give. */
+function chosenOf(
+  rules: readonly Rule[],
+  follows: RuleSettings,
+  { gave }: Ruled,
+  before: Ruled['gave'],
+  isFollowed: Followed,
+): RuleSettings {
+  const chosen = (Object.keys(follows) as Setting[]).filter((setting) => {
+    const { rule: id, value } = gave[setting]!;
+    const rule = rules.find((each) => each.id === id)!;
+    const was = before[setting];
+    const former = was && was.rule === id ? was.value : null;
+    return isFollowed(rule, former, value);
+  });
+  return Object.fromEntries(chosen.map((setting) => [setting, follows[setting]]));
+}
+
+/** What a window carries afterwards: of settings that were not asked about again, what it carried. */
+function carried(
+  rules: readonly Rule[],
+  now: Ruled,
+  before: Ruled['gave'],
+  chosen: readonly Setting[],
+  isFollowed: Followed,
+): Ruled {
+  const gave: Ruled['gave'] = {};
+  for (const [setting, given] of Object.entries(before) as [Setting, Ruled['gave'][Setting]][]) {
+    const rule = rules.find(({ id }) => id === given?.rule);
+    // A rule that is asked again, and does not match any more, has nothing to say of it.
+    const isOver = rule && !now.gave[setting] && isFollowed(rule, null, '');
+    if (given && !isOver) gave[setting] = given;
+  }
+  for (const setting of chosen) gave[setting] = now.gave[setting]!;
+  return { ...now, gave };
+}
+
+/** An open window as rules say, from where it is. */
+function followedNow(situation: Situation, id: string, follows: RuleSettings): Session {
+  if (Object.keys(follows).length === 0) return situation.session;
+  let session = movedTo(situation, windowOf(situation.session, id)!, follows);
+  const at = () => ({ ...situation, session });
+  const window = windowOf(session, id)!;
+  if (follows.held === 'pocketed') {
+    return window.held === 'pocketed' ? session : pocketed(session, window);
+  }
+  session = withWindow(session, id, (there) => heldAgain(at(), there, follows));
+  session = joinedBy(at(), id, follows);
+  return placedBy(at(), id, follows).session;
+}
+
+function heldAgain(
+  situation: Situation,
+  before: SessionWindow,
+  follows: RuleSettings,
+): SessionWindow {
+  const { placing: _placing, maximised: _large, fullScreen: _larger, ...plain } = before;
+  const isPlacedAnew = follows.zone !== undefined || follows.placing !== undefined || follows.held;
+  const window = heldBy(isPlacedAnew ? plain : before, follows);
+  const isFree = window.held === 'floating' || window.held === 'left-alone';
+  const isMoved = follows.corner !== undefined || follows.size !== undefined;
+  if (!isFree || (before.held === window.held && !isMoved && window.standing)) return window;
+  if (window.held === 'left-alone' && before.standing) return window;
+  return { ...window, standing: standingBy(situation, window, follows).standing };
+}
+
+/** Onto the workspace and monitor that rules say; its focus and what is shown stay as they are. */
+function movedTo(situation: Situation, window: SessionWindow, follows: RuleSettings): Session {
+  const { session, desk } = situation;
+  if (follows.workspace === undefined && follows.monitor === undefined) return session;
+  const { monitor, workspace } = spotFor(desk, session, window, follows);
+  if (monitor === window.monitor && workspace === window.workspace) return session;
+  return joined(situation, window, monitor, workspace);
+}
+
+function spotFor(
+  desk: DeskInForce,
+  session: Session,
+  window: SessionWindow,
+  follows: RuleSettings,
+): { monitor: string; workspace: string } {
+  const home = desk.workspaces.find(({ id }) => id === follows.workspace);
+  const asked = monitorOf(desk, follows.monitor ?? window.monitor).id;
+  const monitor = home ? monitorFor(desk, home, asked) : asked;
+  if (home) return { monitor, workspace: home.id };
+  // One that is on its way to a monitor where it already is stays on its workspace.
+  const workspace = monitor === window.monitor ? window.workspace : shownOn(session, monitor);
+  return { monitor, workspace };
+}
