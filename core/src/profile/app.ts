@@ -6,7 +6,7 @@ import { hintFields, KINDS, titleField } from './window.ts';
 const LINE = 'text of at most 4000 characters';
 
 /** One more kind of window of an app, beside its own: a dialog of it, or a tool window. */
-const appWindowSchema = fields({
+export const appWindowSchema = fields({
   title: titleField.min(1, { error: 'a title' }),
   kind: oneOf(KINDS).default('normal'),
   /** The app whose window it stands over; its own where it is a dialog and nothing is said. */

@@ -85,7 +85,7 @@ function isSame({ then: a }: Rule, { then: b }: Rule, setting: Setting): boolean
 function rulesAgainst({ rules }: Profile, id: string, facts: WindowFacts): Reason[] {
   return traceRules(rules, facts).flatMap(({ rule, at, applies, because, passed }): Reason[] => {
     const said = { about: id, minor: true as const };
-    if (!applies) return [{ ...said, decided: `not ${ruleNumber(rule, at)}`, because }];
+    if (!applies) return [{ ...said, decided: `not rule ${at + 1}`, because }];
     // What comes to the same thing is not against it.
     const others = passed.filter(({ setting, to }) => !isSame(rule, rules[to]!, setting));
     return others.map(({ setting, to }) => ({

@@ -1,5 +1,6 @@
 import { ChakraProvider } from '@chakra-ui/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { createBrowserRouter, Navigate, RouterProvider, useParams } from 'react-router';
 import { DeskView } from '../views/desk/DeskView.tsx';
@@ -14,6 +15,11 @@ import { Start } from './Start.tsx';
 import { usePageKeyboard } from './keys.ts';
 import { system } from './theme.ts';
 
+// Its tables and forms are not needed before it is.
+const RulesView = lazy(async () => ({
+  default: (await import('../views/rules/RulesView.tsx')).RulesView,
+}));
+
 const router = createBrowserRouter([
   { path: '/', element: <Start /> },
   { path: '/profiles', element: <ProfilesView /> },
@@ -25,6 +31,14 @@ const router = createBrowserRouter([
       { path: 'desk', element: <DeskView /> },
       { path: 'tiling', element: <TilingView /> },
       { path: 'zones', element: <ZonesView /> },
+      {
+        path: 'rules',
+        element: (
+          <Suspense>
+            <RulesView />
+          </Suspense>
+        ),
+      },
       { path: 'rehearse', element: <RehearseView /> },
       { path: '*', element: <Navigate to=".." replace /> },
     ],

@@ -2,6 +2,7 @@ import { chakra, Flex } from '@chakra-ui/react';
 import { findingText, monitorName, windowName, type Finding } from '@sorn/core';
 import { useNavigate } from 'react-router';
 import { useBench, useBenchStore, usePlacedDesk } from '../data/bench-context.ts';
+import { useInHand } from '../data/in-hand.ts';
 import { TextButton } from './TextButton.tsx';
 import { Panel } from './Panel.tsx';
 
@@ -57,6 +58,17 @@ export function Checkup({ isOpen, onClose }: { isOpen: boolean; onClose: () => v
                 }}
               >
                 Bring it inside
+              </TextButton>
+            )}
+            {'rule' in finding && (
+              <TextButton
+                onClick={() => {
+                  useInHand.getState().takeRule(finding.rule);
+                  void navigate('rules');
+                  onClose();
+                }}
+              >
+                Show the rule
               </TextButton>
             )}
             {OF_DESK.includes(finding.kind) && (

@@ -3,6 +3,7 @@ import {
   chordCaps,
   commandText,
   HELD_COMMANDS,
+  knownWindows,
   LAYOUT_KINDS,
   LAYOUTS,
   LAST,
@@ -10,12 +11,15 @@ import {
   nearness,
   PLAIN_COMMANDS,
   starterKeys,
+  textOf,
+  whenWords,
   type Command,
 } from '@sorn/core';
 import { Command as Finder } from 'cmdk';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { useBench, useBenchStore, usePlacedDesk } from '../data/bench-context.ts';
+import { useInHand } from '../data/in-hand.ts';
 import { MODE_WORDS, useDeskChange } from './Connections.tsx';
 import { useColourMode } from './colour-mode.ts';
 import type { Panel as PanelName } from './Frame.tsx';
@@ -54,7 +58,7 @@ export function FindAnything(props: {
             },
           }}
         >
-          <Finder.Input placeholder="Type a view, command, workspace, zone, app or setting" />
+          <Finder.Input placeholder="Type a view, command, workspace, zone, app, rule or setting" />
         </chakra.div>
         <Box
           mt="8px"
@@ -181,9 +185,25 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
         command('Lineups', { command: 'recall-lineup', which: name }, name),
       ),
       command('Lineups', { command: 'recall-lineup', which: LAST }, 'Placed together last'),
-      ...profile.apps.map(({ id, name }) =>
-        command('Open an app', { command: 'open-app', app: id }, name ?? id),
+      ...knownWindows(profile).map(({ app, window, name, further }) =>
+        command(
+          'Open an app',
+          {
+            command: 'open-app',
+            app: app.id,
+            ...(further !== null && { window: window.title! }),
+          },
+          name,
+        ),
       ),
+      ...profile.rules.map((rule, at) => ({
+        group: 'Rules',
+        text: `${at + 1} ${rule.name ?? textOf(whenWords(rule.when))}`,
+        run: () => {
+          useInHand.getState().takeRule(rule.id);
+          void navigate('rules');
+        },
+      })),
       ...LAYOUT_KINDS.map((kind) =>
         command('Layouts here', { command: 'use-layout', layout: { kind } }, LAYOUTS[kind].title),
       ),

@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { Columns3, LayoutPanelLeft, Monitor, Play } from 'lucide-react';
+import { Columns3, LayoutPanelLeft, ListOrdered, Monitor, Play } from 'lucide-react';
 import { NavLink } from 'react-router';
 
 /** The views there are, in the rail's order, with their digits. */
@@ -7,6 +7,7 @@ export const VIEWS = [
   { path: 'desk', word: 'Desk', digit: '1', Icon: Monitor },
   { path: 'tiling', word: 'Tiling', digit: '2', Icon: Columns3 },
   { path: 'zones', word: 'Zones', digit: '3', Icon: LayoutPanelLeft },
+  { path: 'rules', word: 'Rules', digit: '4', Icon: ListOrdered },
   { path: 'rehearse', word: 'Rehearse', digit: '6', Icon: Play },
 ] as const;
 

@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react';
+import type { Ref } from 'react';
 
 const Native = chakra('select', {
   base: {
@@ -21,15 +22,20 @@ export function Select(props: {
   label: string;
   value: string;
   options: readonly { value: string; text: string }[];
+  id?: string;
+  selectRef?: Ref<HTMLSelectElement>;
   onChange: (value: string) => void;
 }) {
+  const { label, value: chosen, options, id, selectRef, onChange } = props;
   return (
     <Native
-      aria-label={props.label}
-      value={props.value}
-      onChange={(event) => props.onChange(event.target.value)}
+      ref={selectRef}
+      id={id}
+      aria-label={label}
+      value={chosen}
+      onChange={(event) => onChange(event.target.value)}
     >
-      {props.options.map(({ value, text }) => (
+      {options.map(({ value, text }) => (
         <option key={value} value={value}>
           {text}
         </option>

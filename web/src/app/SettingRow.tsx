@@ -15,7 +15,9 @@ export function SettingRow(props: {
 }) {
   return (
     <Flex align="center" minH="28px" gap="8px">
-      <chakra.span fontSize="13px">{props.label}</chakra.span>
+      <chakra.span fontSize="13px" flexShrink="0">
+        {props.label}
+      </chakra.span>
       <Flex gap="3px">
         {props.caps?.map((cap) => (
           <KeyCap key={cap}>{cap}</KeyCap>

@@ -6,6 +6,7 @@ export interface PageKey {
   /** `event.key` of each key that does it. */
   keys: readonly string[];
   ctrl?: boolean;
+  alt?: boolean;
   shift?: boolean;
   /** What the key caps say; the keys themselves when left out. */
   caps?: readonly string[];
@@ -64,7 +65,7 @@ const TYPING =
 
 function matches(key: PageKey, event: KeyboardEvent): boolean {
   const ctrl = event.ctrlKey || event.metaKey;
-  if (Boolean(key.ctrl) !== ctrl || event.altKey) return false;
+  if (Boolean(key.ctrl) !== ctrl || Boolean(key.alt) !== event.altKey) return false;
   if (key.shift !== undefined && key.shift !== event.shiftKey) return false;
   return key.keys.some((wanted) => wanted.toLowerCase() === event.key.toLowerCase());
 }

@@ -93,6 +93,11 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
     ? draftSession.data
     : (keptSession.session ?? sessionSchema.parse({}));
   const opened = openSession(input, profile);
+  const isFirst = !draftSession.success && keptSession.session === undefined;
+  if (isFirst && profile.start.length > 0) {
+    const start = { type: 'command', command: { command: 'open-start' } } as const;
+    opened.session = reduce(opened.session, start, profile).session;
+  }
 
   let lastMerge = { word: '', at: 0 };
   const store = createStore<Bench>((set, get) => {

@@ -1,4 +1,5 @@
-import type { App, Profile } from '../../profile/schema.ts';
+import type { Profile } from '../../profile/schema.ts';
+import { knownWindows, type KnownWindow } from '../../rules/known.ts';
 import { nearestName } from '../../profile/nearest.ts';
 import {
   did,
@@ -45,9 +46,13 @@ export function findWindows(session: Session, profile: Profile, typed: string): 
   );
 }
 
-/** The apps that answer what was typed, by name or id. */
-export function findApps(profile: Profile, typed: string): App[] {
-  return matching(profile.apps, typed.trim(), ({ id, name }) => `${name ?? id} ${id}`);
+/** The windows that can be opened and answer what was typed, by the app's name or id, or a further one's title. */
+export function findLaunches(profile: Profile, typed: string): (KnownWindow & { id: string })[] {
+  const all = knownWindows(profile).map((known) => {
+    const { app, window, further } = known;
+    return { ...known, id: further === null ? app.id : `${app.id}: ${window.title}` };
+  });
+  return matching(all, typed.trim(), ({ id, name }) => `${name} ${id}`);
 }
 
 /** find-window: goes to the window that answers best to what was typed, wherever it is. */
@@ -58,10 +63,13 @@ export function findWindow(situation: Situation, typed: string): Outcome {
   return wentTo(situation, window, `it answers to ${typed}`);
 }
 
-/** launch: opens the app that answers best to what was typed. */
+/** launch: opens the window that answers best to what was typed. */
 export function launch(situation: Situation, typed: string): Outcome {
-  const [app] = findApps(situation.profile, typed);
-  if (app) return openApp(situation, app.id);
+  const [found] = findLaunches(situation.profile, typed);
+  if (found) {
+    const { app, window, further } = found;
+    return openApp(situation, app.id, further === null ? undefined : window.title);
+  }
   const names = situation.profile.apps.map(({ id }) => id);
   const nearest = nearestName(typed, names);
   return nothing(

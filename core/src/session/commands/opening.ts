@@ -39,8 +39,16 @@ export function windowOpened(
   input: WindowInput,
   goes: RuleSettings = {},
 ): Outcome {
+  if (windowOf(situation.session, input.id)) {
+    return nothing(situation.session, `${input.id} is open already`);
+  }
+  const { session, trace } = opened(situation, input, goes);
+  return did(session, ...trace, ...rulesWhy({ ...situation, session }, input.id));
+}
+
+/** The same, for a window that is not open yet, and without the reasons that are the rules'. */
+export function opened(situation: Situation, input: WindowInput, goes: RuleSettings = {}): Outcome {
   const { session } = situation;
-  if (windowOf(session, input.id)) return nothing(session, `${input.id} is open already`);
   const without = spotOf(situation, input, {});
   const parent = parentApp(session.windows, input.parent);
   const ruling = rulingFor(situation, input, without, parent, { atStart: goes });
@@ -65,7 +73,6 @@ export function windowOpened(
     ...(placed.trace.length > 0
       ? placed.trace
       : seatTaken({ ...situation, session: next }, window)),
-    ...rulesWhy({ ...situation, session: next }, window.id),
   );
 }
 
@@ -134,7 +141,7 @@ function entered(
   const { id, workspace, monitor, standing } = window;
   const app = window.app ?? id;
   const { paused } = session;
-  const opened: Session = {
+  const more: Session = {
     ...session,
     windows: [...session.windows, window],
     opened: { ...session.opened, [app]: (session.opened[app] ?? 0) + 1 },
@@ -145,7 +152,7 @@ function entered(
     : entryOf(situation, tilingInForce(profile, session, workspace, monitor), window, follows);
   const { decided, because } = entry;
   return {
-    session: withArrangement(opened, workspace, monitor, entry.change),
+    session: withArrangement(more, workspace, monitor, entry.change),
     reason: { about: id, decided, because },
   };
 }

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { readEdid, suggestedScale, type Edid, type Monitor } from '@sorn/core';
 import { useState, type Ref } from 'react';
+import { FileInput } from '../../app/FileInput.tsx';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';
 import type { DeskEdits } from './edits.ts';
@@ -40,24 +41,10 @@ export function EdidFile({
     <Section title="From an EDID file" note="what a monitor tells of itself">
       <Flex align="center" gap="8px">
         <KeyCap>F</KeyCap>
-        <chakra.input
-          ref={inputRef}
-          type="file"
-          aria-label="EDID file"
-          fontSize="13px"
-          css={{
-            '&::file-selector-button': {
-              px: '10px',
-              py: '3px',
-              mr: '10px',
-              border: '1px solid',
-              borderColor: 'ink',
-              borderRadius: 'edge',
-              bg: 'transparent',
-              cursor: 'pointer',
-            },
-          }}
-          onChange={(event) => void take(event.target.files?.[0])}
+        <FileInput
+          label="EDID file"
+          inputRef={inputRef}
+          onFiles={(files) => void take(files?.[0])}
         />
       </Flex>
       {read && 'fault' in read && (

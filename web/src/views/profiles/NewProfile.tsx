@@ -1,5 +1,5 @@
 import { Box, Button, chakra, Grid } from '@chakra-ui/react';
-import { profileSchema, read } from '@sorn/core';
+import { profileSchema, read, STARTER_RULES } from '@sorn/core';
 import { useForm, type Resolver } from 'react-hook-form';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';
@@ -22,6 +22,7 @@ function profileOf({ name, width, height, scale }: Wish) {
     name,
     // The simulated apps of the demo, so that there is something to open in Rehearse.
     apps: demo.apps,
+    rules: STARTER_RULES,
     monitors: [
       {
         id: 'main',

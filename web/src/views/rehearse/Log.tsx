@@ -50,11 +50,13 @@ const Entry = memo(function Entry({ entry }: { entry: LogEntry }) {
         {entry.caps.length > 0 && <KeyCaps caps={entry.caps} />}
         <span>{entry.text}</span>
       </Flex>
-      {entry.trace.map(({ decided, because }, i) => (
-        <chakra.p key={i} gridColumn="2" fontSize="12px" color="slate" lineHeight="17px">
-          {decided}: {because}
-        </chakra.p>
-      ))}
+      {entry.trace
+        .filter(({ minor }) => !minor)
+        .map(({ decided, because }, i) => (
+          <chakra.p key={i} gridColumn="2" fontSize="12px" color="slate" lineHeight="17px">
+            {decided}: {because}
+          </chakra.p>
+        ))}
     </Grid>
   );
 });

@@ -20,7 +20,7 @@ import { KeyCap } from '../../app/KeyCap.tsx';
 import { useBench } from '../../data/bench-context.ts';
 import { Balloon } from '../../sheet/Balloon.tsx';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
-import { balloonStyle } from './balloon-style.ts';
+import { balloonStyle } from '../../app/balloon-style.ts';
 import { useBlockKey } from './block-keys.ts';
 import { OverSheet } from './OverSheet.tsx';
 

@@ -1,8 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { ruleFromWindow, withNewRule } from '@sorn/core';
 import { useCallback, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { usePageKeys } from '../../app/keys.ts';
 import { useBench, useBenchStore, usePlacedDesk } from '../../data/bench-context.ts';
+import { useInHand } from '../../data/in-hand.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import type { Viewport } from '../../sheet/viewport.ts';
 import { AppList } from './AppList.tsx';
@@ -26,6 +29,7 @@ const pickPanel = (view: Viewport) => <PickPanel view={view} />;
 export function RehearseView() {
   const placed = usePlacedDesk();
   const store = useBenchStore();
+  const navigate = useNavigate();
   const apps = useBench((bench) => bench.profile.apps);
   const place = useRef<HTMLDivElement>(null);
   const keyboard = useSheetKeyboard(place);
@@ -45,6 +49,17 @@ export function RehearseView() {
     if (id !== undefined) setAsked({ id, focus: session.focus });
   };
 
+  const makeRule = (id: string) => {
+    const { profile, edit } = store.getState();
+    const like = ruleFromWindow({ session, profile, desk: placed.desk }, id);
+    if (!like) return;
+    // Before all others: it is what the person wants of this very window.
+    const made = withNewRule(profile, like, null);
+    edit(() => made.profile);
+    useInHand.getState().takeRule(made.id);
+    void navigate('../rules', { relative: 'path' });
+  };
+
   usePageKeys('Rehearse', [
     {
       keys: ['Enter'],
@@ -59,6 +74,13 @@ export function RehearseView() {
       shift: false,
       label: 'why is this here? of the next window',
       run: () => askNext(1),
+    },
+    {
+      keys: [';'],
+      label: 'make a rule from it',
+      run: () => {
+        if (about !== undefined) makeRule(about);
+      },
     },
     {
       keys: ['y'],
@@ -85,7 +107,7 @@ export function RehearseView() {
       inspector={
         <>
           <AppList />
-          <WhyHere placed={placed} id={about} />
+          <WhyHere placed={placed} id={about} onRule={makeRule} />
           <Spared />
           <Log />
         </>

@@ -1,12 +1,18 @@
-import { chakra, Grid } from '@chakra-ui/react';
-import { whyHere, windowName } from '@sorn/core';
-import { memo } from 'react';
+import { Box, chakra } from '@chakra-ui/react';
+import { rulesWhy, whyHere, windowName } from '@sorn/core';
 import { KeyCap } from '../../app/KeyCap.tsx';
+import { Reasons } from '../../app/Reasons.tsx';
 import { Section } from '../../app/Section.tsx';
+import { TextButton } from '../../app/TextButton.tsx';
 import { useBench, type PlacedDesk } from '../../data/bench-context.ts';
 
 /** Why a window is here: how it is held, where, and how large, each with what decided it. */
-export function WhyHere({ placed, id }: { placed: PlacedDesk; id: string | undefined }) {
+export function WhyHere(props: {
+  placed: PlacedDesk;
+  id: string | undefined;
+  onRule: (id: string) => void;
+}) {
+  const { placed, id, onRule } = props;
   const session = useBench((bench) => bench.session);
   const profile = useBench((bench) => bench.profile);
   const window = session.windows.find((each) => each.id === id);
@@ -19,40 +25,22 @@ export function WhyHere({ placed, id }: { placed: PlacedDesk; id: string | undef
       </Section>
     );
   }
-  const reasons = whyHere({ session, profile, desk: placed.desk }, window.id);
+  const situation = { session, profile, desk: placed.desk };
+  const reasons = whyHere(situation, window.id);
+  // Defaults are told in the Rules view.
+  const ruled = rulesWhy(situation, window.id).filter(({ because }) => because !== 'default');
   return (
     <Section title={`Why is ${windowName(profile, window)} here?`} note={<KeyCap>Y</KeyCap>}>
-      <Grid
-        as="dl"
-        templateColumns="126px minmax(0, 1fr)"
-        columnGap="10px"
-        rowGap="5px"
-        data-why={window.id}
-      >
-        {reasons.map(({ decided, because }) => (
-          <Line key={decided} decided={decided} because={because} />
-        ))}
-      </Grid>
+      <Reasons reasons={reasons} about={window.id} />
+      {ruled.length > 0 && (
+        <Box mt="10px" pt="8px" borderTop="1px solid" borderColor="hairline">
+          <Reasons reasons={ruled} about={`${window.id} rules`} />
+        </Box>
+      )}
+      <chakra.p mt="8px" fontSize="12px" color="slate">
+        <KeyCap>;</KeyCap>{' '}
+        <TextButton onClick={() => onRule(window.id)}>make a rule from this window</TextButton>
+      </chakra.p>
     </Section>
   );
 }
-
-const Line = memo(function Line({ decided, because }: { decided: string; because: string }) {
-  return (
-    <>
-      <chakra.dt
-        fontFamily="mono"
-        fontSize="11px"
-        fontStretch="84%"
-        fontWeight={600}
-        color="ochre"
-        lineHeight="17px"
-      >
-        {decided}
-      </chakra.dt>
-      <chakra.dd fontSize="12px" lineHeight="17px">
-        {because}
-      </chakra.dd>
-    </>
-  );
-});

@@ -1,5 +1,5 @@
 import {
-  findApps,
+  findLaunches,
   findWindows,
   LAST,
   nearness,
@@ -57,13 +57,13 @@ export interface Choice {
 export function choicesFor(kind: PickerKind, { session, profile }: Bench, typed: string): Choice[] {
   const appOf = (id: string | undefined) => profile.apps.find((app) => app.id === id);
   if (kind === 'launch') {
-    return findApps(profile, typed).map((app) => ({
-      id: app.id,
-      name: app.name ?? app.id,
+    return findLaunches(profile, typed).map(({ id, app, name }) => ({
+      id,
+      name,
       detail: 'opens a window',
       balloon: app.balloon ?? app.id.slice(0, 2),
       hue: app.hue ?? 0,
-      command: { command: 'launch', text: app.id },
+      command: { command: 'launch', text: id },
     }));
   }
   if (kind !== 'find-window') return lineupChoices(kind, session, typed);

@@ -1,0 +1,140 @@
+import { chakra, Flex } from '@chakra-ui/react';
+import { KINDS, type App } from '@sorn/core';
+import type { Ref } from 'react';
+import { KeyCap } from '../../app/KeyCap.tsx';
+import { Section } from '../../app/Section.tsx';
+import { Choice, OnOff, SettingRow } from '../../app/SettingRow.tsx';
+import { TextButton } from '../../app/TextButton.tsx';
+import { TextField } from '../../app/TextField.tsx';
+import { sizeTyped } from './setting-rows.ts';
+
+/** The app in hand: what it is called, and what its own window says of itself. */
+export function AppSettings(props: {
+  app: App;
+  change: (next: (app: App) => App, merge?: string) => void;
+  onRemove: () => void;
+  nameInput: Ref<HTMLInputElement>;
+}) {
+  const { app, change } = props;
+  const size = (field: 'min' | 'max' | 'preferred', label: string) => (
+    <SettingRow
+      label={label}
+      onSetBack={
+        app[field] ? () => change(({ [field]: _gone, ...rest }) => rest as App) : undefined
+      }
+    >
+      <TextField
+        label={label}
+        placeholder="width × height"
+        value={app[field] ? `${app[field].width} × ${app[field].height}` : ''}
+        faultOf={(text) =>
+          text === '' || sizeTyped(text) ? null : 'width × height in logical pixels'
+        }
+        onChange={(text) => {
+          const typed = sizeTyped(text);
+          change(
+            ({ [field]: _former, ...rest }) =>
+              ({ ...rest, ...(typed && { [field]: typed }) }) as App,
+          );
+        }}
+      />
+    </SettingRow>
+  );
+  return (
+    <Section title={app.name ?? app.id} note={app.id}>
+      <SettingRow label="Name" caps={['Enter']}>
+        <TextField
+          label="Name of the app"
+          value={app.name ?? app.id}
+          isNeeded
+          inputRef={props.nameInput}
+          onChange={(name) => change((there) => ({ ...there, name }))}
+        />
+      </SettingRow>
+      <SettingRow label="Balloon">
+        <TextField
+          label="Balloon"
+          value={app.balloon ?? ''}
+          faultOf={(text) => (/^\S{1,2}$/u.test(text) ? null : 'one or two characters')}
+          onChange={(balloon) => change((there) => ({ ...there, balloon }))}
+        />
+      </SettingRow>
+      <SettingRow label="Title">
+        <TextField
+          label="Title of its window"
+          value={app.title ?? ''}
+          onChange={(title) =>
+            change(({ title: _former, ...rest }) => ({ ...rest, ...(title && { title }) }))
+          }
+        />
+      </SettingRow>
+      <SettingRow label="Kind">
+        <Choice
+          label="Kind"
+          value={app.kind}
+          options={KINDS.map((kind) => ({ value: kind, text: kind }))}
+          onChange={(kind) => change((there) => ({ ...there, kind }))}
+        />
+      </SettingRow>
+      {size('preferred', 'Floating size')}
+      {size('min', 'At least')}
+      {size('max', 'At most')}
+      <OnOff
+        label="Can be resized"
+        value={app.resizable !== false}
+        onChange={(is) =>
+          change(({ resizable: _former, ...rest }) => (is ? rest : { ...rest, resizable: false }))
+        }
+      />
+      {app.exec !== undefined && (
+        <SettingRow label="Exec" origin="kept as text, never run">
+          <Text>{app.exec}</Text>
+        </SettingRow>
+      )}
+      {app.icon !== undefined && (
+        <SettingRow label="Icon">
+          <Text>{app.icon}</Text>
+        </SettingRow>
+      )}
+      {app.windows?.map(({ title, kind }) => (
+        <Flex key={title} align="center" gap="8px" minH="26px" fontSize="13px">
+          <chakra.span flex="1" truncate>
+            {title}
+          </chakra.span>
+          <chakra.span fontSize="12px" color="slate">
+            {kind}
+          </chakra.span>
+          <TextButton
+            label={`Take the window ${title} out`}
+            onClick={() =>
+              change(({ windows = [], ...rest }) => {
+                const left = windows.filter((window) => window.title !== title);
+                return left.length > 0 ? { ...rest, windows: left } : rest;
+              })
+            }
+          >
+            take out
+          </TextButton>
+        </Flex>
+      ))}
+      <Flex mt="6px" gap="8px" fontSize="12px">
+        <KeyCap>Delete</KeyCap> <TextButton onClick={props.onRemove}>delete the app</TextButton>
+      </Flex>
+    </Section>
+  );
+}
+
+function Text({ children }: { children: string }) {
+  return (
+    <chakra.span
+      fontFamily="mono"
+      fontSize="11px"
+      fontStretch="86%"
+      truncate
+      maxW="190px"
+      title={children}
+    >
+      {children}
+    </chakra.span>
+  );
+}

@@ -1,0 +1,36 @@
+import { Figure } from '../../app/Figure.tsx';
+import { Section } from '../../app/Section.tsx';
+import { OnOff, SettingRow } from '../../app/SettingRow.tsx';
+import { useBench, useBenchStore } from '../../data/bench-context.ts';
+
+const MOST_GRID = 400;
+
+/** How floating windows stand and move, for all of them. */
+export function FloatingSettings() {
+  const floating = useBench((bench) => bench.profile.floating);
+  const store = useBenchStore();
+  const set = (patch: Partial<typeof floating>, merge = '') =>
+    store
+      .getState()
+      .edit((profile) => ({ ...profile, floating: { ...profile.floating, ...patch } }), merge);
+  return (
+    <Section title="Floating windows" note="all of them">
+      <SettingRow label="Grid they keep to" origin={floating.grid === 0 ? 'anywhere' : ''}>
+        <Figure
+          label="Grid of floating windows"
+          value={floating.grid}
+          least={0}
+          most={MOST_GRID}
+          step={4}
+          unit="px"
+          onChange={(grid) => set({ grid }, 'grid')}
+        />
+      </SettingRow>
+      <OnOff
+        label="Open where the last one was moved"
+        value={floating.remember}
+        onChange={(remember) => set({ remember })}
+      />
+    </Section>
+  );
+}

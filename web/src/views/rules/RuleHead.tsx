@@ -1,0 +1,59 @@
+import { chakra, Flex } from '@chakra-ui/react';
+import { ruleSentence, type Rule } from '@sorn/core';
+import type { Ref } from 'react';
+import { KeyCap } from '../../app/KeyCap.tsx';
+import { Section } from '../../app/Section.tsx';
+import { SettingRow } from '../../app/SettingRow.tsx';
+import { TextButton } from '../../app/TextButton.tsx';
+import { TextField } from '../../app/TextField.tsx';
+import type { RuleEdits } from './edits.ts';
+import { Said } from './Said.tsx';
+
+/** The rule in hand as one sentence, what was found about it, and its name. */
+export function RuleHead(props: {
+  rule: Rule;
+  at: number;
+  matches: number;
+  found: readonly string[];
+  edits: RuleEdits;
+  nameInput: Ref<HTMLInputElement>;
+}) {
+  const { rule, at, matches, found, edits } = props;
+  const windows = matches === 1 ? 'matches 1 window' : `matches ${matches} windows`;
+  return (
+    <Section title={`Rule ${at + 1}`} note={`${rule.on ? 'on' : 'off'}, ${windows}`}>
+      <chakra.p fontSize="14px" lineHeight="1.5" mb="8px" data-sentence>
+        <Said words={ruleSentence(rule)} />
+      </chakra.p>
+      {found.map((text) => (
+        <chakra.p key={text} fontSize="12px" color="vermilion" mb="6px" data-rule-finding>
+          ▲ {text}
+        </chakra.p>
+      ))}
+      <SettingRow label="Name" caps={['Enter']}>
+        <TextField
+          key={rule.id}
+          label="Name of the rule"
+          value={rule.name ?? ''}
+          placeholder="none"
+          inputRef={props.nameInput}
+          onChange={edits.rename}
+        />
+      </SettingRow>
+      <Flex gap="12px" mt="6px" align="center" fontSize="12px" color="slate">
+        <span>
+          <KeyCap>O</KeyCap>{' '}
+          <TextButton onClick={() => edits.toggle()}>
+            {rule.on ? 'switch off' : 'switch on'}
+          </TextButton>
+        </span>
+        <span>
+          <KeyCap>U</KeyCap> <TextButton onClick={edits.duplicate}>duplicate</TextButton>
+        </span>
+        <span>
+          <KeyCap>Delete</KeyCap> <TextButton onClick={edits.remove}>delete</TextButton>
+        </span>
+      </Flex>
+    </Section>
+  );
+}

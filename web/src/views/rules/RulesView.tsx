@@ -1,0 +1,174 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { ruleFromWindow, type Finding } from '@sorn/core';
+import { useMemo, useRef, useState } from 'react';
+import { BenchLayout } from '../../app/Bench.tsx';
+import { Choice } from '../../app/SettingRow.tsx';
+import { useBench, usePlacedDesk } from '../../data/bench-context.ts';
+import { useInHand } from '../../data/in-hand.ts';
+import { AppsPage } from './AppsPage.tsx';
+import { Conditions, type AddsCondition } from './Conditions.tsx';
+import { FloatingSettings } from './FloatingSettings.tsx';
+import { LandingTable } from './LandingTable.tsx';
+import { RuleHead } from './RuleHead.tsx';
+import { RuleList } from './RuleList.tsx';
+import { RuleSettingsRows } from './RuleSettingsRows.tsx';
+import { WhyFor } from './WhyFor.tsx';
+import { useRuleEdits } from './edits.ts';
+import { useLandings } from './landed.ts';
+import { useRuleKeys } from './rule-keys.ts';
+
+const PAGES = [
+  { value: 'rules', text: 'Rules' },
+  { value: 'apps', text: 'Apps' },
+] as const;
+type Page = (typeof PAGES)[number]['value'];
+
+/** When a window looks like this, treat it like that: the rules, and the apps whose windows they are about. */
+export function RulesView() {
+  const [page, setPage] = useState<Page>('rules');
+  const pages = (
+    <Choice label="Page" value={page} options={PAGES} onChange={(value) => setPage(value)} />
+  );
+  return page === 'rules' ? (
+    <RulesPage pages={pages} onOther={() => setPage('apps')} />
+  ) : (
+    <AppsPage pages={pages} onOther={() => setPage('rules')} />
+  );
+}
+
+/** The ordered list; beneath it every known window and where it lands. */
+function RulesPage({ pages, onOther }: { pages: React.ReactNode; onOther: () => void }) {
+  const placed = usePlacedDesk();
+  const profile = useBench((bench) => bench.profile);
+  const windows = useBench((bench) => bench.session.windows);
+  const { rules } = profile;
+  const ruleId = useInHand((inHand) => inHand.rule);
+  const setRule = useInHand((inHand) => inHand.takeRule);
+  const [windowId, setWindow] = useState<string | null>(null);
+  const [deskId, setDesk] = useState<string | null>(placed.desk.desk);
+  const [filter, setFilter] = useState('');
+  const desks = profile.desks.map(({ id, name = id }) => ({ value: id, text: name }));
+  const desk = desks.find(({ value }) => value === deskId)?.value ?? desks[0]?.value;
+  const landed = useLandings(profile, desk, windows);
+  const at = Math.max(
+    0,
+    rules.findIndex(({ id }) => id === ruleId),
+  );
+  const rule = rules[at] ?? null;
+  const landing = landed.find(({ id }) => id === windowId) ?? landed[0] ?? null;
+  const edits = useRuleEdits(rule, setRule);
+  const marked = useMemo(() => foundByRule(placed.findings, rules), [placed.findings, rules]);
+  const nameInput = useRef<HTMLInputElement>(null);
+  const filterInput = useRef<HTMLInputElement>(null);
+  const firstInput = useRef<HTMLSelectElement>(null);
+  const conditions = useRef<AddsCondition>(null);
+  const ruleFor = () => {
+    const like = landing && ruleFromWindow(landing.situation, landing.id);
+    if (like) edits.add(like);
+  };
+
+  useRuleKeys({
+    edits,
+    rules,
+    at,
+    landings: landed,
+    landing,
+    desks: desks.map(({ value }) => value),
+    desk,
+    nameInput,
+    filterInput,
+    firstInput,
+    onRule: setRule,
+    onWindow: setWindow,
+    onDesk: setDesk,
+    onCondition: () => conditions.current?.add(),
+    onRuleFor: ruleFor,
+    onOther,
+  });
+
+  return (
+    <BenchLayout
+      name="Rules"
+      inspector={
+        <>
+          {rule && (
+            <>
+              <RuleHead
+                rule={rule}
+                at={at}
+                matches={landed.filter(({ matching }) => matching.includes(at)).length}
+                found={marked.get(rule.id) ?? []}
+                edits={edits}
+                nameInput={nameInput}
+              />
+              <Conditions key={rule.id} rule={rule} edits={edits} handle={conditions} />
+              <RuleSettingsRows rule={rule} edits={edits} firstInput={firstInput} />
+            </>
+          )}
+          <WhyFor landing={landing} onRule={ruleFor} />
+          <FloatingSettings />
+        </>
+      }
+    >
+      <Flex
+        direction="column"
+        height="100%"
+        bg="sheet"
+        border="1px solid"
+        borderColor="hairline"
+        px="18px"
+        py="12px"
+        gap="16px"
+      >
+        <Box minH="60px" maxH="52%" display="flex" flexDirection="column">
+          <RuleList
+            pages={pages}
+            rules={rules}
+            inHand={rule?.id ?? null}
+            landings={landed}
+            marked={marked}
+            edits={edits}
+            onRule={setRule}
+          />
+        </Box>
+        <Box flex="1" minH="0" display="flex" flexDirection="column">
+          <LandingTable
+            landings={landed}
+            desks={desks}
+            desk={desk ?? ''}
+            onDesk={setDesk}
+            inHand={landing?.id ?? null}
+            onWindow={setWindow}
+            rule={rule ? at : -1}
+            filter={filter}
+            onFilter={setFilter}
+            filterInput={filterInput}
+          />
+        </Box>
+      </Flex>
+    </BenchLayout>
+  );
+}
+
+/** What was found about each rule, in words. */
+function foundByRule(
+  findings: readonly Finding[],
+  rules: readonly { id: string }[],
+): ReadonlyMap<string, readonly string[]> {
+  const found = new Map<string, string[]>();
+  const add = (id: string, text: string) => found.set(id, [...(found.get(id) ?? []), text]);
+  for (const finding of findings) {
+    if ('rule' in finding) {
+      add(finding.rule, finding.text);
+      if (finding.kind === 'rules-pull') add(finding.other, finding.text);
+    }
+    const at =
+      finding.kind === 'unknown-name' ? /^rules\[(\d+)\]/.exec(finding.path)?.[1] : undefined;
+    const rule = at === undefined ? undefined : rules[Number(at)];
+    if (rule && finding.kind === 'unknown-name') {
+      const hint = finding.nearest ? `; the nearest is ${finding.nearest}` : '';
+      add(rule.id, `It names ${finding.value}, which does not exist${hint}.`);
+    }
+  }
+  return found;
+}

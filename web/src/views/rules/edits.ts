@@ -1,0 +1,69 @@
+import {
+  EMPTY_RULE,
+  ruleDuplicated,
+  ruleMoved,
+  withNewRule,
+  withoutRule,
+  withRule,
+  withSetting,
+  withStarterRules,
+  type Again,
+  type Profile,
+  type Rule,
+  type RuleSettings,
+  type When,
+} from '@sorn/core';
+import { useBenchStore } from '../../data/bench-context.ts';
+
+/** What the Rules view changes, on the rule in hand. */
+export type RuleEdits = ReturnType<typeof useRuleEdits>;
+
+export function useRuleEdits(rule: Rule | null, onRule: (id: string) => void) {
+  const store = useBenchStore();
+  const edit = (change: (profile: Profile) => Profile, merge = '') =>
+    store.getState().edit(change, merge);
+  const onThis = (change: (rule: Rule) => Rule, merge = '') => {
+    if (rule) edit((profile) => withRule(profile, rule.id, change), merge && `${merge} ${rule.id}`);
+  };
+  /** A change that brings another rule into hand. */
+  const taking = (change: (profile: Profile) => { profile: Profile; id: string | null }) => {
+    const next = change(store.getState().profile);
+    edit(() => next.profile);
+    if (next.id !== null) onRule(next.id);
+  };
+  return {
+    add: (like: Omit<Rule, 'id'> = EMPTY_RULE) =>
+      taking((profile) => withNewRule(profile, like, rule?.id ?? null)),
+    duplicate() {
+      if (rule) taking((profile) => ruleDuplicated(profile, rule.id));
+    },
+    remove() {
+      if (rule) taking((profile) => withoutRule(profile, rule.id));
+    },
+    move(id: string, to: number) {
+      edit((profile) => ruleMoved(profile, id, to));
+    },
+    moveBy(by: 1 | -1) {
+      if (!rule) return;
+      edit((profile) => ruleMoved(profile, rule.id, profile.rules.indexOf(rule) + by));
+    },
+    toggle: (id = rule?.id) =>
+      edit((profile) => withRule(profile, id ?? '', (each) => ({ ...each, on: !each.on }))),
+    rename: (name: string) =>
+      onThis(({ name: _former, ...rest }) => (name ? { ...rest, name } : rest)),
+    setWhen: (when: When) => onThis((each) => ({ ...each, when }), 'when'),
+    setThen: (given: { [S in keyof RuleSettings]: RuleSettings[S] | undefined }) =>
+      onThis(
+        (each) => withSetting(each, given as Partial<RuleSettings>),
+        `then ${Object.keys(given).join()}`,
+      ),
+    setAgain: (what: Again, is: boolean) =>
+      onThis((each) => ({ ...each, again: { ...each.again, [what]: is } })),
+    /** Windows that are open already: undo takes it back as it does an edit. */
+    applyNow: () =>
+      store
+        .getState()
+        .connect({ type: 'command', command: { command: 'apply-rules' } }, 'apply-rules'),
+    addStarters: () => edit(withStarterRules),
+  };
+}

@@ -1,0 +1,19 @@
+/** A table on the bench: hairlines between rows, its head stays in sight. */
+export const tableStyle = {
+  borderCollapse: 'collapse',
+  '& th, & td': { textAlign: 'left', pr: '10px', verticalAlign: 'middle' },
+  '& td': { height: '31px', borderBottom: '1px solid', borderColor: 'hairline' },
+  '& td:first-of-type': { borderLeft: '3px solid transparent', pl: '7px' },
+  '& thead th': {
+    position: 'sticky',
+    top: 0,
+    zIndex: 1,
+    bg: 'sheet',
+    height: '26px',
+    boxShadow: 'inset 0 -1px 0 var(--sorn-colors-ink)',
+  },
+  '& thead th:first-of-type': { pl: '10px' },
+  '& tr[data-matched=true] td:first-of-type': { borderLeftColor: 'petrol' },
+  '& tr[data-in-hand=true] td': { bg: 'petrol.wash' },
+  '& td[data-column=decided]': { color: 'slate' },
+};
