@@ -1,6 +1,6 @@
 import { nearestName } from '../profile/nearest.ts';
 import type { App } from '../profile/schema.ts';
-import { balloonOf, idFrom, type LineFault } from './made.ts';
+import { idFrom, type LineFault } from './made.ts';
 
 /** What a file says of an app, and what in it could not be used. */
 export interface ReadEntry {
@@ -107,11 +107,9 @@ function appFrom(
   }
   const icon = values.get('Icon')?.value;
   const exec = values.get('Exec')?.value;
-  const called = (name?.value ? name.value : base).slice(0, 400);
   return {
     id,
-    name: called,
-    balloon: balloonOf(called),
+    ...(name?.value && { name: name.value.slice(0, 400) }),
     kind: 'normal',
     ...(icon && { icon: icon.slice(0, 400) }),
     ...(exec && { exec: exec.slice(0, 4_000) }),

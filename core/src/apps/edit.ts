@@ -1,5 +1,5 @@
 import type { App, Profile, Start } from '../profile/schema.ts';
-import { hueOf } from './made.ts';
+import { balloonOf, hueOf } from './made.ts';
 
 /** What an import came to. */
 export interface Imported {
@@ -20,7 +20,8 @@ export function withApps(profile: Profile, imported: readonly App[]): Imported {
     const at = apps.findIndex(({ id }) => id === app.id);
     if (at < 0) {
       added.push(app.id);
-      apps = [...apps, { hue: hueOf(app.id), ...app }];
+      const { id, name = id } = app;
+      apps = [...apps, { hue: hueOf(id), balloon: balloonOf(name), ...app, name }];
       continue;
     }
     const next = merged(apps[at]!, app);
@@ -31,7 +32,7 @@ export function withApps(profile: Profile, imported: readonly App[]): Imported {
   return { profile: { ...profile, apps }, added, changed };
 }
 
-function merged(there: App, { balloon: _balloon, kind, windows = [], ...app }: App): App {
+function merged(there: App, { kind, windows = [], ...app }: App): App {
   const titles = windows.map(({ title }) => title);
   const further = [
     ...(there.windows ?? []).filter(({ title }) => !titles.includes(title)),

@@ -3,7 +3,7 @@ import { appSchema, appWindowSchema } from '../profile/app.ts';
 import { read } from '../profile/faults.ts';
 import { nearestName } from '../profile/nearest.ts';
 import type { App, AppWindow } from '../profile/schema.ts';
-import { balloonOf, type LineFault } from './made.ts';
+import type { LineFault } from './made.ts';
 
 /** The columns of a list of windows, in the order in which a person would write them; only `app` must be there. */
 export const WINDOW_COLUMNS = [
@@ -127,13 +127,11 @@ function namedCells(
 function takeRow(row: Cells, line: number, apps: Map<string, App>, faults: LineFault[]): void {
   const known = apps.get(row.app ?? '');
   const window = windowFrom(row);
-  const name = row.name ?? row.app ?? '';
   const input = known
     ? { title: row.title ?? row.name, ...window }
     : {
         id: row.app,
-        name,
-        balloon: balloonOf(name),
+        ...(row.name && { name: row.name }),
         ...(row.title && { title: row.title }),
         ...window,
       };

@@ -19,7 +19,7 @@ import {
   type Context,
   type KnownWindow,
 } from './known.ts';
-import { ruleNumber, settingWords, textOf } from './say.ts';
+import { conditionText, ruleNumber, settingWords, textOf } from './say.ts';
 
 /** Something about the rules that a person should know. Rules are told by id, and by number and name. */
 export type RuleFinding =
@@ -69,7 +69,7 @@ export function checkRules(profile: Profile): RuleFinding[] {
       }
       const isMatched = cases.some(({ matching }) => matching.includes(at));
       return [
-        ...(isMatched ? [] : [unmatched(rule, name)]),
+        ...(isMatched || isGeneral(rule) ? [] : [unmatched(rule, name, cases)]),
         ...(hidden.get(at) ?? []),
         ...nowhere(profile, rule, name, desks),
       ];
@@ -85,8 +85,17 @@ function ruleName(rules: readonly Rule[], at: number): string {
   return `${text[0]!.toUpperCase()}${text.slice(1)}`;
 }
 
-function unmatched({ id }: Rule, name: string): RuleFinding {
-  return { kind: 'rule-unmatched', rule: id, text: `${name} matches no known window.` };
+/** True where a rule names nothing, but is about a sort of window: it waits for such ones, and is no mistake. */
+function isGeneral({ when }: Rule): boolean {
+  const general = ['kind', 'resizable', 'width', 'height'];
+  return [...when.all, ...when.any, ...when.none].every(({ of }) => general.includes(of));
+}
+
+function unmatched({ id, when }: Rule, name: string, cases: readonly Case[]): RuleFinding {
+  const facts = cases.map(({ known, context }) => factsOfKnown(known, context));
+  const unmet = when.all.find((condition) => !facts.some((each) => holds(condition, each)));
+  const because = unmet ? `: none with ${conditionText(unmet)}` : '';
+  return { kind: 'rule-unmatched', rule: id, text: `${name} matches no known window${because}.` };
 }
 
 /** Rules that never decide anything: earlier ones give all of it. */
@@ -106,7 +115,7 @@ function hiddenRules(rules: readonly Rule[], cases: readonly Case[]): Map<number
         gives,
       ),
     );
-    const isHidden = matched.length > 0 && inEach.every((by) => by !== null);
+    const isHidden = !isGeneral(rule) && matched.length > 0 && inEach.every((by) => by !== null);
     const by = always ?? (isHidden ? [...new Set(inEach.flatMap((each) => each ?? []))] : null);
     if (!by) return;
     const names = by.sort((a, b) => a - b).map((i) => ruleNumber(rules[i]!, i));

@@ -34,6 +34,10 @@ export function Select(props: {
       aria-label={label}
       value={chosen}
       onChange={(event) => onChange(event.target.value)}
+      onKeyDown={(event) => {
+        // Page keys work again at once.
+        if (event.key === 'Escape' || event.key === 'Enter') event.currentTarget.blur();
+      }}
     >
       {options.map(({ value, text }) => (
         <option key={value} value={value}>

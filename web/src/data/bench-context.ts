@@ -1,6 +1,6 @@
 import {
   arrange,
-  checkProfile,
+  checkup,
   deskInForce,
   place,
   type Arranged,
@@ -56,7 +56,7 @@ export function placedDesk(
   const placed = {
     desk,
     placements,
-    findings: distinct([...openedWith, ...findings, ...checkProfile(profile)]),
+    findings: distinct([...openedWith, ...findings, ...checkup(profile, session)]),
     shown,
     focused,
   };

@@ -1,0 +1,403 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import type { z } from 'zod';
+import { deskInForce } from '../desk/desk.ts';
+import { workArea } from '../desk/work-area.ts';
+import type { ruleSchema, RuleSettings } from '../profile/rule.ts';
+import { profileSchema } from '../profile/schema.ts';
+import { STARTER_RULES } from '../rules/starters.ts';
+import { OFFICE, testDesk, type TestDesk } from '../testing/desk.ts';
+import { anyRules } from '../testing/rules.ts';
+import { checkup } from './checkup.ts';
+import { rulesWhy } from './rules-why.ts';
+import { openSession } from './open.ts';
+import { sessionSchema } from './schema.ts';
+import { whyHere } from './why.ts';
+
+type RuleInput = z.input<typeof ruleSchema>;
+
+const rule = (id: string, then: RuleSettings, ...all: object[]): RuleInput =>
+  ({ id, when: { all }, then }) as RuleInput;
+const ofApp = (id: string) => ({ of: 'app', is: id });
+const APPS = [
+  ...OFFICE.apps,
+  { id: 'map', name: 'Map', title: 'Hazard zones', preferred: { width: 1000, height: 600 } },
+  {
+    id: 'dial',
+    name: 'Dial',
+    kind: 'dialog',
+    parent: 'map',
+    preferred: { width: 400, height: 300 },
+  },
+];
+const DESKS = [
+  {
+    id: 'office',
+    monitors: [
+      { monitor: 'wide', x: 0, y: 0 },
+      { monitor: 'tall', x: 3440, y: -560 },
+      { monitor: 'lap', x: 280, y: 1440 },
+    ],
+  },
+  { id: 'hut', monitors: [{ monitor: 'lap', x: 0, y: 0 }] },
+];
+const desk = (rules: RuleInput[], session: object = {}, more: object = {}) =>
+  testDesk({ ...OFFICE, desks: DESKS, apps: APPS, rules, ...more }, { desk: 'office', ...session });
+const open = (from: TestDesk, app: string) => from.run({ command: 'open-app', app });
+const at = (from: TestDesk, id: string) => {
+  const { x, y, width, height, monitor, workspace, held } = from.at(id);
+  return `${x},${y} ${width}×${height} on ${monitor}/${workspace}, ${held}`;
+};
+const why = (from: TestDesk, id: string) =>
+  rulesWhy({ session: from.session, profile: from.profile, desk: from.desk }, id).map(
+    ({ decided, because }) => `${decided}: ${because}`,
+  );
+const orderOf = (from: TestDesk, key: string) => from.session.arrangements[key]?.order;
+
+describe('a window that opens', () => {
+  it('is held, placed and sized as the first rules say that give it, and tells by which', () => {
+    const map = open(
+      desk([
+        { ...rule('size', { size: { width: 900, height: 500 } }, ofApp('map')), name: 'Map size' },
+        rule(
+          'float',
+          { held: 'floating', corner: 'lower-right', workspace: 'R' },
+          { of: 'title', has: 'zones' },
+        ),
+        rule('late', { held: 'tiled', focus: false, stayAbove: true }, ofApp('map')),
+        rule('dialogs', { held: 'left-alone' }, { of: 'kind', is: 'dialog' }),
+      ]),
+      'map',
+    );
+    // 2880 × 1800 at 280,1440, less the bars 48 and 80 and the outer gap of 12, on a scale of 2.
+    expect(at(map, 'map-1')).toBe('1348,2148 1800×1000 on lap/R, floating');
+    expect(map.at('map-1').stayAbove).toBe(true);
+    expect(why(map, 'map-1')).toEqual([
+      'float it: rule 2, title has “zones”',
+      'workspace R: rule 2, title has “zones”',
+      'the monitor with the focus: default',
+      'no zone: default',
+      'no place of its own: default',
+      '900 × 500: rule 1 Map size, app is map',
+      'in the lower right corner: rule 2, title has “zones”',
+      'stay above: rule 3, app is map',
+      'on one workspace: default',
+      'no focus: rule 3, app is map',
+      'where new windows join: default',
+      'where it was moved last, as set for all: default',
+      'not tile it: rule 3 says so, but rule 2 comes first',
+      'not rule 4: kind is normal, not dialog',
+    ]);
+    const reasons = whyHere(
+      { session: map.session, profile: map.profile, desk: map.desk },
+      'map-1',
+    );
+    expect(reasons[0]).toMatchObject({ decided: 'floating', because: 'rule 2, title has “zones”' });
+    // What a person does by key counts from then on.
+    const tiled = map.event({ type: 'window-focused', id: 'map-1' }).run('float');
+    expect(
+      whyHere({ session: tiled.session, profile: tiled.profile, desk: tiled.desk }, 'map-1')[0],
+    ).toMatchObject({ decided: 'tiled', because: 'default' });
+  });
+
+  it('takes the focus, and brings its workspace, unless a rule says otherwise', () => {
+    const rules = (focus: boolean) => [rule('r', { workspace: '1', focus }, ofApp('map'))];
+    const begun = (focus: boolean) => desk(rules(focus), { windows: [{ id: 'a' }], focus: 'a' });
+    const taken = open(begun(true), 'map').session;
+    expect([taken.focus, taken.shown['wide']]).toEqual(['map-1', '1']);
+    const quiet = open(begun(false), 'map').session;
+    expect([quiet.focus, quiet.shown['wide'], quiet.recent]).toEqual(['a', 'B', ['a', 'map-1']]);
+  });
+
+  it('goes into a zone of the board that arranges its workspace, or is placed in one that fits', () => {
+    const rules = [rule('z', { monitor: 'tall', zone: 'upper' }, ofApp('map'))];
+    expect(at(open(desk(rules), 'map'), 'map-1')).toBe('3446,-554 1428×1269 on tall/S, floating');
+    const board = { layout: { kind: 'board' } };
+    const arranged = open(
+      desk(rules, { windows: [{ id: 'x', workspace: 'S' }] }, { tiling: board }),
+      'map',
+    );
+    expect(arranged.at('map-1')).toMatchObject({ held: 'tiled', zones: ['upper'] });
+    const none = open(desk([rule('z', { zone: 'nowhere' }, ofApp('map'))]), 'map');
+    expect(at(none, 'map-1')).toContain('tiled');
+    expect(none.trace).toContainEqual({
+      about: 'map-1',
+      decided: 'in no zone “nowhere”',
+      because: 'no board for wide has it',
+    });
+    const placed = open(
+      desk([rule('p', { placing: { x: { end: '1/2' }, y: 'full' } }, ofApp('map'))]),
+      'map',
+    );
+    expect(at(placed, 'map-1')).toBe('1725,34 1709×1400 on wide/B, floating');
+  });
+
+  it('joins the order as a rule says, also where that is set otherwise', () => {
+    const join = (where: RuleSettings['join']) =>
+      open(
+        desk(
+          [rule('j', { join: where! }, ofApp('map'))],
+          { windows: [{ id: 'a' }, { id: 'b' }, { id: 'c' }], focus: 'b' },
+          { tiling: { newWindows: 'lead' } },
+        ),
+        'map',
+      );
+    expect(orderOf(join('end'), 'B/wide')).toEqual(['a', 'b', 'c', 'map-1']);
+    expect(orderOf(join('after-focused'), 'B/wide')).toEqual(['a', 'b', 'map-1', 'c']);
+    expect(
+      orderOf(
+        open(desk([], { windows: [{ id: 'a' }] }, { tiling: { newWindows: 'lead' } }), 'map'),
+        'B/wide',
+      ),
+    ).toEqual(['map-1', 'a']);
+  });
+
+  it('opens in the pocket, everywhere, or where it is told itself, which no rule overrules', () => {
+    const pocketed = open(
+      desk([rule('p', { held: 'pocketed' }, ofApp('map'))], { windows: [{ id: 'a' }] }),
+      'map',
+    );
+    expect(pocketed.session).toMatchObject({ focus: 'a', pocket: ['map-1'] });
+    expect(pocketed.run('call-back').at('map-1')).toMatchObject({ held: 'tiled', shown: true });
+    const all = open(desk([rule('e', { everywhere: true }, ofApp('map'))]), 'map');
+    expect(all.at('map-1')).toMatchObject({ held: 'floating', everywhere: true });
+    expect(all.run('everywhere').at('map-1').held).toBe('tiled');
+    const itself = desk([
+      rule('r', { held: 'floating', workspace: '1', stayAbove: true }, ofApp('map')),
+    ]).event({
+      type: 'window-opened',
+      window: {
+        id: 'm',
+        app: 'map',
+        kind: 'normal',
+        held: 'tiled',
+        workspace: 'S',
+        stayAbove: false,
+      },
+    });
+    expect(at(itself, 'm')).toContain('tall/S, tiled');
+    expect(why(itself, 'm')).toContain('held: the window itself says so');
+  });
+
+  it('floats over its parent, centred, as people expect of dialogs, and a guest is left alone', () => {
+    const apps = [
+      ...APPS,
+      { id: 'guest', resizable: false, preferred: { width: 1280, height: 1024 } },
+    ];
+    const begun = desk([...STARTER_RULES] as RuleInput[], {}, { apps });
+    const dial = open(open(begun, 'map'), 'dial');
+    const map = dial.at('map-1');
+    expect(map.held).toBe('tiled');
+    const { x, y, width, height } = dial.at('dial-1');
+    expect([width, height]).toEqual([400, 300]);
+    expect([2 * x + width, 2 * y + height]).toEqual([
+      2 * map.x + map.width,
+      2 * map.y + map.height,
+    ]);
+    expect(open(begun, 'guest').at('guest-1')).toMatchObject({ held: 'left-alone', width: 1280 });
+    // Switched off, it is as any other.
+    const off = [{ ...STARTER_RULES[0]!, on: false }, ...STARTER_RULES.slice(1)];
+    expect(open(desk(off as RuleInput[], {}, { apps }), 'guest').at('guest-1').held).toBe(
+      'floating',
+    );
+  });
+
+  it('that is in a session file is ruled when that is opened, and not again when it is opened once more', () => {
+    const rules = [
+      rule(
+        'map',
+        {
+          held: 'floating',
+          corner: 'upper-left',
+          workspace: 'S',
+          size: { width: 500, height: 400 },
+        },
+        ofApp('map'),
+      ),
+      rule('shell', { join: 'lead' }, ofApp('shell')),
+      rule('zone', { monitor: 'wide', zone: 'left' }, ofApp('pitreader')),
+    ];
+    const windows = [
+      { id: 'a' },
+      { id: 'm', app: 'map' },
+      { id: 's', app: 'shell' },
+      { id: 'p', app: 'pitreader' },
+      { id: 'own', app: 'map', held: 'tiled', workspace: 'B' },
+    ];
+    const opened = desk(rules, { windows, focus: 'a' });
+    expect(at(opened, 'm')).toBe('3446,-554 500×400 on tall/S, floating');
+    expect(orderOf(opened, 'B/wide')).toEqual(['s', 'a', 'p', 'own']);
+    expect(opened.at('p').zones).toEqual(['left']);
+    expect(at(opened, 'own')).toContain('wide/B, tiled');
+    const moved = opened.event({ type: 'window-focused', id: 'm' }).run('nudge-right');
+    const kept = sessionSchema.parse(JSON.parse(JSON.stringify(moved.session)));
+    const again = openSession(kept, moved.profile).session;
+    expect(again.windows.find(({ id }) => id === 'm')).toEqual(
+      moved.session.windows.find(({ id }) => id === 'm'),
+    );
+  });
+});
+
+describe('rules that are asked again', () => {
+  const again = (what: 'title' | 'desk', ...of: Parameters<typeof rule>): RuleInput => ({
+    ...rule(...of),
+    again: { [what]: true },
+  });
+
+  it('when a title changes take the window, once, and let it go when they do not match any more', () => {
+    const begun = desk(
+      [
+        again(
+          'title',
+          'alarm',
+          { held: 'floating', workspace: '1' },
+          { of: 'title', has: 'alarm' },
+        ),
+        rule('never', { held: 'left-alone' }, { of: 'title', has: 'alarm' }),
+      ],
+      { windows: [{ id: 'a' }, { id: 'b', title: 'quiet' }, { id: 'c' }], focus: 'a' },
+    );
+    const titled = (from: TestDesk, title: string) =>
+      from.event({ type: 'window-retitled', id: 'b', title });
+    const alarm = titled(begun, 'ALARM');
+    expect(at(alarm, 'b')).toContain('wide/1, floating');
+    expect(alarm.session.focus).toBe('a');
+    // What a person does to it then is not undone by another title.
+    const tiled = alarm.event({ type: 'window-focused', id: 'b' }).run('float');
+    expect(titled(tiled, 'Alarm still').at('b').held).toBe('tiled');
+    const calm = titled(alarm, 'quiet');
+    expect(at(calm, 'b')).toContain('wide/B, tiled');
+    expect(orderOf(calm, 'B/wide')).toEqual(['a', 'b', 'c']);
+    expect(titled(alarm.run('pause'), 'quiet').at('b').workspace).toBe('1');
+  });
+
+  it('when the desk changes do so there, and leave all as it was on the way back, by key, cable and undo', () => {
+    const rules = [
+      again('desk', 'hut', { held: 'floating', workspace: 'R' }, ofApp('map'), {
+        of: 'desk',
+        is: 'hut',
+      }),
+      again('desk', 'widest', { monitor: 'widest' }, ofApp('shell')),
+    ];
+    const begun = desk(rules, {
+      windows: [{ id: 'a' }, { id: 'm', app: 'map' }, { id: 's', app: 'shell' }, { id: 'z' }],
+    });
+    const places = (from: TestDesk) => ['a', 'm', 's', 'z'].map((id) => at(from, id));
+    const hut = begun.run({ command: 'use-desk', desk: 'hut' });
+    expect(at(hut, 'm')).toContain('on lap/R, floating');
+    expect(why(hut, 'm')[0]).toBe('float it: rule 1, app is map, desk is hut');
+    for (const back of [
+      hut.run({ command: 'use-desk', desk: 'office' }),
+      hut.run('undo'),
+      begun.plug('lap').plug('wide', 'tall', 'lap'),
+    ]) {
+      expect(places(back)).toEqual(places(begun));
+      expect(orderOf(back, 'B/wide')).toEqual(orderOf(begun, 'B/wide'));
+    }
+  });
+
+  it('all of them, by apply-rules, which undo takes back', () => {
+    const windows = [{ id: 'a' }, { id: 'm', app: 'map' }];
+    const rules = [rule('m', { workspace: 'S', join: 'lead', held: 'floating' }, ofApp('map'))];
+    const before = desk([], { windows });
+    const edited = before.edited(profileSchema.parse({ ...before.profile, rules }));
+    expect(at(edited, 'm')).toContain('wide/B, tiled');
+    const applied = edited.run('apply-rules');
+    expect(at(applied, 'm')).toContain('tall/S, floating');
+    expect(applied.trace.map(({ decided }) => decided)).toContain('Map: workspace S');
+    expect(applied.run('apply-rules').trace[0]!.because).toBe('all is as the rules say');
+    expect(at(applied.run('undo'), 'm')).toBe(at(edited, 'm'));
+  });
+});
+
+describe('floating windows', () => {
+  const floats = [rule('f', { held: 'floating' }, ofApp('map'))];
+
+  it('open where the person moved the last one of their app, unless it is said otherwise', () => {
+    const moved = (rules: RuleInput[], more: object = {}) =>
+      open(open(desk(rules, {}, more), 'map').run('nudge-right', 'nudge-down', 'close'), 'map');
+    // 1000 × 600 in the middle of 3440 × 1412 at 0,28, then moved by 40.
+    expect(at(moved(floats), 'map-2')).toContain('1260,474 1000×600');
+    const first = '1220,434 1000×600';
+    expect(at(moved(floats, { floating: { remember: false } }), 'map-2')).toContain(first);
+    expect(at(moved([...floats, rule('n', { remember: false }, ofApp('map'))]), 'map-2')).toContain(
+      first,
+    );
+    const unmoved = open(open(desk(floats), 'map').run('close'), 'map');
+    expect(at(unmoved, 'map-2')).toContain(first);
+  });
+
+  it('keep to a grid where one is set: a step goes from line to line', () => {
+    const onGrid = open(desk(floats, {}, { floating: { grid: 100 } }), 'map').run('nudge-right');
+    expect([onGrid.at('map-1').x % 100, (onGrid.at('map-1').y - 28) % 100]).toEqual([0, 0]);
+    const next = onGrid.run('nudge-right');
+    expect(next.at('map-1').x - onGrid.at('map-1').x).toBe(100);
+    const asked = next.event({ type: 'window-asked', id: 'map-1', rect: { x: 260, y: 170 } });
+    expect([asked.at('map-1').x, asked.at('map-1').y]).toEqual([300, 128]);
+  });
+
+  it('are never off the work area, whatever rules say', () => {
+    fc.assert(
+      fc.property(
+        anyRules,
+        fc.constantFrom('pitreader', 'shell', 'picker', 'map', 'dial'),
+        (rules, app) => {
+          const opened = open(open(desk(rules), 'map'), app);
+          for (const placement of opened.placed().placements) {
+            if (placement.held !== 'floating') continue;
+            const monitor = deskInForce(opened.profile, opened.session).monitors.find(
+              ({ id }) => id === placement.monitor,
+            )!;
+            const { area } = workArea(monitor);
+            expect(placement.x).toBeGreaterThanOrEqual(area.x);
+            expect(placement.y).toBeGreaterThanOrEqual(area.y);
+            const isSmall = placement.width <= area.width && placement.height <= area.height;
+            if (isSmall) {
+              expect(placement.x + placement.width).toBeLessThanOrEqual(area.x + area.width);
+              expect(placement.y + placement.height).toBeLessThanOrEqual(area.y + area.height);
+            }
+          }
+        },
+      ),
+      { numRuns: 300 },
+    );
+  });
+});
+
+describe('what opens at the start', () => {
+  it('goes where the list says, else where rules say, and is not opened twice', () => {
+    const begun = desk(
+      [rule('s', { workspace: 'R', held: 'floating' }, ofApp('shell'))],
+      { windows: [{ id: 'old', app: 'map' }] },
+      {
+        start: [
+          { app: 'map' },
+          { app: 'shell' },
+          { app: 'shell', workspace: 'S', held: 'tiled' },
+          { app: 'none' },
+        ],
+      },
+    );
+    const started = begun.run('open-start');
+    expect(
+      started.placed().placements.map(({ id, workspace, held }) => `${id} ${workspace} ${held}`),
+    ).toEqual(['old B tiled', 'shell-1 R floating', 'shell-2 S tiled']);
+    expect(started.trace.at(-1)!.because).toContain('no app is called none');
+    expect(why(started, 'shell-2')).toContain(
+      'workspace S: the list of what opens at the start says so',
+    );
+    expect(started.run('apply-rules').at('shell-2').workspace).toBe('S');
+    expect(orderOf(started.run('open-start'), 'S/tall')).toEqual(['shell-2']);
+  });
+});
+
+describe('a rule no known window matches', () => {
+  it('is not dead while an open window does', () => {
+    const rules = [rule('t', { focus: true }, { of: 'title', has: 'draft' })];
+    const dead = (from: TestDesk) =>
+      checkup(from.profile, from.session).filter(({ kind }) => kind === 'rule-unmatched').length;
+    const begun = desk(rules, { windows: [{ id: 'a', title: 'one' }] });
+    expect(dead(begun)).toBe(1);
+    expect(dead(begun.event({ type: 'window-retitled', id: 'a', title: 'A draft' }))).toBe(0);
+  });
+});
