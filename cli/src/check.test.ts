@@ -64,10 +64,29 @@ describe('sorn check', () => {
         tiling: { layout: { kind: 'board', board: 'hihg' } },
       }),
     ).toEqual([
+      'rules[0].then.zone names Al, which does not exist. The nearest is All.',
       'tiling.layout.board names hihg, which does not exist. The nearest is high.',
       'boards[1].for.monitor names wdie, which does not exist. The nearest is wide.',
-      'rules[0].then.zone names Al, which does not exist. The nearest is All.',
       'The board High is for no monitor of any desk: it is at least as wide as high.',
+    ]);
+  });
+
+  it('finds what is wrong with rules, each told with its number', () => {
+    expect(
+      checked({
+        monitors: [monitors[0]],
+        apps: [
+          { id: 'areamap', name: 'Area Map' },
+          { id: 'hazarddial', name: 'Hazard Dial', kind: 'dialog' },
+        ],
+        rules: [
+          { id: 'first', name: 'All', then: { workspace: '1', focus: true } },
+          { id: 'second', when: { all: [{ of: 'app', is: 'areamap' }] }, then: { focus: false } },
+        ],
+      }),
+    ).toEqual([
+      'Rule 2 never decides anything: rule 1 All comes first and says all of it.',
+      'Hazard Dial is a dialog, and no rule says how it is held: it is tiled.',
     ]);
   });
 

@@ -62,6 +62,55 @@ describe('the scripts in the repository', () => {
   });
 });
 
+describe('why a window is as it is', () => {
+  const monitors = [{ id: 'm', width: 2560, height: 1440 }];
+  const rules = [
+    { id: 'a', when: { all: [{ of: 'kind', is: 'dialog' }] }, then: { held: 'floating' } },
+    { id: 'b', name: 'Map', when: { all: [{ of: 'app', is: 'areamap' }] }, then: { join: 'lead' } },
+    { id: 'c', on: false, then: { focus: false } },
+  ];
+  const why = (step: Played, id: string) =>
+    step.reasons.flatMap(({ about, decided, because, minor }) =>
+      about === id ? [`${minor ? '(' : ''}${decided}: ${because}`] : [],
+    );
+
+  it('is told for windows that are there at the beginning, and for each that opens', () => {
+    const steps = played(file('rules.json', { monitors, rules }), {
+      session: {
+        windows: [
+          { id: 'map', app: 'areamap' },
+          { id: 'post', app: 'post', held: 'floating' },
+        ],
+      },
+      steps: [{ open: { id: 'dial', kind: 'dialog' } }],
+    });
+    expect(why(steps[0]!, 'map')).toEqual([
+      '(tile it: default',
+      '(the workspace shown there: default',
+      '(the monitor with the focus: default',
+      '(no zone: default',
+      '(no place of its own: default',
+      '(the size it prefers: default',
+      '(over its parent, else in the middle: default',
+      '(not above: default',
+      '(on one workspace: default',
+      '(take the focus: default',
+      'join as lead: rule 2 Map, app is areamap',
+      '(where it was moved last, as set for all: default',
+      '(not rule 1: kind is normal, not dialog',
+      '(not rule 3: it is off',
+    ]);
+    expect(why(steps[0]!, 'post')).toContain('(held: the window itself says so');
+    expect(why(steps[1]!, 'dial')).toEqual(
+      expect.arrayContaining([
+        'float it: rule 1, kind is dialog',
+        '(not rule 2: it has no app',
+        '(not rule 3: it is off',
+      ]),
+    );
+  });
+});
+
 describe('there and back', () => {
   const toggles = stepsIn(join(demo, 'scripts/there-and-back.yaml'));
   const monitors = [{ id: 'm', width: 2560, height: 1440, reserved: { top: 30 } }];

@@ -25,7 +25,11 @@ export const SIZE_FACTS = ['width', 'height'] as const;
 export const FACTS = [...TEXT_FACTS, 'monitor', 'kind', 'resizable', ...SIZE_FACTS] as const;
 export type Fact = (typeof FACTS)[number];
 
-const neededText = textField.min(1, { error: 'text of 1 to 400 characters' });
+const NEEDED = 'text of 1 to 400 characters';
+const neededText = z
+  .string({ error: NEEDED })
+  .min(1, { error: NEEDED })
+  .max(400, { error: NEEDED });
 const patternField = neededText.superRefine((pattern, context) => {
   const fault = patternFault(pattern);
   if (fault !== null) {
