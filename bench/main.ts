@@ -1,9 +1,11 @@
 import { benchFrames } from './frames.ts';
 import { benchKeys } from './keys.ts';
+import { benchRules } from './rules.ts';
 import { benchSolver } from './solver.ts';
 
 process.stdout.write(`Node ${process.versions.node}, ${process.arch}\n`);
 await benchSolver();
+benchRules();
 await benchKeys();
 const browser = process.env['CHROMIUM'];
 if (browser) await benchFrames(browser);

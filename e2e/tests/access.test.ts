@@ -28,6 +28,13 @@ function tooSmall(page: Page): Promise<string[]> {
 const SCREENS: { name: string; path: string; keys: string[] }[] = [
   { name: 'Tiling', path: '/bulletin-desk/tiling', keys: [] },
   { name: 'Tiling in Columns', path: '/bulletin-desk/tiling', keys: ['ArrowDown', 'p'] },
+  { name: 'Rules', path: '/bulletin-desk/rules', keys: [] },
+  {
+    name: 'Rules with a rule that finds faults, a blank condition and a filter',
+    path: '/bulletin-desk/rules',
+    keys: ['n', 'u', 'a', 'Escape', '/', 'd', 'u'],
+  },
+  { name: 'Apps', path: '/bulletin-desk/rules', keys: ['p', 'ArrowDown', 'b'] },
   { name: 'Rehearse', path: '/bulletin-desk/rehearse', keys: [] },
   {
     name: 'Rehearse with a crowd, the sheet with the keyboard',

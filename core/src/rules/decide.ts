@@ -1,6 +1,6 @@
 import { RE2Set } from 're2js';
 import type { Condition, Rule, Setting, When } from '../profile/rule.ts';
-import { holds, isAboutText, sourceOf, type Matches, type WindowFacts } from './facts.ts';
+import { holds, isAboutText, sourceOf, textsOf, type Matches, type WindowFacts } from './facts.ts';
 
 /** The rule that gives a setting, and its place in the list, counted from 0. */
 export interface Given {
@@ -17,8 +17,8 @@ export type Decision = { readonly [S in Setting]?: Given };
  */
 export function decide(rules: readonly Rule[], facts: WindowFacts): Decision {
   const decision: { [S in Setting]?: Given } = {};
-  const { rulesFor, matches } = readied(rules);
-  for (const { given, gives, when } of rulesFor(facts.app)) {
+  const { candidates, matches } = readied(rules);
+  for (const { given, gives, when } of candidates(facts)) {
     // What earlier rules gave already need not be asked again.
     if (gives.every((setting) => decision[setting]) || !allHold(when, facts, matches)) continue;
     for (const setting of gives) decision[setting] ??= given;
@@ -40,8 +40,8 @@ interface ReadyRule {
 }
 
 interface Ready {
-  /** The rules that can match windows of an app, in their order. */
-  rulesFor: (app: string | undefined) => readonly ReadyRule[];
+  /** The rules that may match a window, in their order: those whose anchor does, and those without one. */
+  candidates: (facts: WindowFacts) => readonly ReadyRule[];
   matches: Matches;
 }
 
@@ -58,31 +58,65 @@ function madeReady(rules: readonly Rule[]): Ready {
     const gives = Object.keys(rule.then) as Setting[];
     return rule.on && gives.length > 0 ? [{ given: { rule, at }, gives, when: rule.when }] : [];
   });
-  const ofNoApp = giving.filter(({ when }) => appOf(when) === null);
-  const byApp = new Map<string, readonly ReadyRule[]>();
-  for (const { when } of giving) {
-    const app = appOf(when);
-    if (app === null || byApp.has(app)) continue;
-    const mine = giving.filter((rule) => [null, app].includes(appOf(rule.when)));
-    byApp.set(app, mine);
+  const patterns = inOnePass(
+    giving.flatMap(({ when }) => [...when.all, ...when.any, ...when.none]),
+  );
+  const unanchored: ReadyRule[] = [];
+  const byAnchor = new Map<string, ReadyRule[]>();
+  for (const rule of giving) {
+    const anchor = anchorOf(rule.when, patterns);
+    const rulesOf = anchor === null ? unanchored : (byAnchor.get(anchor) ?? []);
+    rulesOf.push(rule);
+    if (anchor !== null) byAnchor.set(anchor, rulesOf);
   }
-  return {
-    rulesFor: (app) => (app === undefined ? ofNoApp : (byApp.get(app) ?? ofNoApp)),
-    matches: inOnePass(giving.flatMap(({ when }) => [...when.all, ...when.any, ...when.none])),
+  const anchored = new Set(
+    giving.flatMap(({ when }) => when.all.flatMap((each) => (isAboutText(each) ? each.of : []))),
+  );
+  const candidates = (facts: WindowFacts) => {
+    const found = [...unanchored];
+    const take = (anchor: string) => {
+      const rulesOf = byAnchor.get(anchor);
+      if (rulesOf) for (const rule of rulesOf) found.push(rule);
+    };
+    take(`kind is ${facts.kind}`);
+    if (facts.app !== undefined) take(`app is ${facts.app}`);
+    for (const fact of anchored) {
+      const numbers = new Set(textsOf(fact, facts).flatMap((text) => [...patterns.in(text)]));
+      for (const number of numbers) take(`${fact} ${number}`);
+    }
+    return found.sort((a, b) => a.given.at - b.given.at);
   };
+  return { candidates, matches: patterns.matches };
 }
 
-/** The one app whose windows a rule is about; null where others' can match. */
-function appOf({ all }: When): string | null {
-  for (const condition of all) if (condition.of === 'app' && 'is' in condition) return condition.is;
+/**
+ * A condition by which the windows that a rule can match are found without asking about each: its app, a
+ * pattern in a text, or its kind. Null where it has none.
+ */
+function anchorOf({ all }: When, patterns: Patterns): string | null {
+  for (const condition of all) {
+    if (condition.of === 'app' && 'is' in condition) return `app is ${condition.is}`;
+  }
+  for (const condition of all) {
+    const number = patterns.numberOf(condition);
+    if (number !== undefined) return `${condition.of} ${number}`;
+  }
+  for (const condition of all) if (condition.of === 'kind') return `kind is ${condition.is}`;
   return null;
 }
 
 /** Texts whose matches are kept: titles change as one works. */
 const MOST_TEXTS = 10_000;
 
-/** Tells which patterns of some conditions are in a text; a text is gone through once for all of them. */
-function inOnePass(conditions: readonly Condition[]): Matches {
+/** The patterns of some conditions, numbered. A text is gone through once for all of them. */
+interface Patterns {
+  numberOf: (condition: Condition) => number | undefined;
+  /** The numbers of the patterns that are in a text. */
+  in: (text: string) => ReadonlySet<number>;
+  matches: Matches;
+}
+
+function inOnePass(conditions: readonly Condition[]): Patterns {
   const numbers = new Map<Condition, number>();
   const bySource = new Map<string, number>();
   const set = new RE2Set();
@@ -93,14 +127,16 @@ function inOnePass(conditions: readonly Condition[]): Matches {
     bySource.set(source, number);
     numbers.set(condition, number);
   }
-  const matched = new Map<string, ReadonlySet<number>>();
-  return (text, condition) => {
-    let numbersIn = matched.get(text);
-    if (!numbersIn) {
-      numbersIn = new Set(set.match(text));
-      if (matched.size >= MOST_TEXTS) matched.clear();
-      matched.set(text, numbersIn);
-    }
-    return numbersIn.has(numbers.get(condition)!);
+  const known = new Map<string, ReadonlySet<number>>();
+  const inText = (text: string) => {
+    const found = known.get(text) ?? new Set(numbers.size > 0 ? set.match(text) : []);
+    if (known.size >= MOST_TEXTS) known.clear();
+    known.set(text, found);
+    return found;
+  };
+  return {
+    numberOf: (condition) => numbers.get(condition),
+    in: inText,
+    matches: (text, condition) => inText(text).has(numbers.get(condition)!),
   };
 }
