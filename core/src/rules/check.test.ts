@@ -158,6 +158,35 @@ describe('the checkup of rules', () => {
     ]);
   });
 
+  it('finds a workspace and a monitor that do not go together', () => {
+    const text =
+      'workspace S is on tall on the desk Office, not on monitor wide. The workspace decides.';
+    const both: RuleInput = {
+      id: 'b',
+      when: of({ of: 'app', is: 'shell' }),
+      then: { workspace: 'S', monitor: 'wide' },
+    };
+    const onOffice = { of: 'desk', is: 'office' };
+    expect(
+      found([{ ...both, when: of({ of: 'app', is: 'shell' }, onOffice) }, ...decided]),
+    ).toEqual([`Rule 1 sends Shell two ways: ${text}`]);
+    expect(
+      found([
+        { id: 'w', when: app('shell'), then: { workspace: 'S' } },
+        { id: 'm', when: of({ of: 'title', has: 'pull' }, onOffice), then: { monitor: 'wide' } },
+        ...decided,
+      ]),
+    ).toEqual([`Rule 1 and rule 2 pull Shell two ways: ${text}`]);
+    expect(found([{ ...both, then: { workspace: 'S', monitor: 'tallest' } }, ...decided])).toEqual(
+      [],
+    );
+    expect(
+      found([{ ...both, then: { workspace: 'S', monitor: 'widest' } }, ...decided], {
+        tiling: { workspacesAre: 'joined' },
+      }),
+    ).toEqual([]);
+  });
+
   it('finds monitors and zones that are not there on a desk where the rule holds', () => {
     const to = (then: RuleInput['then'], ...conditions: object[]): RuleInput[] => [
       { id: 'r', when: of({ of: 'app', is: 'shell' }, ...conditions), then },

@@ -26,6 +26,14 @@ export function decide(rules: readonly Rule[], facts: WindowFacts): Decision {
   return decision;
 }
 
+/** The places in the list, counted from 0, of the rules that are on and match a window. */
+export function matchingRules(rules: readonly Rule[], facts: WindowFacts): number[] {
+  const { candidates, matches } = readied(rules);
+  return candidates(facts).flatMap(({ given, when }) =>
+    allHold(when, facts, matches) ? [given.at] : [],
+  );
+}
+
 /** True when all of `all`, one of `any` at least (where there is one), and none of `none` hold. */
 export function allHold({ all, any, none }: When, facts: WindowFacts, matches?: Matches): boolean {
   for (const condition of all) if (!holds(condition, facts, matches)) return false;
@@ -56,7 +64,7 @@ function readied(rules: readonly Rule[]): Ready {
 function madeReady(rules: readonly Rule[]): Ready {
   const giving = rules.flatMap((rule, at): ReadyRule[] => {
     const gives = Object.keys(rule.then) as Setting[];
-    return rule.on && gives.length > 0 ? [{ given: { rule, at }, gives, when: rule.when }] : [];
+    return rule.on ? [{ given: { rule, at }, gives, when: rule.when }] : [];
   });
   const patterns = inOnePass(
     giving.flatMap(({ when }) => [...when.all, ...when.any, ...when.none]),

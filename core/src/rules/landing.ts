@@ -8,7 +8,7 @@ import type { WindowInput } from '../session/schema.ts';
 import { sessionSchema } from '../session/schema.ts';
 import { windowOf, type SessionWindow, type Situation } from '../session/session.ts';
 import { placingText } from '../placing/along.ts';
-import { allHold } from './decide.ts';
+import { matchingRules } from './decide.ts';
 import { knownWindows, parentOf, type KnownWindow } from './known.ts';
 import { factsOf } from '../session/ruling.ts';
 
@@ -146,7 +146,7 @@ function described(
     workspace: window.everywhere ? 'every' : window.workspace,
     monitor: isOver ? `over ${over}` : monitorOf(desk, window.monitor).name,
     decidedBy: on((at) => ids.has(profile.rules[at]!.id)),
-    matching: on((at) => profile.rules[at]!.on && allHold(profile.rules[at]!.when, facts)),
+    matching: matchingRules(profile.rules, facts),
   };
 }
 

@@ -133,7 +133,7 @@ export function placedBy(
 }
 
 /** The boards in which a window's zone is looked for: the one that arranges its workspace, then those that fit. */
-export function boardsAt(situation: Situation, { workspace, monitor }: SessionWindow): Board[] {
+function boardsAt(situation: Situation, { workspace, monitor }: SessionWindow): Board[] {
   const { tiling, boards } = arrange(situation, workspace, monitor);
   const { layout } = tiling;
   const own = layout.kind === 'board' ? boardMeant(layout, boards.all, boards.fitting) : null;

@@ -2,7 +2,6 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import {
   closestCenter,
   DndContext,
-  KeyboardSensor,
   PointerSensor,
   useSensor,
   useSensors,
@@ -32,10 +31,7 @@ export function RuleList(props: {
 }) {
   const { rules, inHand, landings, marked, edits, onRule } = props;
   // A press alone takes a rule into hand; only a pull moves it.
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
-    useSensor(KeyboardSensor),
-  );
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     const to = rules.findIndex(({ id }) => id === over?.id);
     if (over && active.id !== over.id && to >= 0) edits.move(String(active.id), to);
@@ -165,7 +161,7 @@ function RuleLine(props: {
         </chakra.span>
       )}
       <Figures whiteSpace="nowrap" minW="9ch" textAlign="right">
-        {matches} {matches === 1 ? 'match' : 'match'}
+        {matches} match
       </Figures>
       <chakra.button
         type="button"
