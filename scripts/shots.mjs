@@ -51,6 +51,15 @@ const SHOTS = [
     night: true,
     keys: ['Enter', 'Meta+KeyY', 'b'],
   },
+  { name: 'rules-day', path: '/bulletin-desk/rules', keys: ['Shift+Y', 'Shift+Y', 'Shift+Y'] },
+  {
+    name: 'rules-night',
+    path: '/bulletin-desk/rules',
+    night: true,
+    keys: ['ArrowDown', 'ArrowDown', 'ArrowDown', 'ArrowDown', 'u'],
+  },
+  { name: 'apps-day', path: '/bulletin-desk/rules', keys: ['p', 'ArrowDown', 'ArrowDown'] },
+  { name: 'rehearse-why-day', path: '/bulletin-desk/rehearse', keys: ['c', 'h', 'k'] },
   { name: 'profiles-day', path: '/profiles' },
 ];
 

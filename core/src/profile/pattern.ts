@@ -44,8 +44,3 @@ export function globSource(glob: string): string {
   });
   return `(?is)^${parts.join('')}$`;
 }
-
-/** The pattern for a text that is had somewhere; case does not count. */
-export function hasSource(part: string): string {
-  return `(?is)${RE2JS.quote(part)}`;
-}

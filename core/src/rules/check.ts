@@ -6,7 +6,7 @@ import type { Rule } from '../profile/rule.ts';
 import type { Profile } from '../profile/schema.ts';
 import { minimumOf } from '../session/hints.ts';
 import { matchingRules } from './decide.ts';
-import { holds } from './facts.ts';
+import { holds, type WindowFacts } from './facts.ts';
 import { ruleName, type Case, type RuleFinding } from './findings.ts';
 import { contextsFor, desksOf, factsOfKnown, knownWindows, type KnownWindow } from './known.ts';
 import { nowhere } from './nowhere.ts';
@@ -24,6 +24,7 @@ export function checkRules(profile: Profile): RuleFinding[] {
       return { known, context, matching };
     }),
   );
+  const facts = cases.map(({ known, context }) => factsOfKnown(known, context));
   const matchedBy: Case[][] = rules.map(() => []);
   for (const each of cases) for (const at of each.matching) matchedBy[at]!.push(each);
   const hidden = hiddenRules(rules, matchedBy);
@@ -36,7 +37,7 @@ export function checkRules(profile: Profile): RuleFinding[] {
       }
       const isMatched = matchedBy[at]!.length > 0;
       return [
-        ...(isMatched || isGeneral(rule) ? [] : [unmatched(rule, name, cases)]),
+        ...(isMatched || isGeneral(rule) ? [] : [unmatched(rule, name, facts)]),
         ...(hidden.get(at) ?? []),
         ...nowhere(profile, rule, name, desks),
       ];
@@ -48,8 +49,7 @@ export function checkRules(profile: Profile): RuleFinding[] {
   ];
 }
 
-function unmatched({ id, when }: Rule, name: string, cases: readonly Case[]): RuleFinding {
-  const facts = cases.map(({ known, context }) => factsOfKnown(known, context));
+function unmatched({ id, when }: Rule, name: string, facts: readonly WindowFacts[]): RuleFinding {
   const unmet = when.all.find((condition) => !facts.some((each) => holds(condition, each)));
   const because = unmet ? `: none with ${conditionText(unmet)}` : '';
   return { kind: 'rule-unmatched', rule: id, text: `${name} matches no known window${because}.` };

@@ -1,6 +1,6 @@
 import type { DeskInForce } from '../desk/desk.ts';
 import { monitorNamed } from '../desk/roles.ts';
-import { globSource, hasPattern, hasSource } from '../profile/pattern.ts';
+import { globSource, hasPattern } from '../profile/pattern.ts';
 import type { Condition, TextCondition, TextFact } from '../profile/rule.ts';
 import type { App, KINDS } from '../profile/schema.ts';
 
@@ -51,15 +51,21 @@ export function textsOf(fact: TextFact, facts: WindowFacts): readonly string[] {
   }
 }
 
-/** The pattern of a condition about a text; null where it asks for the very text. */
+/** The pattern of a condition about a text; null where it asks for the very text, or for a part of it. */
 export function sourceOf(condition: TextCondition): string | null {
-  if ('has' in condition) return hasSource(condition.has);
   if ('fits' in condition) return globSource(condition.fits);
   return 'matches' in condition ? condition.matches : null;
 }
 
 export function isAboutText(condition: Condition): condition is TextCondition {
   return !['monitor', 'kind', 'resizable', 'width', 'height'].includes(condition.of);
+}
+
+/** In any case; most rules about titles ask so, and no pattern is needed for it. */
+function hasPart(texts: readonly string[], part: string): boolean {
+  const wanted = part.toLowerCase();
+  for (const text of texts) if (text.toLowerCase().includes(wanted)) return true;
+  return false;
 }
 
 /** Tells whether the pattern of a condition is in a text. */
@@ -76,6 +82,7 @@ export function holds(condition: Condition, facts: WindowFacts, matches: Matches
   if (isAboutText(condition)) {
     const texts = textsOf(condition.of, facts);
     if ('is' in condition) return texts.includes(condition.is);
+    if ('has' in condition) return hasPart(texts, condition.has);
     for (const text of texts) if (matches(text, condition)) return true;
     return false;
   }

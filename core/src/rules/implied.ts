@@ -36,8 +36,15 @@ function implies(holding: Condition, condition: Condition): boolean {
   if (isSame(holding, condition)) return true;
   if (isAboutText(holding) && isAboutText(condition)) {
     const source = sourceOf(condition);
-    const isByName = condition.of !== 'desk' && condition.of !== 'workspace';
-    return isByName && 'is' in holding && source !== null && hasPattern(holding.is, source);
+    if ('has' in condition && 'is' in holding && isByItself(condition.of)) {
+      return holding.is.toLowerCase().includes(condition.has.toLowerCase());
+    }
+    return (
+      isByItself(condition.of) &&
+      'is' in holding &&
+      source !== null &&
+      hasPattern(holding.is, source)
+    );
   }
   if (isLength(holding) && isLength(condition)) {
     return (
@@ -46,6 +53,11 @@ function implies(holding: Condition, condition: Condition): boolean {
     );
   }
   return false;
+}
+
+/** A desk and a workspace are known by id and by name: being called so says nothing of the other. */
+function isByItself(of: Condition['of']): boolean {
+  return of !== 'desk' && of !== 'workspace';
 }
 
 /** Many pairs are compared: no text is made for it. */

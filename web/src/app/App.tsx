@@ -1,4 +1,4 @@
-import { ChakraProvider } from '@chakra-ui/react';
+import { chakra, ChakraProvider } from '@chakra-ui/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
@@ -34,7 +34,7 @@ const router = createBrowserRouter([
       {
         path: 'rules',
         element: (
-          <Suspense>
+          <Suspense fallback={<Loading />}>
             <RulesView />
           </Suspense>
         ),
@@ -45,6 +45,15 @@ const router = createBrowserRouter([
   },
   { path: '*', element: <Navigate to="/" replace /> },
 ]);
+
+/** In the place of a view that is on its way; it is there in a moment. */
+function Loading() {
+  return (
+    <chakra.p role="status" p="24px" color="slate">
+      Loading…
+    </chakra.p>
+  );
+}
 
 /** Another profile is another bench: nothing of the former one stays. */
 function ProfileById() {

@@ -161,7 +161,7 @@ export function LandingTable(props: {
         {rows.length === 0 && (
           <chakra.p fontSize="13px" color="slate" py="10px">
             {landings.length === 0
-              ? 'No app is known yet. Apps come from their files, or from a list of windows.'
+              ? 'No app is known yet. On the page of apps (P) they come from their files, or from a list of windows.'
               : `No window answers to “${filter}”.`}
           </chakra.p>
         )}

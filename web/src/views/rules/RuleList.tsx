@@ -51,9 +51,10 @@ export function RuleList(props: {
       </Flex>
       {rules.length === 0 && (
         <chakra.p fontSize="13px" color="slate" py="8px">
-          No rule yet: every window is tiled where the focus is.{' '}
+          No rule yet: every window is tiled where the focus is. <KeyCap>M</KeyCap>{' '}
           <TextButton onClick={edits.addStarters}>Begin with what people expect</TextButton>{' '}
           (dialogs, tools and fixed sizes float, a guest screen is left alone), or{' '}
+          <KeyCap>N</KeyCap>{' '}
           <TextButton onClick={() => edits.add()}>make one of your own</TextButton>.
         </chakra.p>
       )}

@@ -160,7 +160,9 @@ function foundByRule(
   for (const finding of findings) {
     if ('rule' in finding) {
       add(finding.rule, finding.text);
-      if (finding.kind === 'rules-pull') add(finding.other, finding.text);
+      if (finding.kind === 'rules-pull' && finding.other !== finding.rule) {
+        add(finding.other, finding.text);
+      }
     }
     const at =
       finding.kind === 'unknown-name' ? /^rules\[(\d+)\]/.exec(finding.path)?.[1] : undefined;
