@@ -65,7 +65,7 @@ describe('rules, by keys', () => {
     await press('Enter');
     await poll(async () => (await window('areamap-1'))?.held).toBe('floating');
     await press('F9');
-    const why = '[data-why="areamap-1 rules"]';
+    const why = '[data-rules-why="areamap-1"]';
     expect(await textOf(why)).toContain('float it\nrule 6 Utilities, kind is utility');
     expect(await textOf(why)).toContain('not rule 5\nkind is utility, not dialog');
 
@@ -218,7 +218,7 @@ describe('rules, by keys', () => {
   it('a rule is pulled to another place by pointer', async () => {
     await toView(open.page, '4', 'Rules');
     const line = (id: string) => open.page.locator(`[data-rule=${id}]`);
-    const grip = (await line('duty-line').locator('svg').boundingBox())!;
+    const grip = (await line('duty-line').locator('.grip').boundingBox())!;
     const to = (await line('dialogs').boundingBox())!;
     const { mouse } = open.page;
     await mouse.move(grip.x + 5, grip.y + 5);

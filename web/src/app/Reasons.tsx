@@ -3,14 +3,18 @@ import type { Reason } from '@sorn/core';
 import { memo } from 'react';
 
 /** Reasons as a list: what was decided, and because of what. */
-export function Reasons(props: { reasons: readonly Reason[]; about: string; columns?: string }) {
+export function Reasons(props: {
+  reasons: readonly Reason[];
+  /** What it is found by: `data-why="id"`. */
+  data: Record<`data-${string}`, string>;
+}) {
   return (
     <Grid
       as="dl"
-      templateColumns={props.columns ?? '126px minmax(0, 1fr)'}
+      templateColumns="126px minmax(0, 1fr)"
       columnGap="10px"
       rowGap="5px"
-      data-why={props.about}
+      {...props.data}
     >
       {props.reasons.map(({ decided, because, minor }, i) => (
         <Line

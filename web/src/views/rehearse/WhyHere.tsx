@@ -31,10 +31,10 @@ export function WhyHere(props: {
   const ruled = rulesWhy(situation, window.id).filter(({ because }) => because !== 'default');
   return (
     <Section title={`Why is ${windowName(profile, window)} here?`} note={<KeyCap>Y</KeyCap>}>
-      <Reasons reasons={reasons} about={window.id} />
+      <Reasons reasons={reasons} data={{ 'data-why': window.id }} />
       {ruled.length > 0 && (
         <Box mt="10px" pt="8px" borderTop="1px solid" borderColor="hairline">
-          <Reasons reasons={ruled} about={`${window.id} rules`} />
+          <Reasons reasons={ruled} data={{ 'data-rules-why': window.id }} />
         </Box>
       )}
       <chakra.p mt="8px" fontSize="12px" color="slate">

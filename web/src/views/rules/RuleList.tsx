@@ -9,11 +9,11 @@ import {
 } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { settingsWords, whenWords, type Landing, type Rule } from '@sorn/core';
-import { GripVertical } from 'lucide-react';
-import { useEffect, useRef, type ReactNode } from 'react';
+import { settingsWords, textOf, whenWords, withRule, type Landing, type Rule } from '@sorn/core';
+import { memo, useCallback, useEffect, useMemo, useRef, type ReactNode } from 'react';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { TextButton } from '../../app/TextButton.tsx';
+import { useBenchStore } from '../../data/bench-context.ts';
 import type { RuleEdits } from './edits.ts';
 import { Said } from './Said.tsx';
 
@@ -30,6 +30,16 @@ export function RuleList(props: {
   onRule: (id: string) => void;
 }) {
   const { rules, inHand, landings, marked, edits, onRule } = props;
+  const store = useBenchStore();
+  const ids = useMemo(() => rules.map(({ id }) => id), [rules]);
+  const counts = useMemo(() => matchesOf(landings, rules.length), [landings, rules.length]);
+  const toggle = useCallback(
+    (id: string) =>
+      store
+        .getState()
+        .edit((profile) => withRule(profile, id, (rule) => ({ ...rule, on: !rule.on }))),
+    [store],
+  );
   // A press alone takes a rule into hand; only a pull moves it.
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const onDragEnd = ({ active, over }: DragEndEvent) => {
@@ -59,18 +69,18 @@ export function RuleList(props: {
         </chakra.p>
       )}
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
-        <SortableContext items={rules.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-          <chakra.ol overflowY="auto" minH="0" tabIndex={-1}>
+        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+          <chakra.ol overflowY="auto" minH="0" tabIndex={-1} css={listStyle}>
             {rules.map((rule, at) => (
               <RuleLine
                 key={rule.id}
                 rule={rule}
                 at={at}
                 isInHand={rule.id === inHand}
-                matches={landings.filter(({ matching }) => matching.includes(at)).length}
-                found={marked.get(rule.id)}
-                onChoose={() => onRule(rule.id)}
-                onToggle={() => edits.toggle(rule.id)}
+                matches={counts[at] ?? 0}
+                found={(marked.get(rule.id) ?? []).join('\n')}
+                onRule={onRule}
+                onToggle={toggle}
               />
             ))}
           </chakra.ol>
@@ -80,20 +90,66 @@ export function RuleList(props: {
   );
 }
 
-const Figures = chakra('span', {
-  base: { fontFamily: 'mono', fontSize: '12px', fontStretch: '88%', color: 'slate' },
-});
+/** How many windows each rule matches. */
+function matchesOf(landings: readonly Landing[], rules: number): readonly number[] {
+  const counts = new Array<number>(rules).fill(0);
+  for (const { matching } of landings) for (const at of matching) counts[at]!++;
+  return counts;
+}
 
-function RuleLine(props: {
+/** Once for the list, which may be long: worked out for each line it would take longer than the drawing. */
+const listStyle = {
+  '& li': {
+    display: 'flex',
+    alignItems: 'center',
+    gap: '8px',
+    minHeight: '30px',
+    paddingInline: '7px',
+    fontSize: '13px',
+    listStyleType: 'none',
+    bg: 'sheet',
+    borderLeft: '3px solid transparent',
+    borderBottom: '1px solid',
+    borderBottomColor: 'hairline',
+  },
+  '& li[data-in-hand=true]': { bg: 'petrol.wash', borderLeftColor: 'petrol' },
+  '& .figure': { fontFamily: 'mono', fontSize: '12px', fontStretch: '88%', color: 'slate' },
+  '& .grip': { color: 'slate', cursor: 'grab' },
+  '& .number': { fontWeight: 700, minWidth: '3ch', textAlign: 'right' },
+  '& .matches': { whiteSpace: 'nowrap', minWidth: '9ch', textAlign: 'right' },
+  '& .words': {
+    flex: 1,
+    minWidth: 0,
+    textAlign: 'left',
+    cursor: 'pointer',
+    overflow: 'hidden',
+    textOverflow: 'ellipsis',
+    whiteSpace: 'nowrap',
+  },
+  '& .words b': { fontWeight: 650 },
+  '& .words u': { textDecoration: 'none', borderBottom: '1px dashed', borderColor: 'slate' },
+  '& [data-on=false] .words': { color: 'slate', textDecoration: 'line-through' },
+  '& .found': { color: 'vermilion', fontSize: '12px', fontWeight: 600, whiteSpace: 'nowrap' },
+  '& .switch': { fontWeight: 600, minWidth: '4ch', textAlign: 'right', cursor: 'pointer' },
+  '& .switch[aria-checked=true]': { color: 'petrol' },
+};
+
+/** Six dots. */
+const GRIP = 'M0 1h2v2H0ZM5 1h2v2H5ZM0 6h2v2H0ZM5 6h2v2H5ZM0 11h2v2H0ZM5 11h2v2H5Z';
+
+interface LineProps {
   rule: Rule;
   at: number;
   isInHand: boolean;
   matches: number;
-  found: readonly string[] | undefined;
-  onChoose: () => void;
-  onToggle: () => void;
-}) {
-  const { rule, at, isInHand, matches, found } = props;
+  /** What was found about it, a line each; empty where nothing was. */
+  found: string;
+  onRule: (id: string) => void;
+  onToggle: (id: string) => void;
+}
+
+function RuleLine(props: LineProps) {
+  const { rule, at, isInHand } = props;
   const { setNodeRef, setActivatorNodeRef, listeners, transform, transition, isDragging } =
     useSortable({ id: rule.id });
   const line = useRef<HTMLLIElement | null>(null);
@@ -101,86 +157,61 @@ function RuleLine(props: {
     if (isInHand) line.current?.scrollIntoView({ block: 'nearest' });
   }, [isInHand, at]);
   return (
-    <chakra.li
-      ref={(node: HTMLLIElement | null) => {
+    <li
+      ref={(node) => {
         setNodeRef(node);
         line.current = node;
       }}
-      style={{ transform: CSS.Transform.toString(transform), transition }}
       data-rule={rule.id}
-      listStyleType="none"
-      display="flex"
-      alignItems="center"
-      gap="8px"
-      minH="30px"
-      px="7px"
-      fontSize="13px"
-      borderLeft="3px solid"
-      borderLeftColor={isInHand ? 'petrol' : 'transparent'}
-      borderBottom="1px solid"
-      borderBottomColor="hairline"
-      bg={isInHand ? 'petrol.wash' : 'sheet'}
-      opacity={isDragging ? 0.7 : 1}
-      position="relative"
-      zIndex={isDragging ? 1 : 0}
+      data-in-hand={isInHand}
+      data-on={rule.on}
+      style={{
+        transform: CSS.Transform.toString(transform),
+        transition,
+        ...(isDragging && { opacity: 0.7, zIndex: 1, position: 'relative' }),
+      }}
     >
-      <chakra.span ref={setActivatorNodeRef} {...listeners} color="slate" cursor="grab" aria-hidden>
-        <GripVertical size={13} />
-      </chakra.span>
-      <Figures fontWeight={700} minW="2ch" textAlign="right">
-        {at + 1}
-      </Figures>
-      <chakra.button
+      <span className="grip" ref={setActivatorNodeRef} {...listeners} aria-hidden>
+        <svg width={7} height={13} fill="currentColor">
+          <path d={GRIP} />
+        </svg>
+      </span>
+      <LineContent {...props} />
+    </li>
+  );
+}
+
+/** Drawn again only where something of it changed, not with every rule that moves. */
+const LineContent = memo(function LineContent(props: LineProps) {
+  const { rule, at, isInHand, matches, found } = props;
+  const count = found === '' ? 0 : found.split('\n').length;
+  return (
+    <>
+      <span className="figure number">{at + 1}</span>
+      <button
         type="button"
+        className="words"
         aria-pressed={isInHand}
-        flex="1"
-        minW="0"
-        textAlign="left"
-        cursor="pointer"
-        truncate
-        color={rule.on ? 'ink' : 'slate'}
-        textDecoration={rule.on ? 'none' : 'line-through'}
-        onClick={props.onChoose}
+        onClick={() => props.onRule(rule.id)}
       >
-        <Said words={whenWords(rule.when)} /> →{' '}
-        <chakra.span borderBottom="1px dashed" borderColor="slate">
-          {settingsWords(rule.then)
-            .map(({ text }) => text)
-            .join('')}
-        </chakra.span>
-      </chakra.button>
-      {found && (
-        <chakra.span
-          color="vermilion"
-          fontSize="12px"
-          fontWeight={600}
-          whiteSpace="nowrap"
-          title={found.join('\n')}
-          data-found={found.length}
-        >
-          ▲ {found.length === 1 ? '1 finding' : `${found.length} findings`}
-        </chakra.span>
+        <Said words={whenWords(rule.when)} /> → <u>{textOf(settingsWords(rule.then))}</u>
+      </button>
+      {count > 0 && (
+        <span className="found" title={found} data-found={count}>
+          ▲ {count === 1 ? '1 finding' : `${count} findings`}
+        </span>
       )}
-      <Figures whiteSpace="nowrap" minW="9ch" textAlign="right">
-        {matches} match
-      </Figures>
-      <chakra.button
+      <span className="figure matches">{matches} match</span>
+      <button
         type="button"
+        className="figure switch"
         role="switch"
         aria-checked={rule.on}
         aria-label={`Rule ${at + 1}`}
-        fontFamily="mono"
-        fontSize="12px"
-        fontStretch="88%"
-        fontWeight={600}
-        minW="4ch"
-        textAlign="right"
-        color={rule.on ? 'petrol' : 'slate'}
-        cursor="pointer"
-        onClick={props.onToggle}
+        onClick={() => props.onToggle(rule.id)}
       >
         {rule.on ? 'on' : 'off'}
-      </chakra.button>
-    </chakra.li>
+      </button>
+    </>
   );
-}
+});

@@ -1,4 +1,3 @@
-import { chakra } from '@chakra-ui/react';
 import type { Words } from '@sorn/core';
 
 /** Words of which some are strong. */
@@ -6,13 +5,7 @@ export function Said({ words }: { words: readonly Words[] }) {
   return (
     <>
       {words.map(({ text, strong }, i) =>
-        strong ? (
-          <chakra.b key={i} fontWeight={650}>
-            {text}
-          </chakra.b>
-        ) : (
-          <span key={i}>{text}</span>
-        ),
+        strong ? <b key={i}>{text}</b> : <span key={i}>{text}</span>,
       )}
     </>
   );

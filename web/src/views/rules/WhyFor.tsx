@@ -36,7 +36,7 @@ export function WhyFor({ landing, onRule }: { landing: Landing | null; onRule: (
   return (
     <div ref={part}>
       <Section title={`Why, for ${landing.name}`} note={<KeyCap>Y</KeyCap>}>
-        <Reasons reasons={reasons} about={landing.id} />
+        <Reasons reasons={reasons} data={{ 'data-rules-why': landing.id }} />
         <chakra.p mt="8px" fontSize="12px" color="slate">
           <KeyCap>R</KeyCap> <TextButton onClick={onRule}>make a rule from this window</TextButton>
         </chakra.p>

@@ -47,8 +47,7 @@ export function useRuleEdits(rule: Rule | null, onRule: (id: string) => void) {
       if (!rule) return;
       edit((profile) => ruleMoved(profile, rule.id, profile.rules.indexOf(rule) + by));
     },
-    toggle: (id = rule?.id) =>
-      edit((profile) => withRule(profile, id ?? '', (each) => ({ ...each, on: !each.on }))),
+    toggle: () => onThis((each) => ({ ...each, on: !each.on })),
     rename: (name: string) =>
       onThis(({ name: _former, ...rest }) => (name ? { ...rest, name } : rest)),
     setWhen: (when: When) => onThis((each) => ({ ...each, when }), 'when'),
