@@ -104,7 +104,7 @@ describe('Rehearse', () => {
       expect.objectContaining({ app: 'dutyline', held: 'floating' }),
       expect.objectContaining({ app: 'wxguest', held: 'left-alone', size: '1280 × 1024' }),
     ]);
-    await open.page.getByRole('img', { name: 'Duty Line, floating, 420 × 120' }).waitFor();
+    await open.page.getByRole('img', { name: /^Duty Line, floating.* 840 × 240/ }).waitFor();
     expect(await figuresOf(open.page, 'pitreader')).toEqual({ pitreader: '1982 × 1400' });
   });
 

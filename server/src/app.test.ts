@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { Profile, SessionInput } from '@sorn/core';
 import { pino } from 'pino';
 import request from 'supertest';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
@@ -137,6 +138,35 @@ describe('sessions', () => {
       },
     ]);
     expect((await api.get('/api/profiles/desk/session')).body.revision).toBe(0);
+  });
+});
+
+describe('what was kept in a former version of the format', () => {
+  const former = {
+    version: 1,
+    name: 'Desk',
+    monitors: profile.monitors,
+    apps: [{ id: 'dutyline', kind: 'utility', held: 'floating' }],
+  } as unknown as Profile;
+  const windows = [{ id: 'a', kind: 'normal', held: 'tiled', zone: 'Upper' }];
+
+  it('is read in the present one', async () => {
+    await storeIn(database.db).create(former, { windows } as unknown as SessionInput);
+    const { body } = await api.get('/api/profiles/desk');
+    expect(body.profile).toMatchObject({
+      version: 2,
+      rules: [{ when: { all: [{ of: 'app', is: 'dutyline' }] }, then: { held: 'floating' } }],
+    });
+    const kept = await api.get('/api/profiles/desk/session');
+    expect(kept.body.session.windows).toEqual([{ id: 'a', kind: 'normal', held: 'tiled' }]);
+  });
+
+  it('or of a later one is told, and left as it is', async () => {
+    await storeIn(database.db).create({ ...former, version: 9 } as unknown as Profile);
+    const { status, body } = await api.get('/api/profiles/desk');
+    expect([status, body.title]).toEqual([500, 'What is kept cannot be read']);
+    expect(body.faults[0]).toMatchObject({ path: 'version', found: '9' });
+    expect((await api.get('/api/profiles')).body).toHaveLength(1);
   });
 });
 

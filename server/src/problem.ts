@@ -20,6 +20,7 @@ const TITLES = {
   'needs-base': [428, 'A save must name the state it is based on'],
   stale: [412, 'Somebody else saved meanwhile'],
   'foreign-host': [403, 'Requests from elsewhere are refused'],
+  unreadable: [500, 'What is kept cannot be read'],
   'not-kept': [503, 'The database cannot be used'],
 } as const;
 export type ProblemKind = keyof typeof TITLES;

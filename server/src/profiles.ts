@@ -45,6 +45,20 @@ function bodyBy<S extends Parameters<typeof read>[0]>(
   return undefined;
 }
 
+/** What is kept, in the present version of its format; or the answer that it cannot be read. */
+function keptAs<S extends Parameters<typeof read>[0]>(
+  schema: S,
+  value: unknown,
+  response: Response,
+): ReturnType<S['parse']> | undefined {
+  const result = read(schema, value);
+  if (result.ok) return result.value as ReturnType<S['parse']>;
+  const { path, found, right } = result.faults[0]!;
+  const detail = `${path} is ${found}; right would be ${right}. It is kept as it is.`;
+  sendProblem(response, 'unreadable', detail, result.faults);
+  return undefined;
+}
+
 function answerSave(
   response: Response,
   saved: SavedState | 'removed' | Stale | null,
@@ -102,7 +116,9 @@ export function profileRoutes(
       sendProblem(response, 'not-found', `No profile is called ${id}.`);
       return;
     }
-    const { value: profile, revision, savedAt } = kept;
+    const { value, revision, savedAt } = kept;
+    const profile = keptAs(profileSchema, value, response);
+    if (!profile) return;
     response.set('ETag', etag(revision)).json({ id, revision, savedAt, profile });
   });
 
@@ -130,7 +146,9 @@ export function profileRoutes(
       return;
     }
     const { value, revision, savedAt } = kept;
-    const body = value ? { revision, savedAt, session: value } : { revision };
+    const session = value && keptAs(sessionSchema, value, response);
+    if (session === undefined) return;
+    const body = session ? { revision, savedAt, session } : { revision };
     response.set('ETag', etag(revision)).json(body);
   });
 

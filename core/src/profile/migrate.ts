@@ -37,6 +37,19 @@ function withRulesForApps(profile: Fields): Fields {
   return { ...profile, apps: plain, ...(own.length > 0 && { rules: [...rules, ...own] }) };
 }
 
+/** A session as it was read: beside profiles of version 1, a window named the zone it wished to open in. */
+export function migratedSession(input: unknown): unknown {
+  if (!isFields(input) || !Array.isArray(input.windows)) return input;
+  const isOld = (window: unknown) => isFields(window) && 'zone' in window;
+  if (!input.windows.some(isOld)) return input;
+  const windows = input.windows.map((window: unknown) => {
+    if (!isFields(window)) return window;
+    const { zone: _wish, ...rest } = window;
+    return rest;
+  });
+  return { ...input, windows };
+}
+
 function isFields(value: unknown): value is Fields {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }

@@ -10,6 +10,7 @@ import {
   textField,
   weightField,
 } from '../profile/fields.ts';
+import { migratedSession } from '../profile/migrate.ts';
 import { AXES, FIRST_AXES, LAYOUT_KINDS, layoutSchema, SIDES, STRIPS } from '../profile/layout.ts';
 import { HELD, hintFields, identityFields, KINDS, MODES, titleField } from '../profile/schema.ts';
 import type { HandTree } from '../tree/hand.ts';
@@ -228,7 +229,7 @@ export type Step = z.output<typeof stepSchema>;
  * A session as kept in a file. Only `windows` need be there; the rest is what a running desk remembers
  * between two visits.
  */
-export const sessionSchema = fields({
+const wholeSchema = fields({
   windows: listOf(windowSchema, 'windows', MOST).default([]),
   focus: idField.exactOptional(),
   ...connectionFields,
@@ -303,6 +304,9 @@ export const sessionSchema = fields({
     });
   }
 });
+
+/** A session file of any version so far. */
+export const sessionSchema = z.preprocess(migratedSession, wholeSchema);
 
 export type SessionInput = z.output<typeof sessionSchema>;
 
