@@ -129,7 +129,14 @@ const listStyle = {
   '& .words b': { fontWeight: 650 },
   '& .words u': { textDecoration: 'none', borderBottom: '1px dashed', borderColor: 'slate' },
   '& [data-on=false] .words': { color: 'slate', textDecoration: 'line-through' },
-  '& .found': { color: 'vermilion', fontSize: '12px', fontWeight: 600, whiteSpace: 'nowrap' },
+  '& .found': {
+    bg: 'sheet',
+    color: 'vermilion',
+    paddingInline: '5px',
+    fontSize: '12px',
+    fontWeight: 600,
+    whiteSpace: 'nowrap',
+  },
   '& .switch': { fontWeight: 600, minWidth: '4ch', textAlign: 'right', cursor: 'pointer' },
   '& .switch[aria-checked=true]': { color: 'petrol' },
 };
