@@ -51,7 +51,7 @@ const SHOTS = [
     night: true,
     keys: ['Enter', 'Meta+KeyY', 'b'],
   },
-  { name: 'rules-day', path: '/bulletin-desk/rules', keys: ['Shift+Y', 'Shift+Y', 'Shift+Y'] },
+  { name: 'rules-day', path: '/bulletin-desk/rules', keys: ['ArrowDown', 'ArrowDown'] },
   {
     name: 'rules-night',
     path: '/bulletin-desk/rules',

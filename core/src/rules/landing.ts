@@ -1,16 +1,15 @@
-import { monitorOf } from '../desk/desk.ts';
-import { deskInForce } from '../desk/desk.ts';
-import type { Profile } from '../profile/schema.ts';
+import { deskInForce, monitorOf } from '../desk/desk.ts';
+import { placingText } from '../placing/along.ts';
+import { hintFields, type Profile } from '../profile/schema.ts';
 import { arrange } from '../session/arrange.ts';
 import { opened } from '../session/commands/opening.ts';
 import { openSession } from '../session/open.ts';
-import type { WindowInput } from '../session/schema.ts';
-import { sessionSchema } from '../session/schema.ts';
+import { picked } from '../session/picked.ts';
+import { factsOf } from '../session/ruling.ts';
+import { sessionSchema, type WindowInput } from '../session/schema.ts';
 import { windowOf, type SessionWindow, type Situation } from '../session/session.ts';
-import { placingText } from '../placing/along.ts';
 import { matchingRules } from './decide.ts';
 import { knownWindows, parentOf, type KnownWindow } from './known.ts';
-import { factsOf } from '../session/ruling.ts';
 
 /** Where a window lands that opens alone on a desk, and what decided that. */
 export interface Landing {
@@ -68,35 +67,40 @@ function nameOf({ apps }: Profile, { app, title, id }: SessionWindow): string {
   return [name, title ?? (name === undefined ? id : undefined)].filter(Boolean).join(': ');
 }
 
+/** A window before it is anywhere, and the app of the one it stands over. */
+type Bare = WindowInput & { parentApp?: string };
+
+const HINTS = Object.keys(hintFields) as (keyof typeof hintFields)[];
+
 /** An open window as it was before it was anywhere. */
-function bare(window: SessionWindow): WindowInput & { parentApp?: string } {
-  const { id, app, title, kind, min, max, increment, base, aspect, resizable, preferred, wanted } =
-    window;
-  const given = { app, title, min, max, increment, base, aspect, resizable, preferred, wanted };
-  const said = Object.entries(given).filter(([, value]) => value !== undefined);
-  return { id, kind, ...Object.fromEntries(said) } as WindowInput;
+function bare(window: SessionWindow): Bare {
+  const { id, app, title, kind } = window;
+  return {
+    id,
+    kind,
+    ...(app !== undefined && { app }),
+    ...(title !== undefined && { title }),
+    ...picked(window, HINTS),
+  };
 }
 
-function inputOf(known: KnownWindow, id: string): WindowInput & { parentApp?: string } {
+function inputOf(known: KnownWindow, id: string): Bare {
   const { app, window } = known;
   const parent = parentOf(known);
-  const { kind, min, max, increment, base, aspect, resizable, preferred, wanted } = window;
-  const given = { min, max, increment, base, aspect, resizable, preferred, wanted };
-  const said = Object.entries(given).filter(([, value]) => value !== undefined);
   return {
     id,
     app: app.id,
     title: titleOf(known),
-    kind,
-    ...Object.fromEntries(said),
+    kind: window.kind,
+    ...picked(window, HINTS),
     ...(parent !== undefined && { parentApp: parent }),
-  } as WindowInput;
+  };
 }
 
 function landingOf(
   empty: Situation,
   known: readonly KnownWindow[],
-  { parentApp, ...input }: WindowInput & { parentApp?: string },
+  { parentApp, ...input }: Bare,
   name: string,
 ): Landing {
   const { profile, desk } = empty;

@@ -1,7 +1,8 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { App, AppWindow } from '@sorn/core';
-import { useEffect, useRef, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { AppBalloon } from '../../app/AppBalloon.tsx';
+import { useInSight } from '../../app/in-sight.ts';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { TextButton } from '../../app/TextButton.tsx';
 import { tableStyle } from './table-style.ts';
@@ -57,10 +58,7 @@ export function AppTable(props: {
 
 function AppRow(props: { app: App; isInHand: boolean; onApp: (id: string) => void }) {
   const { app, isInHand } = props;
-  const row = useRef<HTMLTableRowElement>(null);
-  useEffect(() => {
-    if (isInHand) row.current?.scrollIntoView({ block: 'nearest' });
-  }, [isInHand]);
+  const row = useInSight<HTMLTableRowElement>(isInHand);
   return (
     <>
       <chakra.tr

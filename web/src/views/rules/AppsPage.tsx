@@ -1,8 +1,9 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { withApp, withApps, withoutApp, withStart, type App } from '@sorn/core';
 import { useRef, useState, type ReactNode } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { focusFigure } from '../../app/inspector.ts';
+import { Paper } from '../../app/Paper.tsx';
 import { usePageKeys } from '../../app/keys.ts';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';
 import { AppSettings } from './AppSettings.tsx';
@@ -83,20 +84,11 @@ export function AppsPage({ pages, onOther }: { pages: ReactNode; onOther: () => 
         </>
       }
     >
-      <Flex
-        direction="column"
-        height="100%"
-        bg="sheet"
-        border="1px solid"
-        borderColor="hairline"
-        px="18px"
-        py="12px"
-        gap="16px"
-      >
+      <Paper>
         <Box flex="1" minH="0" display="flex" flexDirection="column">
           <AppTable pages={pages} apps={apps} inHand={app?.id ?? null} onApp={setApp} onAdd={add} />
         </Box>
-      </Flex>
+      </Paper>
     </BenchLayout>
   );
 }

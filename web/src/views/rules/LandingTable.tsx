@@ -9,8 +9,9 @@ import {
   useReactTable,
   type SortingState,
 } from '@tanstack/react-table';
-import { useEffect, useRef, useState, type Ref } from 'react';
+import { useState, type ReactNode, type Ref } from 'react';
 import { AppBalloon } from '../../app/AppBalloon.tsx';
+import { useInSight } from '../../app/in-sight.ts';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Choice } from '../../app/SettingRow.tsx';
 import { useBench } from '../../data/bench-context.ts';
@@ -179,13 +180,10 @@ function Row(props: {
   isInHand: boolean;
   isMatched: boolean;
   onChoose: () => void;
-  children: React.ReactNode;
+  children: ReactNode;
 }) {
   const { isInHand } = props;
-  const row = useRef<HTMLTableRowElement>(null);
-  useEffect(() => {
-    if (isInHand) row.current?.scrollIntoView({ block: 'nearest' });
-  }, [isInHand]);
+  const row = useInSight<HTMLTableRowElement>(isInHand);
   return (
     <chakra.tr
       ref={row}

@@ -10,7 +10,8 @@ import {
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { settingsWords, textOf, whenWords, withRule, type Landing, type Rule } from '@sorn/core';
-import { memo, useCallback, useEffect, useMemo, useRef, type ReactNode } from 'react';
+import { memo, useCallback, useMemo, type ReactNode } from 'react';
+import { useInSight } from '../../app/in-sight.ts';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { TextButton } from '../../app/TextButton.tsx';
 import { useBenchStore } from '../../data/bench-context.ts';
@@ -156,19 +157,12 @@ interface LineProps {
 }
 
 function RuleLine(props: LineProps) {
-  const { rule, at, isInHand } = props;
+  const { rule, isInHand } = props;
   const { setNodeRef, setActivatorNodeRef, listeners, transform, transition, isDragging } =
     useSortable({ id: rule.id });
-  const line = useRef<HTMLLIElement | null>(null);
-  useEffect(() => {
-    if (isInHand) line.current?.scrollIntoView({ block: 'nearest' });
-  }, [isInHand, at]);
   return (
     <li
-      ref={(node) => {
-        setNodeRef(node);
-        line.current = node;
-      }}
+      ref={setNodeRef}
       data-rule={rule.id}
       data-in-hand={isInHand}
       data-on={rule.on}
@@ -191,11 +185,13 @@ function RuleLine(props: LineProps) {
 /** Drawn again only where something of it changed, not with every rule that moves. */
 const LineContent = memo(function LineContent(props: LineProps) {
   const { rule, at, isInHand, matches, found } = props;
+  const words = useInSight<HTMLButtonElement>(isInHand, at);
   const count = found === '' ? 0 : found.split('\n').length;
   return (
     <>
       <span className="figure number">{at + 1}</span>
       <button
+        ref={words}
         type="button"
         className="words"
         aria-pressed={isInHand}

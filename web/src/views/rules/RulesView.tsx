@@ -1,7 +1,8 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { ruleFromWindow, type Finding } from '@sorn/core';
 import { useMemo, useRef, useState } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
+import { Paper } from '../../app/Paper.tsx';
 import { Choice } from '../../app/SettingRow.tsx';
 import { useBench, usePlacedDesk } from '../../data/bench-context.ts';
 import { useInHand } from '../../data/in-hand.ts';
@@ -110,16 +111,7 @@ function RulesPage({ pages, onOther }: { pages: React.ReactNode; onOther: () => 
         </>
       }
     >
-      <Flex
-        direction="column"
-        height="100%"
-        bg="sheet"
-        border="1px solid"
-        borderColor="hairline"
-        px="18px"
-        py="12px"
-        gap="16px"
-      >
+      <Paper>
         <Box minH="60px" maxH="52%" display="flex" flexDirection="column">
           <RuleList
             pages={pages}
@@ -145,7 +137,7 @@ function RulesPage({ pages, onOther }: { pages: React.ReactNode; onOther: () => 
             filterInput={filterInput}
           />
         </Box>
-      </Flex>
+      </Paper>
     </BenchLayout>
   );
 }

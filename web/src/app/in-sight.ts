@@ -1,0 +1,14 @@
+import { useEffect, useRef, type RefObject } from 'react';
+
+/**
+ * Keeps what is in hand in sight, in a list that scrolls.
+ *
+ * @param place where it stands in the list: one that is moved is followed
+ */
+export function useInSight<E extends Element>(isInHand: boolean, place = 0): RefObject<E | null> {
+  const element = useRef<E>(null);
+  useEffect(() => {
+    if (isInHand) element.current?.scrollIntoView({ block: 'nearest' });
+  }, [isInHand, place]);
+  return element;
+}
