@@ -60,6 +60,7 @@ export function reduce(session: Session, event: SessionEvent, profile: Profile):
 function withRulesAgain(before: Session, outcome: Outcome, profile: Profile): Outcome {
   const { session } = outcome;
   if (session === before || session.paused || session.unplugged) return outcome;
+  if (!profile.rules.some(({ again }) => again.desk)) return outcome;
   const desk = deskInForce(profile, session);
   if (deskInForce(profile, before).desk === desk.desk) return outcome;
   const ids = session.windows.map(({ id }) => id);
