@@ -158,6 +158,18 @@ describe('the checkup of rules', () => {
     ]);
   });
 
+  it('tells of a rule that is hidden nothing else', () => {
+    const all: RuleInput = {
+      id: 'all',
+      when: of({ of: 'app', fits: '*' }),
+      then: { workspace: 'S' },
+    };
+    const map: RuleInput = { id: 'map', when: app('areamap'), then: { workspace: 'B' } };
+    expect(found([all, map, ...decided])).toEqual([
+      'Rule 2 never decides anything: rule 1 comes first and says all of it.',
+    ]);
+  });
+
   it('finds a workspace and a monitor that do not go together', () => {
     const text =
       'workspace S is on tall on the desk Office, not on monitor wide. The workspace decides.';
@@ -198,6 +210,17 @@ describe('the checkup of rules', () => {
     ]);
     expect(found(to({ monitor: 'tall' }, { of: 'desk', is: 'Office' }))).toEqual([]);
     expect(found(to({ monitor: 'tall' }, onHut))).toHaveLength(1);
+    const either = {
+      any: [
+        { of: 'desk', is: 'office' },
+        { of: 'app', is: 'shell' },
+      ],
+    } as RuleInput['when'];
+    expect(found([{ id: 'r', when: either, then: { monitor: 'tall' } }, ...decided])).toHaveLength(
+      1,
+    );
+    const only = { any: [{ of: 'desk', is: 'office' }] } as RuleInput['when'];
+    expect(found([{ id: 'r', when: only, then: { monitor: 'tall' } }, ...decided])).toEqual([]);
     expect(found(to({ monitor: 'widest' }))).toEqual([]);
     expect(found(to({ monitor: 'from-left-2' }))).toHaveLength(1);
     expect(found(to({ zone: 'Upper' }))).toEqual([

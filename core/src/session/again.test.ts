@@ -105,6 +105,13 @@ describe('floating windows', () => {
     expect([asked.at('map-1').x, asked.at('map-1').y]).toEqual([300, 128]);
   });
 
+  it('that were moved before a grid was set open on it the next time', () => {
+    const closed = open(desk(floats), 'map').run('nudge-right', 'nudge-down', 'close');
+    const profile = profileSchema.parse({ ...closed.profile, floating: { grid: 100 } });
+    const { x, y } = open(closed.edited(profile), 'map').at('map-2');
+    expect([x, y]).toEqual([1300, 428]);
+  });
+
   it('are never off the work area, whatever rules say', () => {
     fc.assert(
       fc.property(

@@ -96,6 +96,12 @@ describe('a window that opens', () => {
     expect(at(placed, 'map-1')).toBe('1725,34 1709×1400 on wide/B, floating');
   });
 
+  it('keeps a fixed size, whatever a rule says of it', () => {
+    const size = { size: { width: 500, height: 500 }, held: 'floating' as const };
+    const fixed = open(desk([rule('s', size, ofApp('picker'))]), 'picker');
+    expect(fixed.at('picker-1')).toMatchObject({ width: 300, height: 360 });
+  });
+
   it('joins the order as a rule says, also where that is set otherwise', () => {
     const join = (where: RuleSettings['join']) =>
       open(
@@ -141,6 +147,13 @@ describe('a window that opens', () => {
     });
     expect(at(itself, 'm')).toContain('tall/S, tiled');
     expect(why(itself, 'm')).toContain('held: the window itself says so');
+    // One that names a monitor is on what is shown there.
+    const window = { id: 'm', app: 'map', kind: 'normal' as const, monitor: 'lap' };
+    const there = desk([rule('r', { workspace: 'S' }, ofApp('map'))]).event({
+      type: 'window-opened',
+      window,
+    });
+    expect(at(there, 'm')).toContain('lap/R, tiled');
   });
 
   it('floats over its parent, centred, as people expect of dialogs, and a guest is left alone', () => {
