@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { deskInForce } from '../desk/desk.ts';
 import { workArea } from '../desk/work-area.ts';
+import type { RuleSettings } from '../profile/rule.ts';
 import { profileSchema } from '../profile/schema.ts';
 import { at, desk, ofApp, open, orderOf, rule, why, type RuleInput } from '../testing/ruled.ts';
 import type { TestDesk } from '../testing/desk.ts';
@@ -38,6 +39,30 @@ describe('rules that are asked again', () => {
     expect(at(calm, 'b')).toContain('wide/B, tiled');
     expect(orderOf(calm, 'B/wide')).toEqual(['a', 'b', 'c']);
     expect(titled(alarm.run('pause'), 'quiet').at('b').workspace).toBe('1');
+  });
+
+  it('leave what was done by key since, and fetch out of the pocket only what they put there', () => {
+    const windows = [{ id: 'a' }, { id: 'b' }, { id: 'c' }];
+    const begun = (then: RuleInput['then']) =>
+      desk([again('title', 'alarm', then as RuleSettings, { of: 'title', has: 'alarm' })], {
+        windows,
+        focus: 'b',
+      });
+    const titled = (from: TestDesk, title: string) =>
+      from.event({ type: 'window-retitled', id: 'b', title });
+    // Moved on by key, it stays there.
+    const moved = titled(begun({ workspace: '1' }), 'alarm')
+      .event({ type: 'window-focused', id: 'b' })
+      .run({ command: 'put-on-workspace', which: 'S' });
+    expect(at(titled(moved, 'calm'), 'b')).toContain('tall/S, tiled');
+    // Pocketed by the rule, it comes back; pocketed by key, it stays in the pocket.
+    const hidden = titled(begun({ held: 'pocketed' }), 'alarm');
+    expect(hidden.session.pocket).toEqual(['b']);
+    const back = titled(hidden, 'calm');
+    expect([back.session.pocket, back.at('b').held]).toEqual([undefined, 'tiled']);
+    expect(orderOf(back, 'B/wide')).toEqual(['a', 'b', 'c']);
+    const own = titled(begun({ held: 'floating' }), 'alarm').run('pocket');
+    expect(titled(own, 'calm').session.pocket).toEqual(['b']);
   });
 
   it('when the desk changes do so there, and leave all as it was on the way back, by key, cable and undo', () => {

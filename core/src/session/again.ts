@@ -1,5 +1,6 @@
 import { monitorFor, monitorOf, type DeskInForce } from '../desk/desk.ts';
 import type { Again, Rule, RuleSettings, Setting } from '../profile/rule.ts';
+import { HELD_WORDS } from '../rules/say.ts';
 import { pocketed } from './commands/pocket.ts';
 import { joined } from './commands/join.ts';
 import { heldBy, joinedBy, parentApp, placedBy, standingBy } from './follow.ts';
@@ -12,6 +13,7 @@ import {
   windowName,
   windowOf,
   withArrangement,
+  withList,
   withWindow,
   type Outcome,
   type Reason,
@@ -68,14 +70,18 @@ function reasked(
     const chosen = chosenOf(profile.rules, follows, ruled, before, isFollowed);
     const settings = Object.keys(chosen) as Setting[];
     const carries = carried(profile.rules, ruled, before, settings, isFollowed);
-    const from = returns ? fromOf(session, window, settings, carries) : null;
+    const from = (returns && window.ruled?.from) || null;
     const isBack = from !== null && TAKES.every((setting) => !carries.gave[setting]);
     session = withWindow(session, id, (there) => ({
       ...there,
       ruled: { ...carries, ...(from && !isBack && { from }) },
     }));
     const now = { ...situation, session };
-    const next = isBack ? returned(now, id, from) : followedNow(now, id, chosen);
+    const next = isBack
+      ? returned(now, id, from, before)
+      : returns && settings.some((setting) => TAKES.includes(setting))
+        ? taken(session, followedNow(now, id, chosen), id)
+        : followedNow(now, id, chosen);
     const isChanged = next !== session && !isAlike(session, next, id);
     session = next;
     if (!isChanged) continue;
@@ -106,38 +112,45 @@ const TAKES: readonly Setting[] = ['workspace', 'monitor', 'held'];
 
 type From = NonNullable<Ruled['from']>;
 
-/** Where a window is to return to once no rule takes it any more; null where none took it. */
-function fromOf(
-  session: Session,
-  window: SessionWindow,
-  chosen: readonly Setting[],
-  { gave }: Ruled,
-): From | null {
-  const former = window.ruled?.from;
-  if (former) return former;
-  if (!chosen.some((setting) => TAKES.includes(setting) && gave[setting])) return null;
-  const { workspace, monitor, held } = window;
-  const { order } = arrangementOf(session, workspace, monitor);
-  return { workspace, monitor, held, at: Math.max(0, order.indexOf(window.id)) };
+/** Remembers where a window was before a rule took it, and where it was taken to. */
+function taken(before: Session, after: Session, id: string): Session {
+  const { workspace, monitor, held, ruled } = windowOf(before, id)!;
+  const at = Math.max(0, arrangementOf(before, workspace, monitor).order.indexOf(id));
+  return withWindow(after, id, (there) => ({
+    ...there,
+    ruled: {
+      ...there.ruled!,
+      from: { workspace, monitor, held, at, ...ruled?.from, to: there.workspace },
+    },
+  }));
 }
 
-/** A window back where it was before rules took it, at its place in the order there. */
-function returned(situation: Situation, id: string, from: From): Session {
+/**
+ * A window back where it was before rules took it, at its place in the order there. What was done by key
+ * since stays: one that was moved on is not fetched, and one that is held otherwise stays so.
+ */
+function returned(situation: Situation, id: string, from: From, gave: Ruled['gave']): Session {
   const { session, desk } = situation;
   const window = windowOf(session, id)!;
+  const isHeldSo = gave.held?.value === HELD_WORDS[window.held];
+  const back = isHeldSo ? heldAsBefore(session, window, from) : session;
   const home = desk.workspaces.find((each) => each.id === from.workspace);
-  const held = withWindow(session, id, ({ lifted: _lifted, ...there }) => ({
-    ...there,
-    held: from.held,
-  }));
-  if (!home) return held;
+  if (!home || window.workspace !== from.to) return back;
   const monitor = monitorFor(desk, home, monitorOf(desk, from.monitor).id);
-  if (monitor === window.monitor && home.id === window.workspace) return held;
-  const moved = joined({ ...situation, session: held }, windowOf(held, id)!, monitor, home.id);
+  if (monitor === window.monitor && home.id === window.workspace) return back;
+  const moved = joined({ ...situation, session: back }, windowOf(back, id)!, monitor, home.id);
   return withArrangement(moved, home.id, monitor, (there) => {
     const others = there.order.filter((other) => other !== id);
     return { ...there, order: [...others.slice(0, from.at), id, ...others.slice(from.at)] };
   });
+}
+
+function heldAsBefore(session: Session, { id }: SessionWindow, { held }: From): Session {
+  const unpocketed = withList(session, 'pocket', (ids) => ids.filter((other) => other !== id));
+  return withWindow(unpocketed, id, ({ lifted: _lifted, pocketedFrom: _from, ...there }) => ({
+    ...there,
+    held,
+  }));
 }
 
 /** The settings to be followed now, of all that the rules give. */

@@ -24,6 +24,8 @@ export const ruledField = fields({
   from: fields({
     workspace: idField,
     monitor: idField,
+    /** The workspace it was taken to: one that was moved on by key since stays. */
+    to: idField,
     /** Its position in the order. */
     at: z.int().min(0),
     held: oneOf(HELD),
