@@ -13,6 +13,7 @@ import {
   withNewZone,
   withoutTrack,
   withTrackAfter,
+  withZoneRenamed,
   zoneMoved,
   zoneRenamed,
   zoneReordered,
@@ -114,6 +115,31 @@ describe('tracks', () => {
         { x: 10, y: 0 },
       )[0]!.width,
     ).toBe(8 + 10 + 1477);
+  });
+
+  it('that get another name are called so in rules, and at the start, where no other board has the former', () => {
+    const profile = profileSchema.parse({
+      ...OFFICE,
+      boards: [BOARD, { ...BOARD, id: 'd', zones: [{ name: 'c', columns: [1, 1], rows: [1, 1] }] }],
+      rules: [
+        { id: 'r', then: { zone: 'a' } },
+        { id: 's', then: { zone: 'c' } },
+      ],
+      start: [{ app: 'shell', zone: 'a' }],
+    });
+    const zones = ({ boards, rules, start }: typeof profile) => [
+      boards[0]!.zones.map(({ name }) => name).join(),
+      ...rules.map(({ then }) => then.zone),
+      start[0]!.zone,
+    ];
+    expect(zones(withZoneRenamed(profile, 'b', 'a', ' Upper'))).toEqual([
+      'Upper,c',
+      'Upper',
+      'c',
+      'Upper',
+    ]);
+    expect(zones(withZoneRenamed(profile, 'b', 'c', 'Low'))).toEqual(['a,Low', 'a', 'c', 'a']);
+    expect(withZoneRenamed(profile, 'b', 'a', 'c')).toBe(profile);
   });
 
   it('any edit leaves a board that is right', () => {

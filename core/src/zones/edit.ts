@@ -81,6 +81,30 @@ export function zoneRenamed(board: Board, name: string, to: string): Board | nul
   return withZone(board, name, (zone) => ({ ...zone, name: next }));
 }
 
+/**
+ * A profile with a zone of a board under another name. Rules, and what opens at the start, follow where no
+ * other board has a zone of the former name. The profile itself where the name is another zone's already.
+ */
+export function withZoneRenamed(
+  profile: Profile,
+  boardId: string,
+  name: string,
+  to: string,
+): Profile {
+  const board = profile.boards.find(({ id }) => id === boardId);
+  const renamed = board && zoneRenamed(board, name, to);
+  if (!renamed) return profile;
+  const next = withBoard(profile, boardId, () => renamed);
+  if (next.boards.some(({ zones }) => zones.some((zone) => zone.name === name))) return next;
+  const following = <S extends { zone?: string }>(settings: S): S =>
+    settings.zone === name ? { ...settings, zone: to.trim() } : settings;
+  return {
+    ...next,
+    rules: next.rules.map((rule) => ({ ...rule, then: following(rule.then) })),
+    start: next.start.map(following),
+  };
+}
+
 /** A zone earlier (−1) or later (1) in the order: later ones are filled later, and lie over. */
 export function zoneReordered(board: Board, name: string, by: 1 | -1): Board {
   const at = board.zones.findIndex((zone) => zone.name === name);

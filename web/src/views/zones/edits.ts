@@ -11,6 +11,7 @@ import {
   withoutZone,
   withTrackAfter,
   withTrackWeight,
+  withZoneRenamed,
   zoneMoved,
   zoneRenamed,
   zoneReordered,
@@ -89,7 +90,7 @@ export function useZoneEdits(props: {
     },
     rename(to: string) {
       if (!board || zone === null || !zoneRenamed(board, zone, to)) return;
-      onZone((there, name) => zoneRenamed(there, name, to) ?? there);
+      edit((profile) => withZoneRenamed(profile, board.id, zone, to));
       props.onZone(to.trim());
     },
     addZone() {
