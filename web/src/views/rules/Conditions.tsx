@@ -148,6 +148,22 @@ function RowFields(props: {
         const set = (change: Partial<ConditionRow>) => onChange({ ...row, ...change });
         const values = valuesOf(row.of, profile);
         const label = `Condition ${at + 1}`;
+        // Behind the value, so that Tab comes to that first.
+        const takeOut = (
+          <chakra.button
+            type="button"
+            aria-label={`Take ${label.toLowerCase()} out`}
+            fontSize="14px"
+            color="slate"
+            px="6px"
+            ml="auto"
+            cursor="pointer"
+            _hover={{ color: 'vermilion' }}
+            onClick={props.onRemove}
+          >
+            ×
+          </chakra.button>
+        );
         return (
           <Box data-condition={at}>
             <Flex gap="4px" align="center" mb="3px">
@@ -178,22 +194,10 @@ function RowFields(props: {
                   onChange={(value) => set({ value })}
                 />
               )}
-              <chakra.span flex="1" />
-              <chakra.button
-                type="button"
-                aria-label={`Take ${label.toLowerCase()} out`}
-                fontSize="14px"
-                color="slate"
-                px="4px"
-                cursor="pointer"
-                _hover={{ color: 'vermilion' }}
-                onClick={props.onRemove}
-              >
-                ×
-              </chakra.button>
+              {isChosen(row.of) && takeOut}
             </Flex>
             {!isChosen(row.of) && (
-              <>
+              <Flex align="center">
                 <ValueInput
                   aria-label={`${label}, value`}
                   aria-invalid={fault !== undefined}
@@ -213,10 +217,17 @@ function RowFields(props: {
                     <option key={value} value={value} />
                   ))}
                 </datalist>
-              </>
+                {takeOut}
+              </Flex>
             )}
             {fault !== undefined && (
-              <chakra.p id={`condition-fault-${at}`} role="alert" fontSize="12px" color="vermilion">
+              <chakra.p
+                id={`condition-fault-${at}`}
+                role="alert"
+                mt="4px"
+                fontSize="12px"
+                color="vermilion"
+              >
                 {fault}
               </chakra.p>
             )}
