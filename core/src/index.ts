@@ -76,12 +76,10 @@ export * from './session/rules-why.ts';
 export * from './session/why.ts';
 export {
   sessionSchema,
-  SHAPING,
   windowSchema,
   type Arrangement,
   type Picking,
   type SessionInput,
-  type Shaping,
   type WindowInput,
 } from './session/schema.ts';
 export {

@@ -19,7 +19,7 @@ import { LAYOUT_KINDS, layoutSchema } from './layout.ts';
 import { migrated, PROFILE_VERSION } from './migrate.ts';
 import { alongField, placingSchema } from './placing.ts';
 import { ruleSchema } from './rule.ts';
-import { NEW_WINDOWS, whichMonitorField } from './window.ts';
+import { MODES, NEW_WINDOWS, whichMonitorField } from './window.ts';
 
 /** What becomes of windows when their minimums cannot all be met. */
 export const TOO_SMALL = ['squeeze', 'float', 'stack'] as const;
@@ -33,9 +33,6 @@ export type Hue = (typeof HUES)[number];
 export const MODIFIERS = ['Ctrl', 'Alt', 'Shift', 'Meta'] as const;
 export type Modifier = (typeof MODIFIERS)[number];
 
-/** What connected monitors do together. One: only one of them is lit. */
-export const MODES = ['extend', 'mirror', 'one'] as const;
-export type Mode = (typeof MODES)[number];
 /** What a direction does past the last monitor: nothing, or it comes in again on the other side. */
 export const PAST_LAST_MONITOR = ['stop', 'wrap'] as const;
 

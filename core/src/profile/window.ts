@@ -8,6 +8,14 @@ export type Held = (typeof HELD)[number];
 export const NEW_WINDOWS = ['lead', 'end', 'after-focused'] as const;
 export type NewWindows = (typeof NEW_WINDOWS)[number];
 
+/** What connected monitors do together. One: only one of them is lit. */
+export const MODES = ['extend', 'mirror', 'one'] as const;
+export type Mode = (typeof MODES)[number];
+
+/** What arrows do to the window being shaped. */
+export const SHAPING = ['move', 'grow', 'exchange'] as const;
+export type Shaping = (typeof SHAPING)[number];
+
 const TITLE = 'text of at most 20000 characters';
 /** The title of a window, which is its app's to choose. */
 export const titleField = z.string({ error: TITLE }).max(20_000, { error: TITLE });

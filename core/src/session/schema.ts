@@ -12,7 +12,15 @@ import {
 } from '../profile/fields.ts';
 import { migratedSession } from '../profile/migrate.ts';
 import { AXES, FIRST_AXES, LAYOUT_KINDS, layoutSchema, SIDES, STRIPS } from '../profile/layout.ts';
-import { HELD, hintFields, identityFields, KINDS, MODES, titleField } from '../profile/schema.ts';
+import {
+  HELD,
+  hintFields,
+  identityFields,
+  KINDS,
+  MODES,
+  SHAPING,
+  titleField,
+} from '../profile/schema.ts';
 import type { HandTree } from '../tree/hand.ts';
 import {
   inZonesField,
@@ -23,10 +31,6 @@ import {
   standingField,
 } from './placing-schema.ts';
 import { ruledField } from './ruled-schema.ts';
-
-/** What arrows do to the window being shaped. */
-export const SHAPING = ['move', 'grow', 'exchange'] as const;
-export type Shaping = (typeof SHAPING)[number];
 
 /** Windows a session may hold, and ids a list of them. */
 const MOST = 10_000;

@@ -4,7 +4,7 @@ import { LAYOUT_KINDS } from '../profile/layout.ts';
 import type { Along } from '../profile/placing.ts';
 import { PLAIN_COMMANDS, type Command } from '../session/commands/index.ts';
 import type { SessionEvent } from '../session/reduce.ts';
-import { SHAPING } from '../session/schema.ts';
+import { SHAPING } from '../profile/schema.ts';
 import { windowSchema } from '../session/schema.ts';
 
 const anyAlong: fc.Arbitrary<Along> = fc.constantFrom<Along[]>(

@@ -1,5 +1,5 @@
 import { did, nothing, windowOf, type Outcome, type Session, type Situation } from '../session.ts';
-import type { Command, CommandId } from './command.ts';
+import { LAST, type Command, type CommandId } from '../../profile/command.ts';
 import { windowsBack } from './desktop.ts';
 import { callApp, findWindow, launch } from './find.ts';
 import { growTowards } from './grow.ts';
@@ -11,7 +11,7 @@ import { PLAIN, step, visit, waits, type CommandInfo } from './plain.ts';
 import { remembered } from '../history.ts';
 import { place, type Placement } from '../place.ts';
 import type { Picking, Previewing } from '../schema.ts';
-import { LAST, forgetLineup, recallLineup, saveLineup } from './lineups.ts';
+import { forgetLineup, recallLineup, saveLineup } from './lineups.ts';
 import { pick, withOffers } from './pick.ts';
 import { placeAt } from './placing.ts';
 import { withTogether } from './together.ts';
@@ -223,6 +223,4 @@ function isAmong(commands: readonly CommandId[], command: CommandId | null): boo
 }
 
 export { boardChoices, type BoardChoice } from './pick.ts';
-export { LAST } from './lineups.ts';
-export * from './command.ts';
-export { PLAIN_COMMANDS, type PlainCommandId } from './plain.ts';
+export * from '../../profile/command.ts';

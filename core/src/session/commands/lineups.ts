@@ -1,4 +1,5 @@
 import { monitorOf } from '../../desk/desk.ts';
+import { LAST } from '../../profile/command.ts';
 import { nearestName } from '../../profile/nearest.ts';
 import { renamed } from '../../tree/hand.ts';
 import { boardsFitting } from '../../zones/fitting.ts';
@@ -70,9 +71,6 @@ function lineupNamed(session: Session, name: string): Lineup | string {
   );
   return `no lineup is called ${name}${nearest ? `; the nearest is ${nearest}` : ''}`;
 }
-
-/** The word for the windows that were placed together last. */
-export const LAST = 'last';
 
 /**
  * recall-lineup: its windows are together again on its workspace, each at its place; missing apps are

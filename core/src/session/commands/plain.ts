@@ -1,6 +1,7 @@
 import type { Direction } from '../../geometry/direction.ts';
 import { redo, undo } from '../history.ts';
 import { applyRules } from '../again.ts';
+import type { PlainCommandId } from '../../profile/command.ts';
 import { nothing, type Outcome, type Situation } from '../session.ts';
 import { peekDesktop, showDesktop } from './desktop.ts';
 import { nextOfApp } from './find.ts';
@@ -153,7 +154,4 @@ export const PLAIN = {
   shape: visit((now) => (now.session.paused ? waits(now) : shape(now))),
   'shape-back': visit(shapeBack),
   'shape-drop': visit(shapeDrop),
-} satisfies Record<string, CommandInfo>;
-
-export type PlainCommandId = keyof typeof PLAIN;
-export const PLAIN_COMMANDS = Object.keys(PLAIN) as PlainCommandId[];
+} satisfies Record<PlainCommandId, CommandInfo>;

@@ -1,6 +1,6 @@
 import type { Direction } from '../../geometry/direction.ts';
 import { remembered, stepsBack } from '../history.ts';
-import type { Shaping } from '../schema.ts';
+import type { Shaping } from '../../profile/schema.ts';
 import {
   did,
   nothing,

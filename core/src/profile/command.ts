@@ -1,14 +1,106 @@
 import { z } from 'zod';
-import { DIRECTIONS } from '../../geometry/direction.ts';
-import { fields, flagField, idField, oneOf, textField, whole } from '../../profile/fields.ts';
-import { layoutSchema } from '../../profile/layout.ts';
-import { MODES, whichMonitorField } from '../../profile/schema.ts';
-import { nearestName } from '../../profile/nearest.ts';
-import { alongField } from '../../profile/placing.ts';
-import { SHAPING } from '../schema.ts';
-import { LAST } from './lineups.ts';
-import { placingText } from '../../placing/along.ts';
-import { PLAIN_COMMANDS, type PlainCommandId } from './plain.ts';
+import { DIRECTIONS } from '../geometry/direction.ts';
+import { placingText } from '../placing/along.ts';
+import { fields, flagField, idField, oneOf, textField, whole } from './fields.ts';
+import { layoutSchema } from './layout.ts';
+import { nearestName } from './nearest.ts';
+import { alongField } from './placing.ts';
+import { MODES, SHAPING, whichMonitorField } from './window.ts';
+
+/** The lineup of the windows that were placed together last. */
+export const LAST = 'last';
+
+/** The commands that need nothing said with them. */
+export const PLAIN_COMMANDS = [
+  'focus-left',
+  'focus-right',
+  'focus-up',
+  'focus-down',
+  'focus-next',
+  'focus-previous',
+  'focus-last',
+  'move-left',
+  'move-right',
+  'move-up',
+  'move-down',
+  'move-earlier',
+  'move-later',
+  'swap-with-lead',
+  'promote',
+  'lead-share-more',
+  'lead-share-less',
+  'lead-count-more',
+  'lead-count-less',
+  'grow-left',
+  'grow-right',
+  'grow-up',
+  'grow-down',
+  'shrink-left',
+  'shrink-right',
+  'shrink-up',
+  'shrink-down',
+  'even-out',
+  'split-across',
+  'split-down',
+  'float',
+  'float-all',
+  'stay-above',
+  'everywhere',
+  'place-left',
+  'place-right',
+  'place-up',
+  'place-down',
+  'place-middle',
+  'put-back',
+  'centre',
+  'bigger',
+  'smaller',
+  'nudge-left',
+  'nudge-right',
+  'nudge-up',
+  'nudge-down',
+  'fill-rest',
+  'widen-left',
+  'widen-right',
+  'widen-up',
+  'widen-down',
+  'offer-places',
+  'pick-board',
+  'corner-pick',
+  'corner-stays',
+  'pick-next',
+  'pick-take',
+  'pick-back',
+  'pick-drop',
+  'maximise',
+  'full-screen',
+  'minimise',
+  'restore-last',
+  'pocket',
+  'call-back',
+  'next-layout',
+  'previous-layout',
+  'turn-layout',
+  'reset-layout',
+  'close',
+  'open-start',
+  'next-of-app',
+  'switch-window',
+  'show-desktop',
+  'peek-desktop',
+  'bring-inside',
+  'apply-rules',
+  'new-workspace',
+  'close-workspace',
+  'pause',
+  'resume',
+  'undo',
+  'redo',
+  'shape',
+  'shape-back',
+  'shape-drop',
+] as const;
+export type PlainCommandId = (typeof PLAIN_COMMANDS)[number];
 
 const PICKED = 'letters and digits';
 const directionField = oneOf(DIRECTIONS);
