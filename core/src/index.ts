@@ -20,9 +20,18 @@ export { letterOf, numberLabels } from './placing/labels.ts';
 export { alongText, placedRect, placingText } from './placing/along.ts';
 export * from './profile/settings.ts';
 export * from './profile/edit.ts';
-export * from './keys/chord.ts';
+export { CODES, isCode, keyName, buttonOf } from './keys/codes.ts';
+export * from './keys/modifiers.ts';
+export * from './keys/trigger.ts';
+export * from './keys/map.ts';
+export * from './keys/fixed.ts';
+export * from './keys/edit.ts';
+export * from './keys/table.ts';
+export * from './keys/resolve.ts';
+export * from './keys/state.ts';
+export * from './keys/following.ts';
+export * from './keys/starters/index.ts';
 export * from './keys/effort.ts';
-export * from './keys/starter.ts';
 export * from './desk/desk.ts';
 export * from './desk/neighbours.ts';
 export * from './desk/check.ts';
@@ -73,6 +82,7 @@ export * from './session/place.ts';
 export * from './session/reduce.ts';
 export * from './session/script.ts';
 export * from './session/rules-why.ts';
+export * from './session/uses.ts';
 export * from './session/why.ts';
 export {
   sessionSchema,

@@ -154,7 +154,7 @@ describe('what was kept in a former version of the format', () => {
     await storeIn(database.db).create(former, { windows } as unknown as SessionInput);
     const { body } = await api.get('/api/profiles/desk');
     expect(body.profile).toMatchObject({
-      version: 2,
+      version: 3,
       rules: [{ when: { all: [{ of: 'app', is: 'dutyline' }] }, then: { held: 'floating' } }],
     });
     const kept = await api.get('/api/profiles/desk/session');

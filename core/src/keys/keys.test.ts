@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { profileSchema } from '../profile/schema.ts';
+import { profileSchema, STARTERS, type Profile } from '../profile/schema.ts';
 import { COMMANDS, commandSchema } from '../session/commands/index.ts';
-import type { Session } from '../session/session.ts';
-import { OFFICE, testDesk, windows } from '../testing/desk.ts';
-import { chordCaps, chordOf, chordText } from './chord.ts';
-import { PICKING_KEYS } from './placing-keys.ts';
-import { bindingFor, bindingsNow, SHAPING_KEYS, starterKeys } from './starter.ts';
+import { OFFICE } from '../testing/desk.ts';
+import { FIXED_BINDINGS, keyMap } from './map.ts';
+import type { Modifier } from './modifiers.ts';
+import { resolveKey } from './resolve.ts';
+import { HOME } from './state.ts';
+import { keyTable } from './table.ts';
+import { keysCaps } from './trigger.ts';
 
 const profile = profileSchema.parse({
   ...OFFICE,
@@ -14,79 +16,111 @@ const profile = profileSchema.parse({
     { id: 'zebra', letter: 'Z' },
   ],
 });
-const bindings = starterKeys(profile);
-const press = (code: string, ...held: string[]) =>
-  chordOf({
-    code,
-    ctrlKey: held.includes('Ctrl'),
-    altKey: held.includes('Alt'),
-    shiftKey: held.includes('Shift'),
-    metaKey: held.includes('Meta'),
-  });
-const does = (code: string, ...held: string[]) =>
-  bindingFor(bindings, press(code, ...held), profile.keys)?.command ?? null;
 
-describe('the starter keys', () => {
-  it('bind no chord twice, and only commands that exist', () => {
-    const texts = bindings.map(({ chord }) => chordText(chord));
-    expect(new Set(texts).size).toBe(texts.length);
-    for (const { command } of bindings) expect(commandSchema.parse(command)).toEqual(command);
+/** What one press does. */
+function doesIn(of: Profile, code: string, ...modifiers: Modifier[]) {
+  const context = { table: keyTable(of), over: null, app: null };
+  const { out } = resolveKey(HOME, { type: 'down', at: 0, code, modifiers }, context);
+  return out.flatMap((each) => (each.type === 'command' ? [each.command] : []))[0] ?? null;
+}
+const does = (code: string, ...modifiers: Modifier[]) => doesIn(profile, code, ...modifiers);
+
+describe('the starters', () => {
+  it.each(STARTERS)('%s binds no keys twice, and only commands that exist', (from) => {
+    const map = keyMap({ ...profile, keys: { ...profile.keys, from } });
+    const signs = map.map(({ sign }) => sign);
+    expect(new Set(signs).size).toBe(signs.length);
+    for (const { command } of map) expect(commandSchema.parse(command)).toEqual(command);
   });
 
-  it('do what they say by place of the key', () => {
+  it('of every command do what they say by place of the key', () => {
     expect(does('ArrowLeft', 'Meta')).toEqual({ command: 'focus-left' });
-    expect(does('ArrowDown', 'Meta', 'Ctrl', 'Shift')).toEqual({ command: 'shrink-down' });
+    expect(does('ArrowDown', 'Ctrl', 'Shift', 'Meta')).toEqual({ command: 'shrink-down' });
     expect(does('KeyB', 'Meta')).toEqual({ command: 'go-workspace', which: 'B' });
     expect(does('Digit1', 'Meta')).toEqual({ command: 'go-workspace', which: '1' });
-    expect(does('KeyI', 'Meta', 'Shift')).toEqual({ command: 'call-app', app: 'pitreader' });
-    expect(does('KeyI', 'Meta', 'Alt')).toEqual({ command: 'open-app', app: 'pitreader' });
+    expect(does('KeyI', 'Shift', 'Meta')).toEqual({ command: 'call-app', app: 'pitreader' });
+    expect(does('KeyI', 'Alt', 'Meta')).toEqual({ command: 'open-app', app: 'pitreader' });
     expect(does('PageUp', 'Meta')).toEqual({ command: 'go-workspace', which: 'previous' });
     expect(does('KeyI', 'Shift')).toBeNull();
   });
 
   it('leave a key with what took it first', () => {
-    expect(does('KeyZ', 'Meta', 'Shift')).toEqual({ command: 'redo' });
+    expect(does('KeyZ', 'Shift', 'Meta')).toEqual({ command: 'redo' });
   });
 
   it('give a workspace its letter before a command the starter puts there', () => {
     const named = profileSchema.parse({ ...OFFICE, workspaces: [{ id: 'L' }, { id: 'Z' }] });
-    const by = (code: string) => bindingFor(starterKeys(named), press(code, 'Meta'), named.keys);
-    expect(by('KeyL')?.command).toEqual({ command: 'go-workspace', which: 'L' });
-    expect(by('KeyZ')?.command).toEqual({ command: 'undo' });
+    expect(doesIn(named, 'KeyL', 'Meta')).toEqual({ command: 'go-workspace', which: 'L' });
+    expect(doesIn(named, 'KeyZ', 'Meta')).toEqual({ command: 'undo' });
   });
 
   it('reach every command, but for what only a figure or another key gives', () => {
     const desk = { id: 'office', monitors: [{ monitor: 'wide', x: 0, y: 0 }] };
-    const all = starterKeys(profileSchema.parse({ ...profile, desks: [desk] }));
-    const layers = [...SHAPING_KEYS, ...Object.values(PICKING_KEYS).flat()];
-    const ids = new Set([...all, ...layers].map(({ command }) => command.command));
+    const all = keyMap(profileSchema.parse({ ...profile, desks: [desk] }));
+    const ids = new Set<string>([...all, ...FIXED_BINDINGS].map(({ command }) => command!.command));
     expect(COMMANDS.filter((id) => !ids.has(id))).toEqual(['use-layout', 'move-edge']);
   });
 
-  it('come after the bare keys of shaping while that lasts', () => {
-    const desk = testDesk(OFFICE, windows('p', 'b'));
-    const at = (session: Session, code: string, ...held: string[]) =>
-      bindingFor(bindingsNow(bindings, session), press(code, ...held), profile.keys)?.command;
-    const shaping = desk.run('shape').session;
-    expect(at(desk.session, 'ArrowLeft')).toBeUndefined();
-    expect(at(shaping, 'ArrowLeft')).toEqual({ command: 'shape-step', direction: 'left' });
-    expect(at(shaping, 'KeyW')).toEqual({ command: 'shape-as', by: 'exchange' });
-    expect(at(shaping, 'KeyG', 'Meta')).toEqual({ command: 'shape' });
-    expect(at(shaping, 'Enter')).toEqual({ command: 'shape' });
+  it('beside another main modifier have Meta in its place, so that no two keys become one', () => {
+    const byCtrl = profileSchema.parse({ ...profile, keys: { main: 'Ctrl', standIn: 'Ctrl' } });
+    expect(keyMap(byCtrl)).toHaveLength(keyMap(profile).length);
+    expect(doesIn(byCtrl, 'ArrowLeft', 'Ctrl')).toEqual({ command: 'focus-left' });
+    expect(doesIn(byCtrl, 'ArrowLeft', 'Ctrl', 'Meta')).toEqual({ command: 'grow-left' });
+    expect(new Set(keyMap(byCtrl).map(({ sign }) => sign)).size).toBe(keyMap(byCtrl).length);
   });
 
-  it('take the stand-in for the main modifier, and keep the others', () => {
+  it('are drawn as key caps in a fixed order, and take the stand-in for the main modifier', () => {
+    expect(keysCaps('Shift+Ctrl+Main+ArrowUp', 'Meta')).toEqual(['Meta', 'Ctrl', 'Shift', '↑']);
+    expect(keysCaps('Main+KeyK KeyS', 'Alt')).toEqual(['Alt', 'K', 'then', 'S']);
     expect(does('Enter', 'Alt', 'Shift')).toEqual({ command: 'promote' });
     expect(does('Enter', 'Ctrl')).toBeNull();
   });
+});
 
-  it('are drawn as key caps in a fixed order', () => {
-    expect(chordCaps(press('ArrowUp', 'Shift', 'Meta', 'Ctrl'))).toEqual([
-      'Meta',
-      'Ctrl',
-      'Shift',
-      '↑',
+describe('keys in a file', () => {
+  const faultOf = (keys: object) => {
+    const read = profileSchema.safeParse({ ...OFFICE, keys });
+    return read.success
+      ? null
+      : `${read.error.issues[0]!.path.join('.')}: ${read.error.issues[0]!.message}`;
+  };
+
+  it('are told with what would be right where they are mistyped', () => {
+    const binding = (keys: string) =>
+      faultOf({ bindings: [{ keys, command: { command: 'float' } }] });
+    expect(binding('Main+KeyLL')).toBe(
+      'keys.bindings.0.keys: the code of a key; the nearest is KeyL',
+    );
+    expect(binding('Main+')).toContain('keys such as Main+Shift+KeyL');
+    expect(binding('tap Main+KeyL')).toContain('tap and one key by its place, such as tap Space');
+    expect(binding('Main+MetaLeft')).toContain('tap MetaLeft');
+    expect(binding('Escape KeyA')).toContain('Escape alone leads home');
+    for (const keys of [
+      'Main+KeyK Ctrl+KeyS',
+      'hold Space',
+      'Main+types:+',
+      'Button17',
+      'Hyper+Tab',
+    ])
+      expect(binding(keys)).toBeNull();
+    expect(faultOf({ bindings: [{ keys: 'KeyA', command: { command: 'flaot' } }] })).toBe(
+      'keys.bindings.0.command.command: a command; the nearest is float',
+    );
+    expect(faultOf({ bindings: [{ keys: 'KeyA' }] })).toContain('a command, a release or both');
+  });
+
+  it('of version 2 have places as bindings', () => {
+    const read = profileSchema.parse({
+      ...OFFICE,
+      version: 2,
+      keys: {
+        main: 'Alt',
+        places: [{ modifiers: ['Alt', 'Shift'], code: 'KeyX', x: { start: '1/3' } }],
+      },
+    });
+    expect(read.keys.bindings).toEqual([
+      { keys: 'Main+Shift+KeyX', command: { command: 'place-at', x: { start: '1/3' } } },
     ]);
-    expect(chordCaps(press('KeyQ', 'Meta'))).toEqual(['Meta', 'Q']);
+    expect(doesIn(read, 'KeyX', 'Alt', 'Shift')?.command).toBe('place-at');
   });
 });

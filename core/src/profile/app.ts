@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { between, fields, idField, listOf, oneOf, textField } from './fields.ts';
+import { shortcutsField } from './keys.ts';
 import { settingFields } from './rule.ts';
 import { hintFields, KINDS, titleField } from './window.ts';
 
@@ -35,6 +36,8 @@ export const appSchema = fields({
   ...hintFields,
   /** Further kinds of window that it opens. */
   windows: listOf(appWindowSchema, 'windows').exactOptional(),
+  /** Keys it takes for itself while it has the focus. */
+  shortcuts: shortcutsField.exactOptional(),
   /** Name of its icon. */
   icon: textField.exactOptional(),
   /** The command line that would open it: kept as text, never run. */

@@ -1,4 +1,6 @@
-export const PROFILE_VERSION = 2;
+import { MAIN } from '../keys/modifiers.ts';
+
+export const PROFILE_VERSION = 3;
 
 type Fields = Record<string, unknown>;
 
@@ -8,8 +10,31 @@ type Fields = Record<string, unknown>;
  * the fault.
  */
 export function migrated(input: unknown): unknown {
-  if (!isFields(input) || (input.version ?? 1) !== 1) return input;
-  return { ...withRulesForApps(input), version: PROFILE_VERSION };
+  if (!isFields(input)) return input;
+  const version = input.version ?? 1;
+  if (version !== 1 && version !== 2) return input;
+  const ruled = version === 1 ? withRulesForApps(input) : input;
+  return { ...withBindingsForPlaces(ruled), version: PROFILE_VERSION };
+}
+
+/** Before version 3 only places could be put on keys; they are bindings as any other. */
+function withBindingsForPlaces(profile: Fields): Fields {
+  const { keys } = profile;
+  if (!isFields(keys) || !Array.isArray(keys.places)) return profile;
+  const { places, ...rest } = keys;
+  const main = keys.main ?? 'Meta';
+  const bindings = places.map((place: unknown) => {
+    if (!isFields(place)) return place;
+    const { modifiers = [], code, ...where } = place;
+    const names = Array.isArray(modifiers)
+      ? modifiers.map((name: unknown) => (name === main ? MAIN : String(name)))
+      : [];
+    return {
+      keys: [...names, String(code)].join('+'),
+      command: { command: 'place-at', ...where },
+    };
+  });
+  return { ...profile, keys: { ...rest, bindings } };
 }
 
 /** In version 1 an app said itself how its windows are held and in which zone; that is a rule's to say. */

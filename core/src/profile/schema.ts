@@ -17,7 +17,8 @@ import { appSchema, startSchema } from './app.ts';
 import { boardSchema } from './board.ts';
 import { LAYOUT_KINDS, layoutSchema } from './layout.ts';
 import { migrated, PROFILE_VERSION } from './migrate.ts';
-import { alongField, placingSchema } from './placing.ts';
+import { keysSchema } from './keys.ts';
+import { placingSchema } from './placing.ts';
 import { ruleSchema } from './rule.ts';
 import { MODES, NEW_WINDOWS, whichMonitorField } from './window.ts';
 
@@ -30,8 +31,6 @@ export const WORKSPACES_ARE = ['per-monitor', 'joined'] as const;
 export const EMPTY_WORKSPACES = ['kept', 'dropped'] as const;
 export const HUES = ['vermilion', 'petrol', 'ochre', 'slate'] as const;
 export type Hue = (typeof HUES)[number];
-export const MODIFIERS = ['Ctrl', 'Alt', 'Shift', 'Meta'] as const;
-export type Modifier = (typeof MODIFIERS)[number];
 
 /** What a direction does past the last monitor: nothing, or it comes in again on the other side. */
 export const PAST_LAST_MONITOR = ['stop', 'wrap'] as const;
@@ -149,24 +148,6 @@ const floatingSchema = fields({
   remember: flagField.default(true),
 });
 
-const keysSchema = fields({
-  main: oneOf(MODIFIERS).default('Meta'),
-  /** The modifier that stands in for the main one where the browser or system keeps that for itself. */
-  standIn: oneOf(MODIFIERS).default('Alt'),
-  /** The key, by UI Events `code`, that takes the keyboard back from the sheet. */
-  handBack: idField.default('F9'),
-  /** Places of one's own, each on a key by UI Events `code` with its modifiers. */
-  places: listOf(
-    fields({
-      modifiers: listOf(oneOf(MODIFIERS), 'modifiers', MODIFIERS.length),
-      code: idField,
-      x: alongField.default('full'),
-      y: alongField.default('full'),
-    }),
-    'places on keys',
-  ).default([]),
-});
-
 const lookSchema = fields({
   focusFrame: fields({
     on: flagField.default(true),
@@ -225,4 +206,5 @@ export type Edges4 = Monitor['reserved'];
 export type Look = Profile['look'];
 
 export type { App, AppWindow, Start } from './app.ts';
+export * from './keys.ts';
 export * from './window.ts';

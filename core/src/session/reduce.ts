@@ -1,6 +1,8 @@
 import { deskInForce } from '../desk/desk.ts';
 import type { Rect } from '../geometry/rect.ts';
 import type { Profile } from '../profile/schema.ts';
+import { commandText } from '../profile/command.ts';
+import { withUse } from './uses.ts';
 import { keyHeld, previewTaken, settled, stepped, type Command } from './commands/index.ts';
 import { setMode, withoutChoice } from './commands/desks.ts';
 import { ruledAgain } from './again.ts';
@@ -27,9 +29,10 @@ import {
 
 /** What can happen to a running desk. */
 export type SessionEvent =
-  | { type: 'command'; command: Command }
+  /** `by` are the keys it was given by, where their use is counted. */
+  | { type: 'command'; command: Command; by?: string }
   /** The key of a command is pressed and not let go yet. */
-  | { type: 'key-held'; command: Command }
+  | { type: 'key-held'; command: Command; by?: string }
   | { type: 'window-opened'; window: WindowInput }
   | { type: 'window-closed'; id: string }
   | { type: 'window-focused'; id: string }
@@ -72,9 +75,9 @@ function happened(session: Session, event: SessionEvent, profile: Profile): Outc
   const situation: Situation = { session, profile, desk: deskInForce(profile, session) };
   switch (event.type) {
     case 'command':
-      return stepped(situation, event.command);
+      return used(situation, event, stepped(situation, event.command));
     case 'key-held':
-      return keyHeld(situation, event.command);
+      return used(situation, event, keyHeld(situation, event.command));
     case 'window-opened':
       return windowOpened(situation, event.window);
     case 'window-closed':
@@ -96,6 +99,16 @@ function happened(session: Session, event: SessionEvent, profile: Profile): Outc
     case 'profile-edited':
       return profileEdited(situation, event.before);
   }
+}
+
+/** Keys that did something are counted. */
+function used(
+  { session }: Situation,
+  { by, command }: { by?: string; command: Command },
+  outcome: Outcome,
+): Outcome {
+  if (by === undefined || outcome.session === session) return outcome;
+  return { ...outcome, session: withUse(outcome.session, by, commandText(command)) };
 }
 
 const DROPPED = { decided: 'nothing changed', because: 'the choice is dropped' };

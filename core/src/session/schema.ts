@@ -286,6 +286,12 @@ const wholeSchema = fields({
     .exactOptional(),
   /** How many windows of each app were ever opened. */
   opened: z.record(idField, z.int().min(0), { error: 'counts by app' }).default({}),
+  /** How often keys did something. */
+  uses: listOf(
+    fields({ keys: textField, command: textField, times: z.int().min(0) }),
+    'uses of keys',
+    MOST,
+  ).exactOptional(),
   past: listOf(stepSchema, 'steps').default([]),
   future: listOf(stepSchema, 'steps').default([]),
 }).superRefine((session, context) => {

@@ -2,7 +2,7 @@ import { freeId } from '../desk/edit.ts';
 import type { CornerGrid } from '../placing/block.ts';
 import type { Board } from '../profile/board.ts';
 import type { Along } from '../profile/placing.ts';
-import type { Modifier, Profile } from '../profile/schema.ts';
+import type { Profile } from '../profile/schema.ts';
 import { freeZoneName } from './edit.ts';
 
 const GRID_NAME = 'Lettered grid';
@@ -48,20 +48,4 @@ export function withBlockAsZone(
     ? profile.boards.map((each) => (each === there ? next : each))
     : [...profile.boards, next];
   return { profile: { ...profile, boards }, board: next.id, zone };
-}
-
-/** The profile with a place on a key of its own; what that key was for before it gives way. */
-export function withPlaceOnKey(
-  profile: Profile,
-  chord: { modifiers: readonly Modifier[]; code: string },
-  { x, y }: { x: Along; y: Along },
-): Profile {
-  const isSame = (other: { modifiers: readonly Modifier[]; code: string }) =>
-    other.code === chord.code &&
-    [...other.modifiers].sort().join() === [...chord.modifiers].sort().join();
-  const places = [
-    ...profile.keys.places.filter((other) => !isSame(other)),
-    { modifiers: [...chord.modifiers], code: chord.code, x, y },
-  ];
-  return { ...profile, keys: { ...profile.keys, places } };
 }

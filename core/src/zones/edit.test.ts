@@ -3,10 +3,11 @@ import { describe, expect, it } from 'vitest';
 import { DIRECTIONS } from '../geometry/direction.ts';
 import { boardSchema, type Board } from '../profile/board.ts';
 import { profileSchema } from '../profile/schema.ts';
-import { bindingFor, starterKeys } from '../keys/starter.ts';
+import { withBinding } from '../keys/edit.ts';
+import { keyMap } from '../keys/map.ts';
 import { anyBoard } from '../testing/boards.ts';
 import { OFFICE, testDesk, windows } from '../testing/desk.ts';
-import { withBlockAsZone, withPlaceOnKey } from './block-zone.ts';
+import { withBlockAsZone } from './block-zone.ts';
 import { zoneRects } from './board.ts';
 import {
   withLineMoved,
@@ -183,10 +184,13 @@ describe('a block of the lettered grid', () => {
   });
 
   it('on a key is placed by it, before what the starter puts there', () => {
-    const chord = { modifiers: ['Meta', 'Shift'] as const, code: 'KeyX' };
-    const twice = withPlaceOnKey(withPlaceOnKey(desk.profile, chord, block), chord, block);
-    expect(twice.keys.places).toHaveLength(1);
-    const found = bindingFor(starterKeys(twice), chord, twice.keys);
+    const { x, y } = block;
+    const bound = withBinding(desk.profile, {
+      keys: 'Main+Shift+KeyX',
+      command: { command: 'place-at', x, y },
+    });
+    expect(profileSchema.parse(bound)).toEqual(bound);
+    const found = keyMap(bound).find(({ sign }) => sign === 'Shift+Meta+KeyX');
     expect(found?.command).toEqual({ command: 'place-at', ...block });
   });
 });

@@ -1,14 +1,14 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import {
-  chordCaps,
   deskInForce,
   MODES,
   monitorName,
-  starterKeys,
   type Command,
   type Mode,
   type Profile,
   type Session,
+  keyMap,
+  keysCaps,
 } from '@sorn/core';
 import { useMemo, type ReactNode } from 'react';
 import { useBench, useBenchStore } from '../data/bench-context.ts';
@@ -84,14 +84,14 @@ function Lists({ onClose }: { onClose: () => void }) {
   const { goTo, setMode } = useDeskChange();
   const desk = deskInForce(profile, session);
   const plugged = pluggedIn(profile, session);
-  const bindings = useMemo(() => starterKeys(profile), [profile]);
+  const bindings = keyMap(profile);
   /** The key that goes there while the sheet has the keyboard. */
   const callOf = (i: number) => {
     const { id } = profile.desks[i]!;
     const binding = bindings.find(
-      ({ command }) => command.command === 'use-desk' && command.desk === id,
+      ({ command }) => command?.command === 'use-desk' && command.desk === id,
     );
-    return binding ? ` · ${chordCaps(binding.chord).join(' ')} in Rehearse` : '';
+    return binding ? ` · ${keysCaps(binding.keys, profile.keys.main).join(' ')} in Rehearse` : '';
   };
   const lines = {
     cables: profile.monitors.map(({ id, name = id }, i) => ({

@@ -1,8 +1,9 @@
 import { Box, chakra } from '@chakra-ui/react';
 import {
-  chordCaps,
   commandText,
   HELD_COMMANDS,
+  keyMap,
+  keysCaps,
   knownWindows,
   LAYOUT_KINDS,
   LAYOUTS,
@@ -10,7 +11,6 @@ import {
   MODES,
   nearness,
   PLAIN_COMMANDS,
-  starterKeys,
   textOf,
   whenWords,
   type Command,
@@ -117,14 +117,14 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
   const board = focused.zoned?.board ?? focused.boards.fitting[0];
   const lineups = useBench((bench) => bench.session.lineups) ?? NO_LINEUPS;
   return useMemo(() => {
-    const bindings = starterKeys(profile);
+    const bindings = keyMap(profile);
     const command = (group: string, wanted: Command, text = commandText(wanted)): Found => {
       const same = JSON.stringify(wanted);
       const binding = bindings.find((candidate) => JSON.stringify(candidate.command) === same);
       return {
         group,
         text,
-        ...(binding && { caps: chordCaps(binding.chord) }),
+        ...(binding && { caps: keysCaps(binding.keys, profile.keys.main) }),
         run: () => store.getState().run(wanted, [], commandText(wanted)),
       };
     };

@@ -62,8 +62,8 @@ export interface Bench {
   lookAt: (moment: number) => void;
   /** Goes on from the moment that is looked at. What happened after it stays in the time line. */
   goOnFromHere: () => void;
-  /** Writes a line into the log without anything happening. */
-  note: (caps: readonly string[], text: string, because: string) => void;
+  /** Writes a line into the log without anything happening on the desk. */
+  note: (caps: readonly string[], text: string, because: string, decided?: string) => void;
   /** Writes a line into the log about something done to the profile by keys of the sheet. */
   done: (caps: readonly string[], text: string, decided: string) => void;
   /** Changes the profile. Edits with the same `merge` word, close after each other, are one step of undo. */
@@ -226,15 +226,17 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
         const { looking, moments } = get();
         if (looking === null) return;
         const from = moments[looking]!;
+        const { uses } = present();
         const decided = `the desk as it was after ${from.text}`;
         set({
           ...logged([], 'go on from here', [{ decided, because: 'chosen on the time line' }]),
-          ...taken({ ...from.session }, `back to ${from.text}`),
+          // What was used stays used.
+          ...taken({ ...from.session, ...(uses && { uses }) }, `back to ${from.text}`),
         });
       },
-      note(caps, text, because) {
+      note(caps, text, because, decided = 'nothing to do') {
         set({
-          ...logged(caps, text, [{ decided: 'nothing to do', because }]),
+          ...logged(caps, text, [{ decided, because }]),
           effort: withEffort(get().effort, caps.length, null, false),
         });
       },

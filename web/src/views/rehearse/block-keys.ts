@@ -1,13 +1,13 @@
 import {
+  bindingText,
   blockOf,
-  chordCaps,
-  commandText,
-  bindingFor,
-  starterKeys,
+  boundAt,
+  keysCaps,
+  triggerOf,
+  withBinding,
   withBlockAsZone,
-  withPlaceOnKey,
+  withStandIn,
   type Block,
-  type Chord,
 } from '@sorn/core';
 import { create } from 'zustand';
 import type { Bench } from '../../data/bench.ts';
@@ -37,8 +37,8 @@ export const useBlockKey = create<BlockKey>((set) => ({
  */
 export function takeBlockKey(
   bench: Bench,
-  event: KeyboardEvent,
-  chord: Chord,
+  code: string,
+  keys: string,
   caps: readonly string[],
 ): boolean {
   const { session, profile } = bench;
@@ -48,16 +48,15 @@ export function takeBlockKey(
     return false;
   }
   if (waiting.asks) {
-    putOnKey(bench, waiting.asks, chord, caps, event.code === 'Escape');
+    putOnKey(bench, waiting.asks, keys, caps, code === 'Escape');
     return true;
   }
-  const isBare = chord.modifiers.length === 0;
-  if (!isBare || (event.code !== 'Equal' && event.code !== 'Period')) return false;
+  if (keys !== 'Equal' && keys !== 'Period') return false;
   const grid = profile.placing.cornerPick;
   const block = blockOf(grid, session.picking.typed);
   if (!block) {
     bench.note(caps, 'no block', 'type a letter or a digit of the grid first');
-  } else if (event.code === 'Period') {
+  } else if (keys === 'Period') {
     waiting.ask(block);
   } else {
     const saved = withBlockAsZone(profile, grid, block);
@@ -70,7 +69,7 @@ export function takeBlockKey(
 function putOnKey(
   bench: Bench,
   block: Block,
-  chord: Chord,
+  pressed: string,
   caps: readonly string[],
   isDropped: boolean,
 ) {
@@ -80,21 +79,20 @@ function putOnKey(
     return;
   }
   const { profile } = bench;
-  const name = chordCaps(chord).join(' ');
-  if (!chord.modifiers.some((modifier) => modifier !== 'Shift')) {
-    say(`${name} types something: press it with ${profile.keys.main}`);
+  const { main } = profile.keys;
+  const keys = withStandIn(pressed, profile);
+  const name = keysCaps(keys, main).join(' ');
+  if (triggerOf(keys).steps[0]!.modifiers.every((modifier) => modifier === 'Shift')) {
+    say(`${caps.join(' ')} types something: press it with ${main}`);
     return;
   }
-  const { main, standIn } = profile.keys;
-  const modifiers = chord.modifiers.includes(main)
-    ? chord.modifiers
-    : chord.modifiers.map((each) => (each === standIn ? main : each));
-  const taken = bindingFor(starterKeys(profile), chord, profile.keys);
+  const taken = boundAt(profile, keys);
   if (taken) {
-    say(`${name} does ${commandText(taken.command)} already: press another`);
+    say(`${caps.join(' ')} does ${bindingText(taken)} already: press another`);
     return;
   }
-  bench.edit((now) => withPlaceOnKey(now, { modifiers, code: chord.code }, block));
+  const { x, y } = block;
+  bench.edit((now) => withBinding(now, { keys, command: { command: 'place-at', x, y } }));
   bench.done(caps, 'put the block on a key', name);
   end();
 }

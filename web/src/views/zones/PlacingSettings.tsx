@@ -1,11 +1,13 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import {
   alongText,
-  chordCaps,
+  keyMap,
+  keysCaps,
   MOST_DIGITS,
   MOST_LETTERS,
   read,
   placingSchema,
+  withoutBinding,
   type PlacingSettings as Settings,
 } from '@sorn/core';
 import { Figure } from '../../app/Figure.tsx';
@@ -19,7 +21,14 @@ import { useBench, useBenchStore } from '../../data/bench-context.ts';
 /** Ladders and what else decides how windows are placed by key. */
 export function PlacingSettings() {
   const placing = useBench((bench) => bench.profile.placing);
-  const places = useBench((bench) => bench.profile.keys.places);
+  const profile = useBench((bench) => bench.profile);
+  const places = keyMap(profile).flatMap((binding) => {
+    const { from, command, keys } = binding;
+    if (from !== 'own' || command?.command !== 'place-at') return [];
+    const { x = 'full', y = 'full' } = command;
+    const says = [alongText(x, 'x'), alongText(y, 'y')].join(', ');
+    return [{ binding, caps: keysCaps(keys, profile.keys.main), says }];
+  });
   const store = useBenchStore();
   const set = (patch: Partial<Settings>, merge = '') =>
     store
@@ -103,25 +112,22 @@ export function PlacingSettings() {
           value={cornerPick.stays}
           onChange={(stays) => set({ cornerPick: { ...cornerPick, stays } })}
         />
-        {places.map((place, i) => (
+        {places.map((place) => (
           <Flex
-            key={chordCaps(place).join(' ')}
+            key={place.binding.sign}
             align="center"
             gap="8px"
             minH="26px"
-            data-place-key={i}
+            data-place-key={place.binding.at}
           >
-            <KeyCaps caps={chordCaps(place)} />
+            <KeyCaps caps={place.caps} />
             <chakra.span fontSize="12px" color="slate" flex="1" truncate>
-              {[alongText(place.x, 'x'), alongText(place.y, 'y')].join(', ')}
+              {place.says}
             </chakra.span>
             <TextButton
-              label={`Take the place off ${chordCaps(place).join(' ')}`}
+              label={`Take the place off ${place.caps.join(' ')}`}
               onClick={() =>
-                store.getState().edit((profile) => ({
-                  ...profile,
-                  keys: { ...profile.keys, places: profile.keys.places.filter((_, j) => j !== i) },
-                }))
+                store.getState().edit((profile) => withoutBinding(profile, place.binding))
               }
             >
               take off

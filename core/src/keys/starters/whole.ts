@@ -1,9 +1,9 @@
-import { DIRECTIONS, type Direction } from '../geometry/direction.ts';
-import type { Modifier, Profile } from '../profile/schema.ts';
-import type { Command, PlainCommandId } from '../session/commands/index.ts';
-import type { Session } from '../session/session.ts';
-import { chordText, type Binding, type Chord } from './chord.ts';
-import { PICKING_KEYS, PLACING_STARTER } from './placing-keys.ts';
+import { DIRECTIONS, type Direction } from '../../geometry/direction.ts';
+import type { Command, PlainCommandId } from '../../profile/command.ts';
+import type { Profile } from '../../profile/schema.ts';
+import { inOrder, type Modifier } from '../modifiers.ts';
+import { PLACING_STARTER } from './placing-keys.ts';
+import { withMain, type StarterBinding } from './binding.ts';
 
 const ARROWS: Record<Direction, string> = {
   left: 'ArrowLeft',
@@ -79,25 +79,19 @@ const MONITORS_ROUND = [
 const MOST_DESK_KEYS = 8;
 
 /**
- * The key map a profile begins with: directions on the arrows, the rest of the shaping around them,
+ * The whole map: directions on the arrows, the rest of the shaping around them,
  * workspaces by their letter or digit (with Ctrl the window is put there, with Shift too it is followed),
  * apps by their letter with Shift, another window of one with Alt. With Alt, directions and the
  * keys that go round workspaces mean monitors (with Shift the window is put there, with Ctrl the workspace),
- * and desks are on F1 and on. What is named by the person, and places put on keys, come
- * before what the starter puts on a letter; within a kind a key stays with what took it first.
+ * and desks are on F1 and on. What is named by the person comes before what the starter puts on a letter;
+ * within a kind a key stays with what took it first.
  */
-export function starterKeys(profile: Profile): Binding[] {
-  const { main, places } = profile.keys;
-  const bindings = new Map<string, Binding>();
+export function wholeStarter(profile: Profile): StarterBinding[] {
+  const bindings = new Map<string, StarterBinding>();
   const bind = (code: string, more: readonly Modifier[], command: Command) => {
-    const chord: Chord = { modifiers: [...new Set([main, ...more])], code };
-    const text = chordText(chord);
-    if (!bindings.has(text)) bindings.set(text, { chord, command });
+    const binding = withMain(code, inOrder(more), command);
+    if (!bindings.has(binding.keys)) bindings.set(binding.keys, binding);
   };
-  for (const { modifiers, code, x, y } of places) {
-    const chord: Chord = { modifiers, code };
-    bindings.set(chordText(chord), { chord, command: { command: 'place-at', x, y } });
-  }
   const workspace = (code: string, which: string) => {
     bind(code, [], { command: 'go-workspace', which });
     bind(code, ['Ctrl'], { command: 'put-on-workspace', which });
@@ -138,52 +132,8 @@ export function starterKeys(profile: Profile): Binding[] {
   return [...bindings.values()];
 }
 
-const BARE: readonly Modifier[] = [];
-
-/** The key layer of shaping a window: what its bare keys do while it lasts. */
-export const SHAPING_KEYS: readonly Binding[] = [
-  ...DIRECTIONS.flatMap((direction): Binding[] => [
-    {
-      chord: { modifiers: BARE, code: ARROWS[direction] },
-      command: { command: 'shape-step', direction },
-    },
-    {
-      chord: { modifiers: ['Shift'], code: ARROWS[direction] },
-      command: { command: 'shape-step', direction, inward: true },
-    },
-  ]),
-  { chord: { modifiers: BARE, code: 'KeyM' }, command: { command: 'shape-as', by: 'move' } },
-  { chord: { modifiers: BARE, code: 'KeyG' }, command: { command: 'shape-as', by: 'grow' } },
-  { chord: { modifiers: BARE, code: 'KeyW' }, command: { command: 'shape-as', by: 'exchange' } },
-  { chord: { modifiers: BARE, code: 'Backspace' }, command: { command: 'shape-back' } },
-  { chord: { modifiers: BARE, code: 'Enter' }, command: { command: 'shape' } },
-  { chord: { modifiers: BARE, code: 'Escape' }, command: { command: 'shape-drop' } },
-];
-
-/** The bindings that count now: those of the key layer that is entered, then the base layer's. */
-export function bindingsNow(base: readonly Binding[], session: Session): readonly Binding[] {
-  if (session.shaping) return [...SHAPING_KEYS, ...base];
-  return session.picking ? [...PICKING_KEYS[session.picking.by], ...base] : base;
-}
-
 /** The key of a workspace that is called by one letter or digit. */
 function codeOf(workspace: string): string | null {
   if (/^[A-Za-z]$/.test(workspace)) return `Key${workspace.toUpperCase()}`;
   return /^\d$/.test(workspace) ? `Digit${workspace}` : null;
-}
-
-/**
- * What a chord does: the binding for it, or for it with the main modifier in the place of its stand-in.
- */
-export function bindingFor(
-  bindings: readonly Binding[],
-  chord: Chord,
-  { main, standIn }: Profile['keys'],
-): Binding | null {
-  const find = (text: string) =>
-    bindings.find((binding) => chordText(binding.chord) === text) ?? null;
-  const exact = find(chordText(chord));
-  if (exact || chord.modifiers.includes(main) || !chord.modifiers.includes(standIn)) return exact;
-  const modifiers = chord.modifiers.map((modifier) => (modifier === standIn ? main : modifier));
-  return find(chordText({ ...chord, modifiers }));
 }

@@ -1,8 +1,6 @@
-import { DIRECTIONS, type Direction } from '../geometry/direction.ts';
-import type { Modifier } from '../profile/schema.ts';
-import type { Command } from '../session/commands/index.ts';
-import type { Picking } from '../session/schema.ts';
-import type { Binding } from './chord.ts';
+import { DIRECTIONS, type Direction } from '../../geometry/direction.ts';
+import type { Command } from '../../profile/command.ts';
+import type { Modifier } from '../modifiers.ts';
 
 /** A key with what is held beside the main modifier, and what it does. */
 export type KeyFor = readonly [code: string, more: readonly Modifier[], command: Command];
@@ -70,33 +68,3 @@ export const PLACING_STARTER: readonly KeyFor[] = [
   ['Backquote', CTRL, { command: 'recall-lineup', which: 'last' }],
   ['Period', CTRL_SHIFT, { command: 'forget-lineup' }],
 ];
-
-const bare = (code: string, command: Command): Binding => ({
-  chord: { modifiers: [], code },
-  command,
-});
-const LETTERS = [...'abcdefghijklmnopqrstuvwxyz'];
-const DIGITS = [...'0123456789'];
-const letters = LETTERS.map((key) =>
-  bare(`Key${key.toUpperCase()}`, { command: 'pick', keys: key }),
-);
-const digits = DIGITS.flatMap((key) => [
-  bare(`Digit${key}`, { command: 'pick', keys: key }),
-  bare(`Numpad${key}`, { command: 'pick', keys: key }),
-]);
-const back = bare('Backspace', { command: 'pick-back' });
-const end = bare('Escape', { command: 'pick-drop' });
-
-/** The key layer of a choice that is made by typing: what its bare keys do while it lasts. */
-export const PICKING_KEYS: Record<Picking['by'], readonly Binding[]> = {
-  offer: [...digits, back, end, bare('Space', { command: 'pick-next' })],
-  board: [...letters, ...digits, back, end, bare('Enter', { command: 'pick-take' })],
-  corner: [
-    ...letters,
-    ...digits,
-    back,
-    end,
-    bare('Enter', { command: 'pick-take' }),
-    bare('Space', { command: 'corner-stays' }),
-  ],
-};

@@ -1,0 +1,35 @@
+import type { InputDevice } from '../profile/keys.ts';
+import type { Profile } from '../profile/schema.ts';
+import { BOARDS, type KeyBoard } from './boards.ts';
+import { isModifierCode } from './modifiers.ts';
+import { POINTING_BUTTONS } from './starters/few.ts';
+
+/** The code of every input of a device: the keys of its board, its buttons, and what else it declares. */
+export function inputsOf({ board, buttons = 0, codes = [] }: InputDevice): string[] {
+  const keys = board ? BOARDS[board].keys.map(({ code }) => code) : [];
+  const all = Array.from({ length: buttons }, (_, i) => `Button${i + 1}`);
+  return [...new Set([...keys, ...all, ...codes])];
+}
+
+/** The inputs that can have bindings: no modifiers, and no buttons that point, press and open menus. */
+export function freeInputsOf(device: InputDevice): string[] {
+  const pointing = Array.from({ length: POINTING_BUTTONS }, (_, i) => `Button${i + 1}`);
+  return inputsOf(device).filter((code) => !isModifierCode(code) && !pointing.includes(code));
+}
+
+/** True for a device that text can be typed on. */
+export function hasLetters(device: InputDevice): boolean {
+  const inputs = new Set(inputsOf(device));
+  return [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].every((letter) => inputs.has(`Key${letter}`));
+}
+
+/** What a device is called. */
+export function deviceName({ name, id }: InputDevice): string {
+  return name ?? id;
+}
+
+/** The board that stands for the profile's keys: that of its first keyboard. */
+export function boardOf({ keys }: Profile): KeyBoard {
+  const form = keys.devices.find(({ board }) => board !== undefined)?.board;
+  return BOARDS[form ?? 'ansi-100'];
+}

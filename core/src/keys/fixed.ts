@@ -1,0 +1,62 @@
+import { DIRECTIONS } from '../geometry/direction.ts';
+import type { Picking } from '../session/schema.ts';
+import type { Session } from '../session/session.ts';
+import { bareKey as bare, type StarterBinding } from './starters/binding.ts';
+
+/** The layers of keys that come with something under way on the desk, and go with it. */
+export const FIXED_LAYERS = ['shaping', 'offer', 'board', 'corner'] as const;
+export type FixedLayer = (typeof FIXED_LAYERS)[number];
+
+const LETTERS = [...'abcdefghijklmnopqrstuvwxyz'];
+const DIGITS = [...'0123456789'];
+const letters = LETTERS.map((key) =>
+  bare(`Key${key.toUpperCase()}`, { command: 'pick', keys: key }),
+);
+const digits = DIGITS.flatMap((key) => [
+  bare(`Digit${key}`, { command: 'pick', keys: key }),
+  bare(`Numpad${key}`, { command: 'pick', keys: key }),
+]);
+const back = bare('Backspace', { command: 'pick-back' });
+const end = bare('Escape', { command: 'pick-drop' });
+
+/** A choice that is made by typing: what its bare keys do while it lasts. */
+const PICKING_KEYS: Record<Picking['by'], readonly StarterBinding[]> = {
+  offer: [...digits, back, end, bare('Space', { command: 'pick-next' })],
+  board: [...letters, ...digits, back, end, bare('Enter', { command: 'pick-take' })],
+  corner: [
+    ...letters,
+    ...digits,
+    back,
+    end,
+    bare('Enter', { command: 'pick-take' }),
+    bare('Space', { command: 'corner-stays' }),
+  ],
+};
+
+/** Shaping a window: what its bare keys do while it lasts. */
+const SHAPING_KEYS: readonly StarterBinding[] = [
+  ...DIRECTIONS.flatMap((direction): StarterBinding[] => {
+    const arrow = `Arrow${direction[0]!.toUpperCase()}${direction.slice(1)}`;
+    return [
+      bare(arrow, { command: 'shape-step', direction }),
+      bare(`Shift+${arrow}`, { command: 'shape-step', direction, inward: true }),
+    ];
+  }),
+  bare('KeyM', { command: 'shape-as', by: 'move' }),
+  bare('KeyG', { command: 'shape-as', by: 'grow' }),
+  bare('KeyW', { command: 'shape-as', by: 'exchange' }),
+  bare('Backspace', { command: 'shape-back' }),
+  bare('Enter', { command: 'shape' }),
+  bare('Escape', { command: 'shape-drop' }),
+];
+
+/** What the keys of each of these layers do. */
+export const FIXED_KEYS: Record<FixedLayer, readonly StarterBinding[]> = {
+  shaping: SHAPING_KEYS,
+  ...PICKING_KEYS,
+};
+
+/** The layer of what is under way on the desk; null where nothing is. */
+export function fixedLayerOf(session: Pick<Session, 'shaping' | 'picking'>): FixedLayer | null {
+  return session.shaping ? 'shaping' : (session.picking?.by ?? null);
+}

@@ -1,0 +1,66 @@
+import { MODIFIERS, type Modifier } from './modifiers.ts';
+import type { KeyBinding } from './map.ts';
+import { stepText, type Step } from './trigger.ts';
+import type { KeyTable } from './table.ts';
+
+interface Pressed {
+  code: string;
+  key?: string;
+}
+
+/**
+ * The bindings that a press sets off or goes on with, those limited to the app in focus before the others: of
+ * a layer by its name, or among bindings that a sequence has begun of.
+ *
+ * @param done how many presses of them are done already
+ */
+export function find(
+  table: KeyTable,
+  among: string | readonly KeyBinding[],
+  done: number,
+  pressed: Pressed,
+  modifiers: readonly Modifier[],
+  app: string | null,
+): readonly KeyBinding[] {
+  for (const held of meanings(table, modifiers)) {
+    for (const step of stepsOf(pressed, held)) {
+      const sign = stepText(step);
+      const all =
+        typeof among === 'string'
+          ? (table.layers.get(among)?.presses.get(sign) ?? [])
+          : among.filter(({ trigger }) => {
+              const next = trigger.steps[done];
+              return next !== undefined && stepText(next) === sign;
+            });
+      const here = all.filter((binding) => binding.app === null || binding.app === app);
+      if (here.length > 0) return [...here].sort(byApp);
+    }
+  }
+  return [];
+}
+
+const byApp = (a: KeyBinding, b: KeyBinding) => Number(a.app === null) - Number(b.app === null);
+
+/** The modifiers as they are, and with the main one in the place of the modifier that stands in for it. */
+function meanings(
+  { main, standIn }: KeyTable,
+  modifiers: readonly Modifier[],
+): (readonly Modifier[])[] {
+  const stands = MODIFIERS.find((modifier) => modifier === standIn);
+  if (!stands || modifiers.includes(main) || !modifiers.includes(stands)) return [modifiers];
+  const meant = modifiers.map((modifier) => (modifier === stands ? main : modifier));
+  return [modifiers, MODIFIERS.filter((modifier) => meant.includes(modifier))];
+}
+
+/** A press by the place of its key, then by what it types: Shift may be what made it type that. */
+function stepsOf({ code, key }: Pressed, modifiers: readonly Modifier[]): Step[] {
+  const steps: Step[] = [{ modifiers, code }];
+  if (key === undefined) return steps;
+  steps.push({ modifiers, types: key });
+  if (modifiers.includes('Shift')) {
+    const others = modifiers.filter((modifier) => modifier !== 'Shift');
+    steps.push({ modifiers: others, types: key });
+    steps.push({ modifiers, types: key.toLowerCase() });
+  }
+  return steps;
+}

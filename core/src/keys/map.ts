@@ -1,0 +1,140 @@
+import { BASE, type KeyCommand } from '../profile/keys.ts';
+import type { Profile } from '../profile/schema.ts';
+import { FIXED_KEYS, FIXED_LAYERS } from './fixed.ts';
+import { inOrder, MAIN, MODIFIERS, type Modifier } from './modifiers.ts';
+import { STARTER_MAPS } from './starters/index.ts';
+import { stepText, triggerOf, triggerText, type Step, type Trigger } from './trigger.ts';
+
+/** A binding of the whole map: one of the person's own, of the starter, or of what is under way on the desk. */
+export interface KeyBinding {
+  /** Its trigger as the profile writes it. */
+  keys: string;
+  /** The same with the main modifier and bundles as what they stand for. */
+  trigger: Trigger;
+  /** One text for the same presses, however they are written. */
+  sign: string;
+  command?: KeyCommand;
+  release?: KeyCommand;
+  layer: string;
+  app: string | null;
+  from: 'own' | 'starter' | 'fixed';
+  /** Where it stands in the list of the person's own; −1 where it does not. */
+  at: number;
+  pinned: boolean;
+}
+
+const maps = new WeakMap<Profile, readonly KeyBinding[]>();
+
+/**
+ * Every binding that holds in a profile, those that come first at a press first: the person's own, then the
+ * starter's without the keys that are left out.
+ */
+export function keyMap(profile: Profile): readonly KeyBinding[] {
+  const known = maps.get(profile) ?? mapOf(profile);
+  maps.set(profile, known);
+  return known;
+}
+
+function mapOf(profile: Profile): KeyBinding[] {
+  const { keys } = profile;
+  const expand = expander(profile.keys);
+  const own = keys.bindings.map((binding, at): KeyBinding => {
+    const { command, release, in: layer = BASE, app = null, pinned = false } = binding;
+    return {
+      ...expand(binding.keys),
+      ...(command && { command }),
+      ...(release && { release }),
+      layer,
+      app,
+      from: 'own',
+      at,
+      pinned,
+    };
+  });
+  const mine = new Set(own.map((binding) => meaning(binding)));
+  const starter = starterBindings(profile).filter((binding) => !mine.has(meaning(binding)));
+  return [...own, ...starter];
+}
+
+/** What the profile's starter binds, without the keys that are left out. */
+function starterBindings(profile: Profile): KeyBinding[] {
+  const { from, without, main } = profile.keys;
+  const expand = expander(profile.keys);
+  const left = new Set(without.map((keys) => triggerText(triggerOf(keys))));
+  return STARTER_MAPS[from]
+    .bindings(profile)
+    .filter(({ keys }) => !left.has(keys))
+    .map(({ keys, command, release }) => ({
+      ...expand(beside(keys, main)),
+      command,
+      ...(release && { release }),
+      layer: BASE,
+      app: null,
+      from: 'starter',
+      at: -1,
+      pinned: false,
+    }));
+}
+
+/**
+ * A trigger as starters write it, beside another main modifier than Meta: what it has of that modifier
+ * itself becomes Meta, so that no two triggers become one.
+ */
+export function beside(keys: string, main: Modifier): string {
+  return withSwapped(keys, main, 'Meta');
+}
+
+/** A trigger with one modifier in the place of another, where it is named itself. */
+export function withSwapped(keys: string, former: Modifier, next: Modifier): string {
+  if (former === next || !keys.includes(former)) return keys;
+  const { how, steps } = triggerOf(keys);
+  const swapped = steps.map((step) => ({
+    ...step,
+    modifiers: step.modifiers.map((name) => (name === former ? next : name)),
+  }));
+  return triggerText({ how, steps: swapped });
+}
+
+type Expand = (keys: string) => Pick<KeyBinding, 'keys' | 'trigger' | 'sign'>;
+
+/** Puts what they stand for in the place of the main modifier and of bundles. */
+export function expander({ main, bundles }: Profile['keys']): Expand {
+  const standsFor = (name: string): readonly string[] => {
+    if (name === MAIN) return [main];
+    const bundle = bundles.find(({ id }) => id === name);
+    return bundle ? bundle.modifiers.map((each) => (each === MAIN ? main : each)) : [name];
+  };
+  const expandStep = (step: Step): Step => {
+    const modifiers = step.modifiers.flatMap(standsFor);
+    const known = inOrder(modifiers as Modifier[]);
+    // A name that stands for nothing stays: no press has it.
+    const unknown = modifiers.filter((name) => !MODIFIERS.some((modifier) => modifier === name));
+    return { ...step, modifiers: [...known, ...unknown] };
+  };
+  return (keys) => {
+    const { how, steps } = triggerOf(keys);
+    const trigger: Trigger = { how, steps: steps.map(expandStep) };
+    return { keys, trigger, sign: triggerText(trigger) };
+  };
+}
+
+function meaning({ sign, layer, app, command, release }: KeyBinding): string {
+  return JSON.stringify([sign, layer, app, command, release]);
+}
+
+/** The bindings of the layers that come with something under way on the desk. */
+export const FIXED_BINDINGS: readonly KeyBinding[] = FIXED_LAYERS.flatMap((layer) =>
+  FIXED_KEYS[layer].map(({ keys, command }): KeyBinding => {
+    const trigger = triggerOf(keys);
+    const sign = triggerText(trigger);
+    return { keys, trigger, sign, command, layer, app: null, from: 'fixed', at: -1, pinned: false };
+  }),
+);
+
+/** The text of one press with its modifiers, as bindings are found by. */
+export function pressSign(
+  modifiers: readonly Modifier[],
+  key: { code: string } | { types: string },
+) {
+  return stepText({ modifiers, ...key });
+}

@@ -1,0 +1,212 @@
+import { describe, expect, it } from 'vitest';
+import { does, enter, profileWith, run } from '../testing/keys.ts';
+import { HOME, isHome, nextTime } from './state.ts';
+
+describe('chords', () => {
+  const profile = profileWith([
+    { keys: 'Main+KeyL', command: does('float'), release: does('centre') },
+    { keys: 'Main+types:?', command: does('undo') },
+    { keys: 'types:g', command: does('redo') },
+    { keys: 'KeyP', command: does('pocket'), app: 'notes' },
+    { keys: 'KeyP', command: does('promote') },
+    { keys: 'Button4', command: does('close') },
+  ]);
+
+  it('run on press, again on repeat, and on release', () => {
+    expect(run(profile, '0 +MetaLeft 9 +KeyL 400 ~KeyL 500 -KeyL 520 -MetaLeft').steps).toEqual([
+      'float',
+      'float again',
+      'up, centre (release)',
+    ]);
+  });
+
+  it('are found with the stand-in, and by nothing more or less than their modifiers', () => {
+    expect(run(profile, '0 +AltLeft 9 +KeyL').steps).toEqual(['float']);
+    expect(run(profile, '0 +MetaLeft 5 +ShiftLeft 9 +KeyL').steps).toEqual([
+      'none Shift+Meta+KeyL',
+    ]);
+    expect(run(profile, '0 +KeyL').steps).toEqual(['none KeyL']);
+  });
+
+  it('are found by what the key types, whatever place it has', () => {
+    expect(run(profile, '0 +KeyG').steps).toEqual(['redo']);
+    expect(run(profile, '0 +MetaLeft 3 +KeyG').steps).toEqual(['none Meta+KeyG']);
+  });
+
+  it('limited to an app come first there, and not elsewhere', () => {
+    expect(run(profile, '0 +KeyP', null, 'notes').steps).toEqual(['pocket']);
+    expect(run(profile, '0 +KeyP', null, 'shell').steps).toEqual(['promote']);
+  });
+
+  it('may be a button', () => {
+    expect(run(profile, '0 +Button4 60 -Button4').steps).toEqual(['close', 'up']);
+  });
+
+  it('whose release was lost run anew when the key goes down without having come up', () => {
+    expect(run(profile, '0 +MetaLeft 1 +KeyL 900 +KeyL').steps).toEqual([
+      'float',
+      'up, centre (release), float',
+    ]);
+  });
+
+  it('give way to the layer of what is under way on the desk', () => {
+    const shaping = profileWith([{ keys: 'KeyG', command: does('redo') }]);
+    expect(run(shaping, '0 +KeyG', 'shaping').steps).toEqual(['shape-as']);
+    expect(run(shaping, '0 +KeyG').steps).toEqual(['redo']);
+  });
+});
+
+describe('sequences', () => {
+  const profile = profileWith(
+    [
+      { keys: 'Main+KeyK KeyS', command: does('float') },
+      { keys: 'Main+KeyK Main+KeyD KeyF', command: does('undo') },
+      { keys: 'KeyD', command: does('redo') },
+    ],
+    { sequenceMs: 500 },
+  );
+
+  it('wait for the next press, modifiers not counted, and end with the last', () => {
+    expect(run(profile, '0 +MetaLeft 1 +KeyK 50 -KeyK 60 -MetaLeft 400 +KeyS').steps).toEqual([
+      '…',
+      'float',
+    ]);
+    expect(run(profile, '0 +MetaLeft 1 +KeyK 300 +KeyD 310 -MetaLeft 700 +KeyF').steps).toEqual([
+      '…',
+      'undo',
+    ]);
+  });
+
+  it('are dropped when the time is over, or another key comes, which counts by itself', () => {
+    const late = run(profile, '0 +MetaLeft 1 +KeyK 9 -MetaLeft 501 +KeyS');
+    expect(late.steps).toEqual(['…', '×, none KeyS']);
+    expect(run(profile, '0 +MetaLeft 1 +KeyK 9 -MetaLeft 90 +KeyD').steps).toEqual([
+      '…',
+      '×, redo',
+    ]);
+    const begun = run(profile, '0 +MetaLeft 1 +KeyK').state;
+    expect(nextTime(begun)).toBe(501);
+  });
+
+  it('end with Escape, which does nothing else then', () => {
+    const { steps, state } = run(
+      profile,
+      '0 +MetaLeft 1 +KeyK 5 -KeyK 9 -MetaLeft 90 +Escape 120 -Escape',
+    );
+    expect(steps).toEqual(['…', '×']);
+    expect(state).toEqual(HOME);
+  });
+});
+
+describe('keys of two roles', () => {
+  const profile = profileWith(
+    [
+      { keys: 'tap Space', command: does('float') },
+      { keys: 'hold Space', command: enter('while') },
+      { keys: 'KeyJ', command: does('focus-left'), in: 'while' },
+      { keys: 'KeyJ', command: does('redo') },
+      { keys: 'tap CapsLock', command: does('undo') },
+      { keys: 'Hyper+KeyU', command: does('pocket') },
+      { keys: 'tap MetaLeft', command: does('launch') },
+      { keys: 'Main+KeyQ', command: does('close') },
+    ],
+    {
+      holdMs: 200,
+      bundles: [{ id: 'Hyper', hold: 'CapsLock', modifiers: ['Ctrl', 'Alt', 'Shift', 'Meta'] }],
+    },
+  );
+
+  it('are tapped when they come up in time', () => {
+    expect(run(profile, '0 +Space 199 -Space').steps).toEqual(['float (tap)']);
+    expect(run(profile, '0 +MetaLeft 150 -MetaLeft').steps).toEqual(['launch (tap)']);
+  });
+
+  it('are held when their time is over, and let go of what they held', () => {
+    expect(run(profile, '0 +Space 300 +KeyJ 340 -KeyJ 400 -Space').steps).toEqual([
+      '+while, focus-left',
+      'up',
+      'up, -while',
+    ]);
+  });
+
+  it('are held when another key is pressed and let go while they are down', () => {
+    expect(run(profile, '0 +Space 40 +KeyJ 80 -KeyJ 100 -Space').steps).toEqual([
+      '+while, focus-left, up',
+      'up, -while',
+    ]);
+  });
+
+  it('are tapped before what was pressed meanwhile, when two keys roll over', () => {
+    expect(run(profile, '0 +Space 40 +KeyJ 80 -Space 120 -KeyJ').steps).toEqual([
+      'float (tap), redo',
+      'up',
+    ]);
+  });
+
+  it('stand for a bundle while they are held', () => {
+    expect(run(profile, '0 +CapsLock 30 +KeyU 60 -KeyU 90 -CapsLock').steps).toEqual([
+      'pocket, up',
+    ]);
+    expect(run(profile, '0 +CapsLock 90 -CapsLock').steps).toEqual(['undo (tap)']);
+  });
+
+  it('that are modifiers are held with any other key', () => {
+    expect(run(profile, '0 +MetaLeft 20 +KeyQ 40 -MetaLeft').steps).toEqual(['close']);
+  });
+
+  it('do nothing more on repeat', () => {
+    expect(run(profile, '0 +Space 150 ~Space 180 ~Space 190 -Space').steps).toEqual([
+      'float (tap)',
+    ]);
+  });
+
+  it('with a key as the stand-in keep all modifiers free', () => {
+    const right = profileWith([{ keys: 'Main+Alt+KeyA', command: does('float') }], {
+      standIn: 'AltRight',
+    });
+    expect(run(right, '0 +AltRight 5 +KeyA').steps).toEqual(['none Meta+KeyA']);
+    expect(run(right, '0 +AltRight 5 +AltLeft 9 +KeyA').steps).toEqual(['float']);
+  });
+});
+
+describe('layers', () => {
+  const profile = profileWith([
+    { keys: 'Main+KeyG', command: enter('stay') },
+    { keys: 'Main+KeyO', command: enter('one') },
+    { keys: 'Main+KeyW', command: enter('while') },
+    { keys: 'KeyJ', command: does('focus-left'), in: 'stay' },
+    { keys: 'KeyX', command: { command: 'leave-layer' }, in: 'stay' },
+    { keys: 'KeyJ', command: does('float'), in: 'one' },
+    { keys: 'KeyJ', command: does('undo'), in: 'while' },
+    { keys: 'KeyB', command: does('redo') },
+  ]);
+  const G = '0 +MetaLeft 1 +KeyG 2 -KeyG 3 -MetaLeft';
+  const O = '0 +MetaLeft 1 +KeyO 2 -KeyO 3 -MetaLeft';
+
+  it('stay until they are left, and let other keys through', () => {
+    const { steps, state } = run(profile, `${G} 9 +KeyJ 10 +KeyB 11 +KeyX 12 +KeyJ`);
+    expect(steps).toEqual(['+stay', 'up', 'focus-left', 'redo', '-stay', 'up, none KeyJ']);
+    expect(isHome(state)).toBe(true);
+  });
+
+  it('for once go after one command, or a key that does nothing', () => {
+    expect(run(profile, `${O} 9 +KeyJ`).steps).toEqual(['+one', 'up', 'float, -one']);
+    expect(run(profile, `${O} 9 +KeyV`).steps).toEqual(['+one', 'up', 'none KeyV, -one']);
+  });
+
+  it('that are held go with the key that entered them', () => {
+    expect(run(profile, '0 +MetaLeft 1 +KeyW 3 -MetaLeft 9 +KeyJ 10 -KeyJ 20 -KeyW').steps).toEqual(
+      ['+while', 'undo', 'up', 'up, -while'],
+    );
+  });
+
+  it('are all left by Escape, and when the focus is lost', () => {
+    expect(run(profile, `${G} 4 +MetaLeft 5 +KeyO 6 -MetaLeft 7 +Escape`).steps.slice(2)).toEqual([
+      '+one',
+      'up, -one, -stay',
+    ]);
+    const lost = run(profile, '0 +MetaLeft 1 +KeyW 2 !');
+    expect(lost.steps).toEqual(['+while', 'lost, -while']);
+    expect(lost.state).toEqual(HOME);
+  });
+});

@@ -1,0 +1,328 @@
+import { BASE, type KeyCommand } from '../profile/keys.ts';
+import type { FixedLayer } from './fixed.ts';
+import { find } from './lookup.ts';
+import type { KeyBinding } from './map.ts';
+import { inOrder, modifierOf, type Modifier } from './modifiers.ts';
+import { HOME, isHome, type KeyInput, type KeyOutput, type KeyState, type On } from './state.ts';
+import type { KeyTable } from './table.ts';
+
+/** What keys are looked up in: the map, what is under way on the desk, and the app of the focused window. */
+export interface KeyContext {
+  table: KeyTable;
+  over: FixedLayer | null;
+  app: string | null;
+}
+
+type Down = Extract<KeyInput, { type: 'down' }>;
+
+const WAY_HOME = 'Escape leads home';
+
+/**
+ * Takes one thing that happens at the keys: the state after it, and the commands and changes of layer that
+ * come of it, in their order. Pure; times come with the inputs.
+ *
+ * A layer that lacks a key lets it through to the one below. A chord comes before the sequences that begin
+ * with it. A key of two roles is held once its time is over or another key was pressed and let go while it was
+ * down; let go before, it is tapped, and what was pressed meanwhile comes after that. Escape alone leads home
+ * from every layer and sequence.
+ */
+export function resolveKey(
+  state: KeyState,
+  input: KeyInput,
+  context: KeyContext,
+): { state: KeyState; out: readonly KeyOutput[] } {
+  const keys = new Resolving(state, context);
+  keys.take(input);
+  return { state: keys.state, out: keys.out };
+}
+
+/** One input on its way: what it has come to so far. */
+class Resolving {
+  readonly out: KeyOutput[] = [];
+  state: KeyState;
+  private readonly context: KeyContext;
+
+  constructor(state: KeyState, context: KeyContext) {
+    this.state = state;
+    this.context = context;
+  }
+
+  take(input: KeyInput): void {
+    this.passTime(input.at);
+    if (input.type === 'down') this.down(input);
+    else if (input.type === 'up') this.up(input.code, input.at);
+    else if (input.type === 'blur') this.blur();
+  }
+
+  private passTime(at: number): void {
+    // What waited with a key may wait for its own time then.
+    for (let { waiting } = this.state; waiting && at >= waiting.until; { waiting } = this.state) {
+      this.decide('hold', waiting.until);
+    }
+    const { pending } = this.state;
+    if (pending && at >= pending.until) this.dropSequence('the next key did not come in time');
+  }
+
+  private down(input: Down): void {
+    const { code, repeat = false } = input;
+    if (code === 'Escape' && !repeat && input.modifiers.length === 0 && !isHome(this.state)) {
+      this.escape(input);
+      return;
+    }
+    const { waiting } = this.state;
+    const before = this.state.down.find((key) => key.code === code);
+    if (repeat) {
+      if (waiting) return;
+      const { binding } = before ?? {};
+      if (binding?.command) this.command(binding, binding.command, 'press', true);
+      return;
+    }
+    // Its release was lost.
+    if (before || waiting?.code === code) this.up(code, input.at);
+    if (this.state.waiting) this.wait(input);
+    else this.press(input);
+  }
+
+  /** A key that goes down while a key of two roles waits. */
+  private wait(input: Down): void {
+    const { waiting } = this.state;
+    if (waiting && modifierOf(waiting.code) !== null) this.decide('hold', input.at);
+    const isPlainModifier = modifierOf(input.code) !== null && !this.isDual(input.code);
+    // A modifier does its part by itself, with whatever key comes next.
+    if (!this.state.waiting || isPlainModifier) this.press(input);
+    else
+      this.set({ waiting: { ...this.state.waiting, queue: [...this.state.waiting.queue, input] } });
+  }
+
+  private press(input: Down): void {
+    const { code } = input;
+    const { table } = this.context;
+    const tap = this.dual('taps', code);
+    const hold = this.dual('holds', code);
+    if (tap ?? hold) {
+      const until = input.at + table.holdMs;
+      this.set({ waiting: { code, until, tap, hold, queue: [] } });
+      return;
+    }
+    if (this.asModifier(code)) return;
+    if (modifierOf(code) !== null) this.hold({ code, role: 'modifier' });
+    else this.chord(input);
+  }
+
+  /** Takes a key as what it stands for: a bundle, or the main modifier. False where it is neither. */
+  private asModifier(code: string): boolean {
+    const { table } = this.context;
+    const role = table.bundles.has(code) ? 'bundle' : table.standIn === code ? 'stand-in' : null;
+    if (role) this.hold({ code, role });
+    return role !== null;
+  }
+
+  private chord(input: Down): void {
+    const modifiers = this.heldWith(input);
+    const { table, over, app } = this.context;
+    const { pending } = this.state;
+    if (pending) {
+      const next = find(table, pending.among, pending.done, input, modifiers, app);
+      if (next.length > 0) {
+        this.goOn(next, pending.done + 1, input);
+        return;
+      }
+      this.dropSequence('another key came');
+    }
+    for (const layer of this.layersNow(over)) {
+      const found = find(table, layer, 0, input, modifiers, app);
+      if (found.length === 0) continue;
+      this.goOn(found, 1, input);
+      return;
+    }
+    this.hold({ code: input.code, role: 'unbound' });
+    this.out.push({ type: 'unbound', code: input.code, modifiers });
+    this.leaveOnce('no command is on that key');
+  }
+
+  /** Goes on with what can follow: a command where one is complete, else the next press is waited for. */
+  private goOn(among: readonly KeyBinding[], done: number, input: Down): void {
+    const whole = among.find(({ trigger }) => trigger.steps.length === done);
+    if (!whole) {
+      const until = input.at + this.context.table.sequenceMs;
+      this.set({ pending: { among, done, until } });
+      this.hold({ code: input.code, role: 'unbound' });
+      if (done === 1) this.out.push({ type: 'sequence', is: 'begun', because: among[0]!.keys });
+      return;
+    }
+    this.set({ pending: null });
+    this.hold({ code: input.code, role: 'bound', binding: whole });
+    if (whole.command) this.run(whole, whole.command, 'press', input.code);
+  }
+
+  private run(binding: KeyBinding, command: KeyCommand, on: On, code: string): void {
+    if (command.command === 'enter-layer') {
+      this.enter(command.layer, code);
+    } else if (command.command === 'leave-layer') {
+      const top = this.state.layers.at(-1);
+      if (top) this.leave(1, 'its key was pressed');
+    } else {
+      this.command(binding, command, on, false);
+      this.leaveOnce('one command was given');
+    }
+  }
+
+  private command(binding: KeyBinding, command: KeyCommand, on: On, repeat: boolean): void {
+    if (command.command === 'enter-layer' || command.command === 'leave-layer') return;
+    this.out.push({ type: 'command', command, binding, on, repeat });
+  }
+
+  private enter(layer: string, by: string): void {
+    if (layer === BASE) this.leave(this.state.layers.length, 'the base layer is entered');
+    if (!this.context.table.lasts.has(layer)) return;
+    if (this.state.layers.some((entered) => entered.layer === layer)) return;
+    this.set({ layers: [...this.state.layers, { layer, by }] });
+    this.out.push({ type: 'layer', layer, is: 'entered', because: 'its key was pressed' });
+  }
+
+  /** Leaves so many of the layers entered last. */
+  private leave(count: number, because: string): void {
+    const { layers } = this.state;
+    const gone = layers.slice(layers.length - count).reverse();
+    if (gone.length === 0) return;
+    this.set({ layers: layers.slice(0, layers.length - count) });
+    for (const { layer } of gone) this.out.push({ type: 'layer', layer, is: 'left', because });
+  }
+
+  private leaveOnce(because: string): void {
+    const top = this.state.layers.at(-1);
+    if (top && this.context.table.lasts.get(top.layer) === 'once') this.leave(1, because);
+  }
+
+  private up(code: string, at: number): void {
+    const { waiting } = this.state;
+    if (waiting?.code === code) {
+      this.decide('tap', at);
+      return;
+    }
+    if (waiting) {
+      const isNested = waiting.queue.some((input) => input.type === 'down' && input.code === code);
+      if (isNested) {
+        this.decide('hold', at);
+        this.up(code, at);
+        return;
+      }
+    }
+    const key = this.state.down.find((each) => each.code === code);
+    this.set({ down: this.state.down.filter((each) => each.code !== code) });
+    if (key?.binding) this.released(key.binding, code, false);
+    this.leaveHeldBy(code);
+  }
+
+  private released(binding: KeyBinding, code: string, lost: boolean): void {
+    this.out.push({ type: 'released', binding, lost });
+    if (binding.release) this.run(binding, binding.release, 'release', code);
+  }
+
+  private leaveHeldBy(code: string): void {
+    const { layers } = this.state;
+    const at = layers.findIndex(
+      ({ layer, by }) => by === code && this.context.table.lasts.get(layer) === 'held',
+    );
+    if (at >= 0) this.leave(layers.length - at, 'its key was let go');
+  }
+
+  /** A key of two roles is known to be tapped, or held; what waited with it follows. */
+  private decide(role: 'tap' | 'hold', at: number): void {
+    const { waiting } = this.state;
+    if (!waiting) return;
+    this.set({ waiting: null });
+    const { code } = waiting;
+    const binding = role === 'tap' ? waiting.tap : waiting.hold;
+    if (role === 'hold' && !this.asModifier(code)) {
+      this.hold({ code, role: binding ? 'bound' : 'modifier', ...(binding && { binding }) });
+    }
+    if (binding?.command) this.run(binding, binding.command, role, code);
+    if (role === 'tap' && binding) {
+      // A tap is over as soon as it is one.
+      if (binding.release) this.run(binding, binding.release, 'release', code);
+      this.leaveHeldBy(code);
+    }
+    for (const input of waiting.queue) this.take({ ...input, at });
+  }
+
+  private escape(input: Down): void {
+    const { pending, layers, waiting } = this.state;
+    if (pending) this.dropSequence(WAY_HOME);
+    // Under a key that stands for modifiers it may be a chord; whether that key is still down is not known.
+    else if (layers.length === 0 && !waiting) this.chord(input);
+    this.set({ waiting: null });
+    for (const { binding, code } of this.state.down) {
+      if (binding && code !== input.code) this.released(binding, code, false);
+    }
+    this.leave(this.state.layers.length, WAY_HOME);
+    const own = this.state.down.filter(({ code, role }) => code === input.code && role === 'bound');
+    this.set({ ...HOME, down: own });
+  }
+
+  private blur(): void {
+    if (this.state.pending) this.dropSequence('the keyboard went elsewhere');
+    for (const { binding, code } of this.state.down)
+      if (binding) this.released(binding, code, true);
+    this.leave(this.state.layers.length, 'the keyboard went elsewhere');
+    this.set(HOME);
+  }
+
+  private dropSequence(because: string): void {
+    this.set({ pending: null });
+    this.out.push({ type: 'sequence', is: 'dropped', because });
+  }
+
+  /** The tap or the hold that a key has in the layers that hold now. */
+  private dual(kind: 'taps' | 'holds', code: string): KeyBinding | null {
+    const { table, app, over } = this.context;
+    for (const layer of this.layersNow(over)) {
+      const here = table.layers.get(layer);
+      const list = here?.[kind].get(code) ?? [];
+      const found =
+        list.find((binding) => binding.app !== null && binding.app === app) ??
+        list.find((binding) => binding.app === null);
+      if (found) return found;
+      // In this layer it is a plain key.
+      if (here?.presses.has(code)) return null;
+    }
+    return null;
+  }
+
+  private isDual(code: string): boolean {
+    return (this.dual('taps', code) ?? this.dual('holds', code)) !== null;
+  }
+
+  private layersNow(over: FixedLayer | null): string[] {
+    const entered = this.state.layers.map(({ layer }) => layer).reverse();
+    return [...(over ? [over] : []), ...entered, BASE];
+  }
+
+  /** The modifiers of a press: those the event tells, and what held keys stand for. */
+  private heldWith(input: Down): Modifier[] {
+    const { table } = this.context;
+    const held = new Set(input.modifiers);
+    const stands = this.state.down.filter(({ role }) => role === 'bundle' || role === 'stand-in');
+    for (const { code } of stands) {
+      const itself = modifierOf(code);
+      const isHeldElse = this.state.down.some(
+        (key) => key.role === 'modifier' && modifierOf(key.code) === itself,
+      );
+      if (itself !== null && !isHeldElse) held.delete(itself);
+    }
+    for (const { code, role } of stands) {
+      if (role === 'stand-in') held.add(table.main);
+      else for (const modifier of table.bundles.get(code) ?? []) held.add(modifier);
+    }
+    return inOrder(held);
+  }
+
+  private hold(key: KeyState['down'][number]): void {
+    const others = this.state.down.filter(({ code }) => code !== key.code);
+    this.set({ down: [...others, key] });
+  }
+
+  private set(change: Partial<KeyState>): void {
+    this.state = { ...this.state, ...change };
+  }
+}

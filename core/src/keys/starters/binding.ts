@@ -1,0 +1,23 @@
+import type { KeyCommand } from '../../profile/keys.ts';
+import { MAIN } from '../modifiers.ts';
+
+/** A binding of a ready-made map. */
+export interface StarterBinding {
+  /** As the profile writes triggers. */
+  keys: string;
+  command: KeyCommand;
+  release?: KeyCommand;
+}
+
+/** A key with the main modifier and what else is held, and what it does. */
+export function withMain(
+  code: string,
+  more: readonly string[],
+  command: KeyCommand,
+): StarterBinding {
+  return { keys: [MAIN, ...more, code].join('+'), command };
+}
+
+export function bareKey(keys: string, command: KeyCommand): StarterBinding {
+  return { keys, command };
+}

@@ -1,0 +1,81 @@
+import type { Command } from '../profile/command.ts';
+import type { KeyBinding } from './map.ts';
+import type { Modifier } from './modifiers.ts';
+
+/** Something that happens at a keyboard or at buttons. Times in milliseconds of any clock that only goes forward. */
+export type KeyInput =
+  | {
+      type: 'down';
+      at: number;
+      /** UI Events `code`, or a button as Button4. */
+      code: string;
+      /** UI Events `key`: what it types. */
+      key?: string;
+      /** The modifiers that the event itself tells to be held. */
+      modifiers: readonly Modifier[];
+      /** The key is held down, and this is a repeat of it. */
+      repeat?: boolean;
+    }
+  | { type: 'up'; at: number; code: string }
+  /** Time passes. */
+  | { type: 'wait'; at: number }
+  /** The keyboard went elsewhere: what is let go now is not told any more. */
+  | { type: 'blur'; at: number };
+
+/** What set a command off. */
+export type On = 'press' | 'release' | 'tap' | 'hold';
+
+/** What comes of an input. */
+export type KeyOutput =
+  | { type: 'command'; command: Command; binding: KeyBinding; on: On; repeat: boolean }
+  | { type: 'layer'; layer: string; is: 'entered' | 'left'; because: string }
+  | { type: 'sequence'; is: 'begun' | 'dropped'; because: string }
+  /** The key of a binding that ran is let go; `lost` where only the keyboard went elsewhere. */
+  | { type: 'released'; binding: KeyBinding; lost: boolean }
+  /** Nothing is bound to these keys. */
+  | { type: 'unbound'; code: string; modifiers: readonly Modifier[] };
+
+/** A key that is down: for what. */
+export interface KeyDown {
+  code: string;
+  role: 'bound' | 'unbound' | 'modifier' | 'bundle' | 'stand-in';
+  binding?: KeyBinding;
+}
+
+/** A layer that is entered, and the key that holds it. */
+export interface EnteredLayer {
+  layer: string;
+  by: string;
+}
+
+/** Where the keys of a map stand. */
+export interface KeyState {
+  down: readonly KeyDown[];
+  /** The last one entered is last. */
+  layers: readonly EnteredLayer[];
+  /** A sequence that has begun: what it can become, how many presses are done, until when the next is waited for. */
+  pending: { among: readonly KeyBinding[]; done: number; until: number } | null;
+  /** A key of two roles that is down, until it is known which; what happens meanwhile waits with it. */
+  waiting: {
+    code: string;
+    until: number;
+    tap: KeyBinding | null;
+    hold: KeyBinding | null;
+    queue: readonly KeyInput[];
+  } | null;
+}
+
+/** Nothing is down, entered or begun. */
+export const HOME: KeyState = { down: [], layers: [], pending: null, waiting: null };
+
+/** True in the base layer with nothing begun and nothing that changes what keys mean. */
+export function isHome({ down, layers, pending, waiting }: KeyState): boolean {
+  const changes = down.some(({ role }) => role === 'bundle' || role === 'stand-in');
+  return !changes && layers.length === 0 && pending === null && waiting === null;
+}
+
+/** When time alone will change something: the next time to tell that it has passed; null where there is none. */
+export function nextTime({ pending, waiting }: KeyState): number | null {
+  const times = [pending?.until, waiting?.until].filter((at) => at !== undefined);
+  return times.length > 0 ? Math.min(...times) : null;
+}

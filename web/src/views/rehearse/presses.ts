@@ -1,0 +1,116 @@
+import {
+  bindingText,
+  fixedLayerOf,
+  following,
+  HOME,
+  keysCaps,
+  keyTable,
+  MODIFIERS,
+  nextTime,
+  resolveKey,
+  windowOf,
+  commandText,
+  type Following,
+  type KeyContext,
+  type KeyInput,
+  type KeyOutput,
+  type KeyState,
+  type Modifier,
+  type Profile,
+} from '@sorn/core';
+import { create } from 'zustand';
+import type { Bench } from '../../data/bench.ts';
+import { pickerOf, usePicker } from './picker.ts';
+
+interface Presses {
+  state: KeyState;
+  /** What the next key can do, while a layer is entered or a sequence has begun. */
+  next: Following | null;
+}
+
+/** Where the keys of the sheet stand. */
+export const usePresses = create<Presses>(() => ({ state: HOME, next: null }));
+
+const tables = new WeakMap<Profile, ReturnType<typeof keyTable>>();
+
+function contextOf({ profile, session }: Bench): KeyContext {
+  const table = tables.get(profile) ?? keyTable(profile);
+  tables.set(profile, table);
+  const app = windowOf(session, session.focus)?.app ?? null;
+  return { table, over: fixedLayerOf(session), app };
+}
+
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+/**
+ * Takes what happens at the keys: commands go to the desk, changes of layer to the log. What only time
+ * decides is asked again when it has passed.
+ *
+ * @param caps the keys as they were pressed
+ */
+export function takeInput(bench: () => Bench, input: KeyInput, caps: readonly string[]): void {
+  clearTimeout(timer);
+  const before = usePresses.getState().state;
+  const { state, out } = resolveKey(before, input, contextOf(bench()));
+  usePresses.setState({ state, next: null });
+  for (const each of out) follow(bench(), each, caps, input);
+  if (state !== HOME) usePresses.setState({ next: following(state, contextOf(bench())) });
+  const until = nextTime(state);
+  if (until === null) return;
+  timer = setTimeout(
+    () => takeInput(bench, { type: 'wait', at: Math.max(until, performance.now()) }, []),
+    Math.max(0, until - performance.now()),
+  );
+}
+
+function follow(bench: Bench, out: KeyOutput, caps: readonly string[], input: KeyInput): void {
+  const { main } = bench.profile.keys;
+  switch (out.type) {
+    case 'command': {
+      const { command, binding, on, repeat } = out;
+      // What was pressed for it may be a while ago.
+      const pressed = on === 'press' && input.type === 'down' ? caps : keysCaps(binding.keys, main);
+      const typed = pickerOf(command);
+      const lasts = bench.session.previewing ?? command.command === 'peek-desktop';
+      if (typed) usePicker.getState().open(typed, pressed);
+      else if (!repeat || !lasts) {
+        const text = commandText(command);
+        // A tap is let go already, and a release is one.
+        const type = on === 'press' || on === 'hold' ? 'key-held' : 'command';
+        bench.happen({ type, command, by: binding.keys }, pressed, text);
+      }
+      return;
+    }
+    case 'layer':
+      bench.note(caps, `layer ${out.layer}`, out.because, `${out.is} ${out.layer}`);
+      return;
+    case 'sequence':
+      if (out.is === 'dropped')
+        bench.note(caps, 'sequence', out.because, 'the sequence is dropped');
+      return;
+    case 'unbound':
+      bench.note(caps, 'no command', 'nothing is bound to it');
+      return;
+    case 'released':
+  }
+}
+
+/** The modifiers an event tells to be held. */
+export function modifiersOf(event: KeyboardEvent | MouseEvent): Modifier[] {
+  const held: Record<Modifier, boolean> = {
+    Ctrl: event.ctrlKey,
+    Alt: event.altKey,
+    Shift: event.shiftKey,
+    Meta: event.metaKey,
+  };
+  return MODIFIERS.filter((modifier) => held[modifier]);
+}
+
+/** A line for each thing that can follow: its caps, and what it does. */
+export function followingLines(next: Following, main: Modifier) {
+  return next.next.map(({ keys, binding }) => ({
+    id: binding.sign,
+    caps: keysCaps(keys, main),
+    text: bindingText(binding),
+  }));
+}
