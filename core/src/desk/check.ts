@@ -4,6 +4,8 @@ import { deskInForce, type DeskInForce, type PlacedMonitor } from './desk.ts';
 import { unreachedMonitors } from './neighbours.ts';
 import { placedMonitors } from './placed.ts';
 import { monitorNamed } from './roles.ts';
+import { checkKeys } from '../keys/check.ts';
+import type { KeyFinding } from '../keys/findings.ts';
 import { checkRules, type RuleFinding } from '../rules/check.ts';
 import { unusedBoards, type BoardFinding } from '../zones/check.ts';
 import { unknownNames, type UnknownName } from './unknown.ts';
@@ -105,7 +107,7 @@ export function checkProfile(profile: Profile): readonly ProfileFinding[] {
 }
 
 export type ProfileFinding =
-  ({ kind: 'unknown-name' } & UnknownName) | DeskFinding | BoardFinding | RuleFinding;
+  ({ kind: 'unknown-name' } & UnknownName) | DeskFinding | BoardFinding | RuleFinding | KeyFinding;
 
 const checked = new WeakMap<Profile, readonly ProfileFinding[]>();
 
@@ -137,5 +139,6 @@ function checkedAnew(profile: Profile): ProfileFinding[] {
     ...homelessWorkspaces(profile).filter((finding) => !isMistyped(finding)),
     ...unusedBoards(profile, desks).filter((finding) => !isForNobody(finding)),
     ...checkRules(profile).filter((finding) => !isMistypedRule(finding)),
+    ...checkKeys(profile),
   ];
 }

@@ -1,3 +1,7 @@
+import { DIRECTIONS } from '../geometry/direction.ts';
+import { MAIN, MODIFIERS } from '../keys/modifiers.ts';
+import { triggerOf } from '../keys/trigger.ts';
+import { BASE } from '../profile/keys.ts';
 import { nearestName } from '../profile/nearest.ts';
 import type { LayoutSetting } from '../profile/layout.ts';
 import { GROUPS, type RuleSettings } from '../profile/rule.ts';
@@ -65,6 +69,52 @@ function lookRules(
   });
 }
 
+/** Names in bindings: modifiers and bundles, layers, apps, and what commands are said with. */
+function lookKeys(
+  profile: Profile,
+  look: Look,
+  lookWhich: (path: string, value: string | undefined) => void,
+): void {
+  const { bindings, layers, bundles } = profile.keys;
+  const modifiers = [MAIN, ...MODIFIERS, ...bundles.map(({ id }) => id)];
+  const layerIds = [BASE, ...layers.map(({ id }) => id)];
+  const apps = profile.apps.map(({ id }) => id);
+  const workspaces = [...profile.workspaces.map(({ id }) => id), ...WORKSPACE_WORDS];
+  bindings.forEach((binding, i) => {
+    const path = `keys.bindings[${i}]`;
+    for (const { modifiers: named } of triggerOf(binding.keys).steps)
+      for (const name of named) look(`${path}.keys`, name, modifiers);
+    look(`${path}.in`, binding.in, layerIds);
+    look(`${path}.app`, binding.app, apps);
+    for (const part of ['command', 'release'] as const) {
+      const command = binding[part];
+      if (!command) continue;
+      const at = `${path}.${part}`;
+      if (command.command === 'enter-layer') look(`${at}.layer`, command.layer, layerIds);
+      if (command.command === 'call-app' || command.command === 'open-app')
+        look(`${at}.app`, command.app, apps);
+      if (command.command === 'use-desk')
+        look(
+          `${at}.desk`,
+          command.desk,
+          profile.desks.map(({ id }) => id),
+        );
+      if (
+        (command.command === 'go-workspace' || command.command === 'put-on-workspace') &&
+        profile.workspaces.length > 0
+      )
+        look(`${at}.which`, command.which, workspaces);
+      if (command.command.includes('monitor') && 'which' in command && command.which) {
+        if (!MONITOR_WORDS.includes(command.which)) lookWhich(`${at}.which`, command.which);
+      }
+    }
+  });
+}
+
+/** What workspaces and monitors are called beside their names, from where one is. */
+const WORKSPACE_WORDS = ['next', 'previous', 'last'];
+const MONITOR_WORDS = ['next', 'previous', ...DIRECTIONS];
+
 function lookedUp(profile: Profile): UnknownName[] {
   const ids = (list: readonly { id: string }[]) => list.map((item) => item.id);
   const monitors = ids(profile.monitors);
@@ -97,6 +147,7 @@ function lookedUp(profile: Profile): UnknownName[] {
     lookWhich(`workspaces[${i}].monitor`, workspace.monitor),
   );
   lookRules(profile, look, lookWhich);
+  lookKeys(profile, look, lookWhich);
   const boards = ids(profile.boards);
   const lookLayout = (path: string, layout: LayoutSetting | undefined) => {
     if (layout?.kind === 'board') look(`${path}.board`, layout.board, boards);

@@ -75,9 +75,7 @@ function rows(list: readonly Row[], left = 0, top = 0): BoardKey[] {
 
 const SIDE = 15.25;
 const PAD_SIDE = 18.5;
-const FUNCTION_ROWS = rows([FUNCTIONS, '']).concat(
-  rows(['PrintScreen ScrollLock Pause'], SIDE),
-);
+const FUNCTION_ROWS = rows([FUNCTIONS, '']).concat(rows(['PrintScreen ScrollLock Pause'], SIDE));
 /** The row of functions stands a little apart. */
 const BELOW_FUNCTIONS = 1.25;
 

@@ -63,9 +63,7 @@ export function checkDevices(profile: Profile, map: readonly KeyBinding[]): KeyF
     const typeless = at.every(({ letters }) => !letters) ? deviceName(at[0]!.device) : null;
     if (typeless !== null && needsTyping(command)) {
       const text = `${name} does ${bindingName(binding)}, which needs typing, and ${typeless} has no letters.`;
-      findings.push(
-        finding('needs-letters', [binding], `${name} needs letters`, text, binding),
-      );
+      findings.push(finding('needs-letters', [binding], `${name} needs letters`, text, binding));
     }
     const dumb = only(({ modifiers }) => !modifiers);
     if (dumb !== null && trigger.steps.some(({ modifiers }) => modifiers.length > 0)) {
@@ -113,7 +111,9 @@ function absentKeys(
   const findings: KeyFinding[] = [];
   const pointing = devices.find(({ buttons: count }) => count !== undefined);
   if (buttons.length > 0) {
-    const has = pointing ? `${deviceName(pointing)} has ${pointing.buttons}` : 'no device has buttons';
+    const has = pointing
+      ? `${deviceName(pointing)} has ${pointing.buttons}`
+      : 'no device has buttons';
     const text = `${named(buttons)}: bound, and ${has}.`;
     findings.push(finding('too-many-keys', using(buttons), 'More buttons than there are', text));
   }

@@ -116,7 +116,9 @@ function taken(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
     );
     if (!takes) return [];
     const text = `${takes.who} ${takes.what} with it: ${bindingName(binding)} is not reached${takes.app === null ? '' : ' while that has the focus'}.`;
-    return [finding('keys-taken', [binding], `${keysName(profile, binding)} is taken`, text, binding)];
+    return [
+      finding('keys-taken', [binding], `${keysName(profile, binding)} is taken`, text, binding),
+    ];
   });
 }
 
@@ -140,9 +142,12 @@ function layers({ keys }: Profile, map: readonly KeyBinding[]): KeyFinding[] {
   return keys.layers.flatMap(({ id, lasts }): KeyFinding[] => {
     const about = map.filter(({ layer }) => layer === id);
     const ways: KeyFinding[] = [];
-    if (!reached.has(id)) {
+    if (!reached.has(id) && about.length > 0) {
       const text = `No key enters the layer ${id}, so its ${about.length} keys are never there.`;
-      ways.push({ ...finding('layer-unreached', about, `${id} cannot be reached`, text), layer: id });
+      ways.push({
+        ...finding('layer-unreached', about, `${id} cannot be reached`, text),
+        layer: id,
+      });
     }
     if (lasts === 'kept' && !leaves.has(id)) {
       const text = `Nothing in the layer ${id} leaves it but Escape alone, which leads home from everywhere: a device without that key stays in it.`;
@@ -163,7 +168,9 @@ function withoutWayBack(map: readonly KeyBinding[]): KeyFinding[] {
       if (!back || told.has(name) || bound.has(keyCommandText(back))) return [];
       told.add(name);
       const text = `No key does ${keyCommandText(back)}, which takes it back.`;
-      return [{ ...finding('no-way-back', [binding], `${name} has no way back`, text), wanted: back }];
+      return [
+        { ...finding('no-way-back', [binding], `${name} has no way back`, text), wanted: back },
+      ];
     }),
   );
 }
@@ -178,8 +185,14 @@ function contradictions(profile: Profile, map: readonly KeyBinding[]): KeyFindin
     const step = trigger.steps.at(-1)!;
     if (!directed || step.code === undefined || !place(step.code)) continue;
     // Keys of the pad and keys of the hand are two families, though they do the same.
-    const block = step.code.startsWith('Numpad') ? 'pad' : step.code.startsWith('Arrow') ? 'arrows' : '';
-    const same = [layer, app, trigger.how, step.modifiers.join('+'), block, directed.family].join(' ');
+    const block = step.code.startsWith('Numpad')
+      ? 'pad'
+      : step.code.startsWith('Arrow')
+        ? 'arrows'
+        : '';
+    const same = [layer, app, trigger.how, step.modifiers.join('+'), block, directed.family].join(
+      ' ',
+    );
     const family = families.get(same) ?? new Map<string, KeyBinding>();
     if (!family.has(directed.direction)) family.set(directed.direction, binding);
     families.set(same, family);

@@ -1,7 +1,8 @@
 import type { Shortcut, TakenList } from '../profile/keys.ts';
 import type { Profile } from '../profile/schema.ts';
 
-const all = (what: string, ...keys: string[]): Shortcut[] => keys.map((each) => ({ keys: each, what }));
+const all = (what: string, ...keys: string[]): Shortcut[] =>
+  keys.map((each) => ({ keys: each, what }));
 
 /**
  * Shortcuts that desktops commonly keep for themselves, by the modifier they begin with. Which of them hold is

@@ -1,7 +1,13 @@
 import { DIRECTIONS, type Direction } from '../geometry/direction.ts';
+import { COMMANDS } from '../profile/command.ts';
 import { keyCommandText, type KeyCommand } from '../profile/keys.ts';
 
-const OPPOSITE: Record<Direction, Direction> = { left: 'right', right: 'left', up: 'down', down: 'up' };
+const OPPOSITE: Record<Direction, Direction> = {
+  left: 'right',
+  right: 'left',
+  up: 'down',
+  down: 'up',
+};
 
 /** Commands by what takes them back, both ways. */
 const PAIRS: readonly (readonly [string, string])[] = [
@@ -18,6 +24,11 @@ const WAYS: readonly (readonly [string, string])[] = [
   ['save-lineup', 'recall-lineup'],
 ];
 
+const IDS = new Set<string>(COMMANDS);
+/** split-down goes along an axis and has no direction: there is nothing opposite to it. */
+const opposite = (id: string, direction: Direction) =>
+  `${id.slice(0, -direction.length)}${OPPOSITE[direction]}`;
+
 /** A direction that a command has, and the rest of it: what is the same in all four directions. */
 export interface Directed {
   family: string;
@@ -27,7 +38,9 @@ export interface Directed {
 /** The direction of a command; null where it has none. */
 export function directedOf(command: KeyCommand): Directed | null {
   const { command: id } = command;
-  const inId = DIRECTIONS.find((direction) => id.endsWith(`-${direction}`));
+  const inId = DIRECTIONS.find(
+    (direction) => id.endsWith(`-${direction}`) && IDS.has(opposite(id, direction)),
+  );
   if (inId) return { family: id.slice(0, -inId.length - 1), direction: inId };
   const said = 'which' in command ? command.which : 'direction' in command ? command.direction : '';
   const direction = DIRECTIONS.find((each) => each === said);

@@ -2,6 +2,7 @@ import type { Dropped } from '../desk/work-area.ts';
 import type { DeskFinding } from '../desk/check.ts';
 import type { UnknownName } from '../desk/unknown.ts';
 import type { BoardFinding } from '../zones/check.ts';
+import type { KeyFinding } from '../keys/findings.ts';
 import type { RuleFinding } from '../rules/check.ts';
 import type { Axis } from '../geometry/rect.ts';
 
@@ -27,6 +28,7 @@ export type Finding =
   | DeskFinding
   | BoardFinding
   | RuleFinding
+  | KeyFinding
   /** A window that is left alone and meets no work area. */
   | { kind: 'outside'; window: string; monitor: string }
   | { kind: 'elsewhere'; window: string; workspace: string; monitor: string; asked: string };
@@ -80,5 +82,7 @@ export function findingText(finding: Finding, name: (id: string) => string): str
       return `${name(finding.window)} is left alone and stands outside every monitor.`;
     case 'elsewhere':
       return `${name(finding.window)} asks for monitor ${finding.asked}, but workspace ${finding.workspace} is on ${name(finding.monitor)}.`;
+    default:
+      return `${finding.title}. ${finding.text}`;
   }
 }

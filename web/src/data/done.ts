@@ -10,6 +10,6 @@ export function commandOf(event: SessionEvent, { previewing }: Session): Command
 /** False where a key only typed into a choice, or outlined what its release would do. */
 export function doesSomething(before: Session, after: Session): boolean {
   const fields = new Set([...Object.keys(before), ...Object.keys(after)]) as Set<keyof Session>;
-  for (const steering of ['picking', 'previewing'] as const) fields.delete(steering);
+  for (const steering of ['picking', 'previewing', 'uses'] as const) fields.delete(steering);
   return [...fields].some((field) => before[field] !== after[field]);
 }
