@@ -1,0 +1,202 @@
+import { BASE } from '../../profile/keys.ts';
+import type { Profile } from '../../profile/schema.ts';
+import { boardOf } from '../devices.ts';
+import { keyName } from '../codes.ts';
+import { keyMap } from '../map.ts';
+import { modifierOf } from '../modifiers.ts';
+import { byTask, chartRows, shortText } from './rows.ts';
+import { html } from './text.ts';
+
+/** The colours of a chart: of the ground, of what stands on it, and of what is said less loudly. */
+export interface ChartColours {
+  ground: string;
+  sheet: string;
+  ink: string;
+  slate: string;
+  hairline: string;
+  petrol: string;
+}
+
+/** By day and by night; text on the sheet keeps a contrast of 4.5 to 1 and more in both. */
+export const CHART_COLOURS = {
+  day: {
+    ground: '#F5F3EB',
+    sheet: '#FBFAF6',
+    ink: '#1A2525',
+    slate: '#5A6664',
+    hairline: '#D9D4C6',
+    petrol: '#0B6E6E',
+  },
+  night: {
+    ground: '#0F1A1A',
+    sheet: '#152323',
+    ink: '#E9EAE3',
+    slate: '#98A6A3',
+    hairline: '#2B3D3D',
+    petrol: '#4FC1B5',
+  },
+} as const;
+export type ChartMode = keyof typeof CHART_COLOURS;
+
+export interface ChartSize {
+  /** Physical pixels. */
+  width: number;
+  height: number;
+}
+
+const SANS = "'Archivo Variable', system-ui, sans-serif";
+const MONO = "'Martian Mono Variable', ui-monospace, monospace";
+/** A mono letter is so much of its size wide; text is cut where it would not fit. */
+const MONO_WIDTH = 0.62;
+const SANS_WIDTH = 0.52;
+/** Sizes at a scale of 1. */
+const LINE = 16;
+const TEXT = 11;
+const TITLE = 12;
+const MARGIN = 28;
+const COLUMN = 250;
+const BETWEEN = 22;
+const HEAD = 46;
+const KEY = 58;
+
+interface Line {
+  title?: string;
+  pressed?: string;
+  command?: string;
+}
+
+/**
+ * A key chart of one page: the board of the base layer under the main modifier, and every binding grouped by
+ * task, in as many columns as the size has room for. The whole is scaled to fill the size: a smaller one has
+ * smaller letters, not fewer keys.
+ *
+ * @param fonts CSS to take fonts from, so that a picture of it has them
+ */
+export function chartSvg(
+  profile: Profile,
+  { width, height }: ChartSize,
+  mode: ChartMode,
+  fonts = '',
+): string {
+  const colours = CHART_COLOURS[mode];
+  const lines = linesOf(profile);
+  const { scale, columns, perColumn } = fitted(lines.length, { width, height }, profile);
+  const [w, h] = [width / scale, height / scale];
+  const board = boardDrawing(profile, colours, w);
+  const top = HEAD + board.height + 20;
+  const left = (w - columns * COLUMN - (columns - 1) * BETWEEN) / 2;
+  const texts = lines.map((line, i) => {
+    const x = left + Math.floor(i / perColumn) * (COLUMN + BETWEEN);
+    const y = top + (i % perColumn) * LINE;
+    return lineDrawing(line, x, y, colours);
+  });
+  return [
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${round(w)} ${round(h)}" role="img" aria-label="${html(`Keys of ${profile.name}`)}">`,
+    `<style>${fonts}text{font-family:${SANS};fill:${colours.ink}}.m{font-family:${MONO};font-stretch:88%}</style>`,
+    `<rect width="${round(w)}" height="${round(h)}" fill="${colours.ground}"/>`,
+    `<rect x="12" y="12" width="${round(w - 24)}" height="${round(h - 24)}" rx="2" fill="${colours.sheet}" stroke="${colours.hairline}"/>`,
+    `<text x="${MARGIN}" y="36" font-size="15" font-weight="650">${html(profile.name)}</text>`,
+    `<text x="${round(w - MARGIN)}" y="36" font-size="12" text-anchor="end" style="fill:${colours.slate}">Keys · main modifier ${profile.keys.main} · ${keyMap(profile).length} bindings</text>`,
+    board.svg,
+    ...texts,
+    '</svg>',
+  ].join('\n');
+}
+
+const round = (length: number) => Math.round(length * 100) / 100;
+
+function linesOf(profile: Profile): Line[] {
+  return byTask(chartRows(profile)).flatMap(({ title, rows }, i) => [
+    ...(i > 0 ? [{}] : []),
+    { title },
+    ...rows.map(({ pressed, command, layer, app }): Line => {
+      const where = [layer === BASE ? '' : layer, app].filter(Boolean).join(', ');
+      return { pressed, command: where ? `${command} (${where})` : command };
+    }),
+  ]);
+}
+
+/** The largest scale at which all lines have room under the board. */
+function fitted(count: number, { width, height }: ChartSize, profile: Profile) {
+  for (let scale = 4; ; scale *= 0.97) {
+    const w = width / scale;
+    const room = height / scale - HEAD - boardHeight(profile, w) - 20 - MARGIN;
+    const columns = Math.max(1, Math.floor((w - 2 * MARGIN + BETWEEN) / (COLUMN + BETWEEN)));
+    const perColumn = Math.floor(room / LINE);
+    if (perColumn > 0 && columns * perColumn >= count) {
+      const used = Math.ceil(count / perColumn);
+      return { scale, columns: used, perColumn: Math.ceil(count / used) };
+    }
+  }
+}
+
+function lineDrawing(line: Line, x: number, y: number, { slate, petrol }: ChartColours): string {
+  if (line.title !== undefined) {
+    return `<text x="${round(x)}" y="${round(y)}" font-size="${TITLE}" font-weight="650" style="fill:${petrol}">${html(line.title)}</text>`;
+  }
+  if (line.pressed === undefined) return '';
+  const keysWide = COLUMN * 0.46;
+  const keys = cut(line.pressed, keysWide / (TEXT * MONO_WIDTH));
+  const command = cut(line.command ?? '', (COLUMN - keysWide) / (TEXT * SANS_WIDTH));
+  return [
+    `<text class="m" x="${round(x)}" y="${round(y)}" font-size="${TEXT - 1}" font-weight="500">${html(keys)}</text>`,
+    `<text x="${round(x + keysWide)}" y="${round(y)}" font-size="${TEXT}" style="fill:${slate}">${html(command)}</text>`,
+  ].join('');
+}
+
+function cut(text: string, most: number): string {
+  return text.length <= most ? text : `${text.slice(0, Math.max(1, Math.floor(most) - 1))}…`;
+}
+
+function boardScale(profile: Profile, width: number): number {
+  return Math.min(KEY, (width - 2 * MARGIN) / boardOf(profile).width);
+}
+
+function boardHeight(profile: Profile, width: number): number {
+  return boardOf(profile).height * boardScale(profile, width);
+}
+
+/** The board, each key with what it does with the main modifier. */
+function boardDrawing(profile: Profile, colours: ChartColours, width: number) {
+  const board = boardOf(profile);
+  const unit = boardScale(profile, width);
+  const left = (width - board.width * unit) / 2;
+  const { main } = profile.keys;
+  const does = new Map<string, string>();
+  for (const { trigger, layer, command, app } of keyMap(profile)) {
+    const [step] = trigger.steps;
+    const isPlain = step!.modifiers.length === 1 && step!.modifiers[0] === main;
+    const code = step!.code;
+    if (layer !== BASE || app !== null || !isPlain || code === undefined || !command) continue;
+    if (!does.has(code)) does.set(code, shortText(command));
+  }
+  const small = Math.max(6, unit * 0.17);
+  const keys = board.keys.map(({ code, x, y, width: w, height: h }) => {
+    const [kx, ky] = [left + x * unit + 1.5, HEAD + y * unit + 1.5];
+    const isMain = modifierOf(code) === main;
+    const text = does.get(code);
+    const most = ((w * unit - 8) / (small * SANS_WIDTH)) | 0;
+    const words = text === undefined ? [] : wrapped(text, most).slice(0, 2);
+    return [
+      `<rect x="${round(kx)}" y="${round(ky)}" width="${round(w * unit - 3)}" height="${round(h * unit - 3)}" rx="2" fill="${isMain ? colours.petrol : colours.ground}" stroke="${text === undefined ? colours.hairline : colours.ink}"/>`,
+      `<text class="m" x="${round(kx + 4)}" y="${round(ky + small + 4)}" font-size="${round(small)}" font-weight="600" style="fill:${isMain ? colours.sheet : text === undefined ? colours.slate : colours.ink}">${html(keyName(code))}</text>`,
+      ...words.map(
+        (word, i) =>
+          `<text x="${round(kx + 4)}" y="${round(ky + unit - 8 - (words.length - 1 - i) * small * 1.1)}" font-size="${round(small)}">${html(cut(word, most))}</text>`,
+      ),
+    ].join('');
+  });
+  return { svg: `<g>${keys.join('\n')}</g>`, height: board.height * unit };
+}
+
+/** Words in lines of at most so many letters. */
+function wrapped(text: string, most: number): string[] {
+  const lines: string[] = [];
+  for (const word of text.split(' ')) {
+    const last = lines.at(-1);
+    if (last !== undefined && last.length + 1 + word.length <= most)
+      lines[lines.length - 1] += ` ${word}`;
+    else lines.push(word);
+  }
+  return lines;
+}

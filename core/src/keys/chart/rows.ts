@@ -1,0 +1,83 @@
+import { BASE, keyCommandText, type KeyCommand } from '../../profile/keys.ts';
+import type { Profile } from '../../profile/schema.ts';
+import type { Use } from '../../session/uses.ts';
+import { bindingText } from '../edit.ts';
+import { keyMap, type KeyBinding } from '../map.ts';
+import { TASKS, TASK_TITLES, taskOf, type Task } from '../tasks.ts';
+import { triggerCaps, triggerOf } from '../trigger.ts';
+
+/** A line of a key chart. */
+export interface ChartRow {
+  task: Task;
+  /** The presses, as they are on the caps: "Meta Shift L", "Meta K then S". */
+  pressed: string;
+  caps: readonly (readonly string[])[];
+  command: string;
+  layer: string;
+  app: string;
+  from: KeyBinding['from'];
+  uses: number;
+  binding: KeyBinding;
+}
+
+/** Every binding of a profile once, grouped by what it is for. */
+export function chartRows(profile: Profile, uses: readonly Use[] = []): ChartRow[] {
+  const { main } = profile.keys;
+  const byKeys = new Map(uses.map(({ keys, command, times }) => [`${keys} ${command}`, times]));
+  const rows = keyMap(profile).map((binding): ChartRow => {
+    const { keys, layer, app, from, command, release } = binding;
+    const caps = triggerCaps(triggerOf(keys), main);
+    const first = command ?? release!;
+    return {
+      task: taskOf(first),
+      pressed: caps.map((step) => step.join(' ')).join(' then '),
+      caps,
+      command: bindingText(binding),
+      layer,
+      app: app === null ? '' : (profile.apps.find(({ id }) => id === app)?.name ?? app),
+      from,
+      uses: byKeys.get(`${keys} ${keyCommandText(first)}`) ?? 0,
+      binding,
+    };
+  });
+  return TASKS.flatMap((task) => rows.filter((row) => row.task === task));
+}
+
+/** Rows by task, tasks without any left out. */
+export function byTask(rows: readonly ChartRow[]): { title: string; rows: readonly ChartRow[] }[] {
+  return TASKS.map((task) => ({
+    title: TASK_TITLES[task],
+    rows: rows.filter((row) => row.task === task),
+  })).filter((group) => group.rows.length > 0);
+}
+
+/** A command in a few letters, for a key cap on a drawn board. */
+export function shortText(command: KeyCommand): string {
+  const { command: id } = command;
+  switch (id) {
+    case 'go-workspace':
+      return `ws ${command.which}`;
+    case 'put-on-workspace':
+      return `${command.follow ? 'follow to' : 'put on'} ws ${command.which}`;
+    case 'call-app':
+      return `call ${command.app}`;
+    case 'open-app':
+      return `open ${command.app}`;
+    case 'place-in-zone':
+      return `zone ${command.zone}`;
+    case 'go-monitor':
+      return `to ${command.which}`;
+    case 'put-on-monitor':
+      return `put ${command.which}`;
+    case 'put-workspace-on-monitor':
+      return `ws put ${command.which}`;
+    case 'use-desk':
+      return `desk ${command.desk}`;
+    case 'enter-layer':
+      return command.layer === BASE ? 'base layer' : `layer: ${command.layer}`;
+    case 'place-at':
+      return 'place';
+    default:
+      return keyCommandText(command).replace(/-/g, ' ');
+  }
+}

@@ -1,0 +1,256 @@
+import { BASE, type InputDevice } from '../profile/keys.ts';
+import type { Profile } from '../profile/schema.ts';
+import { assign } from './assign.ts';
+import { choose, type LeftOut, type Substitute } from './choose.ts';
+import { freeInputsOf } from './devices.ts';
+import { asOwn, bindingText, withBinding, withoutBinding } from './edit.ts';
+import { groupsOf, placesFor, type Group, type GroupPlace } from './groups.ts';
+import { keyMap, type KeyBinding } from './map.ts';
+import { reachTable } from './reach.ts';
+import {
+  codeOf,
+  costFor,
+  isCalledSo,
+  MOST_WISHES,
+  slotsOf,
+  wishesOf,
+  type KeySlot,
+  type Wish,
+} from './wishes.ts';
+
+/** What to suggest keys for. */
+export interface SuggestFor {
+  device: InputDevice;
+  /** Only these inputs of it; all that are free to have bindings where left out. */
+  codes?: readonly string[];
+  /** How often each command was used; null: guessed. */
+  uses: ReadonlyMap<string, number> | null;
+  /** Directions stay together, in a cross or a row. */
+  grouped: boolean;
+}
+
+/** Keys for commands at the least total reach. */
+export interface Suggestion {
+  /** What has keys, the most used first. */
+  given: readonly { keys: string; wish: Wish; reach: number; was: string | null }[];
+  leftOut: readonly LeftOut[];
+  substitutes: readonly Substitute[];
+  /** Uses times reach over the commands that have keys before and after it, and over these alone. */
+  before: number;
+  after: number;
+  /** Whether nothing cheaper exists, or only nothing cheaper was found. */
+  is: 'least' | 'best found';
+}
+
+/** How many places of each group are tried, and how often all groups are gone through. */
+const PLACES_TRIED = 10;
+const ROUNDS = 3;
+
+/**
+ * Suggests keys for the commands of a profile on a device: chooses what has room there, puts two commands that
+ * go round in the place of many direct ones, keeps what is pinned, and gives the rest keys so that the sum of
+ * uses times reach is the least. With groups their places are searched and only the rest is exact.
+ */
+export function suggest(profile: Profile, wanted: SuggestFor): Suggestion {
+  const { device, codes, uses, grouped } = wanted;
+  const all = wishesOf(profile, device, uses);
+  const pinned = all.filter((wish) => wish.pinned !== null);
+  const slots = slotsOf(profile, device, stayingOn(profile, device), codes);
+  const chosen = choose(all, Math.min(MOST_WISHES, slots.length) + pinned.length);
+  const wishes = chosen.wishes.filter((wish) => wish.pinned === null);
+  const groups = grouped ? groupsOf(wishes) : [];
+  const given =
+    groups.length > 0 ? withGroups(profile, wishes, groups, slots) : exact(profile, wishes, slots);
+  const reach = reachTable(profile);
+  const inputs = new Set(freeInputsOf(device));
+  const former = formerKeys(profile, inputs, reach);
+  const kept = pinned.map((wish) => ({ wish, keys: wish.pinned!, reach: reach(wish.pinned!) }));
+  const lines = [...kept, ...given.map(({ wish, slot }) => ({ wish, ...slot }))]
+    .map(({ wish, keys, reach: far }) => ({
+      keys,
+      wish,
+      reach: far,
+      was: former.get(wish.text) ?? null,
+    }))
+    .sort((a, b) => b.wish.uses - a.wish.uses || a.reach - b.reach);
+  const both = lines.filter(({ was }) => was !== null);
+  return {
+    given: lines,
+    leftOut: chosen.leftOut,
+    substitutes: chosen.substitutes,
+    before: sum(both.map(({ was, wish }) => reach(was!) * wish.uses)),
+    after: sum(both.map((line) => line.reach * line.wish.uses)),
+    is: groups.length > 0 ? 'best found' : 'least',
+  };
+}
+
+const sum = (numbers: readonly number[]) => numbers.reduce((total, each) => total + each, 0);
+
+/** Keys of the device that are bound to something no suggestion moves. */
+function stayingOn(profile: Profile, device: InputDevice): Set<string> {
+  const inputs = new Set(freeInputsOf(device));
+  const stays = keyMap(profile).filter(
+    (binding) =>
+      !isMoved(binding, inputs) && binding.layer === BASE && binding.trigger.how === 'press',
+  );
+  return new Set(stays.map(({ sign }) => sign));
+}
+
+/** True for bindings that a suggestion replaces: chords of the base layer on the device, not pinned. */
+function isMoved(
+  { layer, app, pinned, trigger, command }: KeyBinding,
+  inputs: ReadonlySet<string>,
+) {
+  const [step] = trigger.steps;
+  return (
+    layer === BASE &&
+    app === null &&
+    !pinned &&
+    command !== undefined &&
+    trigger.how === 'press' &&
+    trigger.steps.length === 1 &&
+    step?.code !== undefined &&
+    inputs.has(step.code)
+  );
+}
+
+/** The cheapest keys that each command has on the device. */
+function formerKeys(
+  profile: Profile,
+  inputs: ReadonlySet<string>,
+  reach: (keys: string) => number,
+): Map<string, string> {
+  const former = new Map<string, string>();
+  for (const binding of keyMap(profile)) {
+    const code = codeOf(binding.keys);
+    if (binding.layer !== BASE || code === null || !inputs.has(code)) continue;
+    const text = bindingText({ ...(binding.command && { command: binding.command }) });
+    const known = former.get(text);
+    if (known === undefined || reach(binding.keys) < reach(known)) former.set(text, binding.keys);
+  }
+  return former;
+}
+
+interface Given {
+  wish: Wish;
+  slot: KeySlot;
+}
+
+/**
+ * The slots among which the least sum is: the nearest ones, as many as there are wishes, and those that are
+ * called as what a wish leads to. Any other one could be given up for a nearer free one.
+ */
+function candidates(
+  profile: Profile,
+  wishes: readonly Wish[],
+  slots: readonly KeySlot[],
+): KeySlot[] {
+  return slots.filter(
+    ({ code }, i) =>
+      i < wishes.length || wishes.some(({ command }) => isCalledSo(profile, command, code)),
+  );
+}
+
+/** The least sum there is. Slots are in the order of their reach. */
+function exact(profile: Profile, wishes: readonly Wish[], slots: readonly KeySlot[]): Given[] {
+  if (wishes.length === 0) return [];
+  const near = candidates(profile, wishes, slots);
+  const columns = assign(wishes.map((wish) => near.map((slot) => costFor(profile, wish, slot))));
+  return wishes.map((wish, i) => ({ wish, slot: near[columns[i]!]! }));
+}
+
+/**
+ * Gives each group one of its cheapest places, going through the groups again as long as another place makes
+ * the whole cheaper; the rest is exact for each try.
+ */
+function withGroups(
+  profile: Profile,
+  wishes: readonly Wish[],
+  groups: readonly Group[],
+  slots: readonly KeySlot[],
+): Given[] {
+  const options = groups.map((group) => placesFor(profile, group, slots));
+  const places: (GroupPlace | null)[] = groups.map(() => null);
+  const takenBy = (besides: number) =>
+    new Set(
+      places.flatMap((place, i) => (place && i !== besides ? [...place.slots.values()] : [])),
+    );
+  const isFree = (place: GroupPlace, taken: ReadonlySet<KeySlot>) =>
+    [...place.slots.values()].every((slot) => !taken.has(slot));
+  groups.forEach((_, i) => {
+    const taken = takenBy(i);
+    places[i] = options[i]!.find((place) => isFree(place, taken)) ?? null;
+  });
+  const total = () => {
+    const { rest, free } = outside(wishes, groups, places, slots);
+    if (rest.length > free.length) return Infinity;
+    const alone = exact(profile, rest, free).map(({ wish, slot }) => costFor(profile, wish, slot));
+    return sum(alone) + sum(places.map((place) => place?.cost ?? 0));
+  };
+  let best = total();
+  for (let round = 0; round < ROUNDS; round++) {
+    const before = best;
+    groups.forEach((_, i) => {
+      const taken = takenBy(i);
+      const tries = options[i]!.filter((place) => isFree(place, taken)).slice(0, PLACES_TRIED);
+      for (const place of tries) {
+        const former = places[i]!;
+        places[i] = place;
+        const now = total();
+        if (now < best - 1e-9) best = now;
+        else places[i] = former;
+      }
+    });
+    if (best >= before) break;
+  }
+  const { rest, free } = outside(wishes, groups, places, slots);
+  const inGroups = groups.flatMap(({ members }, i) =>
+    [...(places[i]?.slots ?? [])].map(([direction, slot]): Given => ({
+      wish: members.get(direction)!,
+      slot,
+    })),
+  );
+  return [...inGroups, ...exact(profile, rest, free)];
+}
+
+/** The wishes and slots that no group has taken. */
+function outside(
+  wishes: readonly Wish[],
+  groups: readonly Group[],
+  places: readonly (GroupPlace | null)[],
+  slots: readonly KeySlot[],
+) {
+  const inGroup = new Set(
+    groups.flatMap(({ members }, i) => (places[i] ? [...members.values()] : [])),
+  );
+  const taken = new Set(places.flatMap((place) => (place ? [...place.slots.values()] : [])));
+  return {
+    rest: wishes.filter((wish) => !inGroup.has(wish)),
+    free: slots.filter((slot) => !taken.has(slot)),
+  };
+}
+
+/** The profile with a suggestion taken: on the device only its keys, and what was pinned. */
+export function withSuggestion(
+  profile: Profile,
+  device: InputDevice,
+  { given }: Suggestion,
+): Profile {
+  const inputs = new Set(freeInputsOf(device));
+  const textOf = ({ command }: KeyBinding) => bindingText({ ...(command && { command }) });
+  const stays = (binding: KeyBinding) =>
+    given.some(({ keys, wish }) => keys === binding.keys && wish.text === textOf(binding));
+  const moved = keyMap(profile).filter((binding) => isMoved(binding, inputs) && !stays(binding));
+  const cleared = [...moved]
+    .sort((a, b) => b.at - a.at)
+    .reduce((now, binding) => withoutBinding(now, binding), profile);
+  return [...given].reverse().reduce((now, { keys, wish }) => {
+    const isThere = keyMap(cleared).some(
+      (binding) => binding.keys === keys && wish.text === textOf(binding),
+    );
+    if (wish.pinned !== null || isThere) return now;
+    const former = moved.find((binding) => textOf(binding) === wish.text);
+    const like = former ? asOwn(former) : { command: wish.command };
+    return withBinding(now, { ...like, keys });
+  }, cleared);
+}

@@ -1,0 +1,160 @@
+import { keyCommandText, type InputDevice, type KeyCommand, type Mark } from '../profile/keys.ts';
+import { BASE } from '../profile/keys.ts';
+import type { Profile } from '../profile/schema.ts';
+import { freeInputsOf } from './devices.ts';
+import { expander, keyMap } from './map.ts';
+import { MAIN } from './modifiers.ts';
+import { reachTable } from './reach.ts';
+import { takenLists } from './taken.ts';
+import { guessedUse } from './tasks.ts';
+import { triggerOf } from './trigger.ts';
+
+/** A command that wants keys. */
+export interface Wish {
+  command: KeyCommand;
+  text: string;
+  /** How often it is used. */
+  uses: number;
+  mark: Mark;
+  /** Keys that it stays on. */
+  pinned: string | null;
+}
+
+/** Keys that a command can be put on, and their reach. */
+export interface KeySlot {
+  keys: string;
+  code: string;
+  modifiers: readonly string[];
+  reach: number;
+}
+
+/** Commands as many as an assignment is exact for. */
+export const MOST_WISHES = 120;
+
+/**
+ * Every command of the base layer of a profile, each once, with its use.
+ *
+ * @param uses how often each was used, by its text; null: guessed
+ */
+export function wishesOf(
+  profile: Profile,
+  device: InputDevice,
+  uses: ReadonlyMap<string, number> | null,
+): Wish[] {
+  const inputs = new Set(freeInputsOf(device));
+  const marks = new Map(
+    profile.keys.marks.map(({ command, mark }) => [keyCommandText(command), mark]),
+  );
+  const wishes = new Map<string, Wish>();
+  for (const { command, layer, app, pinned, keys, trigger } of keyMap(profile)) {
+    if (!command || layer !== BASE || app !== null || trigger.how !== 'press') continue;
+    const text = keyCommandText(command);
+    const isHere = trigger.steps.every(({ code }) => code !== undefined && inputs.has(code));
+    const former = wishes.get(text);
+    const stays = pinned && isHere ? keys : null;
+    if (former) {
+      former.pinned ??= stays;
+      continue;
+    }
+    const counted = uses ? (uses.get(text) ?? 0) : guessedUse(command);
+    wishes.set(text, {
+      command,
+      text,
+      uses: counted,
+      mark: marks.get(text) ?? 'wanted',
+      pinned: stays,
+    });
+  }
+  for (const { command, mark } of profile.keys.marks) {
+    const text = keyCommandText(command);
+    if (wishes.has(text)) continue;
+    const counted = uses ? (uses.get(text) ?? 0) : guessedUse(command);
+    wishes.set(text, { command, text, uses: counted, mark, pinned: null });
+  }
+  return [...wishes.values()];
+}
+
+const WITH: readonly (readonly string[])[] = [
+  [MAIN],
+  [MAIN, 'Shift'],
+  [MAIN, 'Ctrl'],
+  [MAIN, 'Alt'],
+  [MAIN, 'Ctrl', 'Shift'],
+];
+
+/**
+ * The keys of a device that commands can be put on, those of the least reach first: bare ones where it sends no
+ * modifiers, else with the main modifier and up to two more. What the desktop takes, and what stays bound
+ * there, is left out.
+ *
+ * @param staying triggers that stay bound, by their signs
+ * @param codes only these inputs, where given
+ */
+export function slotsOf(
+  profile: Profile,
+  device: InputDevice,
+  staying: ReadonlySet<string>,
+  codes?: readonly string[],
+): KeySlot[] {
+  const reach = reachTable(profile);
+  const { main } = profile.keys;
+  const expand = expander(profile.keys);
+  const taken = new Set(
+    takenLists(profile)
+      .filter(({ on }) => on)
+      .flatMap(({ shortcuts }) => shortcuts.map(({ keys }) => expand(keys).sign)),
+  );
+  const inputs = freeInputsOf(device).filter((code) => !codes || codes.includes(code));
+  const sets = device.modifiers
+    ? WITH.map((set) => set.map((name) => (name === main ? 'Meta' : name)))
+    : [[]];
+  return sets
+    .flatMap((modifiers) =>
+      inputs.map((code): KeySlot => {
+        const keys = [...modifiers, code].join('+');
+        return { keys, code, modifiers, reach: reach(keys) };
+      }),
+    )
+    .filter(({ keys, code }) => {
+      const isReserved = code === 'Escape' || code === profile.keys.handBack;
+      const { sign } = expand(keys);
+      return !isReserved && !staying.has(sign) && !taken.has(sign);
+    })
+    .sort((a, b) => a.reach - b.reach);
+}
+
+/** The code of the key of a chord; null for sequences and keys by what they type. */
+export function codeOf(keys: string): string | null {
+  const { steps } = triggerOf(keys);
+  return steps.length === 1 ? (steps[0]!.code ?? null) : null;
+}
+
+/** How much nearer a key counts that is called as what its command leads to: it need not be remembered. */
+const CALLED_SO = 0.5;
+const LEAST_REACH = 0.1;
+/** Commands that are never used still get near keys, after the others. */
+const LEAST_USE = 1e-3;
+
+/** What a command costs on a key: its uses times the reach. */
+export function costFor(profile: Profile, { command, uses }: Wish, slot: KeySlot): number {
+  const nearer = isCalledSo(profile, command, slot.code) ? CALLED_SO : 0;
+  return Math.max(uses, LEAST_USE) * Math.max(LEAST_REACH, slot.reach - nearer);
+}
+
+/** True for the letter or digit of the workspace, app or zone that a command leads to. */
+export function isCalledSo({ apps }: Profile, command: KeyCommand, code: string): boolean {
+  const name = /^(?:Key|Digit|Numpad)(\w)$/.exec(code)?.[1];
+  if (name === undefined) return false;
+  switch (command.command) {
+    case 'go-workspace':
+    case 'put-on-workspace':
+      return command.which.toUpperCase() === name;
+    case 'place-in-zone':
+      return command.zone === name;
+    case 'call-app':
+    case 'open-app':
+      return apps.find(({ id }) => id === command.app)?.letter === name;
+    default:
+      return false;
+  }
+}
