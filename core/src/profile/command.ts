@@ -221,7 +221,7 @@ export function commandText(command: Command): string {
     case 'pick':
       return `pick ${command.keys}`;
     case 'recall-lineup':
-      return `recall-lineup ${command.which ?? LAST}`;
+      return command.which ? `recall-lineup ${command.which}` : command.command;
     case 'find-window':
     case 'launch':
     case 'save-lineup':

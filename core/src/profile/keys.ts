@@ -60,7 +60,9 @@ export function keyCommandText(command: KeyCommand): string {
   return command.command === 'leave-layer' ? command.command : commandText(command);
 }
 
-const ESCAPE = /^(tap |hold )?(Escape|types:Escape)( |$)/;
+/** Escape alone at the beginning of a sequence, and Escape with whatever else at the end of keys. */
+const BEGINS_WITH_ESCAPE = /^(types:)?Escape /;
+const ENDS_WITH_ESCAPE = /(^|[ +:])Escape$/;
 
 const bindingSchema = fields({
   keys: triggerField,
@@ -80,10 +82,11 @@ const bindingSchema = fields({
   })
   .refine(
     ({ keys, command, release }) =>
-      !ESCAPE.test(keys) ||
-      (!/^\S+ /.test(keys.replace(/^(tap|hold) /, '')) &&
-        command?.command !== 'enter-layer' &&
-        release?.command !== 'enter-layer'),
+      !BEGINS_WITH_ESCAPE.test(keys) &&
+      !(
+        ENDS_WITH_ESCAPE.test(keys) &&
+        [command, release].some((each) => each?.command === 'enter-layer')
+      ),
     { error: 'another key: Escape alone leads home from every layer and sequence', path: ['keys'] },
   );
 /** A binding as the profile has it. */
