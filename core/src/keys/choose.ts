@@ -1,4 +1,5 @@
-import type { KeyCommand, Mark } from '../profile/keys.ts';
+import { keyCommandText, type KeyCommand, type Mark } from '../profile/keys.ts';
+import { directedOf, wayBack } from './ways-back.ts';
 import type { Wish } from './wishes.ts';
 
 /** What is left out, and why. */
@@ -63,9 +64,26 @@ export function choose(all: readonly Wish[], room: number): Chosen {
 }
 
 function leastUsed(wishes: readonly Wish[], mark: Mark): Wish[] {
+  const together = usesTogether(wishes);
   return wishes
     .filter((wish) => wish.mark === mark && wish.pinned === null)
-    .sort((a, b) => a.uses - b.uses || (a.text < b.text ? 1 : -1));
+    .sort((a, b) => together(a) - together(b) || a.uses - b.uses || (a.text < b.text ? 1 : -1));
+}
+
+/**
+ * How often the one of several commands is used that is used most: of all directions of a command, and of one
+ * with its way back. They are of little use without each other.
+ */
+function usesTogether(wishes: readonly Wish[]): (wish: Wish) => number {
+  const most = new Map<string, number>();
+  const add = (key: string, uses: number) => most.set(key, Math.max(most.get(key) ?? 0, uses));
+  for (const { command, text, uses } of wishes) {
+    add(directedOf(command)?.family ?? text, uses);
+    const back = wayBack(command);
+    if (back) add(keyCommandText(back), uses);
+  }
+  return ({ command, text }) =>
+    Math.max(most.get(directedOf(command)?.family ?? text) ?? 0, most.get(text) ?? 0);
 }
 
 interface Round {

@@ -37,9 +37,8 @@ export interface KeyFinding {
 }
 
 /** What a binding is found by in its map. */
-export function bindingId({ layer, app, sign, from, at, command }: KeyBinding): string {
-  const place = from === 'own' ? at : `${from} ${command?.command ?? ''}`;
-  return [layer === BASE ? '' : layer, app ?? '', sign, place].join('|');
+export function bindingId({ layer, app, sign, from, ...does }: KeyBinding): string {
+  return [layer === BASE ? '' : layer, app ?? '', sign, from, bindingText(does)].join('|');
 }
 
 export function finding(

@@ -2,6 +2,7 @@ import { BASE, keyCommandText, type OwnBinding } from '../profile/keys.ts';
 import type { Profile } from '../profile/schema.ts';
 import { freeId } from '../desk/edit.ts';
 import { bindingText, withBinding, withBindingChanged, withoutBinding } from './edit.ts';
+import { withoutBundle, withoutLayer } from './edit-layers.ts';
 import { bindingId, type KeyFinding } from './findings.ts';
 import { nearestFree } from './free.ts';
 import { keyMap, type KeyBinding } from './map.ts';
@@ -35,11 +36,11 @@ export function mendsFor(profile: Profile, finding: KeyFinding): Mend[] {
     case 'needs-letters':
     case 'modifiers-not-sent':
       if (moved) return [...moving(profile, moved, true), ...dropping(profile, [moved])];
-      return withoutBundle(profile, finding.layer);
+      return droppingBundle(profile, finding.layer);
     case 'one-at-a-time':
       return moved ? [...moving(profile, moved, true), ...dropping(profile, [moved])] : [];
     case 'layer-unreached':
-      return [...entering(profile, finding.layer!), ...withoutLayer(profile, finding.layer!)];
+      return [...entering(profile, finding.layer!), ...droppingLayer(profile, finding.layer!)];
     case 'layer-stuck':
       return leaving(profile, finding.layer!);
     case 'no-way-back':
@@ -150,18 +151,11 @@ function without(profile: Profile, about: readonly KeyBinding[]): Mend[] {
   return [{ how: 'drop', says: `Drop ${count}`, profile: next }];
 }
 
-function withoutBundle(profile: Profile, id: string | undefined): Mend[] {
-  const bundles = profile.keys.bundles.filter((bundle) => bundle.id !== id);
-  const next = { ...profile, keys: { ...profile.keys, bundles } };
+function droppingBundle(profile: Profile, id: string | undefined): Mend[] {
+  if (id === undefined) return [];
   const using = keyMap(profile).filter(({ keys }) => keys.includes(`${id}+`));
-  const dropped = without(next, using)[0]?.profile ?? next;
-  return [
-    {
-      how: 'drop',
-      says: `Drop the bundle ${id} and ${using.length} keys with it`,
-      profile: dropped,
-    },
-  ];
+  const says = `Drop the bundle ${id} and ${using.length} keys with it`;
+  return [{ how: 'drop', says, profile: withoutBundle(profile, id) }];
 }
 
 function entering(profile: Profile, layer: string): Mend[] {
@@ -172,15 +166,8 @@ function entering(profile: Profile, layer: string): Mend[] {
   return [{ how: 'bind', says: `Enter ${layer} with ${capsOf(profile, keys)}`, profile: bound }];
 }
 
-function withoutLayer(profile: Profile, layer: string): Mend[] {
-  const about = keyMap(profile).filter(
-    (binding) =>
-      binding.layer === layer ||
-      (binding.command?.command === 'enter-layer' && binding.command.layer === layer),
-  );
-  const layers = profile.keys.layers.filter(({ id }) => id !== layer);
-  const emptied = without(profile, about)[0]?.profile ?? profile;
-  const next = { ...emptied, keys: { ...emptied.keys, layers } };
+function droppingLayer(profile: Profile, layer: string): Mend[] {
+  const next = withoutLayer(profile, layer);
   return [{ how: 'drop', says: `Drop the layer ${layer} and its keys`, profile: next }];
 }
 

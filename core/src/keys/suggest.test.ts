@@ -19,7 +19,7 @@ const DEMO = new URL('../../../demo/', import.meta.url);
 const json = (name: string): unknown => JSON.parse(readFileSync(new URL(name, DEMO), 'utf8'));
 const demo = profileSchema.parse(json('bulletin-desk.profile.json'));
 const MOUSE: InputDevice = {
-  id: 'mouse',
+  id: 'mouse-17',
   buttons: 17,
   modifiers: false,
   atOnce: 'one',
@@ -110,6 +110,7 @@ describe('suggested keys', () => {
         ...demo.keys,
         devices: [...demo.keys.devices, MOUSE],
         bindings: [pinned],
+        layers: [],
         marks: [
           { command: does('close'), mark: 'needed' },
           { command: does('pocket'), mark: 'spare' },

@@ -20,6 +20,10 @@ const RulesView = lazy(async () => ({
   default: (await import('../views/rules/RulesView.tsx')).RulesView,
 }));
 
+const KeysView = lazy(async () => ({
+  default: (await import('../views/keys/KeysView.tsx')).KeysView,
+}));
+
 const router = createBrowserRouter([
   { path: '/', element: <Start /> },
   { path: '/profiles', element: <ProfilesView /> },
@@ -36,6 +40,14 @@ const router = createBrowserRouter([
         element: (
           <Suspense fallback={<Loading />}>
             <RulesView />
+          </Suspense>
+        ),
+      },
+      {
+        path: 'keys',
+        element: (
+          <Suspense fallback={<Loading />}>
+            <KeysView />
           </Suspense>
         ),
       },

@@ -71,6 +71,16 @@ export function Checkup({ isOpen, onClose }: { isOpen: boolean; onClose: () => v
                 Show the rule
               </TextButton>
             )}
+            {'about' in finding && (
+              <TextButton
+                onClick={() => {
+                  void navigate('keys');
+                  onClose();
+                }}
+              >
+                Show the keys
+              </TextButton>
+            )}
             {OF_DESK.includes(finding.kind) && (
               <TextButton
                 onClick={() => {

@@ -1,5 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import {
+  bindingId,
+  bindingText,
   commandText,
   HELD_COMMANDS,
   keyMap,
@@ -22,6 +24,7 @@ import { useBench, useBenchStore, usePlacedDesk } from '../data/bench-context.ts
 import { useInHand } from '../data/in-hand.ts';
 import { MODE_WORDS, useDeskChange } from './Connections.tsx';
 import { useColourMode } from './colour-mode.ts';
+import { finderStyle } from './finder-style.ts';
 import type { Panel as PanelName } from './Frame.tsx';
 import { KeyCaps } from './KeyCap.tsx';
 import { Panel } from './Panel.tsx';
@@ -46,38 +49,10 @@ export function FindAnything(props: {
   return (
     <Panel title="Find anything" isOpen={isOpen} onClose={onClose}>
       <Finder label="Find anything" loop filter={nearness}>
-        <chakra.div
-          css={{
-            '& input': {
-              width: '100%',
-              fontSize: '15px',
-              py: '6px',
-              bg: 'transparent',
-              borderBottom: '1px solid',
-              borderColor: 'ink',
-            },
-          }}
-        >
-          <Finder.Input placeholder="Type a view, command, workspace, zone, app, rule or setting" />
+        <chakra.div css={finderStyle}>
+          <Finder.Input placeholder="Type a view, command, workspace, zone, app, rule, binding or setting" />
         </chakra.div>
-        <Box
-          mt="8px"
-          css={{
-            '& [cmdk-list]': { maxHeight: '50vh', overflowY: 'auto' },
-            '& [cmdk-group-heading]': { fontSize: '12px', color: 'slate', pt: '8px', pb: '2px' },
-            '& [cmdk-item]': {
-              display: 'flex',
-              justifyContent: 'space-between',
-              fontSize: '13px',
-              px: '8px',
-              py: '4px',
-              cursor: 'pointer',
-              borderLeft: '3px solid transparent',
-            },
-            '& [cmdk-item][data-selected=true]': { bg: 'petrol.wash', borderLeftColor: 'petrol' },
-            '& [cmdk-empty]': { color: 'slate', py: '12px' },
-          }}
-        >
+        <Box mt="8px" css={finderStyle}>
           <Finder.List tabIndex={0}>
             <Finder.Empty>Nothing here is called that.</Finder.Empty>
             {groups.map((group) => (
@@ -118,6 +93,7 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
   const lineups = useBench((bench) => bench.session.lineups) ?? NO_LINEUPS;
   return useMemo(() => {
     const bindings = keyMap(profile);
+    const { main } = profile.keys;
     const command = (group: string, wanted: Command, text = commandText(wanted)): Found => {
       const same = JSON.stringify(wanted);
       const binding = bindings.find((candidate) => JSON.stringify(candidate.command) === same);
@@ -202,6 +178,14 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
         run: () => {
           useInHand.getState().takeRule(rule.id);
           void navigate('rules');
+        },
+      })),
+      ...keyMap(profile).map((binding) => ({
+        group: 'Bindings',
+        text: `${keysCaps(binding.keys, main).join(' ')} · ${bindingText(binding)}`,
+        run: () => {
+          useInHand.getState().takeBinding(bindingId(binding));
+          void navigate('keys');
         },
       })),
       ...LAYOUT_KINDS.map((kind) =>

@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { Columns3, LayoutPanelLeft, ListOrdered, Monitor, Play } from 'lucide-react';
+import { Columns3, Keyboard, LayoutPanelLeft, ListOrdered, Monitor, Play } from 'lucide-react';
 import { NavLink } from 'react-router';
 
 /** The views there are, in the rail's order, with their digits. */
@@ -8,6 +8,7 @@ export const VIEWS = [
   { path: 'tiling', word: 'Tiling', digit: '2', Icon: Columns3 },
   { path: 'zones', word: 'Zones', digit: '3', Icon: LayoutPanelLeft },
   { path: 'rules', word: 'Rules', digit: '4', Icon: ListOrdered },
+  { path: 'keys', word: 'Keys', digit: '5', Icon: Keyboard },
   { path: 'rehearse', word: 'Rehearse', digit: '6', Icon: Play },
 ] as const;
 

@@ -1,4 +1,5 @@
-import { HUES, MODIFIERS, type Profile } from '@sorn/core';
+import { HUES, MODIFIERS, STAND_IN_KEYS, withMainModifier, type Profile } from '@sorn/core';
+import { Select } from './Select.tsx';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useBench, useBenchStore } from '../data/bench-context.ts';
 import { useColourMode } from './colour-mode.ts';
@@ -95,16 +96,16 @@ export function Settings({ isOpen, onClose }: { isOpen: boolean; onClose: () => 
             label="Main modifier"
             value={keys.main}
             options={choices(MODIFIERS)}
-            onChange={(main) => setKeys({ main })}
+            onChange={(main) => edit((profile) => withMainModifier(profile, main))}
           />
           <chakra.span fontSize="13px">
             Stand-in: does the same here, where your browser or system keeps the main one
           </chakra.span>
-          <Choice
+          <Select
             label="Stand-in modifier"
             value={keys.standIn}
-            options={choices(MODIFIERS)}
-            onChange={(standIn) => setKeys({ standIn })}
+            options={choices([...MODIFIERS, ...STAND_IN_KEYS])}
+            onChange={(standIn) => setKeys({ standIn: standIn as typeof keys.standIn })}
           />
           <chakra.span fontSize="13px">Key that gives the keyboard back</chakra.span>
           <Choice

@@ -53,8 +53,9 @@ export function usePageKeys(group: string, keys: readonly PageKey[]): void {
       run: (event: KeyboardEvent) => newest.current[i]?.run(event),
     }));
     setGroup(group, stable);
-    return () => setGroup(group, null);
   }, [group, setGroup, signature]);
+  // A group whose keys change keeps its place among the others.
+  useEffect(() => () => setGroup(group, null), [group, setGroup]);
 }
 
 /** The group of keys that answer a question; while it is there, it is alone. */

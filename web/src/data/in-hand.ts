@@ -3,10 +3,15 @@ import { create } from 'zustand';
 /** What is in hand across views: Rehearse can make a rule that the Rules view goes on with. */
 interface InHand {
   rule: string | null;
+  /** A binding, by its id in the map. */
+  binding: string | null;
   takeRule: (id: string) => void;
+  takeBinding: (id: string) => void;
 }
 
 export const useInHand = create<InHand>((set) => ({
   rule: null,
+  binding: null,
   takeRule: (rule) => set({ rule }),
+  takeBinding: (binding) => set({ binding }),
 }));

@@ -3,9 +3,14 @@ import { memo } from 'react';
 import { keyName, type Shaping } from '@sorn/core';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { useBench } from '../../data/bench-context.ts';
+import type { Locked } from './full-screen.ts';
 
 /** Says which of the two has the keyboard, and which key changes that. */
-export const KeyboardOwner = memo(function KeyboardOwner({ isGiven }: { isGiven: boolean }) {
+export const KeyboardOwner = memo(function KeyboardOwner(props: {
+  isGiven: boolean;
+  locked: Locked;
+}) {
+  const { isGiven, locked } = props;
   const { handBack, standIn, main } = useBench((bench) => bench.profile.keys);
   const shaping = useBench((bench) => bench.session.shaping);
   const past = useBench(({ looking, moments }) => looking !== null && moments.length - 1 - looking);
@@ -40,7 +45,12 @@ export const KeyboardOwner = memo(function KeyboardOwner({ isGiven }: { isGiven:
           <KeyCap>{isGiven ? keyName(handBack) : 'Enter'}</KeyCap>
           <chakra.span fontWeight={400}>
             {isGiven ? 'gives it back' : 'gives it to the sheet'}
-            {isGiven && !shaping && standIn !== main && `; ${standIn} stands in for ${main}`}
+            {isGiven &&
+              !shaping &&
+              standIn !== main &&
+              locked !== 'locked' &&
+              `; ${standIn} stands in for ${main}`}
+            {isGiven && LOCKED[locked]}
             {shaping && `; shaping: arrows ${MEANING[shaping.by]}, ${stepsText(shaping.steps)}`}
           </chakra.span>
         </>
@@ -48,6 +58,12 @@ export const KeyboardOwner = memo(function KeyboardOwner({ isGiven }: { isGiven:
     </Flex>
   );
 });
+
+const LOCKED: Record<Locked, string> = {
+  no: '',
+  'full-screen': '; full screen',
+  locked: '; full screen, every key comes here',
+};
 
 const MEANING: Record<Shaping, string> = {
   move: 'move the window',

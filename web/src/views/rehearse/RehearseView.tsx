@@ -19,7 +19,9 @@ import { PlacingMarks } from './PlacingMarks.tsx';
 import { Spared } from './Spared.tsx';
 import { SwitchList } from './SwitchList.tsx';
 import { TimeLine } from './TimeLine.tsx';
+import { WhatFollows } from './WhatFollows.tsx';
 import { WhyHere } from './WhyHere.tsx';
+import { useFullScreen } from './full-screen.ts';
 import { useSheetKeyboard } from './sheet-keyboard.ts';
 
 const placingMarks = (view: Viewport) => <PlacingMarks view={view} />;
@@ -33,6 +35,10 @@ export function RehearseView() {
   const apps = useBench((bench) => bench.profile.apps);
   const place = useRef<HTMLDivElement>(null);
   const keyboard = useSheetKeyboard(place);
+  const fullScreen = useFullScreen(place);
+  const giveInFull = async () => {
+    if (await fullScreen.enter()) keyboard.give();
+  };
   const session = useBench((bench) => bench.session);
   const isPast = useBench((bench) => bench.looking !== null);
   const [asked, setAsked] = useState<{ id: string; focus: string | undefined } | null>(null);
@@ -63,6 +69,15 @@ export function RehearseView() {
   usePageKeys('Rehearse', [
     {
       keys: ['Enter'],
+      shift: true,
+      caps: ['Shift', 'Enter'],
+      label: 'the same in full screen, where more keys come through',
+      minor: true,
+      run: () => void giveInFull(),
+    },
+    {
+      keys: ['Enter'],
+      shift: false,
       caps: ['Enter'],
       label: isPast ? 'go on from here' : 'give the keyboard to the sheet',
       run: keyboard.give,
@@ -127,13 +142,14 @@ export function RehearseView() {
           data-keyboard={keyboard.isGiven ? 'sheet' : 'page'}
           onClick={keyboard.give}
         >
-          <KeyboardOwner isGiven={keyboard.isGiven} />
+          <KeyboardOwner isGiven={keyboard.isGiven} locked={fullScreen.locked} />
           <Box position="relative" flex="1" minH="0">
             <Sheet placed={placed} onWindow={chooseWindow} marks={placingMarks} notes={pickPanel} />
             <LastKey />
             <Picker />
             <SwitchList />
             <ModeList />
+            <WhatFollows />
           </Box>
         </Flex>
         <TimeLine />

@@ -5,7 +5,7 @@ import { AppBalloon } from '../../app/AppBalloon.tsx';
 import { useInSight } from '../../app/in-sight.ts';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { TextButton } from '../../app/TextButton.tsx';
-import { tableStyle } from './table-style.ts';
+import { tableStyle } from '../../app/table-style.ts';
 
 /** Every app with its windows, and what they say of their size. */
 export function AppTable(props: {

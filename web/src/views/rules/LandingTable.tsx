@@ -15,7 +15,7 @@ import { useInSight } from '../../app/in-sight.ts';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Choice } from '../../app/SettingRow.tsx';
 import { useBench } from '../../data/bench-context.ts';
-import { tableStyle } from './table-style.ts';
+import { tableStyle } from '../../app/table-style.ts';
 
 /** Who decided where a window lands: "rule 4", "rules 1, 6", "default". */
 function decidedText({ decidedBy }: Landing): string {

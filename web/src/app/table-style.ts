@@ -16,4 +16,12 @@ export const tableStyle = {
   '& tr[data-matched=true] td:first-of-type': { borderLeftColor: 'petrol' },
   '& tr[data-in-hand=true] td': { bg: 'petrol.wash' },
   '& td[data-column=decided]': { color: 'slate' },
+  '& td.figure': {
+    fontFamily: 'mono',
+    fontStretch: '88%',
+    fontSize: '12px',
+    textAlign: 'right',
+    pr: '14px',
+  },
+  '& tr.task th': { fontSize: '12px', color: 'slate', pt: '10px', pl: '7px' },
 };

@@ -1,0 +1,57 @@
+import { BASE } from '../profile/keys.ts';
+import type { Profile } from '../profile/schema.ts';
+import { shortText } from './chart/rows.ts';
+import { FIXED_BINDINGS, keyMap, type KeyBinding } from './map.ts';
+import { inOrder, type Modifier } from './modifiers.ts';
+import { taskOf, type Task } from './tasks.ts';
+
+/** What a key of a drawn board does, in a layer and with modifiers held. */
+export interface KeyFace {
+  binding: KeyBinding;
+  /** In a few letters; … where a sequence begins. */
+  text: string;
+  task: Task;
+  /** It is let through from the base layer. */
+  isBelow: boolean;
+}
+
+/** What every key does, by its code, with just these modifiers held. Keys that do nothing are left out. */
+export function keyFaces(
+  profile: Profile,
+  layer: string,
+  held: readonly Modifier[],
+): ReadonlyMap<string, KeyFace> {
+  const wanted = inOrder(held).join('+');
+  const faces = new Map<string, KeyFace>();
+  const add = (binding: KeyBinding, isBelow: boolean) => {
+    const { trigger, command, release } = binding;
+    const [step] = trigger.steps;
+    const code = step!.code;
+    if (code === undefined || step!.modifiers.join('+') !== wanted) return;
+    const first = command ?? release!;
+    const isSequence = trigger.steps.length > 1;
+    if (faces.has(code)) return;
+    const text = isSequence
+      ? '…'
+      : `${trigger.how === 'press' ? '' : `${trigger.how}: `}${shortText(first)}`;
+    faces.set(code, { binding, text, task: taskOf(first), isBelow });
+  };
+  const map = [...keyMap(profile), ...FIXED_BINDINGS];
+  // What holds for every app comes before what one app has for itself.
+  const byApp = [...map].sort((a, b) => Number(a.app !== null) - Number(b.app !== null));
+  for (const binding of byApp) if (binding.layer === layer) add(binding, false);
+  if (layer !== BASE) for (const binding of byApp) if (binding.layer === BASE) add(binding, true);
+  return faces;
+}
+
+/** The sets of modifiers that the keys of a layer are bound with, the one with the most keys first. */
+export function modifierSets(profile: Profile, layer: string): Modifier[][] {
+  const counts = new Map<string, { set: Modifier[]; count: number }>();
+  for (const { trigger, layer: of } of [...keyMap(profile), ...FIXED_BINDINGS]) {
+    if (of !== layer) continue;
+    const set = inOrder(trigger.steps[0]!.modifiers as Modifier[]);
+    const key = set.join('+');
+    counts.set(key, { set, count: (counts.get(key)?.count ?? 0) + 1 });
+  }
+  return [...counts.values()].sort((a, b) => b.count - a.count).map(({ set }) => set);
+}

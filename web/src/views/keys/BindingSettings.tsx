@@ -1,0 +1,234 @@
+import { Box, chakra } from '@chakra-ui/react';
+import {
+  BASE,
+  COMMANDS,
+  keyCommandText,
+  keysCaps,
+  LAYER_COMMANDS,
+  MARKS,
+  readTrigger,
+  STARTER_MAPS,
+  type KeyBinding,
+  type KeyCommand,
+} from '@sorn/core';
+import type { Ref } from 'react';
+import { Figure } from '../../app/Figure.tsx';
+import { KeyCaps } from '../../app/KeyCap.tsx';
+import { Section } from '../../app/Section.tsx';
+import { Select } from '../../app/Select.tsx';
+import { Choice, SettingRow } from '../../app/SettingRow.tsx';
+import { TextField } from '../../app/TextField.tsx';
+import { useBench } from '../../data/bench-context.ts';
+import { fieldsOf, firstOf, saidOf, withSaid, type KeyCommandId } from './command-fields.ts';
+import type { KeyEdits } from './edits.ts';
+
+const NONE = '';
+const IDS: readonly KeyCommandId[] = [...COMMANDS, ...LAYER_COMMANDS];
+
+/** The binding in hand: its keys, its layer, and what it does. */
+export function BindingSettings(props: {
+  binding: KeyBinding;
+  edits: KeyEdits;
+  keysInput: Ref<HTMLInputElement>;
+  commandSelect: Ref<HTMLSelectElement>;
+}) {
+  const { binding, edits } = props;
+  const profile = useBench((bench) => bench.profile);
+  const { command, release, layer, app, from, keys, pinned } = binding;
+  const first = command ?? release!;
+  const { main, layers, marks } = profile.keys;
+  const isFixed = from === 'fixed';
+  const mark = marks.find((each) => keyCommandText(each.command) === keyCommandText(first))?.mark;
+  const origin = { own: 'yours', starter: 'from starter', fixed: 'fixed' }[from];
+  return (
+    <Section
+      title={keyCommandText(first)}
+      note={TELLS[from](STARTER_MAPS[profile.keys.from].title)}
+    >
+      <chakra.p fontSize="14px" mb="6px" data-sentence>
+        Pressing <KeyCaps caps={keysCaps(keys, main)} /> in the layer <b>{layer}</b>
+        {app !== null && (
+          <>
+            {' '}
+            in <b>{profile.apps.find(({ id }) => id === app)?.name ?? app}</b>
+          </>
+        )}{' '}
+        does <b>{command ? keyCommandText(command) : 'nothing'}</b>
+        {release && (
+          <>
+            , and <b>{keyCommandText(release)}</b> when it is let go
+          </>
+        )}
+        .
+      </chakra.p>
+      {!isFixed && (
+        <>
+          <SettingRow label="Keys" caps={['Enter']} origin={origin}>
+            <Box width="150px">
+              <TextField
+                label="Keys"
+                value={keys}
+                isNeeded
+                inputRef={props.keysInput}
+                faultOf={(text) => {
+                  const trigger = readTrigger(text);
+                  return typeof trigger === 'string' ? trigger : null;
+                }}
+                onChange={edits.setKeys}
+              />
+            </Box>
+          </SettingRow>
+          <CommandRows
+            label="Command"
+            caps={['T']}
+            command={command}
+            selectRef={props.commandSelect}
+            isNeeded={!release}
+            onChange={(next) => {
+              if (next) edits.setCommand(next);
+            }}
+          />
+          <CommandRows
+            label="On release"
+            command={release}
+            isNeeded={false}
+            onChange={edits.setRelease}
+          />
+          <SettingRow label="Layer">
+            <Select
+              label="Layer"
+              value={layer}
+              options={[BASE, ...layers.map(({ id }) => id)].map((id) => ({ value: id, text: id }))}
+              onChange={edits.setLayer}
+            />
+          </SettingRow>
+          <SettingRow label="While in">
+            <Select
+              label="While in"
+              value={app ?? NONE}
+              options={[
+                { value: NONE, text: 'every app' },
+                ...profile.apps.map(({ id, name = id }) => ({ value: id, text: name })),
+              ]}
+              onChange={edits.setApp}
+            />
+          </SettingRow>
+          <SettingRow label="When keys are suggested" caps={['O']}>
+            <Choice
+              label="When keys are suggested"
+              value={pinned ? 'pinned' : 'moved'}
+              options={[
+                { value: 'moved', text: 'may move' },
+                { value: 'pinned', text: 'stays' },
+              ]}
+              onChange={(value) => edits.setPinned(value === 'pinned')}
+            />
+          </SettingRow>
+          <SettingRow
+            label="Needed"
+            onSetBack={mark ? () => edits.setMark(first, null) : undefined}
+          >
+            <Choice
+              label="How much it is needed"
+              value={mark ?? 'wanted'}
+              options={MARKS.map((value) => ({ value, text: value }))}
+              onChange={(value) => edits.setMark(first, value)}
+            />
+          </SettingRow>
+        </>
+      )}
+    </Section>
+  );
+}
+
+const TELLS: Record<KeyBinding['from'], (starter: string) => string> = {
+  own: () => 'your own',
+  starter: (starter) => `from “${starter}”`,
+  fixed: () => 'there while it lasts',
+};
+
+/** A command by its name, and what is said with it. */
+function CommandRows(props: {
+  label: string;
+  caps?: readonly string[];
+  command: KeyCommand | undefined;
+  selectRef?: Ref<HTMLSelectElement>;
+  isNeeded: boolean;
+  onChange: (command: KeyCommand | null) => void;
+}) {
+  const { label, command, onChange } = props;
+  const profile = useBench((bench) => bench.profile);
+  const ids = IDS.filter((id) => id === command?.command || firstOf(id, profile) !== null);
+  return (
+    <>
+      <SettingRow label={label} {...(props.caps && { caps: props.caps })}>
+        <Select
+          label={label}
+          {...(props.selectRef && { selectRef: props.selectRef })}
+          value={command?.command ?? NONE}
+          options={[
+            ...(props.isNeeded && command ? [] : [{ value: NONE, text: 'nothing' }]),
+            ...ids.map((id) => ({ value: id, text: id })),
+          ]}
+          onChange={(id) => onChange(id === NONE ? null : firstOf(id as KeyCommandId, profile))}
+        />
+      </SettingRow>
+      {command &&
+        fieldsOf(command.command, profile).map((field) => {
+          const said = saidOf(command, field.name);
+          const name = `${field.label} of ${label.toLowerCase()}`;
+          const say = (value: string) => onChange(withSaid(command, field, value));
+          return (
+            <SettingRow key={field.name} label={`· ${field.label}`}>
+              {field.of === 'choice' && (
+                <Select
+                  label={name}
+                  value={said}
+                  options={[
+                    ...(field.isOptional ? [{ value: NONE, text: 'the next one' }] : []),
+                    ...(said === '' || field.options.some(({ value }) => value === said)
+                      ? []
+                      : [{ value: said, text: said }]),
+                    ...field.options,
+                  ]}
+                  onChange={say}
+                />
+              )}
+              {field.of === 'flag' && (
+                <Choice
+                  label={name}
+                  value={said === '' ? String(field.isOn) : said}
+                  options={[
+                    { value: 'true', text: 'yes' },
+                    { value: 'false', text: 'no' },
+                  ]}
+                  onChange={say}
+                />
+              )}
+              {field.of === 'figure' && (
+                <Figure
+                  label={name}
+                  value={Number(said)}
+                  least={field.least}
+                  most={field.most}
+                  step={10}
+                  unit="px"
+                  onChange={(value) => say(String(Math.round(value)))}
+                />
+              )}
+              {field.of === 'text' && (
+                <Box width="150px">
+                  <TextField
+                    label={name}
+                    value={said}
+                    placeholder={field.placeholder}
+                    onChange={say}
+                  />
+                </Box>
+              )}
+            </SettingRow>
+          );
+        })}
+    </>
+  );
+}

@@ -1,0 +1,185 @@
+import { chakra, Flex } from '@chakra-ui/react';
+import {
+  chartCsv,
+  chartHtml,
+  chartMarkdown,
+  chartSvg,
+  monitorName,
+  type ChartMode,
+} from '@sorn/core';
+import { useEffect, useState, type ReactNode } from 'react';
+import { BenchLayout } from '../../app/Bench.tsx';
+import { KeyCap } from '../../app/KeyCap.tsx';
+import { Paper } from '../../app/Paper.tsx';
+import { Section } from '../../app/Section.tsx';
+import { Select } from '../../app/Select.tsx';
+import { Choice, SettingRow } from '../../app/SettingRow.tsx';
+import { TextButton } from '../../app/TextButton.tsx';
+import { usePageKeys } from '../../app/keys.ts';
+import { useBench } from '../../data/bench-context.ts';
+import { dataUrl, download, pngOf } from './picture.ts';
+import { fontFaces } from './fonts.ts';
+
+/** One page of all keys, as a picture for a monitor, to print, or as a table. */
+export function ChartPage({ pages }: { pages: ReactNode }) {
+  const profile = useBench((bench) => bench.profile);
+  const { monitors } = profile;
+  const [monitorId, setMonitor] = useState(monitors[0]!.id);
+  const [mode, setMode] = useState<ChartMode>('day');
+  const [said, setSaid] = useState('');
+  const fonts = useFonts();
+  const monitor = monitors.find(({ id }) => id === monitorId) ?? monitors[0]!;
+  const { width, height } = monitor;
+  const svg = fonts === null ? null : chartSvg(profile, { width, height }, mode, fonts);
+  const name = `keys-${monitor.id}-${mode}`;
+
+  const made: readonly {
+    key: string;
+    text: string;
+    says: string;
+    run: () => Promise<void> | void;
+  }[] = [
+    {
+      key: 'i',
+      text: 'PNG',
+      says: `${width} × ${height} pixels, as a wallpaper`,
+      async run() {
+        if (svg !== null) download(`${name}.png`, await pngOf(svg, { width, height }));
+      },
+    },
+    {
+      key: 'v',
+      text: 'SVG',
+      says: 'the same as a drawing',
+      run() {
+        if (svg !== null) download(`${name}.svg`, fileOf(svg, 'image/svg+xml'));
+      },
+    },
+    {
+      key: 'h',
+      text: 'HTML',
+      says: 'a page to print',
+      run: () => download('keys.html', fileOf(chartHtml(profile), 'text/html')),
+    },
+    {
+      key: 'b',
+      text: 'CSV',
+      says: 'a line for each binding',
+      run: () => download('keys.csv', fileOf(chartCsv(profile), 'text/csv')),
+    },
+    {
+      key: 'm',
+      text: 'Markdown',
+      says: 'tables by task',
+      run: () => download('keys.md', fileOf(chartMarkdown(profile), 'text/markdown')),
+    },
+  ];
+  const make = async ({ text, run }: (typeof made)[number]) => {
+    try {
+      await run();
+      setSaid(`The chart is saved as ${text}.`);
+    } catch (error) {
+      setSaid(error instanceof Error ? error.message : String(error));
+    }
+  };
+  const nextMonitor = () => {
+    const at = monitors.indexOf(monitor);
+    setMonitor(monitors[(at + 1) % monitors.length]!.id);
+  };
+  usePageKeys('Chart', [
+    ...made.map((each) => ({
+      keys: [each.key],
+      shift: false,
+      label: each.text,
+      run: () => void make(each),
+    })),
+    { keys: ['w'], label: 'next monitor', run: nextMonitor },
+    {
+      keys: ['n'],
+      label: 'day or night',
+      run: () => setMode(mode === 'day' ? 'night' : 'day'),
+    },
+  ]);
+  return (
+    <BenchLayout
+      name="Keys"
+      inspector={
+        <>
+          <Section title="Key chart" note="every binding on one page">
+            <SettingRow label="For" caps={['W']}>
+              <Select
+                label="Monitor of the chart"
+                value={monitor.id}
+                options={monitors.map(({ id }) => ({ value: id, text: monitorName(profile, id) }))}
+                onChange={setMonitor}
+              />
+            </SettingRow>
+            <SettingRow label="Colours" caps={['N']}>
+              <Choice
+                label="Colours of the chart"
+                value={mode}
+                options={[
+                  { value: 'day', text: 'day' },
+                  { value: 'night', text: 'night' },
+                ]}
+                onChange={setMode}
+              />
+            </SettingRow>
+          </Section>
+          <Section title="Save as">
+            {made.map((each) => (
+              <Flex key={each.key} gap="8px" align="center" minH="28px" fontSize="13px">
+                <KeyCap>{each.key.toUpperCase()}</KeyCap>
+                <TextButton onClick={() => void make(each)}>{each.text}</TextButton>
+                <chakra.span color="slate">{each.says}</chakra.span>
+              </Flex>
+            ))}
+            <chakra.p role="status" fontSize="13px" mt="6px" data-chart-said>
+              {said}
+            </chakra.p>
+          </Section>
+        </>
+      }
+    >
+      <Paper>
+        <Flex align="center" gap="12px" fontSize="13px" color="slate">
+          {pages}
+          <span data-chart-size>
+            {width} × {height}
+          </span>
+        </Flex>
+        <Flex flex="1" minH="0" align="center" justify="center">
+          {svg !== null && (
+            <chakra.img
+              src={dataUrl(svg)}
+              alt={`Keys of ${profile.name}, for ${monitorName(profile, monitor.id)}`}
+              maxW="100%"
+              maxH="100%"
+              border="1px solid"
+              borderColor="hairline"
+            />
+          )}
+        </Flex>
+      </Paper>
+    </BenchLayout>
+  );
+}
+
+function fileOf(text: string, type: string): Blob {
+  return new Blob([text], { type: `${type};charset=utf-8` });
+}
+
+/** The faces of the page as text, for a picture that takes nothing from outside; null until they are there. */
+function useFonts(): string | null {
+  const [fonts, setFonts] = useState<string | null>(null);
+  useEffect(() => {
+    let isGone = false;
+    void fontFaces().then((faces) => {
+      if (!isGone) setFonts(faces);
+    });
+    return () => {
+      isGone = true;
+    };
+  }, []);
+  return fonts;
+}

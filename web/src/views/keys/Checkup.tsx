@@ -1,0 +1,85 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { mendsFor, type KeyFinding, type Profile } from '@sorn/core';
+import { useMemo } from 'react';
+import { KeyCap } from '../../app/KeyCap.tsx';
+import { Section } from '../../app/Section.tsx';
+import { TextButton } from '../../app/TextButton.tsx';
+
+/** The keys that take the first ways to mend a finding. */
+const MEND_CAPS = [['M'], ['Shift', 'M']];
+
+/** What was found about the keys; of the finding in hand, the ways to mend it. */
+export function Checkup(props: {
+  profile: Profile;
+  findings: readonly KeyFinding[];
+  at: number;
+  onFinding: (at: number) => void;
+  onMend: (profile: Profile) => void;
+}) {
+  const { profile, findings, at } = props;
+  const inHand = findings[at];
+  const mends = useMemo(() => (inHand ? mendsFor(profile, inHand) : []), [profile, inHand]);
+  return (
+    <Section
+      title="Checkup"
+      note={findings.length === 1 ? '1 finding' : `${findings.length} findings`}
+    >
+      {findings.length === 0 && (
+        <chakra.p fontSize="13px" color="slate">
+          No keys are in each other’s way, and every way there has a way back.
+        </chakra.p>
+      )}
+      <chakra.ol>
+        {findings.map((finding, i) => {
+          const isInHand = i === at;
+          return (
+            <chakra.li
+              key={`${finding.kind} ${finding.title} ${i}`}
+              listStyleType="none"
+              py="6px"
+              borderBottom="1px solid"
+              borderColor="hairline"
+              data-key-finding={finding.kind}
+              data-in-hand={isInHand}
+            >
+              <Flex align="center" gap="6px">
+                <chakra.button
+                  type="button"
+                  aria-pressed={isInHand}
+                  flex="1"
+                  textAlign="left"
+                  cursor="pointer"
+                  fontSize="13px"
+                  fontWeight={650}
+                  color={isInHand ? 'vermilion' : 'ink'}
+                  onClick={() => props.onFinding(i)}
+                >
+                  {finding.title}
+                </chakra.button>
+                {isInHand && findings.length > 1 && <KeyCap>E</KeyCap>}
+              </Flex>
+              {isInHand && (
+                <Box
+                  fontSize="12.5px"
+                  css={{ '& button': { whiteSpace: 'normal', textAlign: 'left' } }}
+                >
+                  <chakra.p color="slate">{finding.text}</chakra.p>
+                  {mends.map((mend, n) => (
+                    <Flex key={mend.says} gap="6px" align="center" minH="24px">
+                      {MEND_CAPS[n]?.map((cap) => (
+                        <KeyCap key={cap}>{cap}</KeyCap>
+                      ))}
+                      <TextButton onClick={() => props.onMend(mend.profile)}>
+                        <span data-mend={mend.how}>{mend.says}</span>
+                      </TextButton>
+                    </Flex>
+                  ))}
+                </Box>
+              )}
+            </chakra.li>
+          );
+        })}
+      </chakra.ol>
+    </Section>
+  );
+}

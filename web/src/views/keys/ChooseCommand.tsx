@@ -1,0 +1,63 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { keyCommandText, keyMap, keysCaps, nearness, type KeyCommand } from '@sorn/core';
+import { Command as Finder } from 'cmdk';
+import { KeyCaps } from '../../app/KeyCap.tsx';
+import { Panel } from '../../app/Panel.tsx';
+import { finderStyle } from '../../app/finder-style.ts';
+import { useBench } from '../../data/bench-context.ts';
+import { commandsToBind } from './command-fields.ts';
+
+/** A list of every command that narrows as its name is typed; the keys for the chosen one are recorded next. */
+export function ChooseCommand(props: {
+  isOpen: boolean;
+  onClose: () => void;
+  onCommand: (command: KeyCommand, text: string) => void;
+}) {
+  return (
+    <Panel title="Which command gets keys" isOpen={props.isOpen} onClose={props.onClose}>
+      <Commands {...props} />
+    </Panel>
+  );
+}
+
+function Commands(props: {
+  onClose: () => void;
+  onCommand: (command: KeyCommand, text: string) => void;
+}) {
+  const profile = useBench((bench) => bench.profile);
+  const { main } = profile.keys;
+  const bound = new Map(
+    keyMap(profile).flatMap(({ command, keys }) =>
+      command ? [[keyCommandText(command), keysCaps(keys, main)] as const] : [],
+    ),
+  );
+  return (
+    <Finder label="Commands" loop filter={nearness}>
+      <chakra.div css={finderStyle}>
+        <Finder.Input placeholder="Type some of its name" />
+        <Box mt="8px">
+          <Finder.List tabIndex={0}>
+            <Finder.Empty>No command is called that.</Finder.Empty>
+            {commandsToBind(profile).map((command) => {
+              const text = keyCommandText(command);
+              const caps = bound.get(text);
+              return (
+                <Finder.Item
+                  key={text}
+                  value={text}
+                  onSelect={() => {
+                    props.onClose();
+                    props.onCommand(command, text);
+                  }}
+                >
+                  {text}
+                  {caps && <KeyCaps caps={caps} />}
+                </Finder.Item>
+              );
+            })}
+          </Finder.List>
+        </Box>
+      </chakra.div>
+    </Finder>
+  );
+}

@@ -1,0 +1,228 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import {
+  BASE,
+  checkKeys,
+  deviceName,
+  inputsOf,
+  isCode,
+  keyFaces,
+  keyName,
+  withDevice,
+  withNewDevice,
+  withoutDevice,
+  type InputDevice,
+  type Profile,
+} from '@sorn/core';
+import { useRef, useState, type ReactNode } from 'react';
+import { BenchLayout } from '../../app/Bench.tsx';
+import { KeyCap } from '../../app/KeyCap.tsx';
+import { ListLine } from '../../app/ListLine.tsx';
+import { Paper } from '../../app/Paper.tsx';
+import { Section } from '../../app/Section.tsx';
+import { TextButton } from '../../app/TextButton.tsx';
+import { focusFigure } from '../../app/inspector.ts';
+import { usePageKeys } from '../../app/keys.ts';
+import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { DeviceSettings } from './DeviceSettings.tsx';
+import { useTrying } from './trying.ts';
+
+/** What the map is pressed on: what each device says it can send, beside what arrived from it. */
+export function DevicesPage({ pages }: { pages: ReactNode }) {
+  const profile = useBench((bench) => bench.profile);
+  const store = useBenchStore();
+  const { devices } = profile.keys;
+  const [inHand, setInHand] = useState<string | null>(null);
+  const device = devices.find(({ id }) => id === inHand) ?? devices[0] ?? null;
+  const nameInput = useRef<HTMLInputElement>(null);
+  const trying = useTrying();
+  const edit = (change: (profile: Profile) => Profile, merge = '') =>
+    store.getState().edit(change, merge);
+  const change = (next: (device: InputDevice) => InputDevice, merge = '') => {
+    if (device) edit((now) => withDevice(now, device.id, next), merge && `${merge} ${device.id}`);
+  };
+  const declared = device ? inputsOf(device) : [];
+  const strange = trying.arrived.filter(({ code }) => isCode(code) && !declared.includes(code));
+  const declare = () => {
+    const codes = [...new Set(strange.map(({ code }) => code))];
+    if (codes.length > 0) change((each) => ({ ...each, codes: [...(each.codes ?? []), ...codes] }));
+  };
+  const add = () => {
+    const made = withNewDevice(store.getState().profile);
+    edit(() => made.profile);
+    setInHand(made.id);
+  };
+  const remove = () => {
+    if (device) edit((now) => withoutDevice(now, device.id));
+  };
+  const goTo = (by: 1 | -1) => {
+    const next = devices[(device ? devices.indexOf(device) : -1) + by];
+    if (next) setInHand(next.id);
+  };
+  usePageKeys(
+    'Devices',
+    trying.isOn
+      ? [{ keys: [], caps: ['Esc'], label: 'end trying', run: () => undefined }]
+      : [
+          { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'device', run: () => goTo(-1) },
+          { keys: ['ArrowDown'], label: 'next device in hand', minor: true, run: () => goTo(1) },
+          { keys: ['t'], label: 'try it', run: trying.begin },
+          { keys: ['a'], label: 'declare what arrived', run: declare },
+          { keys: ['n'], label: 'new device', run: add },
+          { keys: ['Enter'], label: 'name', minor: true, run: () => focusFigure(nameInput) },
+          {
+            keys: ['Delete', 'Backspace'],
+            caps: ['Delete'],
+            label: 'delete the device',
+            minor: true,
+            run: remove,
+          },
+        ],
+  );
+  const findings = checkKeys(profile).filter(({ kind }) => OF_DEVICES.includes(kind));
+  const faces = keyFaces(profile, BASE, device?.modifiers ? [profile.keys.main] : []);
+  const arrived = new Set(trying.arrived.map(({ code }) => code));
+  return (
+    <BenchLayout
+      name="Keys"
+      inspector={
+        <>
+          <Section title="Devices">
+            <chakra.ul>
+              {devices.map((each) => (
+                <ListLine
+                  key={each.id}
+                  name={deviceName(each)}
+                  isHere={each === device}
+                  data={{ 'data-device': each.id }}
+                  onChoose={() => setInHand(each.id)}
+                >
+                  <chakra.span fontSize="12px" color="slate">
+                    {inputsOf(each).length} inputs
+                  </chakra.span>
+                </ListLine>
+              ))}
+            </chakra.ul>
+            {devices.length === 0 && (
+              <chakra.p fontSize="13px" color="slate">
+                No device is declared. <KeyCap>N</KeyCap>{' '}
+                <TextButton onClick={add}>Declare one</TextButton>.
+              </chakra.p>
+            )}
+          </Section>
+          {device && <DeviceSettings device={device} change={change} nameInput={nameInput} />}
+          <Section title="What fits" note="from the checkup">
+            {findings.length === 0 && (
+              <chakra.p fontSize="13px" color="slate">
+                Every binding can be sent by a device.
+              </chakra.p>
+            )}
+            {findings.map(({ title, text }) => (
+              <chakra.p key={title + text} fontSize="13px" py="4px" data-device-finding>
+                <b>{title}.</b> {text}
+              </chakra.p>
+            ))}
+          </Section>
+        </>
+      }
+    >
+      <Paper>
+        <Flex align="center" gap="12px" fontSize="13px" color="slate">
+          {pages}
+          <span role="status" data-trying={trying.isOn}>
+            {trying.isOn
+              ? 'Press every input of the device, one after the other. Escape ends it.'
+              : trying.arrived.length > 0
+                ? `${declared.filter((code) => arrived.has(code)).length} of ${declared.length} declared inputs arrived, ${strange.length} others.`
+                : 'Declared inputs. Trying them shows what arrives:'}
+          </span>
+          {!trying.isOn && (
+            <Flex gap="6px" align="center">
+              <KeyCap>T</KeyCap>
+              <TextButton onClick={trying.begin}>try it</TextButton>
+              {strange.length > 0 && (
+                <>
+                  <KeyCap>A</KeyCap>
+                  <TextButton onClick={declare}>declare what arrived</TextButton>
+                </>
+              )}
+            </Flex>
+          )}
+        </Flex>
+        <Flex
+          wrap="wrap"
+          gap="5px"
+          overflowY="auto"
+          alignContent="flex-start"
+          role="list"
+          aria-label="Inputs"
+          css={inputStyle}
+        >
+          {[...declared, ...new Set(strange.map(({ code }) => code))].map((code) => (
+            <span
+              key={code}
+              role="listitem"
+              data-input={code}
+              data-state={stateOf(declared.includes(code), arrived.has(code))}
+            >
+              {keyName(code)}
+              <small>{faces.get(code)?.text ?? code}</small>
+            </span>
+          ))}
+        </Flex>
+        <Box
+          overflowY="auto"
+          minH="80px"
+          flex="1"
+          tabIndex={0}
+          role="log"
+          aria-label="What arrived"
+        >
+          {trying.arrived.length > 0 && (
+            <chakra.p fontSize="12px" color="slate" pb="4px">
+              What arrived, the last first
+            </chakra.p>
+          )}
+          {[...trying.arrived].reverse().map(({ number, code, key, modifiers }) => (
+            <chakra.p key={number} fontSize="12px" fontFamily="mono" fontStretch="88%" py="2px">
+              {code} {key && `types ${key}`} {modifiers.length > 0 && `with ${modifiers.join(' ')}`}
+              {!declared.includes(code) && ' · not declared'}
+              {modifiers.length > 0 && device && !device.modifiers && ' · it says it sends none'}
+            </chakra.p>
+          ))}
+        </Box>
+      </Paper>
+    </BenchLayout>
+  );
+}
+
+const OF_DEVICES: readonly string[] = [
+  'keys-absent',
+  'too-many-keys',
+  'needs-letters',
+  'modifiers-not-sent',
+  'one-at-a-time',
+];
+
+function stateOf(isDeclared: boolean, hasArrived: boolean): string {
+  if (!isDeclared) return 'strange';
+  return hasArrived ? 'arrived' : 'declared';
+}
+
+const inputStyle = {
+  '& [data-input]': {
+    display: 'inline-flex',
+    flexDirection: 'column',
+    minWidth: '58px',
+    px: '6px',
+    py: '3px',
+    border: '1px solid',
+    borderColor: 'hairline',
+    fontFamily: 'mono',
+    fontStretch: '88%',
+    fontSize: '12px',
+    fontWeight: 600,
+  },
+  '& small': { fontSize: '11px', fontWeight: 400, color: 'slate', fontStretch: '80%' },
+  '& [data-state=arrived]': { bg: 'petrol.deep', borderColor: 'petrol' },
+  '& [data-state=strange]': { borderColor: 'vermilion', borderStyle: 'dashed', borderWidth: '2px' },
+};

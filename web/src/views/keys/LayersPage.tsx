@@ -1,0 +1,248 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import {
+  BASE,
+  keyMap,
+  keysCaps,
+  layerRenamed,
+  LASTS,
+  MODIFIERS,
+  STAND_IN_KEYS,
+  withLayer,
+  withMainModifier,
+  withNewBundle,
+  withNewLayer,
+  withoutLayer,
+  type Lasts,
+  type Profile,
+} from '@sorn/core';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
+import { BenchLayout } from '../../app/Bench.tsx';
+import { Figure } from '../../app/Figure.tsx';
+import { KeyCap, KeyCaps } from '../../app/KeyCap.tsx';
+import { ListLine } from '../../app/ListLine.tsx';
+import { Paper } from '../../app/Paper.tsx';
+import { Section } from '../../app/Section.tsx';
+import { Select } from '../../app/Select.tsx';
+import { Choice, SettingRow } from '../../app/SettingRow.tsx';
+import { TextButton } from '../../app/TextButton.tsx';
+import { TextField } from '../../app/TextField.tsx';
+import { focusFigure } from '../../app/inspector.ts';
+import { usePageKeys } from '../../app/keys.ts';
+import { useBench, useBenchStore, usePlacedDesk } from '../../data/bench-context.ts';
+import { useInHand } from '../../data/in-hand.ts';
+import { Bundles } from './Bundles.tsx';
+import { KeyTable } from './KeyTable.tsx';
+import { keyRows, NO_USES } from './rows.ts';
+import { TakenLists } from './TakenLists.tsx';
+
+const LASTS_TEXT: Record<Lasts, string> = {
+  once: 'for one command',
+  kept: 'until it is left',
+  held: 'while its key is held',
+};
+
+/** The main modifier, layers of keys, bundles, and what the desktop takes. */
+export function LayersPage({ pages }: { pages: ReactNode }) {
+  const profile = useBench((bench) => bench.profile);
+  const store = useBenchStore();
+  const { findings } = usePlacedDesk();
+  const edit = (change: (profile: Profile) => Profile, merge = '') =>
+    store.getState().edit(change, merge);
+  const { main, standIn, layers, bundles, sequenceMs, holdMs } = profile.keys;
+  const [inHand, setInHand] = useState<string | null>(null);
+  const layer = layers.find(({ id }) => id === inHand) ?? layers[0] ?? null;
+  const uses = useBench((bench) => bench.session.uses) ?? NO_USES;
+  const takeBinding = useInHand((hand) => hand.takeBinding);
+  const nameInput = useRef<HTMLInputElement>(null);
+  const setKeys = (patch: Partial<Profile['keys']>, merge = '') =>
+    edit((now) => ({ ...now, keys: { ...now.keys, ...patch } }), merge);
+  const add = () => {
+    const made = withNewLayer(store.getState().profile);
+    edit(() => made.profile);
+    setInHand(made.id);
+  };
+  const remove = () => {
+    if (layer) edit((now) => withoutLayer(now, layer.id));
+  };
+  const nextMain = () =>
+    edit((now) =>
+      withMainModifier(now, MODIFIERS[(MODIFIERS.indexOf(now.keys.main) + 1) % MODIFIERS.length]!),
+    );
+  const goTo = (by: 1 | -1) => {
+    const next = layers[(layer ? layers.indexOf(layer) : -1) + by];
+    if (next) setInHand(next.id);
+  };
+  const nextLasts = () => {
+    if (!layer) return;
+    const next = LASTS[(LASTS.indexOf(layer.lasts) + 1) % LASTS.length]!;
+    edit((now) => withLayer(now, layer.id, (each) => ({ ...each, lasts: next })));
+  };
+  usePageKeys('Layers', [
+    { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'layer', run: () => goTo(-1) },
+    { keys: ['ArrowDown'], label: 'next layer in hand', minor: true, run: () => goTo(1) },
+    { keys: ['n'], label: 'new layer', run: add },
+    { keys: ['w'], label: 'how it lasts', run: nextLasts },
+    { keys: ['Enter'], label: 'name', run: () => focusFigure(nameInput) },
+    { keys: ['m'], label: 'next main modifier', run: nextMain },
+    { keys: ['u'], label: 'new bundle', run: () => edit(withNewBundle) },
+    {
+      keys: ['Delete', 'Backspace'],
+      caps: ['Delete'],
+      label: 'delete the layer',
+      minor: true,
+      run: remove,
+    },
+  ]);
+  const map = keyMap(profile);
+  const shownLayer = layer?.id ?? BASE;
+  const rows = useMemo(
+    () => keyRows(profile, uses).filter((row) => row.layer === shownLayer),
+    [profile, uses, shownLayer],
+  );
+  const inKeys = findings.filter((finding) => 'about' in finding).length;
+
+  return (
+    <BenchLayout
+      name="Keys"
+      inspector={
+        <>
+          <TakenLists profile={profile} />
+          <Section title="Times">
+            <SettingRow label="A sequence waits">
+              <Figure
+                label="A sequence waits"
+                value={sequenceMs}
+                least={100}
+                most={10_000}
+                step={50}
+                unit="ms"
+                onChange={(value) => setKeys({ sequenceMs: Math.round(value) }, 'sequence')}
+              />
+            </SettingRow>
+            <SettingRow label="Held, not tapped, after">
+              <Figure
+                label="Held, not tapped, after"
+                value={holdMs}
+                least={50}
+                most={2_000}
+                step={10}
+                unit="ms"
+                onChange={(value) => setKeys({ holdMs: Math.round(value) }, 'hold')}
+              />
+            </SettingRow>
+          </Section>
+        </>
+      }
+    >
+      <Paper>
+        <Flex>{pages}</Flex>
+        <Box flexShrink="0" maxH="64%" overflowY="auto" maxW="720px" tabIndex={-1}>
+          <Section
+            title="Main modifier"
+            note={`${map.filter(({ keys }) => keys.includes('Main+')).length} bindings begin with it`}
+          >
+            <SettingRow label="Main modifier" caps={['M']}>
+              <Choice
+                label="Main modifier"
+                value={main}
+                options={MODIFIERS.map((value) => ({ value, text: value }))}
+                onChange={(next) => edit((now) => withMainModifier(now, next))}
+              />
+            </SettingRow>
+            <chakra.p fontSize="13px" color="slate" my="4px">
+              All of them change at once, and what named {main} beside it is given the former one:{' '}
+              {inKeys === 0
+                ? 'no keys are in each other’s way.'
+                : `the checkup has ${inKeys === 1 ? '1 finding' : `${inKeys} findings`} about keys.`}
+            </chakra.p>
+            <SettingRow label="Stands in for it here">
+              <Select
+                label="Stands in for it here"
+                value={standIn}
+                options={[...MODIFIERS, ...STAND_IN_KEYS].map((value) => ({
+                  value,
+                  text: value === main ? `${value} (nothing does)` : value,
+                }))}
+                onChange={(next) => setKeys({ standIn: next as typeof standIn })}
+              />
+            </SettingRow>
+          </Section>
+          <Section title="Layers" note="maps of keys that are entered and left">
+            {layers.length === 0 && (
+              <chakra.p fontSize="13px" color="slate">
+                All keys are in the {BASE} layer. Rare ones can go into a layer of their own:{' '}
+                <KeyCap>N</KeyCap> <TextButton onClick={add}>makes one</TextButton>.
+              </chakra.p>
+            )}
+            <chakra.ul>
+              {layers.map(({ id, lasts }) => {
+                const enters = map.filter(
+                  ({ command }) => command?.command === 'enter-layer' && command.layer === id,
+                );
+                return (
+                  <ListLine
+                    key={id}
+                    name={id}
+                    isHere={id === layer?.id}
+                    data={{ 'data-layer-line': id }}
+                    onChoose={() => setInHand(id)}
+                  >
+                    <chakra.span fontSize="12px" color="slate">
+                      {LASTS_TEXT[lasts]}, {map.filter((each) => each.layer === id).length} keys,{' '}
+                      {enters.length === 0 ? 'nothing enters it' : 'entered by'}
+                    </chakra.span>
+                    {enters[0] && <KeyCaps caps={keysCaps(enters[0].keys, main)} />}
+                  </ListLine>
+                );
+              })}
+            </chakra.ul>
+            {layer && (
+              <Box pl="10px" pt="8px">
+                <SettingRow label="Name" caps={['Enter']}>
+                  <Box width="180px">
+                    <TextField
+                      key={layer.id}
+                      label="Name of the layer"
+                      value={layer.id}
+                      isNeeded
+                      inputRef={nameInput}
+                      faultOf={(text) =>
+                        /^[^\s/]{1,80}$/.test(text) &&
+                        (text === layer.id || layerRenamed(profile, layer.id, text))
+                          ? null
+                          : 'a name of its own, without spaces'
+                      }
+                      onChange={(name) => {
+                        edit((now) => layerRenamed(now, layer.id, name) ?? now);
+                        setInHand(name);
+                      }}
+                    />
+                  </Box>
+                </SettingRow>
+                <SettingRow label="It lasts" caps={['W']}>
+                  <Choice
+                    label="It lasts"
+                    value={layer.lasts}
+                    options={LASTS.map((value) => ({ value, text: LASTS_TEXT[value] }))}
+                    onChange={(lasts) =>
+                      edit((now) => withLayer(now, layer.id, (each) => ({ ...each, lasts })))
+                    }
+                  />
+                </SettingRow>
+              </Box>
+            )}
+          </Section>
+          <Bundles bundles={bundles} />
+        </Box>
+        <Box overflow="auto" minH="0" tabIndex={0} role="region" aria-label="Keys of the layer">
+          <KeyTable
+            rows={rows}
+            inHand={null}
+            empty={`No key is in the layer ${shownLayer} yet. On the map, N binds a command in the layer that is shown.`}
+            onRow={takeBinding}
+          />
+        </Box>
+      </Paper>
+    </BenchLayout>
+  );
+}

@@ -1,0 +1,285 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import {
+  BASE,
+  bindingId,
+  boardOf,
+  checkKeys,
+  FIXED_LAYERS,
+  inOrder,
+  keyMap,
+  modifierSets,
+  type Modifier,
+} from '@sorn/core';
+import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
+import { BenchLayout } from '../../app/Bench.tsx';
+import { KeyCap, KeyCaps } from '../../app/KeyCap.tsx';
+import { Paper } from '../../app/Paper.tsx';
+import { Choice } from '../../app/SettingRow.tsx';
+import { Select } from '../../app/Select.tsx';
+import { useBench } from '../../data/bench-context.ts';
+import { useInHand } from '../../data/in-hand.ts';
+import { BindingSettings } from './BindingSettings.tsx';
+import { BoardDrawing, FACES, type Face } from './BoardDrawing.tsx';
+import { Checkup } from './Checkup.tsx';
+import { ChooseCommand } from './ChooseCommand.tsx';
+import { KeyTable } from './KeyTable.tsx';
+import { DevicesInShort } from './DevicesInShort.tsx';
+import { useKeyEdits } from './edits.ts';
+import { useMapKeys } from './map-keys.ts';
+import { FILTERS, keyRows, NO_USES, shownRows, type Filter } from './rows.ts';
+import { useHeldModifiers } from './held.ts';
+import { useRoom } from './room.ts';
+
+/** The board takes at most this part of the paper's height. */
+const BOARD_HEIGHT = 290;
+
+/** The drawn board of a layer, every binding in a table, and of the one in hand what it does. */
+export function MapPage({ pages }: { pages: ReactNode }) {
+  const profile = useBench((bench) => bench.profile);
+  const uses = useBench((bench) => bench.session.uses) ?? NO_USES;
+  const [layer, setLayer] = useState<string>(BASE);
+  const [set, setSet] = useState(0);
+  const [face, setFace] = useState<Face>('commands');
+  const [filter, setFilter] = useState<Filter>('all');
+  const [typed, setTyped] = useState('');
+  const inHand = useInHand(({ binding: id }) => id);
+  const setInHand = useInHand(({ takeBinding }) => takeBinding);
+  const [findingAt, setFinding] = useState(0);
+  const [isChoosing, setChoosing] = useState(false);
+  const [room, roomWidth] = useRoom<HTMLDivElement>();
+  const searchInput = useRef<HTMLInputElement>(null);
+  const keysInput = useRef<HTMLInputElement>(null);
+  const commandSelect = useRef<HTMLSelectElement>(null);
+
+  const findings = checkKeys(profile);
+  const rows = useMemo(() => keyRows(profile, uses), [profile, uses]);
+  const shown = useMemo(() => shownRows(rows, filter, typed), [rows, filter, typed]);
+  const counts = useMemo(
+    () =>
+      Object.fromEntries(FILTERS.map(({ value }) => [value, shownRows(rows, value, '').length])),
+    [rows],
+  );
+  const byKeys = useMemo(
+    () => new Map(rows.map(({ binding, uses: times }) => [binding.keys, times])),
+    [rows],
+  );
+  const row = shown.find(({ id }) => id === inHand) ?? shown[0] ?? null;
+  const binding = row?.binding ?? null;
+  const layers = useMemo(
+    () => [BASE, ...profile.keys.layers.map(({ id }) => id), ...FIXED_LAYERS],
+    [profile.keys.layers],
+  );
+  const layerNow = layers.includes(layer) ? layer : BASE;
+  const sets = useMemo(() => modifierSets(profile, layerNow), [profile, layerNow]);
+  const pressed = useHeldModifiers(profile);
+  const held = inOrder([...(sets[set % Math.max(1, sets.length)] ?? []), ...pressed]);
+  const at = Math.min(findingAt, Math.max(0, findings.length - 1));
+  const faulty = useMemo(() => {
+    const about = new Set(findings[at]?.about ?? []);
+    return new Set(
+      keyMap(profile)
+        .filter((each) => about.has(bindingId(each)))
+        .flatMap(({ trigger }) => trigger.steps.flatMap(({ code }) => code ?? [])),
+    );
+  }, [profile, findings, at]);
+
+  /** Takes a binding into hand, and shows the board as it is pressed on. */
+  const choose = useCallback(
+    (id: string) => {
+      setInHand(id);
+      const found = rows.find((each) => each.id === id)?.binding;
+      if (!found) return;
+      setLayer(found.layer);
+      const wanted = inOrder(found.trigger.steps[0]!.modifiers as Modifier[]).join('+');
+      const next = modifierSets(profile, found.layer).findIndex(
+        (each) => each.join('+') === wanted,
+      );
+      if (next >= 0) setSet(next);
+    },
+    [rows, profile, setInHand],
+  );
+  /** After an edit: whatever the table was narrowed to, what was edited is seen. */
+  const show = (id: string) => {
+    setFilter('all');
+    setTyped('');
+    setInHand(id);
+  };
+  const edits = useKeyEdits(binding, show);
+  const mend = (next: typeof profile) => edits.setWhole(next);
+
+  useMapKeys({
+    edits,
+    profile,
+    rows: shown,
+    row,
+    layers,
+    layer: layerNow,
+    findings,
+    at,
+    searchInput,
+    keysInput,
+    commandSelect,
+    onRow: choose,
+    onLayer(next) {
+      setLayer(next);
+      setSet(0);
+    },
+    onNextSet: () => setSet((now) => (now + 1) % Math.max(1, sets.length)),
+    onNextFace: () => setFace(next(FACES, face)),
+    onNextFilter: () => setFilter(next(FILTERS, filter)),
+    onFinding(index) {
+      setFinding(index);
+      const id = findings[index]?.about[0];
+      if (id !== undefined) {
+        show(id);
+        choose(id);
+      }
+    },
+    onFound: (id) => {
+      show(id);
+      choose(id);
+    },
+    onNew: () => setChoosing(true),
+  });
+
+  return (
+    <BenchLayout
+      name="Keys"
+      inspector={
+        <>
+          {binding && (
+            <BindingSettings
+              key={row!.id}
+              binding={binding}
+              edits={edits}
+              keysInput={keysInput}
+              commandSelect={commandSelect}
+            />
+          )}
+          <Checkup
+            profile={profile}
+            findings={findings}
+            at={at}
+            onFinding={setFinding}
+            onMend={mend}
+          />
+          <DevicesInShort profile={profile} />
+        </>
+      }
+    >
+      <Paper>
+        <Box ref={room}>
+          <Flex align="center" gap="10px" mb="8px">
+            {pages}
+            <chakra.span flex="1" />
+            <Choice label="Shown on the keys" value={face} options={FACES} onChange={setFace} />
+            <KeyCap>V</KeyCap>
+          </Flex>
+          <Flex align="center" gap="8px" mb="8px" fontSize="13px" color="slate">
+            <span>Layer</span>
+            <Select
+              label="Layer shown"
+              value={layerNow}
+              options={layers.map((id) => ({ value: id, text: id }))}
+              onChange={(id) => {
+                setLayer(id);
+                setSet(0);
+              }}
+            />
+            <KeyCap>[</KeyCap>
+            <KeyCap>]</KeyCap>
+            <chakra.span ml="10px">{held.length > 0 ? 'holding' : 'holding nothing'}</chakra.span>
+            <span data-holding={held.join(' ')}>
+              <KeyCaps caps={held} />
+            </span>
+            <KeyCap>H</KeyCap>
+            <chakra.span flex="1" />
+            <span>{boardOf(profile).title}</span>
+          </Flex>
+          <BoardDrawing
+            profile={profile}
+            layer={layerNow}
+            held={held}
+            face={face}
+            uses={byKeys}
+            inHand={binding?.keys ?? null}
+            faulty={faulty}
+            width={roomWidth}
+            height={BOARD_HEIGHT}
+            onKey={({ binding: of }) => choose(bindingId(of))}
+          />
+        </Box>
+        <Box flex="1" minH="0" display="flex" flexDirection="column">
+          <Flex align="center" gap="10px" pb="6px" fontSize="13px" color="slate">
+            <Choice
+              label="Which bindings"
+              value={filter}
+              options={FILTERS.map(({ value, text }) => ({
+                value,
+                text: `${text} ${counts[value]}`,
+              }))}
+              onChange={setFilter}
+            />
+            <KeyCap>F</KeyCap>
+            <Flex
+              border="1px solid"
+              borderColor="hairline"
+              align="center"
+              px="8px"
+              height="26px"
+              gap="6px"
+              flex="1"
+            >
+              <chakra.input
+                ref={searchInput}
+                aria-label="Search bindings"
+                placeholder="Search by word"
+                flex="1"
+                minW="0"
+                fontSize="13px"
+                bg="transparent"
+                color="ink"
+                value={typed}
+                onChange={(event) => setTyped(event.target.value)}
+                onKeyDown={(event) => {
+                  if (event.key === 'Escape') setTyped('');
+                  if (event.key === 'Escape' || event.key === 'Enter') event.currentTarget.blur();
+                }}
+              />
+              <KeyCap>/</KeyCap>
+            </Flex>
+            <KeyCap>K</KeyCap> press to find
+          </Flex>
+          <Box overflow="auto" minH="0" tabIndex={0} role="region" aria-label="All bindings">
+            <KeyTable
+              rows={shown}
+              inHand={row?.id ?? null}
+              empty={EMPTY[filter](typed)}
+              onRow={choose}
+            />
+          </Box>
+        </Box>
+      </Paper>
+      <ChooseCommand
+        isOpen={isChoosing}
+        onClose={() => setChoosing(false)}
+        onCommand={(command, text) => edits.recordFor(command, text, layerNow)}
+      />
+    </BenchLayout>
+  );
+}
+
+function next<T extends string>(options: readonly { value: T }[], now: T): T {
+  const at = options.findIndex(({ value }) => value === now);
+  return options[(at + 1) % options.length]!.value;
+}
+
+const EMPTY: Record<Filter, (typed: string) => string> = {
+  all: (typed) =>
+    typed
+      ? `No binding answers to “${typed}”.`
+      : 'No keys yet: begin from a starter (P), or bind a command (N).',
+  changed: () => 'Every key is as the starter has it. R gives the command in hand other keys.',
+  conflict: () => 'Nothing was found about any key.',
+  unused: () => 'Every key did something in Rehearse.',
+};

@@ -1,0 +1,125 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import {
+  beginningFrom,
+  keysCaps,
+  mapChanges,
+  STARTER_MAPS,
+  STARTERS,
+  withMerged,
+  type StarterId,
+} from '@sorn/core';
+import { useMemo, useState, type ReactNode } from 'react';
+import { BenchLayout } from '../../app/Bench.tsx';
+import { KeyCap, KeyCaps } from '../../app/KeyCap.tsx';
+import { ListLine } from '../../app/ListLine.tsx';
+import { Paper } from '../../app/Paper.tsx';
+import { Section } from '../../app/Section.tsx';
+import { Choice } from '../../app/SettingRow.tsx';
+import { TextButton } from '../../app/TextButton.tsx';
+import { tableStyle } from '../../app/table-style.ts';
+import { usePageKeys } from '../../app/keys.ts';
+import { useBench, useBenchStore } from '../../data/bench-context.ts';
+
+const HOW = [
+  { value: 'merge', text: 'Merge into mine' },
+  { value: 'begin', text: 'Begin from it' },
+] as const;
+type How = (typeof HOW)[number]['value'];
+
+/** Ready-made maps, and what would change if one were merged into the map or begun from. */
+export function StartersPage({ pages }: { pages: ReactNode }) {
+  const profile = useBench((bench) => bench.profile);
+  const store = useBenchStore();
+  const [id, setId] = useState<StarterId>('few');
+  const [how, setHow] = useState<How>('merge');
+  const next = useMemo(
+    () => (how === 'merge' ? withMerged(profile, id) : beginningFrom(profile, id)),
+    [profile, id, how],
+  );
+  const changes = useMemo(() => mapChanges(profile, next), [profile, next]);
+  const take = () => {
+    if (changes.length > 0) store.getState().edit(() => next);
+  };
+  const goTo = (by: 1 | -1) => {
+    const to = STARTERS[STARTERS.indexOf(id) + by];
+    if (to) setId(to);
+  };
+  usePageKeys('Starters', [
+    { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'starter', run: () => goTo(-1) },
+    { keys: ['ArrowDown'], label: 'next starter', minor: true, run: () => goTo(1) },
+    {
+      keys: ['w'],
+      label: 'merge or begin',
+      run: () => setHow(how === 'merge' ? 'begin' : 'merge'),
+    },
+    { keys: ['Enter'], label: 'take it', run: take },
+  ]);
+  const { main, from } = profile.keys;
+  return (
+    <BenchLayout
+      name="Keys"
+      inspector={
+        <>
+          <Section title="Starters" note={`this map begins from “${STARTER_MAPS[from].title}”`}>
+            <chakra.ul>
+              {STARTERS.map((each) => (
+                <ListLine
+                  key={each}
+                  name={STARTER_MAPS[each].title}
+                  isHere={each === id}
+                  data={{ 'data-starter': each }}
+                  onChoose={() => setId(each)}
+                />
+              ))}
+            </chakra.ul>
+          </Section>
+          <Section title={STARTER_MAPS[id].title}>
+            <chakra.p fontSize="13px" color="slate" mb="8px">
+              {STARTER_MAPS[id].says}
+            </chakra.p>
+            <Choice label="What becomes of it" value={how} options={HOW} onChange={setHow} />
+            <Flex mt="10px" gap="6px" align="center" fontSize="13px">
+              <KeyCap>Enter</KeyCap>
+              <TextButton onClick={take}>
+                {how === 'merge' ? 'Merge it' : 'Begin from it'}
+              </TextButton>
+            </Flex>
+          </Section>
+        </>
+      }
+    >
+      <Paper>
+        <Flex align="center" gap="12px" fontSize="13px" color="slate">
+          {pages}
+          <span data-changes={changes.length}>
+            {changes.length === 0
+              ? 'Nothing would change.'
+              : `${changes.length} keys would change.`}
+          </span>
+        </Flex>
+        <Box overflow="auto" minH="0" tabIndex={0} role="region" aria-label="What would change">
+          <chakra.table width="100%" fontSize="12.5px" css={tableStyle}>
+            <thead>
+              <tr>
+                <th>Keys</th>
+                <th>Does now</th>
+                <th>Would do</th>
+              </tr>
+            </thead>
+            <tbody>
+              {changes.map(({ keys, layer, was, is }) => (
+                <tr key={`${layer} ${keys} ${was} ${is}`} data-change={keys}>
+                  <td>
+                    <KeyCaps caps={keysCaps(keys, main)} />
+                  </td>
+                  <td>{was ?? '—'}</td>
+                  <td>{is ?? 'nothing'}</td>
+                </tr>
+              ))}
+            </tbody>
+          </chakra.table>
+        </Box>
+      </Paper>
+    </BenchLayout>
+  );
+}

@@ -1,0 +1,233 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import {
+  deviceName,
+  keyCommandText,
+  keysCaps,
+  keyMap,
+  MARKS,
+  usesByCommand,
+  withBindingChanged,
+  withSuggestion,
+  type Mark,
+  type Suggestion,
+} from '@sorn/core';
+import { useMemo, useState, type ReactNode } from 'react';
+import { BenchLayout } from '../../app/Bench.tsx';
+import { KeyCap, KeyCaps } from '../../app/KeyCap.tsx';
+import { Paper } from '../../app/Paper.tsx';
+import { Section } from '../../app/Section.tsx';
+import { Select } from '../../app/Select.tsx';
+import { Choice, SettingRow } from '../../app/SettingRow.tsx';
+import { TextButton } from '../../app/TextButton.tsx';
+import { usePageKeys } from '../../app/keys.ts';
+import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { useKeyEdits } from './edits.ts';
+import { SuggestionTable } from './SuggestionTable.tsx';
+import { AMONG, useSuggestion } from './suggestion.ts';
+
+/** Keys for the least reach: what a device would have, what is left out, and what it would come to. */
+export function SuggestPage({ pages }: { pages: ReactNode }) {
+  const profile = useBench((bench) => bench.profile);
+  const counted = useBench((bench) => bench.session.uses);
+  const store = useBenchStore();
+  const { devices, main } = profile.keys;
+  const [deviceId, setDevice] = useState<string | null>(null);
+  const [among, setAmong] = useState('all');
+  const [isCounted, setCounted] = useState((counted?.length ?? 0) > 0);
+  const [grouped, setGrouped] = useState(true);
+  const [inHand, setInHand] = useState<string | null>(null);
+  const device = devices.find(({ id }) => id === deviceId) ?? devices[0] ?? null;
+  const uses = useMemo(() => (isCounted ? usesByCommand(counted) : null), [isCounted, counted]);
+  const { found, fault } = useSuggestion(
+    profile,
+    useMemo(() => {
+      const codes = AMONG.find(({ value }) => value === among)?.codes;
+      return device && { device, uses, grouped, ...(codes && { codes }) };
+    }, [device, uses, grouped, among]),
+  );
+  const lines = found
+    ? [...found.given.map(({ wish }) => wish.text), ...found.leftOut.map(({ text }) => text)]
+    : [];
+  const at = Math.max(0, lines.indexOf(inHand ?? ''));
+  const text = lines[at] ?? null;
+  const command =
+    found?.given.find(({ wish }) => wish.text === text)?.wish.command ??
+    keyMap(profile).find((each) => each.command && keyCommandText(each.command) === text)?.command;
+  const edits = useKeyEdits(null, () => undefined);
+  const mark =
+    profile.keys.marks.find((each) => keyCommandText(each.command) === text)?.mark ?? 'wanted';
+  const setMark = (next: Mark) => {
+    if (command) edits.setMark(command, next === 'wanted' ? null : next);
+  };
+  const take = () => {
+    if (found && device) store.getState().edit((now) => withSuggestion(now, device, found));
+  };
+  const pin = () => {
+    const line = found?.given.find(({ wish }) => wish.text === text);
+    const bound =
+      line?.was &&
+      keyMap(profile).find(
+        ({ keys, command: of }) => keys === line.was && of && keyCommandText(of) === text,
+      );
+    if (!bound) return;
+    edits.setWhole(
+      withBindingChanged(profile, bound, ({ pinned, ...own }) =>
+        pinned ? own : { ...own, pinned: true },
+      ),
+    );
+  };
+  usePageKeys('Suggest', [
+    {
+      keys: ['ArrowUp'],
+      caps: ['↑', '↓'],
+      label: 'command',
+      run: () => setInHand(lines[at - 1] ?? text),
+    },
+    {
+      keys: ['ArrowDown'],
+      label: 'next command in hand',
+      minor: true,
+      run: () => setInHand(lines[at + 1] ?? text),
+    },
+    { keys: ['Enter'], label: 'take it', run: take },
+    {
+      keys: ['n'],
+      label: 'needed, wanted, spare',
+      run: () => setMark(MARKS[(MARKS.indexOf(mark) + 1) % MARKS.length]!),
+    },
+    { keys: ['o'], label: 'stays where it is', run: pin },
+    {
+      keys: ['v'],
+      label: 'next device',
+      run: () => {
+        const next = devices[(device ? devices.indexOf(device) + 1 : 0) % devices.length];
+        if (next) setDevice(next.id);
+      },
+    },
+    { keys: ['u'], label: 'counted or guessed', run: () => setCounted(!isCounted) },
+    { keys: ['w'], label: 'directions together', minor: true, run: () => setGrouped(!grouped) },
+  ]);
+  return (
+    <BenchLayout
+      name="Keys"
+      inspector={
+        <>
+          <Section title="Suggest keys for">
+            <SettingRow label="Device" caps={['V']}>
+              <Select
+                label="Device"
+                value={device?.id ?? ''}
+                options={devices.map((each) => ({ value: each.id, text: deviceName(each) }))}
+                onChange={setDevice}
+              />
+            </SettingRow>
+            <SettingRow label="Among">
+              <Select label="Among" value={among} options={AMONG} onChange={setAmong} />
+            </SettingRow>
+            <SettingRow label="Use" caps={['U']}>
+              <Choice
+                label="Use"
+                value={isCounted ? 'counted' : 'guessed'}
+                options={[
+                  { value: 'counted', text: 'counted' },
+                  { value: 'guessed', text: 'guessed' },
+                ]}
+                onChange={(value) => setCounted(value === 'counted')}
+              />
+            </SettingRow>
+            <SettingRow label="Directions" caps={['W']}>
+              <Choice
+                label="Directions"
+                value={grouped ? 'together' : 'apart'}
+                options={[
+                  { value: 'together', text: 'in a cross or a row' },
+                  { value: 'apart', text: 'apart' },
+                ]}
+                onChange={(value) => setGrouped(value === 'together')}
+              />
+            </SettingRow>
+          </Section>
+          {text !== null && (
+            <Section title={text}>
+              <SettingRow label="It is" caps={['N']}>
+                <Choice
+                  label="How much it is needed"
+                  value={mark}
+                  options={MARKS.map((value) => ({ value, text: value }))}
+                  onChange={setMark}
+                />
+              </SettingRow>
+            </Section>
+          )}
+          {found && (
+            <Section title="Total reach" note="uses × reach of each press">
+              <Flex gap="24px" data-suggested={found.is}>
+                <Total name="before" value={found.before} says="now" />
+                <Total name="after" value={found.after} says={WORDS[found.is]} />
+              </Flex>
+              <chakra.p fontSize="12px" color="slate" mt="6px">
+                Over the commands that have keys before and after it. A finger’s way by Fitts’s law
+                (MacKenzie 1992), each finger by a factor of its own.
+              </chakra.p>
+              <Flex mt="8px" gap="6px" align="center" fontSize="13px">
+                <KeyCap>Enter</KeyCap>
+                <TextButton onClick={take}>Take these keys</TextButton>
+              </Flex>
+            </Section>
+          )}
+          {found && found.substitutes.length > 0 && (
+            <Section title="In the place of many">
+              {found.substitutes.map(({ by, instead }) => (
+                <chakra.p key={by[0]} fontSize="13px" data-substitute={by[0]}>
+                  <b>{by.join(', ')}</b> instead of {instead.join(', ')}
+                </chakra.p>
+              ))}
+            </Section>
+          )}
+        </>
+      }
+    >
+      <Paper>
+        <Flex align="center" gap="12px" fontSize="13px" color="slate">
+          {pages}
+          <span role="status">
+            {fault ??
+              (found
+                ? `${found.given.length} commands have keys, ${found.leftOut.length} are left out`
+                : device
+                  ? 'Searching…'
+                  : 'No device is declared: D declares one.')}
+          </span>
+        </Flex>
+        <Box overflow="auto" minH="0" tabIndex={0} role="region" aria-label="Suggested keys">
+          {found && (
+            <SuggestionTable
+              found={found}
+              capsOf={(keys) => <KeyCaps caps={keysCaps(keys, main)} />}
+              inHand={text}
+              onRow={setInHand}
+            />
+          )}
+        </Box>
+      </Paper>
+    </BenchLayout>
+  );
+}
+
+const WORDS: Record<Suggestion['is'], string> = {
+  least: 'the least there is',
+  'best found': 'best found',
+};
+
+function Total(props: { name: string; value: number; says: string }) {
+  return (
+    <Box>
+      <chakra.p fontSize="18px" lineHeight="24px" data-total={props.name}>
+        {Math.round(props.value)}
+      </chakra.p>
+      <chakra.p fontSize="12px" color="slate">
+        {props.says}
+      </chakra.p>
+    </Box>
+  );
+}

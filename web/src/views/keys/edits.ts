@@ -1,0 +1,88 @@
+import {
+  asOwn,
+  BASE,
+  bindingId,
+  keyCommandText,
+  keyMap,
+  setBack,
+  withBinding,
+  withBindingChanged,
+  withoutBinding,
+  type KeyBinding,
+  type KeyCommand,
+  type Mark,
+  type OwnBinding,
+  type Profile,
+} from '@sorn/core';
+import { useBenchStore } from '../../data/bench-context.ts';
+import { useRecorder } from './recorder.ts';
+
+export type KeyEdits = ReturnType<typeof useKeyEdits>;
+
+/** What the Keys view changes, on the binding in hand. */
+export function useKeyEdits(binding: KeyBinding | null, onBinding: (id: string) => void) {
+  const store = useBenchStore();
+  const edit = (change: (profile: Profile) => Profile, merge = '') =>
+    store.getState().edit(change, merge);
+  /** A change after which the binding is found by its new keys. */
+  const change = (next: (own: OwnBinding) => OwnBinding) => {
+    if (!binding || binding.from === 'fixed') return;
+    edit((profile) => withBindingChanged(profile, binding, next));
+    const own = next(asOwn(binding));
+    goTo(own.keys, own.in ?? BASE, own.command ?? own.release!);
+  };
+  /** Takes the binding of these keys into hand. */
+  const goTo = (keys: string, layer: string, command: KeyCommand) => {
+    const found = keyMap(store.getState().profile).find(
+      (each) =>
+        each.keys === keys &&
+        each.layer === layer &&
+        [each.command, each.release].some(
+          (one) => one && keyCommandText(one) === keyCommandText(command),
+        ),
+    );
+    if (found) onBinding(bindingId(found));
+  };
+  return {
+    setKeys: (keys: string) => change((own) => ({ ...own, keys })),
+    setLayer: (layer: string) =>
+      change(({ in: _former, ...own }) => (layer === BASE ? own : { ...own, in: layer })),
+    setApp: (app: string) =>
+      change(({ app: _former, ...own }) => (app === '' ? own : { ...own, app })),
+    setCommand: (command: KeyCommand) => change((own) => ({ ...own, command })),
+    setRelease: (release: KeyCommand | null) =>
+      change(({ release: _former, ...own }) => (release ? { ...own, release } : own)),
+    setPinned: (pinned: boolean) =>
+      change(({ pinned: _former, ...own }) => (pinned ? { ...own, pinned } : own)),
+    add(keys: string, command: KeyCommand, layer: string) {
+      edit((profile) =>
+        withBinding(profile, { keys, command, ...(layer !== BASE && { in: layer }) }),
+      );
+      goTo(keys, layer, command);
+    },
+    /** Records the keys for a command, and binds it to them. */
+    recordFor(command: KeyCommand, text: string, layer: string) {
+      const { keys } = store.getState().profile;
+      const into = keys.layers.some(({ id }) => id === layer) ? layer : BASE;
+      useRecorder
+        .getState()
+        .record(`Keys for ${text}`, (pressed) => this.add(pressed, command, into));
+    },
+    drop() {
+      if (binding) edit((profile) => withoutBinding(profile, binding));
+    },
+    setBack() {
+      const command = binding?.command ?? binding?.release;
+      if (command) edit((profile) => setBack(profile, command));
+    },
+    setMark(command: KeyCommand, mark: Mark | null) {
+      const text = keyCommandText(command);
+      edit((profile) => {
+        const others = profile.keys.marks.filter((each) => keyCommandText(each.command) !== text);
+        const marks = mark ? [...others, { command, mark }] : others;
+        return { ...profile, keys: { ...profile.keys, marks } };
+      });
+    },
+    setWhole: (next: Profile) => edit(() => next),
+  };
+}
