@@ -1,11 +1,13 @@
 import { benchFrames } from './frames.ts';
 import { benchKeys } from './keys.ts';
+import { benchKeyMap } from './key-map.ts';
 import { benchRules } from './rules.ts';
 import { benchSolver } from './solver.ts';
 
 process.stdout.write(`Node ${process.versions.node}, ${process.arch}\n`);
 await benchSolver();
 benchRules();
+benchKeyMap();
 await benchKeys();
 const browser = process.env['CHROMIUM'];
 if (browser) await benchFrames(browser);

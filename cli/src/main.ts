@@ -1,6 +1,7 @@
 #!/usr/bin/env node
 import { Command } from 'commander';
 import { arrangeFiles } from './arrange.ts';
+import { chartFile } from './chart.ts';
 import { checkFile } from './check.ts';
 import { BadInput } from './input.ts';
 import { playFiles } from './play.ts';
@@ -46,6 +47,17 @@ program
       process.stdout.write(checked.text);
       if (!checked.isSound) process.exitCode = 1;
     }),
+  );
+
+program
+  .command('chart')
+  .description('print the key chart of a profile: every binding on one page')
+  .argument('<profile>', 'profile file (JSON, YAML or TOML); - reads standard input')
+  .option('--as <form>', 'markdown, csv, html or svg', 'markdown')
+  .option('--monitor <id>', 'draw it in the pixels of this monitor (svg)')
+  .option('--night', 'in the colours of the night (svg)')
+  .action((profile: string, options: { as: string; monitor?: string; night?: boolean }) =>
+    answering(() => process.stdout.write(chartFile(profile, options))),
   );
 
 /** Runs a command; input that cannot be used is told line by line, with exit code 2. */

@@ -240,6 +240,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
                 bg="transparent"
                 color="ink"
                 value={typed}
+                onFocus={(event) => event.currentTarget.select()}
                 onChange={(event) => setTyped(event.target.value)}
                 onKeyDown={(event) => {
                   if (event.key === 'Escape') setTyped('');

@@ -1,6 +1,7 @@
 import {
   isModifierCode,
   keysCaps,
+  MOST_STEPS,
   withStandIn,
   writtenWith,
   type Modifier,
@@ -11,7 +12,6 @@ import { create } from 'zustand';
 
 /** How long the next press is waited for, which makes a sequence of what was pressed. */
 const NEXT_PRESS_MS = 800;
-const MOST_PRESSES = 4;
 
 interface Recorder {
   /** What the keys that are pressed next are for; null while nothing is recorded. */
@@ -52,8 +52,8 @@ export function useRecording(profile: Profile): void {
       const { press } = useRecorder.getState();
       press(withStandIn(writtenWith(main, modifiers, code), profile));
       clearTimeout(timer.current);
-      const isFull = useRecorder.getState().keys.length === MOST_PRESSES;
-      timer.current = setTimeout(taken, isFull ? 0 : NEXT_PRESS_MS);
+      if (useRecorder.getState().keys.length === MOST_STEPS) taken();
+      else timer.current = setTimeout(taken, NEXT_PRESS_MS);
     }
     function taken() {
       const { keys, take, end } = useRecorder.getState();

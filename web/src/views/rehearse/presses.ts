@@ -53,7 +53,12 @@ export function takeInput(bench: () => Bench, input: KeyInput, caps: readonly st
   const before = usePresses.getState().state;
   const { state, out } = resolveKey(before, input, contextOf(bench()));
   usePresses.setState({ state, next: null });
-  for (const each of out) follow(bench(), each, caps, input);
+  // A layer that a command leaves is no press of its own.
+  const isCommand = out.some(({ type }) => type === 'command');
+  for (const each of out) {
+    const isAlone = each.type === 'command' || !isCommand;
+    follow(bench(), each, isAlone ? caps : [], input);
+  }
   if (state !== HOME) usePresses.setState({ next: following(state, contextOf(bench())) });
   const until = nextTime(state);
   if (until === null) return;

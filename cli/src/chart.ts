@@ -1,0 +1,36 @@
+import {
+  chartCsv,
+  chartHtml,
+  chartMarkdown,
+  chartSvg,
+  profileSchema,
+  type Profile,
+} from '@sorn/core';
+import { BadInput, readInput } from './input.ts';
+
+const FORMS: Record<string, (profile: Profile) => string> = {
+  markdown: chartMarkdown,
+  csv: chartCsv,
+  html: chartHtml,
+};
+
+/** `sorn chart PROFILE`: its key chart, as a drawing in the pixels of a monitor, or as tables. */
+export function chartFile(
+  profileFile: string,
+  { as, monitor, night = false }: { as: string; monitor?: string; night?: boolean },
+): string {
+  const profile = readInput(profileFile, profileSchema);
+  if (as !== 'svg') {
+    const form = FORMS[as];
+    if (form) return form(profile);
+    const right = [...Object.keys(FORMS), 'svg'].join(', ');
+    throw new BadInput([`--as: "${as}"; right would be one of ${right}`]);
+  }
+  const wanted = monitor ?? profile.monitors[0]!.id;
+  const found = profile.monitors.find(({ id, name }) => id === wanted || name === wanted);
+  if (!found) {
+    const ids = profile.monitors.map(({ id }) => id).join(', ');
+    throw new BadInput([`--monitor: "${wanted}"; right would be one of ${ids}`]);
+  }
+  return `${chartSvg(profile, found, night ? 'night' : 'day')}\n`;
+}
