@@ -47,7 +47,12 @@ export function checkDevices(profile: Profile, map: readonly KeyBinding[]): KeyF
     having.set(code, known);
     return known;
   };
-  const codesOf = ({ trigger }: KeyBinding) => trigger.steps.flatMap(({ code }) => code ?? []);
+  const codesOf = ({ trigger: { steps } }: KeyBinding): readonly string[] => {
+    const [{ code } = {}] = steps;
+    return steps.length === 1 && code !== undefined
+      ? [code]
+      : steps.flatMap((step) => step.code ?? []);
+  };
   const absent = map.filter((binding) =>
     codesOf(binding).some((code) => withInput(code).length === 0),
   );

@@ -77,7 +77,7 @@ const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = 
       layers: [{ id: 'one', lasts: 'once' }],
     }),
     kind: 'layer-unreached',
-    says: 'No key enters the layer one, so its 1 keys are never there.',
+    says: 'No key enters the layer one, so its key is never there.',
     mends: ['Enter one with Meta O', 'Drop the layer one and its keys'],
   },
   {
@@ -137,7 +137,7 @@ const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = 
     }),
     kind: 'modifiers-not-sent',
     says: 'Button 5 stands for the modifiers of Hyper, and mouse cannot send modifiers.',
-    mends: ['Drop the bundle Hyper and 1 keys with it'],
+    mends: ['Drop the bundle Hyper and the key with it'],
   },
   {
     map: profileWith([{ keys: 'Button5', command: enter('while') }], {

@@ -2,10 +2,9 @@ import { BASE, keyCommandText, type KeyCommand } from '../profile/keys.ts';
 import type { Profile } from '../profile/schema.ts';
 import { checkDevices } from './check-devices.ts';
 import { bindingName, finding, keysName, type KeyFinding } from './findings.ts';
-import { expander, keyMap, type KeyBinding } from './map.ts';
+import { expander, keyMap, pressesOf, type KeyBinding } from './map.ts';
 import { placeOf } from './place-of.ts';
 import { takenLists } from './taken.ts';
-import { stepText } from './trigger.ts';
 import { directedOf, wayBack } from './ways-back.ts';
 
 const found = new WeakMap<Profile, readonly KeyFinding[]>();
@@ -63,9 +62,9 @@ function hidden(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
   const whole = new Map<string, KeyBinding>();
   for (const binding of map) {
     const { trigger, layer } = binding;
-    const signs = trigger.steps.map(stepText);
-    const at = `${layer} ${signs.join(' ')}`;
     if (trigger.how === 'press') {
+      const signs = pressesOf(binding);
+      const at = `${layer} ${binding.sign}`;
       if (!whole.has(at)) whole.set(at, binding);
       for (let steps = 1; steps < signs.length; steps++) {
         const begins = `${layer} ${signs.slice(0, steps).join(' ')}`;
@@ -110,7 +109,7 @@ function taken(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
   if (by.size === 0) return [];
   return map.flatMap((binding): KeyFinding[] => {
     const { trigger, sign } = binding;
-    const first = trigger.how === 'press' ? stepText(trigger.steps[0]!) : sign;
+    const first = trigger.how === 'press' ? pressesOf(binding)[0]! : sign;
     const takes = (by.get(first) ?? []).find(
       ({ app }) => app === null || binding.app === null || binding.app === app,
     );
@@ -122,8 +121,12 @@ function taken(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
   });
 }
 
-const commandsOf = ({ command, release }: KeyBinding): KeyCommand[] =>
-  [command, release].filter((each) => each !== undefined);
+const NO_COMMANDS: readonly KeyCommand[] = [];
+
+function commandsOf({ command, release }: KeyBinding): readonly KeyCommand[] {
+  if (command) return release ? [command, release] : [command];
+  return release ? [release] : NO_COMMANDS;
+}
 
 /** Layers that nothing enters, and those that stay and that nothing in them leaves. */
 function layers({ keys }: Profile, map: readonly KeyBinding[]): KeyFinding[] {
@@ -143,7 +146,7 @@ function layers({ keys }: Profile, map: readonly KeyBinding[]): KeyFinding[] {
     const about = map.filter(({ layer }) => layer === id);
     const ways: KeyFinding[] = [];
     if (!reached.has(id) && about.length > 0) {
-      const text = `No key enters the layer ${id}, so its ${about.length} keys are never there.`;
+      const text = `No key enters the layer ${id}, so ${about.length === 1 ? 'its key is' : `its ${about.length} keys are`} never there.`;
       ways.push({
         ...finding('layer-unreached', about, `${id} cannot be reached`, text),
         layer: id,
@@ -159,20 +162,24 @@ function layers({ keys }: Profile, map: readonly KeyBinding[]): KeyFinding[] {
 
 /** Commands that have a way back, which no key has. */
 function withoutWayBack(map: readonly KeyBinding[]): KeyFinding[] {
-  const bound = new Set(map.flatMap(commandsOf).map(keyCommandText));
+  const bound = new Set<string>();
+  for (const binding of map)
+    for (const command of commandsOf(binding)) bound.add(keyCommandText(command));
   const told = new Set<string>();
-  return map.flatMap((binding) =>
-    commandsOf(binding).flatMap((command): KeyFinding[] => {
+  const findings: KeyFinding[] = [];
+  for (const binding of map) {
+    for (const command of commandsOf(binding)) {
       const name = keyCommandText(command);
-      const back = wayBack(command);
-      if (!back || told.has(name) || bound.has(keyCommandText(back))) return [];
+      if (told.has(name)) continue;
       told.add(name);
+      const back = wayBack(command);
+      if (!back || bound.has(keyCommandText(back))) continue;
       const text = `No key does ${keyCommandText(back)}, which takes it back.`;
-      return [
-        { ...finding('no-way-back', [binding], `${name} has no way back`, text), wanted: back },
-      ];
-    }),
-  );
+      const title = `${name} has no way back`;
+      findings.push({ ...finding('no-way-back', [binding], title, text), wanted: back });
+    }
+  }
+  return findings;
 }
 
 /** Keys that stand the other way round than the directions they lead to. */

@@ -36,9 +36,16 @@ export interface KeyFinding {
   device?: string;
 }
 
+const ids = new WeakMap<KeyBinding, string>();
+
 /** What a binding is found by in its map. */
-export function bindingId({ layer, app, sign, from, ...does }: KeyBinding): string {
-  return [layer === BASE ? '' : layer, app ?? '', sign, from, bindingText(does)].join('|');
+export function bindingId(binding: KeyBinding): string {
+  const { layer, app, sign, from } = binding;
+  const known =
+    ids.get(binding) ??
+    `${layer === BASE ? '' : layer}|${app ?? ''}|${sign}|${from}|${bindingText(binding)}`;
+  ids.set(binding, known);
+  return known;
 }
 
 export function finding(

@@ -39,21 +39,17 @@ function mapOf(profile: Profile): KeyBinding[] {
   const { keys } = profile;
   const expand = expander(profile.keys);
   const own = keys.bindings.map((binding, at): KeyBinding => {
-    const { command, release, in: layer = BASE, app = null, pinned = false } = binding;
-    return {
-      ...expand(binding.keys),
-      ...(command && { command }),
-      ...(release && { release }),
-      layer,
-      app,
-      from: 'own',
-      at,
-      pinned,
-    };
+    const { in: layer = BASE, app = null, pinned = false } = binding;
+    const { keys: written, trigger, sign } = expand(binding.keys);
+    const whole: KeyBinding = { keys: written, trigger, sign, layer, app, from: 'own', at, pinned };
+    if (binding.command) whole.command = binding.command;
+    if (binding.release) whole.release = binding.release;
+    return whole;
   });
-  const mine = new Set(own.map((binding) => meaning(binding)));
-  const starter = starterBindings(profile).filter((binding) => !mine.has(meaning(binding)));
-  return [...own, ...starter];
+  const starter = starterBindings(profile);
+  if (starter.length === 0 || own.length === 0) return [...own, ...starter];
+  const mine = new Set(own.map(meaning));
+  return [...own, ...starter.filter((binding) => !mine.has(meaning(binding)))];
 }
 
 /** What the profile's starter binds, without the keys that are left out. */
@@ -97,8 +93,16 @@ export function withSwapped(keys: string, former: Modifier, next: Modifier): str
 
 type Expand = (keys: string) => Pick<KeyBinding, 'keys' | 'trigger' | 'sign'>;
 
+const expanders = new WeakMap<Profile['keys'], Expand>();
+
 /** Puts what they stand for in the place of the main modifier and of bundles. */
-export function expander({ main, bundles }: Profile['keys']): Expand {
+export function expander(keys: Profile['keys']): Expand {
+  const known = expanders.get(keys) ?? expanderOf(keys);
+  expanders.set(keys, known);
+  return known;
+}
+
+function expanderOf({ main, bundles }: Profile['keys']): Expand {
   const standsFor = (name: string): readonly string[] => {
     if (name === MAIN) return [main];
     const bundle = bundles.find(({ id }) => id === name);
@@ -111,15 +115,25 @@ export function expander({ main, bundles }: Profile['keys']): Expand {
     const unknown = modifiers.filter((name) => !MODIFIERS.some((modifier) => modifier === name));
     return { ...step, modifiers: [...known, ...unknown] };
   };
+  const expanded = new Map<string, ReturnType<Expand>>();
   return (keys) => {
+    const known = expanded.get(keys);
+    if (known) return known;
     const { how, steps } = triggerOf(keys);
     const trigger: Trigger = { how, steps: steps.map(expandStep) };
-    return { keys, trigger, sign: triggerText(trigger) };
+    const found = { keys, trigger, sign: triggerText(trigger) };
+    expanded.set(keys, found);
+    return found;
   };
 }
 
 function meaning({ sign, layer, app, command, release }: KeyBinding): string {
   return JSON.stringify([sign, layer, app, command, release]);
+}
+
+/** The presses of a binding one by one, as they are found by. */
+export function pressesOf({ sign, trigger }: Pick<KeyBinding, 'sign' | 'trigger'>): string[] {
+  return trigger.steps.length === 1 ? [sign] : sign.split(' ');
 }
 
 /** The bindings of the layers that come with something under way on the desk. */

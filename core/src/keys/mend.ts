@@ -154,7 +154,7 @@ function without(profile: Profile, about: readonly KeyBinding[]): Mend[] {
 function droppingBundle(profile: Profile, id: string | undefined): Mend[] {
   if (id === undefined) return [];
   const using = keyMap(profile).filter(({ keys }) => keys.includes(`${id}+`));
-  const says = `Drop the bundle ${id} and ${using.length} keys with it`;
+  const says = `Drop the bundle ${id} and ${using.length === 1 ? 'the key' : `${using.length} keys`} with it`;
   return [{ how: 'drop', says, profile: withoutBundle(profile, id) }];
 }
 

@@ -1,0 +1,244 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { profileSchema, STARTERS, type Profile } from '../profile/schema.ts';
+import { usesByCommand } from '../session/uses.ts';
+import { OFFICE, testDesk, windows } from '../testing/desk.ts';
+import { does, enter, profileWith } from '../testing/keys.ts';
+import {
+  beginningFrom,
+  bindingText,
+  boundAt,
+  changedCommands,
+  mapChanges,
+  setBack,
+  withBinding,
+  withBindingChanged,
+  withMainModifier,
+  withMerged,
+  withoutBinding,
+  withStandIn,
+} from './edit.ts';
+import {
+  layerRenamed,
+  withBundle,
+  withNewBundle,
+  withNewDevice,
+  withNewLayer,
+  withoutBundle,
+  withoutDevice,
+  withoutLayer,
+} from './edit-layers.ts';
+import { keyFaces, modifierSets } from './faces.ts';
+import { following } from './following.ts';
+import { nearestFree } from './free.ts';
+import { keyMap } from './map.ts';
+import { MODIFIERS } from './modifiers.ts';
+import { resolveKey } from './resolve.ts';
+import { HOME } from './state.ts';
+import { keyTable } from './table.ts';
+
+const whole = profileSchema.parse({ ...OFFICE, apps: [{ id: 'pitreader', letter: 'I' }] });
+const at = (profile: Profile, keys: string) => {
+  const bound = boundAt(profile, keys);
+  return bound && bindingText(bound);
+};
+/** Every edit gives a profile as the schema has it. */
+const sound = (profile: Profile) => {
+  expect(profileSchema.parse(profile)).toEqual(profile);
+  return profile;
+};
+
+describe('edits of bindings', () => {
+  it('make a binding of the starter one’s own, its former keys free', () => {
+    const moved = sound(
+      withBindingChanged(whole, boundAt(whole, 'Main+KeyL')!, (own) => ({
+        ...own,
+        keys: 'Main+F12',
+      })),
+    );
+    expect(at(moved, 'Main+F12')).toBe('next-layout');
+    expect(at(moved, 'Main+KeyL')).toBeNull();
+    expect(changedCommands(moved)).toEqual(new Set(['next-layout']));
+    // Once more: it is one's own by then.
+    const again = sound(
+      withBindingChanged(moved, boundAt(moved, 'Main+F12')!, (own) => ({
+        ...own,
+        keys: 'Main+F11',
+      })),
+    );
+    expect(again.keys.bindings).toEqual([{ keys: 'Main+F11', command: does('next-layout') }]);
+    expect(setBack(again, { command: 'next-layout' })).toEqual(whole);
+  });
+
+  it('take keys off, and set back brings them again', () => {
+    const less = sound(withoutBinding(whole, boundAt(whole, 'Main+Shift+KeyI')!));
+    expect(at(less, 'Main+Shift+KeyI')).toBeNull();
+    expect(setBack(less, { command: 'call-app', app: 'pitreader' })).toEqual(whole);
+  });
+
+  it('keep their keys with the main modifier, whichever it is', () => {
+    const own = withBinding(whole, { keys: 'Main+Ctrl+F5', command: { command: 'close' } });
+    const byCtrl = sound(withMainModifier(own, 'Ctrl'));
+    expect(byCtrl.keys.bindings[0]!.keys).toBe('Main+Meta+F5');
+    expect(at(byCtrl, 'Main+Meta+F5')).toBe('close');
+    // A key of the starter is left out by what it is there, not by how it is pressed now.
+    const less = sound(withoutBinding(byCtrl, boundAt(byCtrl, 'Main+Meta+ArrowLeft')!));
+    expect(at(less, 'Main+Meta+ArrowLeft')).toBeNull();
+    expect(at(withMainModifier(less, 'Meta'), 'Main+Ctrl+ArrowLeft')).toBeNull();
+  });
+
+  it('through any main modifiers lose no binding, and come back to what they were', () => {
+    const own = withBinding(whole, { keys: 'Main+Ctrl+Alt+F5', command: { command: 'close' } });
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom(...MODIFIERS), { maxLength: 5 }), (mains) => {
+        const changed = mains.reduce(withMainModifier, own);
+        expect(new Set(keyMap(changed).map(({ sign }) => sign)).size).toBe(keyMap(own).length);
+        const does = (profile: Profile) => keyMap(profile).map(bindingText).sort();
+        expect(does(changed)).toEqual(does(own));
+      }),
+    );
+    expect(withMainModifier(withMainModifier(own, 'Alt'), 'Meta')).toEqual(own);
+  });
+
+  it('are written with the main modifier where its stand-in was pressed', () => {
+    expect(withStandIn('Alt+KeyQ', whole)).toBe('Main+KeyQ');
+    expect(withStandIn('Main+Alt+KeyQ', whole)).toBe('Main+Alt+KeyQ');
+  });
+
+  it('go to the nearest free key, never to one that is bound, taken or reserved', () => {
+    const keys = nearestFree(whole, { keys: 'Main+KeyL', layer: 'base' })!;
+    expect(boundAt(whole, keys)).toBeNull();
+    const bare = profileWith([], { layers: [] });
+    expect(nearestFree(bare, { keys: 'Main+KeyL', layer: 'base' })).toBe('Main+KeyL');
+    expect(nearestFree(bare, { keys: 'Ctrl+KeyC', layer: 'base' })).not.toBe('Ctrl+KeyC');
+    expect(nearestFree(bare, { keys: 'F9', layer: 'more' })).not.toBe('F9');
+  });
+});
+
+describe('starters', () => {
+  it.each(STARTERS)('%s merged is there whole, and merged again changes nothing', (from) => {
+    const merged = sound(withMerged(whole, from));
+    expect(mapChanges(merged, withMerged(merged, from))).toEqual([]);
+    const there = keyMap(merged).map(({ sign, command }) => `${sign} ${JSON.stringify(command)}`);
+    for (const { sign, command } of keyMap(sound(beginningFrom(whole, from))))
+      expect(there).toContain(`${sign} ${JSON.stringify(command)}`);
+    expect(new Set(keyMap(merged).map(({ sign }) => sign)).size).toBe(keyMap(merged).length);
+  });
+
+  it('tell what merging changes, key by key', () => {
+    const changes = mapChanges(whole, withMerged(whole, 'home-row'));
+    expect(changes).toContainEqual({
+      keys: 'Main+KeyJ',
+      layer: 'base',
+      was: 'next-of-app',
+      is: 'focus-left',
+    });
+    expect(changes).toContainEqual({
+      keys: 'Main+Shift+KeyJ',
+      layer: 'base',
+      was: null,
+      is: 'move-left',
+    });
+    const emptied = mapChanges(whole, beginningFrom(whole, 'none'));
+    expect(emptied).toHaveLength(keyMap(whole).length);
+    expect(emptied.every(({ is }) => is === null)).toBe(true);
+  });
+});
+
+describe('layers, bundles and devices', () => {
+  const profile = profileWith(
+    [
+      { keys: 'Main+KeyG', command: enter('stay') },
+      { keys: 'KeyJ', command: does('float'), in: 'stay' },
+      { keys: 'Hyper+KeyU', command: does('close') },
+    ],
+    { bundles: [{ id: 'Hyper', hold: 'CapsLock', modifiers: ['Ctrl', 'Alt'] }] },
+  );
+
+  it('are renamed where they are named, and not to a name that is taken', () => {
+    const renamed = sound(layerRenamed(profile, 'stay', 'far')!);
+    expect(renamed.keys.bindings.map(({ in: layer }) => layer)).toEqual([
+      undefined,
+      'far',
+      undefined,
+    ]);
+    expect(renamed.keys.bindings[0]!.command).toEqual(enter('far'));
+    expect(layerRenamed(profile, 'stay', 'one')).toBeNull();
+    expect(layerRenamed(profile, 'stay', 'base')).toBeNull();
+    const bundle = sound(withBundle(profile, 'Hyper', (each) => ({ ...each, id: 'Caps' })));
+    expect(bundle.keys.bindings[2]!.keys).toBe('Caps+KeyU');
+  });
+
+  it('go with the keys that need them', () => {
+    expect(sound(withoutLayer(profile, 'stay')).keys.bindings).toHaveLength(1);
+    expect(sound(withoutBundle(profile, 'Hyper')).keys.bindings).toHaveLength(2);
+  });
+
+  it('are added under ids of their own', () => {
+    const two = [withNewLayer, withNewLayer].reduce((now, add) => add(now).profile, profile);
+    expect(new Set(sound(two).keys.layers.map(({ id }) => id)).size).toBe(5);
+    expect(sound(withNewBundle(withNewBundle(profile))).keys.bundles).toHaveLength(3);
+    const device = withNewDevice(profile);
+    expect(withoutDevice(sound(device.profile), device.id)).toEqual(profile);
+  });
+});
+
+describe('what the keys show', () => {
+  const profile = profileWith([
+    { keys: 'Main+KeyG', command: enter('stay') },
+    { keys: 'Main+KeyK KeyS', command: does('float') },
+    { keys: 'Main+KeyK KeyD', command: does('close'), app: 'notes' },
+    { keys: 'KeyJ', command: does('float'), in: 'stay' },
+    { keys: 'KeyB', command: does('undo') },
+  ]);
+
+  it('is what each does in a layer with modifiers held, and what comes through from below', () => {
+    const base = keyFaces(profile, 'base', ['Meta']);
+    expect([...base].map(([code, { text }]) => `${code} ${text}`)).toEqual([
+      'KeyG layer: stay',
+      'KeyK …',
+    ]);
+    const stay = keyFaces(profile, 'stay', []);
+    expect([...stay].map(([code, { text, isBelow }]) => [code, text, isBelow])).toEqual([
+      ['KeyJ', 'float', false],
+      ['KeyB', 'undo', true],
+    ]);
+    expect(modifierSets(profile, 'base')).toEqual([['Meta'], []]);
+  });
+
+  it('can follow while a sequence has begun or a layer is entered', () => {
+    const context = { table: keyTable(profile), over: null, app: null };
+    const press = (code: string) =>
+      resolveKey(HOME, { type: 'down', at: 0, code, modifiers: ['Meta'] }, context).state;
+    expect(following(HOME, context)).toBeNull();
+    expect(following(press('KeyK'), context)).toMatchObject({
+      of: 'sequence',
+      name: 'Meta+KeyK',
+      next: [{ keys: 'KeyS' }],
+    });
+    expect(following(press('KeyG'), context)).toMatchObject({
+      of: 'layer',
+      name: 'stay',
+      next: [{ keys: 'KeyJ' }],
+    });
+  });
+});
+
+describe('uses of keys', () => {
+  it('are counted where something came of them, and stay through undo', () => {
+    const desk = testDesk(OFFICE, windows('p', 'b'));
+    const held = (id: 'float' | 'focus-up', by: string) =>
+      ({ type: 'key-held', command: { command: id }, by }) as const;
+    const used = desk
+      .event(held('float', 'Main+Space'))
+      .event(held('float', 'Button4'))
+      .event(held('focus-up', 'Main+ArrowUp'))
+      .event(held('float', 'Main+Space'))
+      .run('undo');
+    expect(used.session.uses).toEqual([
+      { keys: 'Main+Space', command: 'float', times: 2 },
+      { keys: 'Button4', command: 'float', times: 1 },
+    ]);
+    expect(usesByCommand(used.session.uses).get('float')).toBe(3);
+  });
+});
