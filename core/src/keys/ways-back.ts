@@ -49,7 +49,7 @@ export function directedOf(command: KeyCommand): Directed | null {
 }
 
 /** A command in another direction. */
-export function directedTo(command: KeyCommand, direction: Direction): KeyCommand {
+function directedTo(command: KeyCommand, direction: Direction): KeyCommand {
   const directed = directedOf(command);
   if (!directed) return command;
   if (command.command.endsWith(`-${directed.direction}`)) {

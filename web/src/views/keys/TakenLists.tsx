@@ -4,8 +4,10 @@ import {
   keysCaps,
   readTrigger,
   takenLists,
+  withApp,
   withTakenList,
   type Profile,
+  type Shortcut,
   type TakenList,
 } from '@sorn/core';
 import { useState } from 'react';
@@ -16,47 +18,98 @@ import { TextField } from '../../app/TextField.tsx';
 import { Choice } from '../../app/SettingRow.tsx';
 import { useBenchStore } from '../../data/bench-context.ts';
 
-/** Shortcuts that the desktop keeps for itself, in lists that hold or not. */
+/** Shortcuts that the desktop keeps for itself, in lists that hold or not, and those of each app. */
 export function TakenLists({ profile }: { profile: Profile }) {
   const store = useBenchStore();
   const [open, setOpen] = useState<string | null>(null);
-  const change = (id: string, next: (list: TakenList) => TakenList) =>
-    store.getState().edit((now) => withTakenList(now, id, next));
+  const { edit } = store.getState();
+  const toggle = (id: string) => setOpen(open === id ? null : id);
   return (
-    <Section title="What the desktop takes" note="as common; yours may differ">
-      {takenLists(profile).map((list) => (
-        <Box key={list.id} mb="6px" data-taken={list.id}>
-          <Flex align="center" gap="8px" minH="28px">
-            <chakra.button
-              type="button"
-              aria-expanded={open === list.id}
-              flex="1"
-              textAlign="left"
-              fontSize="13px"
-              cursor="pointer"
-              onClick={() => setOpen(open === list.id ? null : list.id)}
-            >
-              {open === list.id ? '−' : '+'} {list.name}
-            </chakra.button>
-            <chakra.span fontSize="12px" color="slate" whiteSpace="nowrap">
-              {inTheWay(profile, list)}
-            </chakra.span>
-            <Choice
-              label={list.name}
-              value={list.on ? 'on' : 'off'}
-              options={[
-                { value: 'on', text: 'on' },
-                { value: 'off', text: 'off' },
-              ]}
-              onChange={(value) => change(list.id, (each) => ({ ...each, on: value === 'on' }))}
-            />
-          </Flex>
-          {open === list.id && (
-            <OpenList profile={profile} list={list} onChange={(next) => change(list.id, next)} />
-          )}
-        </Box>
-      ))}
-    </Section>
+    <>
+      <Section title="What the desktop takes" note="as common; yours may differ">
+        {takenLists(profile).map((list) => {
+          const change = (next: (list: TakenList) => TakenList) =>
+            edit((now) => withTakenList(now, list.id, next));
+          return (
+            <Box key={list.id} mb="6px" data-taken={list.id}>
+              <Flex align="center" gap="8px" minH="28px">
+                <Opener id={list.id} name={list.name} open={open} onToggle={toggle} />
+                <chakra.span fontSize="12px" color="slate" whiteSpace="nowrap">
+                  {inTheWay(profile, list)}
+                </chakra.span>
+                <Choice
+                  label={list.name}
+                  value={list.on ? 'on' : 'off'}
+                  options={[
+                    { value: 'on', text: 'on' },
+                    { value: 'off', text: 'off' },
+                  ]}
+                  onChange={(value) => change((each) => ({ ...each, on: value === 'on' }))}
+                />
+              </Flex>
+              {open === list.id && (
+                <Shortcuts
+                  profile={profile}
+                  name={list.name}
+                  shortcuts={list.shortcuts}
+                  onChange={(shortcuts) => change((each) => ({ ...each, shortcuts }))}
+                />
+              )}
+            </Box>
+          );
+        })}
+      </Section>
+      <Section title="What apps take" note="while they have the focus">
+        {profile.apps.map(({ id, name = id, shortcuts = NONE }) => (
+          <Box key={id} data-taken={`app ${id}`}>
+            <Flex align="center" gap="8px" minH="26px">
+              <Opener id={`app ${id}`} name={name} open={open} onToggle={toggle} />
+              <chakra.span fontSize="12px" color="slate">
+                {shortcuts.length > 0 && shortcuts.length}
+              </chakra.span>
+            </Flex>
+            {open === `app ${id}` && (
+              <Shortcuts
+                profile={profile}
+                name={name}
+                shortcuts={shortcuts}
+                onChange={(next) =>
+                  edit((now) =>
+                    withApp(now, id, ({ shortcuts: _former, ...app }) =>
+                      next.length > 0 ? { ...app, shortcuts: next } : app,
+                    ),
+                  )
+                }
+              />
+            )}
+          </Box>
+        ))}
+      </Section>
+    </>
+  );
+}
+
+const NONE: Shortcut[] = [];
+
+function Opener(props: {
+  id: string;
+  name: string;
+  open: string | null;
+  onToggle: (id: string) => void;
+}) {
+  const isOpen = props.open === props.id;
+  return (
+    <chakra.button
+      type="button"
+      aria-expanded={isOpen}
+      flex="1"
+      textAlign="left"
+      fontSize="13px"
+      cursor="pointer"
+      onClick={() => props.onToggle(props.id)}
+    >
+      {isOpen ? '−' : '+'} {props.name}
+    </chakra.button>
   );
 }
 
@@ -69,36 +122,33 @@ function inTheWay(profile: Profile, list: TakenList): string {
   return list.on ? `takes ${count}` : `would take ${count}`;
 }
 
-function OpenList(props: {
+/** The shortcuts of a list, one more by typing it, and each taken off. */
+function Shortcuts(props: {
   profile: Profile;
-  list: TakenList;
-  onChange: (next: (list: TakenList) => TakenList) => void;
+  name: string;
+  shortcuts: Shortcut[];
+  onChange: (shortcuts: Shortcut[]) => void;
 }) {
-  const { profile, list, onChange } = props;
+  const { profile, name, shortcuts, onChange } = props;
   const { main } = profile.keys;
   return (
     <Box pl="14px" fontSize="12.5px">
-      {list.shortcuts.map(({ keys, what }, i) => (
+      {shortcuts.map(({ keys, what }, i) => (
         <Flex key={`${keys} ${i}`} gap="8px" align="center" minH="24px">
           <KeyCaps caps={keysCaps(keys, main)} />
           <chakra.span flex="1" color="slate">
             {what}
           </chakra.span>
           <TextButton
-            label={`Take ${keys} off the list ${list.name}`}
-            onClick={() =>
-              onChange((each) => ({
-                ...each,
-                shortcuts: each.shortcuts.filter((_, j) => j !== i),
-              }))
-            }
+            label={`Take ${keys} off ${name}`}
+            onClick={() => onChange(shortcuts.filter((_, j) => j !== i))}
           >
             take off
           </TextButton>
         </Flex>
       ))}
       <TextField
-        label={`One more of ${list.name}`}
+        label={`One more of ${name}`}
         value=""
         placeholder="one more, as Ctrl+KeyQ closes the window"
         faultOf={(text) => {
@@ -110,10 +160,7 @@ function OpenList(props: {
         }}
         onChange={(text) => {
           const [keys = '', ...what] = text.split(' ');
-          onChange((each) => ({
-            ...each,
-            shortcuts: [...each.shortcuts, { keys, what: what.join(' ') }],
-          }));
+          onChange([...shortcuts, { keys, what: what.join(' ') }]);
         }}
       />
     </Box>

@@ -1,17 +1,13 @@
 import { inOrder, type Modifier, type Profile } from '@sorn/core';
 import { useEffect, useState } from 'react';
+import { modifiersOf } from '../../app/modifiers.ts';
 
 /** The modifiers that are down now, the stand-in as the main one; none once the page is left. */
 export function useHeldModifiers({ keys: { main, standIn } }: Profile): readonly Modifier[] {
   const [held, setHeld] = useState<readonly Modifier[]>([]);
   useEffect(() => {
     function onKey(event: KeyboardEvent) {
-      const down: Modifier[] = [];
-      if (event.ctrlKey) down.push('Ctrl');
-      if (event.altKey) down.push('Alt');
-      if (event.shiftKey) down.push('Shift');
-      if (event.metaKey) down.push('Meta');
-      const meant = down.map((modifier) => (modifier === standIn ? main : modifier));
+      const meant = modifiersOf(event).map((modifier) => (modifier === standIn ? main : modifier));
       const next = inOrder(meant);
       setHeld((before) => (before.join() === next.join() ? before : next));
     }

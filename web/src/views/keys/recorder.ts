@@ -9,6 +9,7 @@ import {
 } from '@sorn/core';
 import { useEffect, useRef } from 'react';
 import { create } from 'zustand';
+import { modifiersOf } from '../../app/modifiers.ts';
 
 /** How long the next press is waited for, which makes a sequence of what was pressed. */
 const NEXT_PRESS_MS = 800;
@@ -34,13 +35,6 @@ export const useRecorder = create<Recorder>((set, get) => ({
   end: () => set({ asks: null, take: null, keys: [] }),
 }));
 
-const heldBy = (event: KeyboardEvent | MouseEvent): Modifier[] => [
-  ...(event.ctrlKey ? (['Ctrl'] as const) : []),
-  ...(event.altKey ? (['Alt'] as const) : []),
-  ...(event.shiftKey ? (['Shift'] as const) : []),
-  ...(event.metaKey ? (['Meta'] as const) : []),
-];
-
 /** Records presses while it is asked for: every key goes here and nowhere else. Escape alone ends it. */
 export function useRecording(profile: Profile): void {
   const isAsking = useRecorder(({ asks }) => asks !== null);
@@ -64,7 +58,7 @@ export function useRecording(profile: Profile): void {
       event.preventDefault();
       event.stopImmediatePropagation();
       if (event.repeat || isModifierCode(event.code)) return;
-      const modifiers = heldBy(event);
+      const modifiers = modifiersOf(event);
       const isDropped = event.code === 'Escape' && modifiers.length === 0;
       if (isDropped) useRecorder.getState().end();
       else pressed(modifiers, event.code);
@@ -73,7 +67,7 @@ export function useRecording(profile: Profile): void {
       // The first buttons go on pointing.
       if (event.button < 3) return;
       event.preventDefault();
-      pressed(heldBy(event), `Button${event.button + 1}`);
+      pressed(modifiersOf(event), `Button${event.button + 1}`);
     }
     addEventListener('keydown', onKeyDown, { capture: true });
     addEventListener('mousedown', onMouseDown, { capture: true });

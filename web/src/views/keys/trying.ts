@@ -1,5 +1,6 @@
 import type { Modifier } from '@sorn/core';
 import { useEffect, useState } from 'react';
+import { modifiersOf } from '../../app/modifiers.ts';
 
 /** An input that arrived while a device was tried. */
 export interface Arrived {
@@ -31,12 +32,7 @@ export function useTrying() {
         return;
       }
       if (event.repeat) return;
-      const held: Modifier[] = [];
-      if (event.ctrlKey) held.push('Ctrl');
-      if (event.altKey) held.push('Alt');
-      if (event.shiftKey) held.push('Shift');
-      if (event.metaKey) held.push('Meta');
-      add(event.code, event.key, held);
+      add(event.code, event.key, modifiersOf(event));
     }
     function onMouseDown(event: MouseEvent) {
       if (event.button >= 3) event.preventDefault();

@@ -5,7 +5,6 @@ import {
   HOME,
   keysCaps,
   keyTable,
-  MODIFIERS,
   nextTime,
   resolveKey,
   windowOf,
@@ -98,17 +97,6 @@ function follow(bench: Bench, out: KeyOutput, caps: readonly string[], input: Ke
       return;
     case 'released':
   }
-}
-
-/** The modifiers an event tells to be held. */
-export function modifiersOf(event: KeyboardEvent | MouseEvent): Modifier[] {
-  const held: Record<Modifier, boolean> = {
-    Ctrl: event.ctrlKey,
-    Alt: event.altKey,
-    Shift: event.shiftKey,
-    Meta: event.metaKey,
-  };
-  return MODIFIERS.filter((modifier) => held[modifier]);
 }
 
 /** A line for each thing that can follow: its caps, and what it does. */

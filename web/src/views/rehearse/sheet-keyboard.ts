@@ -1,10 +1,11 @@
 import { buttonOf, HOME, isModifierCode, keyMap, keysCaps, writtenWith } from '@sorn/core';
 import { useEffect, type RefObject } from 'react';
 import { useKeyRegister } from '../../app/keys.ts';
+import { modifiersOf } from '../../app/modifiers.ts';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';
 import { takeBlockKey } from './block-keys.ts';
 import { usePicker } from './picker.ts';
-import { modifiersOf, takeInput, usePresses } from './presses.ts';
+import { takeInput, usePresses } from './presses.ts';
 import { useStripKeys } from './strip-keys.ts';
 
 /**
