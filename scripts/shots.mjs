@@ -59,6 +59,17 @@ const SHOTS = [
     keys: ['ArrowDown', 'ArrowDown', 'ArrowDown', 'ArrowDown', 'u'],
   },
   { name: 'apps-day', path: '/bulletin-desk/rules', keys: ['p', 'ArrowDown', 'ArrowDown'] },
+  {
+    name: 'keys-day',
+    path: '/bulletin-desk/keys',
+    keys: ['/', ...'next-layout', 'Enter', 'r', 'Meta+KeyB', 'wait:1200', 'ArrowDown', 'ArrowUp'],
+  },
+  {
+    name: 'key-chart-night',
+    path: '/bulletin-desk/keys',
+    night: true,
+    keys: ['c', 'n', 'wait:900'],
+  },
   { name: 'rehearse-why-day', path: '/bulletin-desk/rehearse', keys: ['c', 'h', 'k'] },
   { name: 'profiles-day', path: '/profiles' },
 ];
@@ -89,7 +100,9 @@ for (const { name, path, night = false, keys = [] } of SHOTS) {
   await page.getByText('Bulletin desk').first().waitFor();
   await page.waitForTimeout(500);
   for (const key of keys) {
-    await page.keyboard.press(key);
+    const wait = /^wait:(\d+)$/.exec(key)?.[1];
+    if (wait) await page.waitForTimeout(Number(wait));
+    else await page.keyboard.press(key);
     await page.waitForTimeout(60);
   }
   if (path !== '/profiles') await page.locator('[data-save-state=saved]').waitFor();

@@ -7,6 +7,8 @@ import { placeOf } from './place-of.ts';
 import { takenLists } from './taken.ts';
 import { stepText, triggerOf, triggerText } from './trigger.ts';
 
+/** Keys that boards put anywhere, or not at all. */
+export const SELDOM_THERE = ['ContextMenu', 'PrintScreen', 'ScrollLock', 'Pause', 'NumLock'];
 /** How much farther than one key width a further modifier counts. */
 const MODIFIER_COUNTS = 3;
 
@@ -66,5 +68,5 @@ function inputsLike(profile: Profile, keys: string): readonly string[] {
     return buttons.filter((input) => input.startsWith('Button'));
   }
   const { form } = boardOf(profile);
-  return freeInputsOf({ ...KEYBOARD, board: form });
+  return freeInputsOf({ ...KEYBOARD, board: form }).filter((code) => !SELDOM_THERE.includes(code));
 }

@@ -2,6 +2,7 @@ import { keyCommandText, type InputDevice, type KeyCommand, type Mark } from '..
 import { BASE } from '../profile/keys.ts';
 import type { Profile } from '../profile/schema.ts';
 import { freeInputsOf } from './devices.ts';
+import { SELDOM_THERE } from './free.ts';
 import { expander, keyMap } from './map.ts';
 import { MAIN } from './modifiers.ts';
 import { reachTable } from './reach.ts';
@@ -116,7 +117,8 @@ export function slotsOf(
       }),
     )
     .filter(({ keys, code }) => {
-      const isReserved = code === 'Escape' || code === profile.keys.handBack;
+      const isReserved =
+        code === 'Escape' || code === profile.keys.handBack || SELDOM_THERE.includes(code);
       const { sign } = expand(keys);
       return !isReserved && !staying.has(sign) && !taken.has(sign);
     })

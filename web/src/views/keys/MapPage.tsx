@@ -16,7 +16,7 @@ import { KeyCap, KeyCaps } from '../../app/KeyCap.tsx';
 import { Paper } from '../../app/Paper.tsx';
 import { Choice } from '../../app/SettingRow.tsx';
 import { Select } from '../../app/Select.tsx';
-import { useBench } from '../../data/bench-context.ts';
+import { useBench, useBenchStore } from '../../data/bench-context.ts';
 import { useInHand } from '../../data/in-hand.ts';
 import { BindingSettings } from './BindingSettings.tsx';
 import { BoardDrawing, FACES, type Face } from './BoardDrawing.tsx';
@@ -83,26 +83,27 @@ export function MapPage({ pages }: { pages: ReactNode }) {
     );
   }, [profile, findings, at]);
 
+  const store = useBenchStore();
   /** Takes a binding into hand, and shows the board as it is pressed on. */
   const choose = useCallback(
     (id: string) => {
       setInHand(id);
-      const found = rows.find((each) => each.id === id)?.binding;
+      // The binding may just have been made: it is looked for in the profile as it is by now.
+      const now = store.getState().profile;
+      const found = keyMap(now).find((each) => bindingId(each) === id);
       if (!found) return;
       setLayer(found.layer);
       const wanted = inOrder(found.trigger.steps[0]!.modifiers as Modifier[]).join('+');
-      const next = modifierSets(profile, found.layer).findIndex(
-        (each) => each.join('+') === wanted,
-      );
-      if (next >= 0) setSet(next);
+      const at = modifierSets(now, found.layer).findIndex((each) => each.join('+') === wanted);
+      if (at >= 0) setSet(at);
     },
-    [rows, profile, setInHand],
+    [store, setInHand],
   );
   /** After an edit: whatever the table was narrowed to, what was edited is seen. */
   const show = (id: string) => {
     setFilter('all');
     setTyped('');
-    setInHand(id);
+    choose(id);
   };
   const edits = useKeyEdits(binding, show);
   const mend = (next: typeof profile) => edits.setWhole(next);
@@ -130,15 +131,9 @@ export function MapPage({ pages }: { pages: ReactNode }) {
     onFinding(index) {
       setFinding(index);
       const id = findings[index]?.about[0];
-      if (id !== undefined) {
-        show(id);
-        choose(id);
-      }
+      if (id !== undefined) show(id);
     },
-    onFound: (id) => {
-      show(id);
-      choose(id);
-    },
+    onFound: show,
     onNew: () => setChoosing(true),
   });
 
