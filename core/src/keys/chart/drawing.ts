@@ -82,7 +82,7 @@ export function chartSvg(
   const lines = linesOf(profile);
   const { scale, columns, perColumn } = fitted(lines.length, { width, height }, profile);
   const [w, h] = [width / scale, height / scale];
-  const board = boardDrawing(profile, colours, w);
+  const board = boardDrawing(profile, colours, w, HEAD);
   const top = HEAD + board.height + 20;
   const left = (w - columns * COLUMN - (columns - 1) * BETWEEN) / 2;
   const texts = lines.map((line, i) => {
@@ -92,13 +92,30 @@ export function chartSvg(
   });
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${round(w)} ${round(h)}" role="img" aria-label="${html(`Keys of ${profile.name}`)}">`,
-    `<style>${fonts}text{font-family:${SANS};fill:${colours.ink}}.m{font-family:${MONO};font-stretch:88%}</style>`,
+    `<style>${fonts}${styleOf(colours)}</style>`,
     `<rect width="${round(w)}" height="${round(h)}" fill="${colours.ground}"/>`,
     `<rect x="12" y="12" width="${round(w - 24)}" height="${round(h - 24)}" rx="2" fill="${colours.sheet}" stroke="${colours.hairline}"/>`,
     `<text x="${MARGIN}" y="36" font-size="15" font-weight="650">${html(profile.name)}</text>`,
     `<text x="${round(w - MARGIN)}" y="36" font-size="12" text-anchor="end" style="fill:${colours.slate}">Keys · main modifier ${profile.keys.main} · ${keyMap(profile).length} bindings</text>`,
     board.svg,
     ...texts,
+    '</svg>',
+  ].join('\n');
+}
+
+function styleOf({ ink }: ChartColours): string {
+  return `text{font-family:${SANS};fill:${ink}}.m{font-family:${MONO};font-stretch:88%}`;
+}
+
+/** The board alone, each key with what it does with the main modifier; as wide as it is put. */
+export function boardSvg(profile: Profile, mode: ChartMode): string {
+  const colours = CHART_COLOURS[mode];
+  const width = boardOf(profile).width * KEY + 2 * MARGIN;
+  const board = boardDrawing(profile, colours, width, 0);
+  return [
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${round(width)} ${round(board.height)}" role="img" aria-label="${html(`Keys with ${profile.keys.main}`)}">`,
+    `<style>${styleOf(colours)}</style>`,
+    board.svg,
     '</svg>',
   ].join('\n');
 }
@@ -136,16 +153,37 @@ function lineDrawing(line: Line, x: number, y: number, { slate, petrol }: ChartC
   }
   if (line.pressed === undefined) return '';
   const keysWide = COLUMN * 0.46;
-  const keys = cut(line.pressed, keysWide / (TEXT * MONO_WIDTH));
-  const command = cut(line.command ?? '', (COLUMN - keysWide) / (TEXT * SANS_WIDTH));
   return [
-    `<text class="m" x="${round(x)}" y="${round(y)}" font-size="${TEXT - 1}" font-weight="500">${html(keys)}</text>`,
-    `<text x="${round(x + keysWide)}" y="${round(y)}" font-size="${TEXT}" style="fill:${slate}">${html(command)}</text>`,
+    fittedText(line.pressed, { x, y, size: TEXT - 1, room: keysWide - 6, isMono: true }),
+    fittedText(line.command ?? '', {
+      x: x + keysWide,
+      y,
+      size: TEXT,
+      room: COLUMN - keysWide,
+      fill: slate,
+    }),
   ].join('');
 }
 
-function cut(text: string, most: number): string {
-  return text.length <= most ? text : `${text.slice(0, Math.max(1, Math.floor(most) - 1))}…`;
+/** Letters are drawn narrower down to this part of their width; what is longer still is cut. */
+const NARROWEST = 0.6;
+
+/** A text within a width: as it is, narrower, or cut. Keys are never cut where they have any room. */
+function fittedText(
+  text: string,
+  at: { x: number; y: number; size: number; room: number; isMono?: boolean; fill?: string },
+): string {
+  const letter = at.size * (at.isMono ? MONO_WIDTH : SANS_WIDTH);
+  const most = Math.floor(at.room / (letter * NARROWEST));
+  const shown = text.length <= most ? text : `${text.slice(0, Math.max(1, most - 1))}…`;
+  const isLong = shown.length * letter > at.room;
+  return [
+    `<text${at.isMono ? ' class="m"' : ''} x="${round(at.x)}" y="${round(at.y)}" font-size="${round(at.size)}"`,
+    at.isMono ? ' font-weight="500"' : '',
+    isLong ? ` textLength="${round(at.room)}" lengthAdjust="spacingAndGlyphs"` : '',
+    at.fill ? ` style="fill:${at.fill}"` : '',
+    `>${html(shown)}</text>`,
+  ].join('');
 }
 
 function boardScale(profile: Profile, width: number): number {
@@ -157,7 +195,7 @@ function boardHeight(profile: Profile, width: number): number {
 }
 
 /** The board, each key with what it does with the main modifier. */
-function boardDrawing(profile: Profile, colours: ChartColours, width: number) {
+function boardDrawing(profile: Profile, colours: ChartColours, width: number, top: number) {
   const board = boardOf(profile);
   const unit = boardScale(profile, width);
   const left = (width - board.width * unit) / 2;
@@ -172,7 +210,7 @@ function boardDrawing(profile: Profile, colours: ChartColours, width: number) {
   }
   const small = Math.max(6, unit * 0.17);
   const keys = board.keys.map(({ code, x, y, width: w, height: h }) => {
-    const [kx, ky] = [left + x * unit + 1.5, HEAD + y * unit + 1.5];
+    const [kx, ky] = [left + x * unit + 1.5, top + y * unit + 1.5];
     const isMain = modifierOf(code) === main;
     const text = does.get(code);
     const most = ((w * unit - 8) / (small * SANS_WIDTH)) | 0;
@@ -180,9 +218,13 @@ function boardDrawing(profile: Profile, colours: ChartColours, width: number) {
     return [
       `<rect x="${round(kx)}" y="${round(ky)}" width="${round(w * unit - 3)}" height="${round(h * unit - 3)}" rx="2" fill="${isMain ? colours.petrol : colours.ground}" stroke="${text === undefined ? colours.hairline : colours.ink}"/>`,
       `<text class="m" x="${round(kx + 4)}" y="${round(ky + small + 4)}" font-size="${round(small)}" font-weight="600" style="fill:${isMain ? colours.sheet : text === undefined ? colours.slate : colours.ink}">${html(keyName(code))}</text>`,
-      ...words.map(
-        (word, i) =>
-          `<text x="${round(kx + 4)}" y="${round(ky + unit - 8 - (words.length - 1 - i) * small * 1.1)}" font-size="${round(small)}">${html(cut(word, most))}</text>`,
+      ...words.map((word, i) =>
+        fittedText(word, {
+          x: kx + 4,
+          y: ky + unit - 8 - (words.length - 1 - i) * small * 1.1,
+          size: small,
+          room: w * unit - 10,
+        }),
       ),
     ].join('');
   });

@@ -1,12 +1,10 @@
 import { BASE } from '../../profile/keys.ts';
 import type { Profile } from '../../profile/schema.ts';
-import { chartSvg } from './drawing.ts';
+import { boardSvg } from './drawing.ts';
 import { byTask, chartRows } from './rows.ts';
 import { html } from './text.ts';
 
-const DRAWING = { width: 1600, height: 1000 };
-
-/** A page to print: the drawing on the first sheet, the bindings by task after it. It needs nothing but itself. */
+/** A page to print: the board, and every binding by task beneath it. It needs nothing but itself. */
 export function chartHtml(profile: Profile): string {
   const groups = byTask(chartRows(profile)).map(({ title, rows }) => {
     const lines = rows.map(({ caps, command, layer, app }) => {
@@ -26,7 +24,8 @@ export function chartHtml(profile: Profile): string {
 <style>
 @page { size: A4 landscape; margin: 10mm }
 body { font: 13px/1.4 system-ui, sans-serif; color: #1A2525; background: #FBFAF6; margin: 24px }
-svg { width: 100%; height: auto; page-break-after: always }
+h1 { font-size: 16px; margin: 0 0 12px }
+svg { width: 100%; height: auto; margin-bottom: 16px }
 main { columns: 3; column-gap: 28px }
 section { break-inside: avoid-column; margin-bottom: 16px }
 h2 { font-size: 13px; color: #0B6E6E; border-bottom: 1px solid #1A2525; margin: 0 0 4px }
@@ -36,7 +35,8 @@ kbd { font: 11px ui-monospace, monospace; border: 1px solid #5A6664; border-radi
 </style>
 </head>
 <body>
-${chartSvg(profile, DRAWING, 'day')}
+<h1>Keys of ${html(profile.name)}</h1>
+${boardSvg(profile, 'day')}
 <main>
 ${groups.join('\n')}
 </main>

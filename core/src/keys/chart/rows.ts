@@ -78,6 +78,9 @@ export function shortText(command: KeyCommand): string {
     case 'place-at':
       return 'place';
     default:
-      return keyCommandText(command).replace(/-/g, ' ');
+      return keyCommandText(command)
+        .replace(/-/g, ' ')
+        .replace(/workspace/, 'ws')
+        .replace(/^lead /, '');
   }
 }
