@@ -1,40 +1,14 @@
-import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { demoPage } from '../desk/demo-page.ts';
 import { fixture } from '../desk/fixture.ts';
+import { keysView } from '../desk/keys-view.ts';
 import { saved, toView } from '../desk/sheet.ts';
 
 const running = fixture();
 const open = demoPage(running, 'rehearse');
-
 const poll = (read: () => Promise<unknown>) => expect.poll(read, { timeout: 20_000 });
-const press = async (...keys: string[]) => {
-  for (const key of keys) await open.page.keyboard.press(key);
-};
-const type = (text: string) => open.page.keyboard.type(text);
-const textOf = async (selector: string) => (await open.page.locator(selector).innerText()).trim();
-/** What a key of the drawn board says it does. */
-const does = (code: string) => open.page.locator(`[data-key="${code}"]`).getAttribute('data-does');
-/** The binding in hand, as the inspector tells it. */
-const sentence = async () => (await textOf('[data-sentence]')).replace(/\s+/g, ' ');
-const findings = () =>
-  open.page
-    .locator('[data-key-finding]')
-    .evaluateAll((lines) => lines.map((line) => line.getAttribute('data-key-finding')));
-const commandsFound = () => open.page.locator('[data-binding] [data-command]').allInnerTexts();
-/** Records keys: what is pressed goes to the recorder until no further press comes. */
-async function record(...keys: string[]) {
-  await open.page.getByRole('status', { name: 'Recording' }).waitFor();
-  await press(...keys);
-  await open.page.getByRole('status', { name: 'Recording' }).waitFor({ state: 'detached' });
-}
-/** Narrows the table to some words and takes what is first into hand. */
-async function search(text: string) {
-  await press('/');
-  await type(text);
-  await press('Enter');
-}
-const last = () => open.page.locator('[data-last-key]').innerText();
+const { press, type, textOf, does, sentence, findings, commandsFound, record, search, last } =
+  keysView(open);
 
 describe('the map of keys, by keys', () => {
   it('a recorded chord that collides shows both, is mended, and is used in Rehearse', async () => {
@@ -169,7 +143,70 @@ describe('the map of keys, by keys', () => {
     await poll(() => does('KeyP')).toBe('pocket');
   });
 
-  it('a sequence and a release do what they say', async () => {
+  it('the board shows what is held, how often keys were used, and their reach', async () => {
+    await toView(open.page, '5', 'Keys');
+    const holding = () => open.page.locator('[data-holding]').getAttribute('data-holding');
+    await poll(holding).toBe('Meta');
+    expect(await does('KeyZ')).toBe('undo');
+    await open.page.keyboard.down('Shift');
+    await poll(holding).toBe('Shift Meta');
+    expect(await does('KeyZ')).toBe('redo');
+    await open.page.keyboard.up('Shift');
+    await poll(holding).toBe('Meta');
+    const figure = (code: string) => open.page.locator(`[data-key=${code}] .figure`).innerHTML();
+    await press('v');
+    await poll(() => figure('ArrowLeft')).toBe('312');
+    await press('v');
+    // The finger rests on J: a press there counts a half.
+    await poll(() => figure('KeyJ')).toBe('0.5');
+    // A further trigger for the same command; find-anything leads to it.
+    await search('pocket');
+    await poll(sentence).toContain('Meta P in the layer base does pocket');
+    await press('a');
+    await record('Meta+F12');
+    await poll(sentence).toBe('Pressing Meta F12 in the layer base does pocket.');
+    await poll(() => does('KeyP')).toBe('pocket');
+    await toView(open.page, '2', 'Tiling');
+    await press('Control+k');
+    await type('Meta F12');
+    await press('Enter');
+    await poll(sentence).toBe('Pressing Meta F12 in the layer base does pocket.');
+  });
+
+  it('a tap, a button and full screen reach the sheet', async () => {
+    await toView(open.page, '5', 'Keys');
+    await search('full-screen');
+    await press('Enter');
+    await type('tap CapsLock');
+    await press('Enter');
+    await poll(sentence).toBe('Pressing tap Caps in the layer base does full-screen.');
+    await saved(open.page);
+    await toView(open.page, '6', 'Rehearse');
+    await press('Shift+Enter');
+    await poll(() => open.page.evaluate(() => document.fullscreenElement !== null)).toBe(true);
+    await poll(() => open.page.locator('[data-keyboard]').innerText()).toContain('full screen');
+    await press('CapsLock');
+    await poll(last).toContain('full-screen');
+    // The button that elsewhere leads back in the history is a key here.
+    const box = (await open.page.locator('[data-keyboard]').boundingBox())!;
+    const driver = await open.page.context().newCDPSession(open.page);
+    const at = {
+      x: box.x + 40,
+      y: box.y + box.height - 40,
+      button: 'back',
+      clickCount: 1,
+    } as const;
+    await driver.send('Input.dispatchMouseEvent', { type: 'mousePressed', ...at });
+    await driver.send('Input.dispatchMouseEvent', { type: 'mouseReleased', ...at });
+    await poll(last).toContain('focus-previous');
+    await press('F9');
+    await poll(() => open.page.locator('[data-keyboard]').getAttribute('data-keyboard')).toBe(
+      'page',
+    );
+    expect(new URL(open.page.url()).pathname).toContain('/rehearse');
+  });
+
+  it('a sequence does what it says once its first press is free', async () => {
     await toView(open.page, '5', 'Keys');
     await press('n');
     await open.page.getByRole('dialog').waitFor();
@@ -190,101 +227,5 @@ describe('the map of keys, by keys', () => {
     await press('KeyA');
     await poll(last).toContain('float-all');
     await follows.waitFor({ state: 'detached' });
-  });
-
-  it('the main modifier changes for the whole map, which is checked anew', async () => {
-    await toView(open.page, '5', 'Keys');
-    await press('l');
-    const stated = open.page.getByRole('radiogroup', { name: 'Main modifier' });
-    const chosen = () => stated.locator('[aria-checked=true]').innerText();
-    expect(await chosen()).toBe('Meta');
-    // Meta is the last: the next one is Ctrl, with which text is edited.
-    await press('m');
-    await poll(chosen).toBe('Ctrl');
-    await press('g');
-    await poll(async () => (await findings()).length).toBeGreaterThan(3);
-    expect(new Set(await findings())).toEqual(new Set(['keys-taken']));
-    await search('focus-left');
-    await poll(sentence).toContain('Pressing Ctrl ← in the layer base does focus-left.');
-    await search('grow-left');
-    await poll(sentence).toContain('Pressing Ctrl Meta ← in the layer base does grow-left.');
-    await toView(open.page, '6', 'Rehearse');
-    await press('Enter', 'Control+ArrowRight');
-    await poll(last).toContain('focus-right');
-  });
-
-  it('starters show what they would change before they are merged', async () => {
-    await toView(open.page, '5', 'Keys');
-    await press('p', 'ArrowDown', 'ArrowDown');
-    await open.page.locator('[data-starter=arrows] [aria-pressed=true]').waitFor();
-    const changes = () =>
-      open.page.locator('[data-change] td').evaluateAll((cells) => cells.map((c) => c.textContent));
-    await poll(() => open.page.locator('[data-changes]').getAttribute('data-changes')).toBe('8');
-    expect((await changes()).slice(0, 3)).toEqual(['Meta←', 'focus-left', 'place-left']);
-    await press('Enter');
-    await poll(() => open.page.locator('[data-changes]').getAttribute('data-changes')).toBe('0');
-    await press('g');
-    await poll(() => does('ArrowLeft')).toBe('place left');
-    await press('Control+z');
-    await poll(() => does('ArrowLeft')).toBe('focus left');
-  });
-
-  it('devices are tried, and keys for them are suggested by what was counted', async () => {
-    await toView(open.page, '5', 'Keys');
-    await press('d', 'ArrowDown', 'ArrowDown', 't');
-    await open.page.locator('[data-trying=true]').waitFor();
-    await press('F8');
-    await open.page.mouse.click(600, 600);
-    await press('Escape');
-    const state = (code: string) =>
-      open.page.locator(`[data-input=${code}]`).getAttribute('data-state');
-    await poll(() => state('F8')).toBe('strange');
-    expect(await state('Button1')).toBe('arrived');
-    expect(await state('Button4')).toBe('declared');
-    await press('a');
-    await poll(() => state('F8')).toBe('arrived');
-
-    await press('s', 'v', 'v');
-    await open.page.locator('[data-suggested]').waitFor();
-    const given = () =>
-      open.page
-        .locator('[data-keys]')
-        .evaluateAll((cells) => cells.map((cell) => cell.getAttribute('data-keys')!));
-    // Nine buttons beside those that point, and what was just declared.
-    await poll(async () => (await given()).length).toBe(10);
-    for (const keys of await given()) expect(keys).toMatch(/^(Button([4-9]|1[0-2])|F8)$/);
-    expect(await textOf('[data-substitute]')).toContain('go-workspace next');
-    expect(await open.page.locator('[data-left-out]').count()).toBeGreaterThan(100);
-    await press('Enter', 'g');
-    await poll(sentence).toContain('Button');
-    await press('Control+z');
-    await saved(open.page);
-  });
-
-  it('the key chart is saved in the pixels of a monitor, and lists every binding once', async () => {
-    await toView(open.page, '5', 'Keys');
-    const bindings = await open.page.locator('[data-binding]').count();
-    await press('c');
-    await open.page.getByRole('img', { name: /^Keys of Bulletin desk/ }).waitFor();
-    const savedBy = async (key: string) => {
-      const [download] = await Promise.all([open.page.waitForEvent('download'), press(key)]);
-      return { name: download.suggestedFilename(), file: readFileSync(await download.path()) };
-    };
-    for (const [width, height] of [
-      [3440, 1440],
-      [1440, 2560],
-    ]) {
-      await poll(() => textOf('[data-chart-size]')).toBe(`${width} × ${height}`);
-      const png = await savedBy('i');
-      // A PNG tells its size in its first chunk, from byte 16 on.
-      expect([png.file.readUInt32BE(16), png.file.readUInt32BE(20)]).toEqual([width, height]);
-      await press('w');
-    }
-    const csv = await savedBy('b');
-    expect(csv.file.toString().trim().split('\n')).toHaveLength(bindings + 1);
-    const markdown = await savedBy('m');
-    expect(markdown.file.toString().match(/^\| <kbd>/gm)).toHaveLength(bindings);
-    expect((await savedBy('v')).file.toString()).toContain('<svg');
-    expect((await savedBy('h')).file.toString()).toContain('<title>Keys of Bulletin desk');
   });
 });

@@ -1,5 +1,6 @@
 import { BASE, keyCommandText, type KeyCommand } from '../profile/keys.ts';
 import type { Profile } from '../profile/schema.ts';
+import { byParts } from './by-parts.ts';
 import { checkDevices } from './check-devices.ts';
 import { bindingName, finding, keysName, type KeyFinding } from './findings.ts';
 import { expander, keyMap, pressesOf, type KeyBinding } from './map.ts';
@@ -7,16 +8,8 @@ import { placeOf } from './place-of.ts';
 import { takenLists } from './taken.ts';
 import { directedOf, wayBack } from './ways-back.ts';
 
-const found = new WeakMap<Profile, readonly KeyFinding[]>();
-
 /** What is wrong with the key map of a profile. */
-export function checkKeys(profile: Profile): readonly KeyFinding[] {
-  const known = found.get(profile) ?? checkedAnew(profile);
-  found.set(profile, known);
-  return known;
-}
-
-function checkedAnew(profile: Profile): KeyFinding[] {
+export const checkKeys = byParts((profile): readonly KeyFinding[] => {
   const map = keyMap(profile);
   return [
     ...twice(profile, map),
@@ -27,7 +20,7 @@ function checkedAnew(profile: Profile): KeyFinding[] {
     ...contradictions(profile, map),
     ...checkDevices(profile, map),
   ];
-}
+});
 
 /** Bindings with the same value of something, where there are several, in the map's order. */
 function several(

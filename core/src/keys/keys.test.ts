@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { profileSchema, STARTERS, type Profile } from '../profile/schema.ts';
 import { COMMANDS, commandSchema } from '../session/commands/index.ts';
+import { unknownNames } from '../desk/unknown.ts';
 import { OFFICE } from '../testing/desk.ts';
 import { FIXED_BINDINGS, keyMap } from './map.ts';
 import type { Modifier } from './modifiers.ts';
@@ -107,6 +108,30 @@ describe('keys in a file', () => {
       'keys.bindings.0.command.command: a command; the nearest is float',
     );
     expect(faultOf({ bindings: [{ keys: 'KeyA' }] })).toContain('a command, a release or both');
+  });
+
+  it('that name what is not there are told with the nearest that is', () => {
+    const read = profileSchema.parse({
+      ...OFFICE,
+      keys: {
+        layers: [{ id: 'far' }],
+        bindings: [
+          { keys: 'Mian+KeyQ', command: { command: 'close' }, in: 'fra', app: 'shel' },
+          { keys: 'Main+F5', command: { command: 'enter-layer', layer: 'farr' } },
+          { keys: 'Main+F6', command: { command: 'go-workspace', which: 'X' } },
+          { keys: 'Main+F7', command: { command: 'go-monitor', which: 'lapp' } },
+          { keys: 'Main+F8', command: { command: 'go-monitor', which: 'left' } },
+        ],
+      },
+    });
+    expect(unknownNames(read).map(({ path, nearest }) => `${path} ${nearest}`)).toEqual([
+      'keys.bindings[0].keys Main',
+      'keys.bindings[0].in far',
+      'keys.bindings[0].app shell',
+      'keys.bindings[1].command.layer far',
+      'keys.bindings[2].command.which B',
+      'keys.bindings[3].command.which lap',
+    ]);
   });
 
   it('of version 2 have places as bindings', () => {

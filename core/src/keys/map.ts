@@ -1,5 +1,6 @@
 import { BASE, type KeyCommand } from '../profile/keys.ts';
 import type { Profile } from '../profile/schema.ts';
+import { byParts } from './by-parts.ts';
 import { FIXED_KEYS, FIXED_LAYERS } from './fixed.ts';
 import { inOrder, MAIN, MODIFIERS, type Modifier } from './modifiers.ts';
 import { STARTER_MAPS } from './starters/index.ts';
@@ -23,19 +24,11 @@ export interface KeyBinding {
   pinned: boolean;
 }
 
-const maps = new WeakMap<Profile, readonly KeyBinding[]>();
-
 /**
  * Every binding that holds in a profile, those that come first at a press first: the person's own, then the
  * starter's without the keys that are left out.
  */
-export function keyMap(profile: Profile): readonly KeyBinding[] {
-  const known = maps.get(profile) ?? mapOf(profile);
-  maps.set(profile, known);
-  return known;
-}
-
-function mapOf(profile: Profile): KeyBinding[] {
+export const keyMap = byParts((profile): readonly KeyBinding[] => {
   const { keys } = profile;
   const expand = expander(profile.keys);
   const own = keys.bindings.map((binding, at): KeyBinding => {
@@ -50,7 +43,7 @@ function mapOf(profile: Profile): KeyBinding[] {
   if (starter.length === 0 || own.length === 0) return [...own, ...starter];
   const mine = new Set(own.map(meaning));
   return [...own, ...starter.filter((binding) => !mine.has(meaning(binding)))];
-}
+});
 
 /** What the profile's starter binds, without the keys that are left out. */
 function starterBindings(profile: Profile): KeyBinding[] {

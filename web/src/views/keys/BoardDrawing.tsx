@@ -88,6 +88,7 @@ export function BoardDrawing(props: {
               ? Math.ceil((HEAT_STEPS * (uses.get(faces.get(key.code)!.binding.keys) ?? 0)) / most)
               : null
           }
+          isFigure={face !== 'commands'}
           isHeld={held.some((modifier) => modifierOf(key.code) === modifier)}
           isInHand={inHand !== null && faces.get(key.code)?.binding.keys === inHand}
           isFaulty={faulty.has(key.code)}
@@ -116,6 +117,8 @@ function Key(props: {
   face: KeyFace | null;
   shows: string;
   heat: number | null;
+  /** What it shows is a number. */
+  isFigure: boolean;
   isHeld: boolean;
   isInHand: boolean;
   isFaulty: boolean;
@@ -144,7 +147,7 @@ function Key(props: {
       {lines.map((line, i) => (
         <text
           key={i}
-          className={heat !== null || face === null ? 'figure' : 'does'}
+          className={props.isFigure ? 'figure' : 'does'}
           x={x + 5}
           y={y + height - 5 - (lines.length - 1 - i) * 11}
         >

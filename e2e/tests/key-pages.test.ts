@@ -1,0 +1,109 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { demoPage } from '../desk/demo-page.ts';
+import { fixture } from '../desk/fixture.ts';
+import { keysView } from '../desk/keys-view.ts';
+import { saved, toView } from '../desk/sheet.ts';
+
+const running = fixture();
+const open = demoPage(running, 'rehearse');
+const poll = (read: () => Promise<unknown>) => expect.poll(read, { timeout: 20_000 });
+const { press, textOf, does, sentence, findings, search, last } = keysView(open);
+
+describe('the pages of keys, by keys', () => {
+  it('the main modifier changes for the whole map, which is checked anew', async () => {
+    await toView(open.page, '5', 'Keys');
+    await press('l');
+    const stated = open.page.getByRole('radiogroup', { name: 'Main modifier' });
+    const chosen = () => stated.locator('[aria-checked=true]').innerText();
+    expect(await chosen()).toBe('Meta');
+    // Meta is the last: the next one is Ctrl, with which text is edited.
+    await press('m');
+    await poll(chosen).toBe('Ctrl');
+    await press('g');
+    await poll(async () => (await findings()).length).toBeGreaterThan(3);
+    expect(new Set(await findings())).toEqual(new Set(['keys-taken']));
+    await search('focus-left');
+    await poll(sentence).toContain('Pressing Ctrl ← in the layer base does focus-left.');
+    await search('grow-left');
+    await poll(sentence).toContain('Pressing Ctrl Meta ← in the layer base does grow-left.');
+    await toView(open.page, '6', 'Rehearse');
+    await press('Enter', 'Control+ArrowRight');
+    await poll(last).toContain('focus-right');
+  });
+
+  it('starters show what they would change before they are merged', async () => {
+    await toView(open.page, '5', 'Keys');
+    await press('p', 'ArrowDown', 'ArrowDown');
+    await open.page.locator('[data-starter=arrows] [aria-pressed=true]').waitFor();
+    const changes = () =>
+      open.page.locator('[data-change] td').evaluateAll((cells) => cells.map((c) => c.textContent));
+    await poll(() => open.page.locator('[data-changes]').getAttribute('data-changes')).toBe('8');
+    expect((await changes()).slice(0, 3)).toEqual(['Meta←', 'focus-left', 'place-left']);
+    await press('Enter');
+    await poll(() => open.page.locator('[data-changes]').getAttribute('data-changes')).toBe('0');
+    await press('g');
+    await poll(() => does('ArrowLeft')).toBe('place left');
+    await press('Control+z');
+    await poll(() => does('ArrowLeft')).toBe('focus left');
+  });
+
+  it('devices are tried, and keys for them are suggested by what was counted', async () => {
+    await toView(open.page, '5', 'Keys');
+    await press('d', 'ArrowDown', 'ArrowDown', 't');
+    await open.page.locator('[data-trying=true]').waitFor();
+    await press('F8');
+    await open.page.mouse.click(600, 600);
+    await press('Escape');
+    const state = (code: string) =>
+      open.page.locator(`[data-input=${code}]`).getAttribute('data-state');
+    await poll(() => state('F8')).toBe('strange');
+    expect(await state('Button1')).toBe('arrived');
+    expect(await state('Button4')).toBe('declared');
+    await press('a');
+    await poll(() => state('F8')).toBe('arrived');
+
+    await press('s', 'v', 'v');
+    await open.page.locator('[data-suggested]').waitFor();
+    const given = () =>
+      open.page
+        .locator('[data-keys]')
+        .evaluateAll((cells) => cells.map((cell) => cell.getAttribute('data-keys')!));
+    // Nine buttons beside those that point, and what was just declared.
+    await poll(async () => (await given()).length).toBe(10);
+    for (const keys of await given()) expect(keys).toMatch(/^(Button([4-9]|1[0-2])|F8)$/);
+    expect(await textOf('[data-substitute]')).toContain('go-workspace next');
+    expect(await open.page.locator('[data-left-out]').count()).toBeGreaterThan(100);
+    await press('Enter', 'g');
+    await poll(sentence).toContain('Button');
+    await press('Control+z');
+    await saved(open.page);
+  });
+
+  it('the key chart is saved in the pixels of a monitor, and lists every binding once', async () => {
+    await toView(open.page, '5', 'Keys');
+    const bindings = await open.page.locator('[data-binding]').count();
+    await press('c');
+    await open.page.getByRole('img', { name: /^Keys of Bulletin desk/ }).waitFor();
+    const savedBy = async (key: string) => {
+      const [download] = await Promise.all([open.page.waitForEvent('download'), press(key)]);
+      return { name: download.suggestedFilename(), file: readFileSync(await download.path()) };
+    };
+    for (const [width, height] of [
+      [3440, 1440],
+      [1440, 2560],
+    ]) {
+      await poll(() => textOf('[data-chart-size]')).toBe(`${width} × ${height}`);
+      const png = await savedBy('i');
+      // A PNG tells its size in its first chunk, from byte 16 on.
+      expect([png.file.readUInt32BE(16), png.file.readUInt32BE(20)]).toEqual([width, height]);
+      await press('w');
+    }
+    const csv = await savedBy('b');
+    expect(csv.file.toString().trim().split('\n')).toHaveLength(bindings + 1);
+    const markdown = await savedBy('m');
+    expect(markdown.file.toString().match(/^\| <kbd>/gm)).toHaveLength(bindings);
+    expect((await savedBy('v')).file.toString()).toContain('<svg');
+    expect((await savedBy('h')).file.toString()).toContain('<title>Keys of Bulletin desk');
+  });
+});
