@@ -180,6 +180,14 @@ describe('the checkup of keys', () => {
     expect(keyMap(profile).length > 0).toBe(from !== 'none');
   });
 
+  it('does not take the stagger of a split board for an order', () => {
+    const split = profileSchema.parse({
+      ...OFFICE,
+      keys: { from: 'home-row', devices: [{ id: 'k', board: 'split-42' }] },
+    });
+    expect(checkKeys(split)).toEqual([]);
+  });
+
   it('leaves bindings of different layers and apps in peace', () => {
     const map = profileWith(
       [

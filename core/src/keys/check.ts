@@ -175,6 +175,9 @@ function withoutWayBack(map: readonly KeyBinding[]): KeyFinding[] {
   return findings;
 }
 
+/** In key widths: rows and columns that are staggered stand a little aside of each other. */
+const ASIDE = 0.6;
+
 /** Keys that stand the other way round than the directions they lead to. */
 function contradictions(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
   const place = placeOf(profile);
@@ -205,7 +208,7 @@ function contradictions(profile: Profile, map: readonly KeyBinding[]): KeyFindin
   return [...families.values()].flatMap((family) =>
     opposed.flatMap(([from, to, axis]): KeyFinding[] => {
       const [one, other] = [family.get(from), family.get(to)];
-      if (!one || !other || at(one)[axis] <= at(other)[axis]) return [];
+      if (!one || !other || at(one)[axis] < at(other)[axis] + ASIDE) return [];
       const side = axis === 'x' ? 'right of' : 'below';
       const text = `${keysName(profile, one)} does ${bindingName(one)} and stands ${side} ${keysName(profile, other)}, which does ${bindingName(other)}.`;
       const title = `${bindingName(one)} is on the wrong side`;

@@ -62,6 +62,8 @@ export function BoardDrawing(props: {
   const board = boardOf(profile);
   const faces = useMemo(() => keyFaces(profile, layer, held), [profile, layer, held]);
   const unit = Math.min(props.width / board.width, props.height / board.height, 54);
+  // Where the board is wide, its keys are drawn higher, so that two lines have room.
+  const high = Math.max(unit, Math.min(unit * 1.3, props.height / board.height));
   const most = Math.max(
     1,
     ...[...faces.values()].map(({ binding }) => uses.get(binding.keys) ?? 0),
@@ -69,7 +71,7 @@ export function BoardDrawing(props: {
   return (
     <chakra.svg
       width={`${board.width * unit}px`}
-      height={`${board.height * unit}px`}
+      height={`${board.height * high}px`}
       role="group"
       aria-label={`${board.title}, layer ${layer}${held.length > 0 ? ` with ${held.join(' ')}` : ''}`}
       css={boardStyle}
@@ -81,6 +83,7 @@ export function BoardDrawing(props: {
           key={key.code}
           at={key}
           unit={unit}
+          high={high}
           face={faces.get(key.code) ?? null}
           shows={shownOn(face, faces.get(key.code) ?? null, uses, profile, key.code)}
           heat={
@@ -113,7 +116,9 @@ function shownOn(
 
 function Key(props: {
   at: BoardKey;
+  /** A key width and height in pixels. */
   unit: number;
+  high: number;
   face: KeyFace | null;
   shows: string;
   heat: number | null;
@@ -124,10 +129,12 @@ function Key(props: {
   isFaulty: boolean;
   onKey: (face: KeyFace) => void;
 }) {
-  const { at, unit, face, shows, heat, isHeld } = props;
-  const [x, y] = [at.x * unit + 1, at.y * unit + 1];
-  const [width, height] = [at.width * unit - 3, at.height * unit - 3];
-  const lines = linesOf(shows, width - 8, face && unit > 40 ? 2 : 1);
+  const { at, unit, high, face, shows, heat, isHeld } = props;
+  const [x, y] = [at.x * unit + 1, at.y * high + 1];
+  const [width, height] = [at.width * unit - 3, at.height * high - 3];
+  // Where the pad is, its keys need not say that they are on it.
+  const name = keyName(at.code).replace(/^Pad /, '');
+  const lines = linesOf(shows, width - 7, face && high > 40 ? 2 : 1);
   const kind = isHeld ? 'held' : !face ? 'none' : heat !== null ? `heat${heat}` : FILLS[face.task];
   return (
     <g
@@ -142,7 +149,7 @@ function Key(props: {
       <rect className="under" x={x} y={y} width={width} height={height} rx={2} />
       <rect className="fill" x={x} y={y} width={width} height={height} rx={2} />
       <text className="cap" x={x + 5} y={y + 13}>
-        {shortened(keyName(at.code), 'figure', width - 6) || keyName(at.code).slice(0, 1)}
+        {shortened(name, 'figure', width - 6) || name.slice(0, 1)}
       </text>
       {lines.map((line, i) => (
         <text
