@@ -7,6 +7,7 @@ import {
   isCode,
   keyFaces,
   keyName,
+  modifierOf,
   withDevice,
   withNewDevice,
   withoutDevice,
@@ -41,7 +42,10 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
     if (device) edit((now) => withDevice(now, device.id, next), merge && `${merge} ${device.id}`);
   };
   const declared = device ? inputsOf(device) : [];
-  const strange = trying.arrived.filter(({ code }) => isCode(code) && !declared.includes(code));
+  // Modifiers of a device that sends them need not be declared one by one.
+  const isOwn = (code: string) =>
+    declared.includes(code) || (device?.modifiers === true && modifierOf(code) !== null);
+  const strange = trying.arrived.filter(({ code }) => isCode(code) && !isOwn(code));
   const declare = () => {
     const codes = [...new Set(strange.map(({ code }) => code))];
     if (codes.length > 0) change((each) => ({ ...each, codes: [...(each.codes ?? []), ...codes] }));
@@ -185,7 +189,7 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
           {[...trying.arrived].reverse().map(({ number, code, key, modifiers }) => (
             <chakra.p key={number} fontSize="12px" fontFamily="mono" fontStretch="88%" py="2px">
               {code} {key && `types ${key}`} {modifiers.length > 0 && `with ${modifiers.join(' ')}`}
-              {!declared.includes(code) && ' · not declared'}
+              {!isOwn(code) && ' · not declared'}
               {modifiers.length > 0 && device && !device.modifiers && ' · it says it sends none'}
             </chakra.p>
           ))}
