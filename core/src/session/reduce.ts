@@ -1,8 +1,7 @@
 import { deskInForce } from '../desk/desk.ts';
 import type { Rect } from '../geometry/rect.ts';
 import type { Profile } from '../profile/schema.ts';
-import { commandText } from '../profile/command.ts';
-import { withUse } from './uses.ts';
+import { withUse, type UsedBy } from './uses.ts';
 import { keyHeld, previewTaken, settled, stepped, type Command } from './commands/index.ts';
 import { setMode, withoutChoice } from './commands/desks.ts';
 import { ruledAgain } from './again.ts';
@@ -29,10 +28,10 @@ import {
 
 /** What can happen to a running desk. */
 export type SessionEvent =
-  /** `by` are the keys it was given by, where their use is counted. */
-  | { type: 'command'; command: Command; by?: string }
+  /** `by` tells what it was given by, where uses are counted. */
+  | { type: 'command'; command: Command; by?: UsedBy }
   /** The key of a command is pressed and not let go yet. */
-  | { type: 'key-held'; command: Command; by?: string }
+  | { type: 'key-held'; command: Command; by?: UsedBy }
   | { type: 'window-opened'; window: WindowInput }
   | { type: 'window-closed'; id: string }
   | { type: 'window-focused'; id: string }
@@ -102,13 +101,9 @@ function happened(session: Session, event: SessionEvent, profile: Profile): Outc
 }
 
 /** Keys that did something are counted. */
-function used(
-  { session }: Situation,
-  { by, command }: { by?: string; command: Command },
-  outcome: Outcome,
-): Outcome {
+function used({ session }: Situation, { by }: { by?: UsedBy }, outcome: Outcome): Outcome {
   if (by === undefined || outcome.session === session) return outcome;
-  return { ...outcome, session: withUse(outcome.session, by, commandText(command)) };
+  return { ...outcome, session: withUse(outcome.session, by) };
 }
 
 const DROPPED = { decided: 'nothing changed', because: 'the choice is dropped' };

@@ -3,8 +3,11 @@ import type { Session } from './session.ts';
 /** How often keys did something: the keys as the profile writes them, and the command in words. */
 export type Use = NonNullable<Session['uses']>[number];
 
+/** Keys as the profile writes them, and in words the command that is bound to them. */
+export type UsedBy = Pick<Use, 'keys' | 'command'>;
+
 /** The session with one more use of a command by its keys. */
-export function withUse(session: Session, keys: string, command: string): Session {
+export function withUse(session: Session, { keys, command }: UsedBy): Session {
   const uses = session.uses ?? [];
   const at = uses.findIndex((use) => use.keys === keys && use.command === command);
   const { times } = uses[at] ?? { times: 0 };

@@ -38,8 +38,10 @@ function OpenPicker({ kind }: { kind: PickerKind }) {
   function take(line: number, caps: readonly string[]) {
     const choice = choices[line];
     if (!choice) return;
+    const { by } = usePicker.getState();
     close();
-    store.getState().run(choice.command, caps, `${kind} ${choice.name}`);
+    const event = { type: 'command', command: choice.command, ...(by && { by }) } as const;
+    store.getState().happen(event, caps, `${kind} ${choice.name}`);
   }
 
   return (

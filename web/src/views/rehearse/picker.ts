@@ -6,6 +6,7 @@ import {
   windowName,
   type Command,
   type Session,
+  type UsedBy,
 } from '@sorn/core';
 import { create } from 'zustand';
 import type { Bench } from '../../data/bench.ts';
@@ -33,14 +34,17 @@ interface PickerState {
   kind: PickerKind | null;
   /** The key caps that opened it. */
   caps: readonly string[];
-  open: (kind: PickerKind, caps: readonly string[]) => void;
+  /** The binding that opened it, whose use is counted where something is chosen. */
+  by: UsedBy | undefined;
+  open: (kind: PickerKind, caps: readonly string[], by: UsedBy) => void;
   close: () => void;
 }
 
 export const usePicker = create<PickerState>((set) => ({
   kind: null,
   caps: [],
-  open: (kind, caps) => set({ kind, caps }),
+  by: undefined,
+  open: (kind, caps, by) => set({ kind, caps, by }),
   close: () => set({ kind: null }),
 }));
 

@@ -76,12 +76,13 @@ function follow(bench: Bench, out: KeyOutput, caps: readonly string[], input: Ke
       const pressed = on === 'press' && input.type === 'down' ? caps : keysCaps(binding.keys, main);
       const typed = pickerOf(command);
       const lasts = bench.session.previewing ?? command.command === 'peek-desktop';
-      if (typed) usePicker.getState().open(typed, pressed);
+      const text = commandText(command);
+      const by = { keys: binding.keys, command: text };
+      if (typed) usePicker.getState().open(typed, pressed, by);
       else if (!repeat || !lasts) {
-        const text = commandText(command);
         // A tap is let go already, and a release is one.
         const type = on === 'press' || on === 'hold' ? 'key-held' : 'command';
-        bench.happen({ type, command, by: binding.keys }, pressed, text);
+        bench.happen({ type, command, by }, pressed, text);
       }
       return;
     }
