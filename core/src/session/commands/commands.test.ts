@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { LAYOUT_KINDS, type LayoutKind } from '../../profile/layout.ts';
 import { OFFICE, testDesk, windows } from '../../testing/desk.ts';
+import { sessionSchema } from '../schema.ts';
 
 const desk = testDesk(OFFICE, { ...windows('p', 'b', 's'), focus: 'p' });
 const order = (after: typeof desk) => after.session.arrangements['B/wide']!.order;
@@ -219,6 +220,16 @@ describe('windows', () => {
 
   it('open floating in the middle where their app says so', () => {
     const opened = desk.run({ command: 'open-app', app: 'picker' });
+    // Nothing of an app gets into a window that a session cannot have.
+    const told = {
+      icon: 'i',
+      exec: 'e',
+      letter: 'K',
+      shortcuts: [{ keys: 'Ctrl+KeyB', what: 'b' }],
+    };
+    const apps = OFFICE.apps.map((app) => ({ ...app, ...told }));
+    const { session } = testDesk({ ...OFFICE, apps }).run({ command: 'open-app', app: 'picker' });
+    expect(sessionSchema.parse(session).windows).toHaveLength(1);
     expect(opened.at('picker-1')).toMatchObject({
       held: 'floating',
       x: 1570,

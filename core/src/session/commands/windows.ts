@@ -1,5 +1,7 @@
 import { nearestName } from '../../profile/nearest.ts';
 import type { App, AppWindow, Profile } from '../../profile/schema.ts';
+import { appWindowSchema } from '../../profile/app.ts';
+import { picked } from '../picked.ts';
 import type { WindowInput } from '../schema.ts';
 import {
   did,
@@ -129,6 +131,9 @@ export function appNamed(profile: Profile, appId: string): App | string {
   return `no app is called ${appId}${nearest ? `; the nearest is ${nearest}` : ''}`;
 }
 
+/** What of an app is about the windows it opens. */
+const WINDOW_FIELDS = Object.keys(appWindowSchema.shape) as (keyof AppWindow)[];
+
 /** A window as an app opens it: its own, or a further one. */
 function windowOfApp(
   { session }: Situation,
@@ -136,16 +141,16 @@ function windowOfApp(
   id: string,
   further: AppWindow | null,
 ): WindowInput {
-  const { id: _id, name, balloon: _balloon, hue: _hue, letter: _letter, ...rest } = app;
-  const { icon: _icon, exec: _exec, windows: _others, ...own } = rest;
-  const { parent: over, ...window } = further ?? own;
+  const from = further ?? app;
+  const { parent: over, ...window } = picked(from, WINDOW_FIELDS);
   const parent = over ?? (further?.kind === 'dialog' ? app.id : undefined);
   const there = session.recent.find((other) => windowOf(session, other)?.app === parent);
   return {
     ...window,
+    kind: from.kind,
     id,
     app: app.id,
-    title: window.title ?? name ?? app.id,
+    title: window.title ?? app.name ?? app.id,
     ...(parent !== undefined && there !== undefined && { parent: there }),
   };
 }
