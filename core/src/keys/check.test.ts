@@ -131,13 +131,13 @@ const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = 
     mends: ['Move float to Button 4'],
   },
   {
-    map: both([{ keys: 'Hyper+KeyA', command: does('float') }], {
-      bundles: [{ id: 'Hyper', hold: 'Button5', modifiers: ['Ctrl', 'Alt'] }],
+    map: both([{ keys: 'Caps+KeyA', command: does('float') }], {
+      bundles: [{ id: 'Caps', hold: 'Button5', modifiers: ['Ctrl', 'Alt'] }],
       devices: [KEYBOARD, MOUSE],
     }),
     kind: 'modifiers-not-sent',
-    says: 'Button 5 stands for the modifiers of Hyper, and mouse cannot send modifiers.',
-    mends: ['Drop the bundle Hyper and the key with it'],
+    says: 'Button 5 stands for the modifiers of Caps, and mouse cannot send modifiers.',
+    mends: ['Drop the bundle Caps and the key with it'],
   },
   {
     map: profileWith([{ keys: 'Button5', command: enter('while') }], {

@@ -27,7 +27,7 @@ export const CODES: readonly string[] = [
 const KNOWN = new Set(CODES);
 
 /** The most buttons a pointing device may have. */
-const MOST_BUTTONS = 64;
+export const MOST_BUTTONS = 64;
 
 /** The number of a button of a pointing device, as Button4; null for a key. The first is 1. */
 export function buttonOf(code: string): number | null {

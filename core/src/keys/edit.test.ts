@@ -150,9 +150,9 @@ describe('layers, bundles and devices', () => {
     [
       { keys: 'Main+KeyG', command: enter('stay') },
       { keys: 'KeyJ', command: does('float'), in: 'stay' },
-      { keys: 'Hyper+KeyU', command: does('close') },
+      { keys: 'Caps+KeyU', command: does('close') },
     ],
-    { bundles: [{ id: 'Hyper', hold: 'CapsLock', modifiers: ['Ctrl', 'Alt'] }] },
+    { bundles: [{ id: 'Caps', hold: 'CapsLock', modifiers: ['Ctrl', 'Alt'] }] },
   );
 
   it('are renamed where they are named, and not to a name that is taken', () => {
@@ -165,13 +165,13 @@ describe('layers, bundles and devices', () => {
     expect(renamed.keys.bindings[0]!.command).toEqual(enter('far'));
     expect(layerRenamed(profile, 'stay', 'one')).toBeNull();
     expect(layerRenamed(profile, 'stay', 'base')).toBeNull();
-    const bundle = sound(withBundle(profile, 'Hyper', (each) => ({ ...each, id: 'Caps' })));
-    expect(bundle.keys.bindings[2]!.keys).toBe('Caps+KeyU');
+    const bundle = sound(withBundle(profile, 'Caps', (each) => ({ ...each, id: 'Held' })));
+    expect(bundle.keys.bindings[2]!.keys).toBe('Held+KeyU');
   });
 
   it('go with the keys that need them', () => {
     expect(sound(withoutLayer(profile, 'stay')).keys.bindings).toHaveLength(1);
-    expect(sound(withoutBundle(profile, 'Hyper')).keys.bindings).toHaveLength(2);
+    expect(sound(withoutBundle(profile, 'Caps')).keys.bindings).toHaveLength(2);
   });
 
   it('are added under ids of their own', () => {

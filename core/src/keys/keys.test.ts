@@ -101,7 +101,7 @@ describe('keys in a file', () => {
       'hold Space',
       'Main+types:+',
       'Button17',
-      'Hyper+Tab',
+      'Caps+Tab',
     ])
       expect(binding(keys)).toBeNull();
     expect(faultOf({ bindings: [{ keys: 'KeyA', command: { command: 'flaot' } }] })).toBe(

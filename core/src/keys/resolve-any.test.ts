@@ -18,7 +18,7 @@ const anyInput = fc.record({
 const anyBinding = fc.record({
   keys: fc.constantFrom(
     ...['KeyA', 'Main+KeyA', 'Main+KeyA KeyB', 'KeyB KeyB Space', 'tap Space', 'hold Space'],
-    ...['Hyper+Escape', 'Main+Escape', 'Escape', 'tap Escape', 'hold Escape', 'tap MetaLeft'],
+    ...['Caps+Escape', 'Main+Escape', 'Escape', 'tap Escape', 'hold Escape', 'tap MetaLeft'],
     ...['hold KeyA', 'tap CapsLock', 'Space', 'types:b', 'Main+KeyA Escape'],
   ),
   command: fc.constantFrom(
@@ -47,7 +47,7 @@ const anyMap = fc
           ...rest,
           ...(layer !== 'base' && { in: layer }),
         })),
-        { standIn, bundles: [{ id: 'Hyper', hold: 'CapsLock', modifiers: ['Ctrl', 'Alt'] }] },
+        { standIn, bundles: [{ id: 'Caps', hold: 'CapsLock', modifiers: ['Ctrl', 'Alt'] }] },
       ),
     ),
   );

@@ -106,13 +106,13 @@ describe('keys of two roles', () => {
       { keys: 'KeyJ', command: does('focus-left'), in: 'while' },
       { keys: 'KeyJ', command: does('redo') },
       { keys: 'tap CapsLock', command: does('undo') },
-      { keys: 'Hyper+KeyU', command: does('pocket') },
+      { keys: 'Caps+KeyU', command: does('pocket') },
       { keys: 'tap MetaLeft', command: does('launch') },
       { keys: 'Main+KeyQ', command: does('close') },
     ],
     {
       holdMs: 200,
-      bundles: [{ id: 'Hyper', hold: 'CapsLock', modifiers: ['Ctrl', 'Alt', 'Shift', 'Meta'] }],
+      bundles: [{ id: 'Caps', hold: 'CapsLock', modifiers: ['Ctrl', 'Alt', 'Shift', 'Meta'] }],
     },
   );
 

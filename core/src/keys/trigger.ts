@@ -1,5 +1,5 @@
 import { nearestName } from '../profile/nearest.ts';
-import { CODES, isCode, keyName } from './codes.ts';
+import { CODES, isCode, keyName, MOST_BUTTONS } from './codes.ts';
 import { MAIN, modifierOf, MODIFIERS, type Modifier } from './modifiers.ts';
 
 /** How a key sets its binding off: when it goes down, or, of a key with two roles, by a tap or by being held. */
@@ -61,6 +61,7 @@ function readStep(word: string): Step | string {
     return { modifiers, types: types === 'Space' ? ' ' : types };
   }
   if (isCode(last)) return { modifiers, code: last };
+  if (/^Button/.test(last)) return `a button, Button1 to Button${MOST_BUTTONS}`;
   const nearest = nearestName(last, CODES);
   return nearest ? `the code of a key; the nearest is ${nearest}` : TRIGGER;
 }

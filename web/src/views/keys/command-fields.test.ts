@@ -1,0 +1,99 @@
+import {
+  COMMANDS,
+  keyCommandSchema,
+  keyCommandText,
+  keyMap,
+  LAYER_COMMANDS,
+  profileSchema,
+} from '@sorn/core';
+import { describe, expect, it } from 'vitest';
+import { commandsToBind, fieldsOf, firstOf, saidOf, withSaid } from './command-fields.ts';
+import { keyRows, shownRows } from './rows.ts';
+
+const profile = profileSchema.parse({
+  monitors: [{ id: 'wide', width: 3440, height: 1440 }],
+  desks: [{ id: 'office', monitors: [{ monitor: 'wide', x: 0, y: 0 }] }],
+  workspaces: [{ id: 'B', name: 'Bulletin' }, { id: 'M' }],
+  apps: [{ id: 'shell', name: 'Shell', letter: 'T' }],
+  boards: [
+    {
+      id: 'b',
+      columns: [1, 1],
+      rows: [1],
+      zones: [{ name: 'Left', columns: [1, 1], rows: [1, 1] }],
+    },
+  ],
+  keys: {
+    layers: [{ id: 'far' }],
+    bindings: [{ keys: 'Main+KeyL', command: { command: 'close' } }],
+  },
+});
+
+describe('commands by form', () => {
+  it('are sound whatever is chosen in them', () => {
+    for (const id of [...COMMANDS, ...LAYER_COMMANDS]) {
+      const first = firstOf(id, profile);
+      if (id === 'pick' || id === 'shape-as' || id === 'shape-step') continue;
+      expect(keyCommandSchema.parse(first)).toEqual(first);
+      for (const field of fieldsOf(id, profile)) {
+        const said =
+          field.of === 'choice'
+            ? field.options.map(({ value }) => value)
+            : { flag: ['true', 'false'], figure: ['-40', '10'], text: ['name'] }[field.of];
+        for (const value of said) {
+          const command = withSaid(first!, field, value);
+          expect(keyCommandSchema.parse(command)).toEqual(command);
+          expect(saidOf(command, field.name)).toBe(value);
+        }
+      }
+    }
+  });
+
+  it('keep what a form has no choice for', () => {
+    const command = keyCommandSchema.parse({ command: 'place-at', x: { from: 2, to: 3, of: 7 } });
+    const [across] = fieldsOf('place-at', profile);
+    expect(withSaid(command, across!, saidOf(command, 'x'))).toEqual(command);
+    expect(saidOf(command, 'y')).toBe('full');
+  });
+
+  it('can be bound, each thing by its name, and none that only something under way asks for', () => {
+    const all = commandsToBind(profile).map(keyCommandText);
+    expect(new Set(all).size).toBe(all.length);
+    for (const text of [
+      'go-workspace M',
+      'call-app shell',
+      'place-in-zone Left',
+      'enter-layer far',
+    ])
+      expect(all).toContain(text);
+    expect(all.some((text) => text.startsWith('pick ') || text === 'pick-take')).toBe(false);
+    // Where there is nothing to name there is nothing to bind.
+    const bare = commandsToBind({ ...profile, apps: [] }).map(keyCommandText);
+    expect(bare.some((text) => text.startsWith('call-app'))).toBe(false);
+  });
+});
+
+describe('rows of the table', () => {
+  const uses = [{ keys: 'Main+Space', command: 'float', times: 7 }];
+  const rows = keyRows(profile, uses);
+
+  it('are every binding once, with its use, what changed and what was found', () => {
+    expect(rows).toHaveLength(keyMap(profile).length);
+    expect(rows.find(({ command }) => command === 'float')?.uses).toBe(7);
+    const conflict = shownRows(rows, 'conflict', '');
+    expect(conflict.map(({ command }) => command).sort()).toEqual(['close', 'next-layout']);
+    expect(shownRows(rows, 'changed', '').map(({ command }) => command)).toEqual([
+      'close',
+      'close',
+    ]);
+    expect(shownRows(rows, 'unused', '')).toHaveLength(rows.length - 1);
+  });
+
+  it('are narrowed by words of keys and commands', () => {
+    const found = shownRows(rows, 'all', 'bulletin');
+    expect(found).toEqual([]);
+    expect(shownRows(rows, 'all', 'go-workspace B').map(({ pressed }) => pressed)).toContain(
+      'Meta B',
+    );
+  });
+});
