@@ -65,10 +65,12 @@ const SHOTS = [
     keys: ['/', ...'next-layout', 'Enter', 'r', 'Meta+KeyB', 'wait:1200', 'ArrowDown', 'ArrowUp'],
   },
   {
+    // The chart itself, in the pixels of the briefing wall, as the page saves it.
     name: 'key-chart-night',
     path: '/bulletin-desk/keys',
     night: true,
-    keys: ['c', 'n', 'wait:900'],
+    keys: ['c', 'n', 'w', 'w', 'w', 'wait:900'],
+    saves: 'i',
   },
   { name: 'rehearse-why-day', path: '/bulletin-desk/rehearse', keys: ['c', 'h', 'k'] },
   { name: 'profiles-day', path: '/profiles' },
@@ -87,7 +89,7 @@ const browser = await driver.launch({
   executablePath,
   args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
 });
-for (const { name, path, night = false, keys = [] } of SHOTS) {
+for (const { name, path, night = false, keys = [], saves } of SHOTS) {
   say(`docs/screenshots/${name}.png`);
   const { server, url } = await serve(join(folder, `${name}.db`));
   const context = await browser.newContext({
@@ -98,6 +100,8 @@ for (const { name, path, night = false, keys = [] } of SHOTS) {
   const page = await context.newPage();
   await page.goto(url + path);
   await page.getByText('Bulletin desk').first().waitFor();
+  // Some views load when they are needed.
+  await page.locator('main').first().waitFor();
   await page.waitForTimeout(500);
   for (const key of keys) {
     const wait = /^wait:(\d+)$/.exec(key)?.[1];
@@ -108,7 +112,14 @@ for (const { name, path, night = false, keys = [] } of SHOTS) {
   if (path !== '/profiles') await page.locator('[data-save-state=saved]').waitFor();
   // What closes fades out first.
   await page.waitForTimeout(400);
-  await page.screenshot({ path: join(into, `${name}.png`) });
+  const picture = join(into, `${name}.png`);
+  if (saves) {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.keyboard.press(saves),
+    ]);
+    await download.saveAs(picture);
+  } else await page.screenshot({ path: picture });
   await context.close();
   server.kill();
 }

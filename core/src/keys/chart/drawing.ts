@@ -47,7 +47,7 @@ export interface ChartSize {
 const SANS = "'Archivo Variable', system-ui, sans-serif";
 const MONO = "'Martian Mono Variable', ui-monospace, monospace";
 /** A mono letter is so much of its size wide; text is cut where it would not fit. */
-const MONO_WIDTH = 0.62;
+const MONO_WIDTH = 0.67;
 const SANS_WIDTH = 0.52;
 /** Sizes at a scale of 1. */
 const LINE = 16;
