@@ -92,7 +92,7 @@ const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = 
     map: both([{ keys: 'Main+KeyP', command: does('pocket') }]),
     kind: 'no-way-back',
     says: 'No key does call-back, which takes it back.',
-    mends: ['Bind Meta O to call-back', 'Drop pocket from Meta P'],
+    mends: ['Bind Meta O to call-back', 'Drop pocket'],
   },
   {
     map: both([

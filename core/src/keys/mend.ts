@@ -44,7 +44,8 @@ export function mendsFor(profile: Profile, finding: KeyFinding): Mend[] {
     case 'layer-stuck':
       return leaving(profile, finding.layer!);
     case 'no-way-back':
-      return [...binding(profile, about[0], finding), ...dropping(profile, about)];
+      // Any other key for it would have no way back either.
+      return [...binding(profile, about[0], finding), ...without(profile, alike(map, about[0]))];
     case 'keys-contradict':
       return swapping(profile, about);
     case 'keys-absent':
@@ -139,6 +140,14 @@ function dropping(profile: Profile, about: readonly KeyBinding[]): Mend[] {
     const says = `Drop ${bindingText(dropped)} from ${capsOf(profile, dropped.keys)}`;
     return { how: 'drop', says, profile: withoutBinding(profile, dropped) };
   });
+}
+
+/** Every binding that does what one does on press, or on release. */
+function alike(map: readonly KeyBinding[], one: KeyBinding | undefined): KeyBinding[] {
+  const texts = (binding: KeyBinding | undefined) =>
+    [binding?.command, binding?.release].flatMap((each) => (each ? [keyCommandText(each)] : []));
+  const wanted = texts(one);
+  return map.filter((binding) => texts(binding).some((text) => wanted.includes(text)));
 }
 
 /** Without all of these bindings. */
