@@ -6,7 +6,15 @@ import {
   type StarterId,
 } from '../profile/keys.ts';
 import type { Profile } from '../profile/schema.ts';
-import { beside, expander, keyMap, withSwapped, type KeyBinding } from './map.ts';
+import {
+  beside,
+  expander,
+  keyMap,
+  meaning,
+  ownBindings,
+  withSwapped,
+  type KeyBinding,
+} from './map.ts';
 import { MAIN, type Modifier } from './modifiers.ts';
 import { STARTER_MAPS } from './starters/index.ts';
 import { triggerOf, triggerText } from './trigger.ts';
@@ -37,10 +45,20 @@ function starterKeysOf(keys: string, { main }: Profile['keys']): string {
   return withSwapped(keys, 'Meta', main);
 }
 
+/** Where the list of the person's own has a binding, copies of it too. */
+function copiesOf(profile: Profile, binding: KeyBinding): number[] {
+  const means = meaning(binding);
+  return ownBindings(profile).flatMap((own) => (meaning(own) === means ? [own.at] : []));
+}
+
 /** The profile without a binding: one of the person's own goes, keys of the starter are left out. */
-export function withoutBinding(profile: Profile, { from, at, keys }: KeyBinding): Profile {
+export function withoutBinding(profile: Profile, binding: KeyBinding): Profile {
+  const { from, keys } = binding;
   const { bindings, without } = profile.keys;
-  if (from === 'own') return withKeys(profile, { bindings: bindings.filter((_, i) => i !== at) });
+  if (from === 'own') {
+    const gone = copiesOf(profile, binding);
+    return withKeys(profile, { bindings: bindings.filter((_, i) => !gone.includes(i)) });
+  }
   if (from !== 'starter') return profile;
   return withKeys(profile, { without: [...without, starterKeysOf(keys, profile.keys)] });
 }
@@ -52,7 +70,10 @@ export function withBindingChanged(
   change: (binding: OwnBinding) => OwnBinding,
 ): Profile {
   if (binding.from === 'own') {
-    const bindings = profile.keys.bindings.map((own, i) => (i === binding.at ? change(own) : own));
+    const [first, ...copies] = copiesOf(profile, binding);
+    const bindings = profile.keys.bindings
+      .map((own, i) => (i === first ? change(own) : own))
+      .filter((_, i) => !copies.includes(i));
     return withKeys(profile, { bindings });
   }
   if (binding.from === 'fixed') return profile;

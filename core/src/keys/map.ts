@@ -29,9 +29,20 @@ export interface KeyBinding {
  * starter's without the keys that are left out.
  */
 export const keyMap = byParts((profile): readonly KeyBinding[] => {
-  const { keys } = profile;
-  const expand = expander(profile.keys);
-  const own = keys.bindings.map((binding, at): KeyBinding => {
+  const there = new Set<string>();
+  // A copy of what is there already does nothing of its own.
+  return [...ownBindings(profile), ...starterBindings(profile)].filter((binding) => {
+    const means = meaning(binding);
+    if (there.has(means)) return false;
+    there.add(means);
+    return true;
+  });
+});
+
+/** Every binding of the person's own, copies too. */
+export function ownBindings({ keys }: Profile): KeyBinding[] {
+  const expand = expander(keys);
+  return keys.bindings.map((binding, at): KeyBinding => {
     const { in: layer = BASE, app = null, pinned = false } = binding;
     const { keys: written, trigger, sign } = expand(binding.keys);
     const whole: KeyBinding = { keys: written, trigger, sign, layer, app, from: 'own', at, pinned };
@@ -39,11 +50,7 @@ export const keyMap = byParts((profile): readonly KeyBinding[] => {
     if (binding.release) whole.release = binding.release;
     return whole;
   });
-  const starter = starterBindings(profile);
-  if (starter.length === 0 || own.length === 0) return [...own, ...starter];
-  const mine = new Set(own.map(meaning));
-  return [...own, ...starter.filter((binding) => !mine.has(meaning(binding)))];
-});
+}
 
 /** What the profile's starter binds, without the keys that are left out. */
 function starterBindings(profile: Profile): KeyBinding[] {
@@ -120,7 +127,8 @@ function expanderOf({ main, bundles }: Profile['keys']): Expand {
   };
 }
 
-function meaning({ sign, layer, app, command, release }: KeyBinding): string {
+/** One text for the same keys that do the same in the same place. */
+export function meaning({ sign, layer, app, command, release }: KeyBinding): string {
   return JSON.stringify([sign, layer, app, command, release]);
 }
 

@@ -20,12 +20,7 @@ const anyBinding = fc.record({
   ),
   in: fc.constantFrom('base', 'base', ...LAYERS),
 });
-/** No two are copies of each other: of those, one after the other is dropped. */
-const distinct = {
-  maxLength: 10,
-  selector: (binding: object) => JSON.stringify(binding).replace(/Main/g, 'Meta'),
-};
-const anyMap = fc.uniqueArray(anyBinding, distinct).map((bindings) =>
+const anyMap = fc.array(anyBinding, { maxLength: 10 }).map((bindings) =>
   profileWith(
     bindings.map(({ in: layer, ...rest }) => ({ ...rest, ...(layer !== 'base' && { in: layer }) })),
     {
@@ -42,9 +37,6 @@ const anyMap = fc.uniqueArray(anyBinding, distinct).map((bindings) =>
 const same = (profile: Profile) =>
   checkKeys(profile).map(({ kind, about, layer }) => `${kind} ${layer ?? ''} ${about.join(' ')}`);
 
-const times = (list: readonly string[], text: string) =>
-  list.filter((each) => each === text).length;
-
 describe('mends of any map', () => {
   it('end what they are for, and give a profile as the schema has it', () => {
     fc.assert(
@@ -56,8 +48,7 @@ describe('mends of any map', () => {
           expect(ways.length, finding.text).toBeGreaterThan(0);
           for (const { profile: next, says } of ways) {
             expect(profileSchema.parse(next)).toEqual(next);
-            // Two bindings that are alike in all are told of twice, and mended one by one.
-            expect(times(same(next), told[i]!), says).toBeLessThan(times(told, told[i]!));
+            expect(same(next), says).not.toContain(told[i]);
           }
         });
       }),
