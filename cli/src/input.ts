@@ -1,7 +1,16 @@
 import { readFileSync, statSync } from 'node:fs';
-import { parse as parseToml, TomlError } from 'smol-toml';
-import { parse as parseYaml, YAMLParseError } from 'yaml';
-import { faultText, read, type Read } from '@sorn/core';
+import {
+  faultText,
+  notReadText,
+  parseFile,
+  read,
+  readFileText,
+  RefusedFile,
+  refuseLarge,
+  textIn,
+  type FromFile,
+  type Read,
+} from '@sorn/core';
 
 /** Input that cannot be used: one message a fault, and the exit code for it. */
 export class BadInput extends Error {
@@ -13,57 +22,48 @@ export class BadInput extends Error {
   }
 }
 
-const MOST_BYTES = 16 * 1024 * 1024;
-
 /** Reads a file (`-`: standard input) in JSON, YAML or TOML by a schema. Throws BadInput with a line per fault. */
 export function readInput<S extends Parameters<typeof read>[0]>(file: string, schema: S) {
-  const result = read(schema, parse(file, textOf(file))) as Read<ReturnType<S['parse']>>;
+  return sound(file, read(schema, valueIn(file, textOf(file))) as Read<ReturnType<S['parse']>>);
+}
+
+/** Reads what a file of a profile, of pieces of one, or a table of rules or keys would bring. */
+export function readPieces(file: string): FromFile {
+  const result = readFileText(file, textOf(file));
+  if (result.ok) return result.value;
+  throw new BadInput(result.lines);
+}
+
+function sound<T>(file: string, result: Read<T>): T {
   if (result.ok) return result.value;
   throw new BadInput(result.faults.map((fault) => `${file}: ${faultText(fault)}`));
 }
 
-function textOf(file: string): string {
+/** The bytes of a file, or of standard input. */
+export function bytesOf(file: string): Buffer {
   try {
-    if (file !== '-' && statSync(file).size > MOST_BYTES) {
-      throw new BadInput([`${file}: larger than 16 MiB; right would be a smaller file`]);
-    }
-    const bytes = readFileSync(file === '-' ? 0 : file);
-    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+    return readFileSync(file === '-' ? 0 : file);
   } catch (error) {
-    if (error instanceof BadInput) throw error;
-    if (error instanceof TypeError) {
-      throw new BadInput([`${file}: not UTF-8 text; right would be JSON, YAML or TOML in UTF-8`]);
-    }
     const { code, message } = error as NodeJS.ErrnoException;
     const why = code === 'ENOENT' ? 'no such file' : message;
     throw new BadInput([`${file}: ${why}; right would be a file that can be read, or -`]);
   }
 }
 
-/** By the file's ending; without one, YAML (of which JSON is a part), then TOML. */
-function parse(file: string, text: string): unknown {
-  const ending = /\.(json|ya?ml|toml)$/i.exec(file)?.[1]?.toLowerCase();
+function textOf(file: string): string {
   try {
-    if (ending === 'json') return JSON.parse(text);
-    if (ending === 'toml') return parseToml(text);
-    if (ending !== undefined) return parseYaml(text);
+    const size = file === '-' ? undefined : statSync(file, { throwIfNoEntry: false })?.size;
+    refuseLarge(size ?? 0);
+    return textIn(bytesOf(file));
   } catch (error) {
-    throw new BadInput([`${file}: not ${ending?.toUpperCase()}: ${reasonOf(error)}`]);
-  }
-  try {
-    return parseYaml(text);
-  } catch (yamlError) {
-    try {
-      return parseToml(text);
-    } catch {
-      throw new BadInput([`${file}: neither JSON, YAML nor TOML: ${reasonOf(yamlError)}`]);
-    }
+    if (error instanceof RefusedFile) throw new BadInput([`${file}: ${error.message}`]);
+    throw error;
   }
 }
 
-function reasonOf(error: unknown): string {
-  if (error instanceof YAMLParseError || error instanceof TomlError || error instanceof Error) {
-    return error.message.split('\n')[0]!.replace(/:$/, '');
-  }
-  return String(error);
+/** By the file's ending; without one, YAML (of which JSON is a part), then TOML. */
+function valueIn(file: string, text: string): unknown {
+  const parsed = parseFile(file, text);
+  if (parsed.ok) return parsed.value;
+  throw new BadInput(notReadText(file, parsed));
 }

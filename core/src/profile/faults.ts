@@ -24,8 +24,20 @@ export function faultText(fault: Fault): string {
   return `${fault.path || 'the whole input'}: ${fault.found}; right would be ${fault.right}`;
 }
 
+/** No file of Sorn's needs more levels; what reads and tells faults may go down a level a call. */
+const MOST_LEVELS = 64;
+
+function isDeeper(value: unknown, levels: number): boolean {
+  if (typeof value !== 'object' || value === null) return false;
+  return levels === 0 || Object.values(value).some((part) => isDeeper(part, levels - 1));
+}
+
 /** Reads unknown input by a schema: the value with its defaults, or every fault in it. */
 export function read<T extends z.ZodType>(schema: T, input: unknown): Read<z.output<T>> {
+  if (isDeeper(input, MOST_LEVELS)) {
+    const right = `a file nested at most ${MOST_LEVELS} levels deep`;
+    return { ok: false, faults: [{ path: '', found: 'more levels than that', right }] };
+  }
   const result = schema.safeParse(input);
   if (result.success) return { ok: true, value: result.data };
   return { ok: false, faults: result.error.issues.flatMap((issue) => faultsOf(issue, input)) };
@@ -36,11 +48,12 @@ function faultsOf(issue: z.core.$ZodIssue, input: unknown): Fault[] {
     issue.code === 'unrecognized_keys'
       ? issue.keys.map((key) => [...issue.path, key])
       : [issue.path];
-  return paths.map((path) => ({
-    path: pathText(path),
-    found: shortJson(valueAt(input, path)),
-    right: issue.message,
-  }));
+  return paths.map((path) => {
+    const found = valueAt(input, path);
+    const right =
+      found === null ? `${issue.message}; or leave it out: null says nothing` : issue.message;
+    return { path: pathText(path), found: shortJson(found), right };
+  });
 }
 
 function valueAt(input: unknown, path: readonly PropertyKey[]): unknown {

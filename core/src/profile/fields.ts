@@ -59,12 +59,25 @@ export function listOf<T extends z.ZodType>(item: T, what: string, most = 1_000)
   return z.array(item, { error }).max(most, { error });
 }
 
+/** The schemas that a value may be picked from, for those who describe the format without reading anything. */
+const shapes = new WeakMap<z.core.$ZodType, readonly z.ZodType[]>();
+
+/** The schemas `byShape` picks from; undefined for any other schema. */
+export function shapesOf(schema: z.core.$ZodType): readonly z.ZodType[] | undefined {
+  return shapes.get(schema);
+}
+
 /**
  * A value whose schema depends on its shape. Faults are those of the schema picked, which says more than
  * that none of several fits.
+ *
+ * @param from all schemas that may be picked
  */
-export function byShape<T extends z.ZodType>(pick: (value: unknown) => T) {
-  return z.unknown().transform((value, context): z.output<T> => {
+export function byShape<T extends z.ZodType>(
+  from: readonly z.ZodType[],
+  pick: (value: unknown) => T,
+) {
+  const schema = z.unknown().transform((value, context): z.output<T> => {
     const result = pick(value).safeParse(value);
     if (result.success) return result.data;
     for (const issue of result.error.issues) {
@@ -76,6 +89,8 @@ export function byShape<T extends z.ZodType>(pick: (value: unknown) => T) {
     }
     return z.NEVER;
   });
+  shapes.set(schema, from);
+  return schema;
 }
 
 export const sizeField = fields({ width: whole(1, 100_000), height: whole(1, 100_000) });

@@ -17,6 +17,7 @@ export const STARTERS = [
   'under-fingers',
   'arrows',
   'home-row',
+  'left-hand',
   'number-pad',
   'buttons',
   'none',

@@ -7,13 +7,14 @@ type Fields = Record<string, unknown>;
 /**
  * A profile as it was read, brought to the present version of the format; one that does not say its version
  * may be of any. What is no profile, or of a version that is not known, is left as it is: reading it tells
- * the fault.
+ * the fault. What a file says of its schema is for editors, and no part of the profile.
  */
 export function migrated(input: unknown): unknown {
   if (!isFields(input)) return input;
-  const version = input.version ?? 1;
-  if (version !== 1 && version !== 2) return input;
-  const ruled = version === 1 ? withRulesForApps(input) : input;
+  const { $schema: _schema, ...profile } = input;
+  const version = profile.version ?? 1;
+  if (version !== 1 && version !== 2) return profile;
+  const ruled = version === 1 ? withRulesForApps(profile) : profile;
   return { ...withBindingsForPlaces(ruled), version: PROFILE_VERSION };
 }
 

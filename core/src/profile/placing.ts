@@ -40,16 +40,22 @@ const PLACED_BY = {
   from: cellsField,
 };
 const ALONG = 'full, {start: share}, {middle: share}, {end: share} or {from, to, of}';
+const FULL = z.literal('full', { error: ALONG });
 
 /**
  * Where a placed window stands along one axis: over the whole length, over a share of it at its start,
  * in its middle or at its end, or over some of a number of equal cells.
  */
-export const alongField = byShape((along): z.ZodType<Along> => {
-  if (typeof along !== 'object' || along === null) return z.literal('full', { error: ALONG });
-  const named = (Object.keys(PLACED_BY) as (keyof typeof PLACED_BY)[]).find((key) => key in along);
-  return named ? (PLACED_BY[named] as z.ZodType<Along>) : (z.never({ error: ALONG }) as never);
-});
+export const alongField = byShape(
+  [FULL, ...Object.values(PLACED_BY)],
+  (along): z.ZodType<Along> => {
+    if (typeof along !== 'object' || along === null) return FULL;
+    const named = (Object.keys(PLACED_BY) as (keyof typeof PLACED_BY)[]).find(
+      (key) => key in along,
+    );
+    return named ? (PLACED_BY[named] as z.ZodType<Along>) : (z.never({ error: ALONG }) as never);
+  },
+);
 export type Along =
   | 'full'
   | { start: Fraction }

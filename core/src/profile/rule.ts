@@ -44,7 +44,7 @@ const TESTS = {
   fits: fields({ of: oneOf(TEXT_FACTS), fits: neededText }),
   matches: fields({ of: oneOf(TEXT_FACTS), matches: patternField }),
 };
-const textCondition = byShape((condition): z.ZodType<TextCondition> => {
+const textCondition = byShape(Object.values(TESTS), (condition): z.ZodType<TextCondition> => {
   const named = TEXT_TESTS.find((test) => test in (condition as object));
   return (named ? TESTS[named] : TESTS.is) as unknown as z.ZodType<TextCondition>;
 });
@@ -70,8 +70,9 @@ const OTHERS = {
 };
 type OtherCondition = z.output<(typeof OTHERS)[keyof typeof OTHERS]>;
 
+const CONDITIONS = [textCondition, ...Object.values(OTHERS)];
 /** One thing that holds of a window, or does not. */
-export const conditionSchema = byShape((condition): z.ZodType<Condition> => {
+export const conditionSchema = byShape(CONDITIONS, (condition): z.ZodType<Condition> => {
   const of = (condition as { of?: unknown } | null)?.of;
   const known = FACTS.find((fact) => fact === of);
   if (known === undefined) return fields({ of: oneOf(FACTS) }) as unknown as z.ZodType<Condition>;

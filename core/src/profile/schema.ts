@@ -157,10 +157,14 @@ const lookSchema = fields({
   motionMs: whole(0, 1000).default(120),
 });
 
+function rightVersion({ input }: { input?: unknown }): string {
+  return typeof input === 'number' && input > PROFILE_VERSION
+    ? `at most ${PROFILE_VERSION}: the file is from a newer Sorn, which has to read it`
+    : `${PROFILE_VERSION}, the version of this file format`;
+}
+
 const wholeSchema = fields({
-  version: z
-    .literal(PROFILE_VERSION, { error: `${PROFILE_VERSION}, the version of this file format` })
-    .default(PROFILE_VERSION),
+  version: z.literal(PROFILE_VERSION, { error: rightVersion }).default(PROFILE_VERSION),
   name: textField.min(1, { error: 'a name of 1 to 400 characters' }).default('Untitled'),
   monitors: listOf(monitorSchema, 'monitors', 32).min(1, { error: 'at least one monitor' }),
   desks: listOf(deskSchema, 'desks').default([]),
@@ -192,6 +196,9 @@ const wholeSchema = fields({
     });
   }
 });
+
+/** The parts of a profile, in the order of the file. */
+export const PROFILE_FIELDS = Object.keys(wholeSchema.shape) as readonly (keyof Profile)[];
 
 /** A profile of any version of the format so far, as one of the present version. */
 export const profileSchema = z.preprocess(migrated, wholeSchema);

@@ -52,7 +52,7 @@ const EVENTS = {
   ask: fields({ ask: idField, rect: askedField }),
   plugged: fields({ plugged: connectedField }),
   hold: fields({
-    hold: byShape((command): z.ZodType<Command> =>
+    hold: byShape([commandSchema, wordSchema], (command): z.ZodType<Command> =>
       typeof command === 'object' ? commandSchema : wordSchema,
     ),
   }),
@@ -68,11 +68,13 @@ function what(): string {
   return `a command, or an object with one of ${Object.keys(EVENTS).join(', ')}`;
 }
 
+const STEPS = [wordSchema, commandSchema, ...Object.values(EVENTS)];
+
 /**
  * One step of a script: a command (as a word where it needs nothing else), something that happens to a
  * window, or a look at how things stand.
  */
-export const stepSchema = byShape((step): z.ZodType<ScriptStep> => {
+export const stepSchema = byShape(STEPS, (step): z.ZodType<ScriptStep> => {
   if (typeof step !== 'object' || step === null) return wordSchema;
   const named = Object.keys(step).find((key): key is EventName => key in EVENTS);
   return named ? EVENTS[named] : commandSchema;
@@ -85,7 +87,7 @@ const listed = stepsField.transform((steps) => ({ session: sessionSchema.parse({
 const withSession = fields({ session: sessionSchema.prefault({}), steps: stepsField });
 
 /** A script: steps alone, on a desk without windows, or with the session they begin from. */
-export const scriptSchema = byShape((script): z.ZodType<Script> =>
+export const scriptSchema = byShape([listed, withSession], (script): z.ZodType<Script> =>
   Array.isArray(script) ? listed : withSession,
 );
 export interface Script {

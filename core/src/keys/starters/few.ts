@@ -59,27 +59,51 @@ export function arrowsStarter(): StarterBinding[] {
   ];
 }
 
+/** Keys of one hand: one for each direction, and two beside them. */
+interface HandKeys extends Record<Direction, string> {
+  lead: string;
+  last: string;
+}
+
 /** Four keys in a row under the right hand. */
-const IN_A_ROW: Record<Direction, string> = {
+const RIGHT_HAND: HandKeys = {
   left: 'KeyJ',
   down: 'KeyK',
   up: 'KeyL',
   right: 'Semicolon',
+  lead: 'Quote',
+  last: 'KeyH',
 };
 
-/** Focus, with Shift moving, with Ctrl growing and with both shrinking, in the home row of the right hand. */
-export function homeRowStarter(): StarterBinding[] {
+/** Three keys in a row under the left hand, and the one above the middle. */
+const LEFT_HAND: HandKeys = {
+  left: 'KeyS',
+  down: 'KeyD',
+  up: 'KeyE',
+  right: 'KeyF',
+  lead: 'KeyG',
+  last: 'KeyA',
+};
+
+/** Focus, with Shift moving, with Ctrl growing and with both shrinking, under one hand. */
+function directionsOf(hand: HandKeys): StarterBinding[] {
   return [
     ...DIRECTIONS.flatMap((direction) => [
-      withMain(IN_A_ROW[direction], [], { command: `focus-${direction}` }),
-      withMain(IN_A_ROW[direction], ['Shift'], { command: `move-${direction}` }),
-      withMain(IN_A_ROW[direction], ['Ctrl'], { command: `grow-${direction}` }),
-      withMain(IN_A_ROW[direction], ['Ctrl', 'Shift'], { command: `shrink-${direction}` }),
+      withMain(hand[direction], [], { command: `focus-${direction}` }),
+      withMain(hand[direction], ['Shift'], { command: `move-${direction}` }),
+      withMain(hand[direction], ['Ctrl'], { command: `grow-${direction}` }),
+      withMain(hand[direction], ['Ctrl', 'Shift'], { command: `shrink-${direction}` }),
     ]),
-    withMain('Quote', [], { command: 'swap-with-lead' }),
-    withMain('KeyH', [], { command: 'focus-last' }),
+    withMain(hand.lead, [], { command: 'swap-with-lead' }),
+    withMain(hand.last, [], { command: 'focus-last' }),
   ];
 }
+
+/** In the home row of the right hand. */
+export const homeRowStarter = (): StarterBinding[] => directionsOf(RIGHT_HAND);
+
+/** Under the left hand, so that the right one stays where it is. */
+export const leftHandStarter = (): StarterBinding[] => directionsOf(LEFT_HAND);
 
 /** Zones by the digit of the number pad; the keys around it place without a board. */
 export function numberPadStarter(): StarterBinding[] {

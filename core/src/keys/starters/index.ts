@@ -6,6 +6,7 @@ import {
   buttonsStarter,
   fewStarter,
   homeRowStarter,
+  leftHandStarter,
   numberPadStarter,
   POINTING_BUTTONS,
   underFingersStarter,
@@ -47,6 +48,11 @@ export const STARTER_MAPS: Record<StarterId, Starter> = {
     title: 'Directions on the home row',
     says: 'J K L ; focus, move, grow and shrink',
     bindings: homeRowStarter,
+  },
+  'left-hand': {
+    title: 'Directions under the left hand',
+    says: 'S D E F focus, move, grow and shrink',
+    bindings: leftHandStarter,
   },
   'number-pad': {
     title: 'Zones on the number pad',

@@ -1,0 +1,69 @@
+import { describe, expect, test } from 'vitest';
+import { checkProfile } from '../desk/check.ts';
+import { deskInForce } from '../desk/desk.ts';
+import { keyMap } from '../keys/map.ts';
+import { PIECES } from '../files/pieces.ts';
+import { changeTexts } from '../files/words.ts';
+import { profileSchema } from '../profile/schema.ts';
+import { sessionSchema } from '../session/schema.ts';
+import { openSession } from '../session/open.ts';
+import { OFFICE } from '../testing/desk.ts';
+import { allStartedOver, beginProfile, startedOver } from './begin.ts';
+import { ARRANGEMENT_CHOICES, HAND_CHOICES, MONITOR_CHOICES } from './choices.ts';
+
+const { apps } = profileSchema.parse(OFFICE);
+
+describe('a profile made of three answers', () => {
+  const all = MONITOR_CHOICES.flatMap(({ id: monitors }) =>
+    HAND_CHOICES.map(({ id: hand }, i) => ({
+      monitors,
+      hand,
+      layout: ARRANGEMENT_CHOICES[i]!.kind,
+    })),
+  );
+  test.each(all)('has nothing for the checkup: $monitors, $layout, $hand', (answers) => {
+    const profile = beginProfile(answers, 'Mine', apps);
+    expect(checkProfile(profile)).toEqual([]);
+    expect(profileSchema.parse(profile)).toEqual(profile);
+    const { session } = openSession(sessionSchema.parse({}), profile);
+    const desk = deskInForce(profile, session);
+    const { monitors } = MONITOR_CHOICES.find(({ id }) => id === answers.monitors)!;
+    expect(desk.monitors.map(({ id, x, y }) => ({ id, x, y }))).toEqual(
+      monitors.map(({ id, x, y }) => ({ id, x, y })),
+    );
+    expect(profile.tiling.layout).toEqual({ kind: answers.layout });
+  });
+
+  test('the hand that moves has the directions, and every command keeps a key', () => {
+    const answers = { monitors: 'one', layout: 'lead', hand: 'left-hand' } as const;
+    const map = keyMap(beginProfile(answers, 'Mine', apps));
+    const focusLeft = map.filter(({ command }) => command?.command === 'focus-left');
+    expect(focusLeft.map(({ keys }) => keys)).toContain('Main+KeyS');
+    const whole = keyMap(beginProfile({ ...answers, hand: 'whole' }, 'Mine', apps));
+    const commands = new Set(map.map(({ command }) => command?.command));
+    expect(
+      whole.flatMap(({ command }) =>
+        command && !commands.has(command.command) ? [command.command] : [],
+      ),
+    ).toEqual([]);
+  });
+});
+
+describe('starting over', () => {
+  const profile = profileSchema.parse(OFFICE);
+  test.each(PIECES)('changes %s, and no other part', (piece) => {
+    const fresh = startedOver(profile, piece, apps);
+    const others = PIECES.filter((other) => other !== piece);
+    const back = others.reduce((made, other) => startedOver(made, other, apps), fresh);
+    expect(back).toEqual(allStartedOver(profile, apps));
+    expect(fresh.monitors).toEqual(profile.monitors);
+    expect(profileSchema.parse(fresh)).toEqual(fresh);
+  });
+
+  test('leaves the name and what stands on the table', () => {
+    const fresh = allStartedOver(profile, apps);
+    expect(fresh.name).toBe(profile.name);
+    expect(changeTexts(allStartedOver(fresh, apps), fresh)).toEqual([]);
+    expect(checkProfile(fresh)).toEqual([]);
+  });
+});

@@ -1,0 +1,111 @@
+import { checkProfile } from '../desk/check.ts';
+import { asOwn, withBinding, withMerged } from '../keys/edit.ts';
+import { nearestFree } from '../keys/free.ts';
+import { checkKeys } from '../keys/check.ts';
+import { mendsFor } from '../keys/mend.ts';
+import { keyMap, type KeyBinding } from '../keys/map.ts';
+import { keyCommandText, type StarterId } from '../profile/keys.ts';
+import type { LayoutKind } from '../profile/layout.ts';
+import { profileSchema, type Profile } from '../profile/schema.ts';
+import { PIECES, withPiece, type Piece } from '../files/pieces.ts';
+import { STARTER_RULES } from '../rules/starters.ts';
+import { boardName } from '../zones/board.ts';
+import { STARTER_BOARDS } from '../zones/starters.ts';
+import { MONITOR_CHOICES, type MonitorChoice } from './choices.ts';
+
+/** The answers to the three questions. */
+export interface Answers {
+  monitors: MonitorChoice;
+  layout: LayoutKind;
+  hand: StarterId;
+}
+
+/** One workspace a monitor, by letter, and spare ones by digit. */
+const LETTERS = ['A', 'B', 'C', 'D'];
+const SPARE = ['1', '2', '3'];
+const GAPS = { inner: 10, outer: 6 };
+
+/**
+ * A profile made of starters by three answers: its monitors on a desk, a workspace for each and three
+ * spare ones, the layout everywhere, the rules and boards people expect, and every command on a key, with
+ * directions where the hand is that moves.
+ */
+export function beginProfile(
+  { monitors: choice, layout, hand }: Answers,
+  name: string,
+  apps: Profile['apps'],
+): Profile {
+  const { monitors } = MONITOR_CHOICES.find(({ id }) => id === choice)!;
+  const plain = profileSchema.parse({
+    name,
+    monitors: monitors.map(({ x: _x, y: _y, ...monitor }) => monitor),
+    desks: [
+      {
+        id: 'desk',
+        name: 'Desk',
+        monitors: monitors.map(({ id, x, y }) => ({ monitor: id, x, y })),
+      },
+    ],
+    workspaces: [
+      ...monitors.map(({ id }, i) => ({ id: LETTERS[i], monitor: id })),
+      ...SPARE.map((id) => ({ id })),
+    ],
+    apps,
+    rules: STARTER_RULES,
+    boards: STARTER_BOARDS,
+    tiling: { layout: { kind: layout }, gaps: GAPS },
+  });
+  const fitting = withBoardsThatFit(plain);
+  return hand === 'whole' ? fitting : withHand(fitting, hand);
+}
+
+/** With the keys of a hand; a command that was on one of them goes to the nearest that is free. */
+function withHand(profile: Profile, hand: StarterId): Profile {
+  const merged = withMerged(profile, hand);
+  const does = ({ command }: KeyBinding) => (command ? keyCommandText(command) : '');
+  const kept = new Set(keyMap(merged).map(does));
+  const displaced = keyMap(profile).filter((binding) => !kept.has(does(binding)));
+  const whole = displaced.reduce((made, binding) => {
+    const keys = nearestFree(made, binding);
+    return keys === null ? made : withBinding(made, { ...asOwn(binding), keys });
+  }, merged);
+  // Keys that come to stand on the wrong side of each other change places.
+  return checkKeys(whole).reduce(
+    (made, finding) => mendsFor(made, finding)[0]?.profile ?? made,
+    whole,
+  );
+}
+
+/** Without the boards that no monitor here has the shape for. */
+function withBoardsThatFit(profile: Profile): Profile {
+  const nowhere = checkProfile(profile).flatMap((finding) =>
+    finding.kind === 'board-nowhere' ? [finding.board] : [],
+  );
+  return {
+    ...profile,
+    boards: profile.boards.filter((board) => !nowhere.includes(boardName(board))),
+  };
+}
+
+/**
+ * A profile in which a piece begins anew, out of the starters. Desks keep the monitors, which are what
+ * stands on the table, and lose where they stand and what they show.
+ */
+export function startedOver(profile: Profile, piece: Piece, apps: Profile['apps']): Profile {
+  const { monitors } = profile;
+  const fresh = withBoardsThatFit(
+    profileSchema.parse({
+      monitors,
+      apps,
+      rules: STARTER_RULES,
+      boards: STARTER_BOARDS,
+      tiling: { gaps: GAPS },
+    }),
+  );
+  return withPiece(profile, piece, fresh);
+}
+
+/** A profile in which all pieces begin anew. */
+export function allStartedOver(profile: Profile, apps: Profile['apps']): Profile {
+  return PIECES.reduce((made, piece) => startedOver(made, piece, apps), profile);
+}

@@ -1,0 +1,125 @@
+import Papa from 'papaparse';
+import type { Fault, Read } from '../profile/faults.ts';
+
+/** One column of a table of things: how the part of a thing in it is written, and read again. */
+export interface Column<T> {
+  name: string;
+  /** undefined: the cell is empty. */
+  write: (item: T) => string | undefined;
+  /** Puts what a cell that is not empty says into a thing; a text tells what would be right instead. */
+  read: (cell: string, into: Record<string, unknown>) => string | undefined;
+}
+
+/**
+ * Things as comma-separated values (RFC 4180), a thing a line below the names of the columns. A cell that
+ * is empty on purpose, or that a spreadsheet would take for a formula, has an apostrophe before it.
+ */
+export function writeCsv<T>(columns: readonly Column<T>[], items: readonly T[]): string {
+  const lines = items.map((item) => columns.map(({ write }) => guarded(write(item))));
+  return `${Papa.unparse([columns.map(({ name }) => name), ...lines], { newline: '\n' })}\n`;
+}
+
+/** The things of a table, not checked yet; faults name the line and the column. Columns may stand in any order. */
+export function readCsv<T>(text: string, columns: readonly Column<T>[]): Read<unknown[]> {
+  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+    skipEmptyLines: true,
+  });
+  const [broken] = errors.filter(({ type }) => type === 'Quotes');
+  if (broken) {
+    const path = `line ${(broken.row ?? 0) + 1}`;
+    return fails([{ path, found: broken.message, right: 'comma-separated values' }]);
+  }
+  const [head = [], ...lines] = data;
+  const named = head.map((cell) => columns.find(({ name }) => name === cell.trim()));
+  const unknown = head.filter((_, i) => named[i] === undefined);
+  if (unknown.length > 0 || head.length === 0) {
+    const right = `columns named ${columns.map(({ name }) => name).join(', ')}`;
+    const found = unknown.join(', ') || 'nothing';
+    return fails([{ path: 'line 1', found, right }]);
+  }
+  const faults: Fault[] = [];
+  const items = lines.map((cells, row) => {
+    const item: Record<string, unknown> = {};
+    cells.forEach((cell, i) => {
+      const column = named[i];
+      if (!column || cell === '') return;
+      const right = column.read(cell.replace(/^'/, ''), item);
+      if (right !== undefined)
+        faults.push({ path: `line ${row + 2}, ${column.name}`, found: cell, right });
+    });
+    return item;
+  });
+  return faults.length > 0 ? fails(faults) : { ok: true, value: items };
+}
+
+const fails = (faults: Fault[]) => ({ ok: false, faults }) as const;
+
+const NEEDS_GUARD = /^(?:['=+\-@\t\r]|$)/;
+
+function guarded(cell: string | undefined): string {
+  if (cell === undefined) return '';
+  return NEEDS_GUARD.test(cell) ? `'${cell}` : cell;
+}
+
+/** A column of a text. */
+export function textColumn<T>(name: keyof T & string): Column<T> {
+  return {
+    name,
+    write: (item) => item[name] as string | undefined,
+    read: (cell, into) => void (into[name] = cell),
+  };
+}
+
+/** A column of yes and no. */
+export function flagColumn<T>(name: string, path: readonly string[] = [name]): Column<T> {
+  return {
+    name,
+    write: (item) => {
+      const value = partAt(item, path);
+      return value === undefined ? undefined : value === true ? 'yes' : 'no';
+    },
+    read(cell, into) {
+      if (!/^(?:yes|no)$/i.test(cell)) return 'yes or no';
+      putAt(into, path, cell.toLowerCase() === 'yes');
+      return undefined;
+    },
+  };
+}
+
+/** A column of a word, or of what is written as JSON where it is no word. */
+export function valueColumn<T>(
+  name: string,
+  path: readonly string[],
+  kind: 'text' | 'json',
+): Column<T> {
+  return {
+    name,
+    write: (item) => {
+      const value = partAt(item, path);
+      if (value === undefined) return undefined;
+      return kind === 'text' ? String(value) : JSON.stringify(value);
+    },
+    read(cell, into) {
+      try {
+        putAt(into, path, kind === 'text' ? cell : JSON.parse(cell));
+        return undefined;
+      } catch {
+        return 'JSON';
+      }
+    },
+  };
+}
+
+export function partAt(item: unknown, path: readonly string[]): unknown {
+  return path.reduce<unknown>(
+    (value, part) => (value as Record<string, unknown> | undefined)?.[part],
+    item,
+  );
+}
+
+export function putAt(into: Record<string, unknown>, path: readonly string[], value: unknown) {
+  const [part, ...rest] = path;
+  if (part === undefined) return;
+  if (rest.length === 0) into[part] = value;
+  else putAt((into[part] ??= {}) as Record<string, unknown>, rest, value);
+}

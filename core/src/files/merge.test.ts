@@ -1,0 +1,166 @@
+import fc from 'fast-check';
+import { describe, expect, test } from 'vitest';
+import { withGap } from '../profile/edit.ts';
+import { anyProfile, DEMO } from '../testing/profiles.ts';
+import { differences, isSame } from './differences.ts';
+import { clashId, merge, mergeTaking } from './merge.ts';
+import { importItems, withImported, type Taking } from './import.ts';
+import { fileOf, readFile, type FromFile, type Piece } from './pieces.ts';
+
+const RUNS = { numRuns: 40 };
+
+describe('two edits of the same profile', () => {
+  test('of which one is none are the other', () => {
+    fc.assert(
+      fc.property(anyProfile, anyProfile, (base, other) => {
+        expect(merge(base, other, base)).toEqual({ value: other, clashes: [] });
+        expect(merge(base, base, other)).toEqual({ value: other, clashes: [] });
+        expect(merge(base, other, other)).toEqual({ value: other, clashes: [] });
+        const { clashes } = merge(base, base, other);
+        expect(clashes).toEqual([]);
+      }),
+      RUNS,
+    );
+  });
+
+  test('each field is as one of the two has it, and a clash is told where both differ', () => {
+    fc.assert(
+      fc.property(anyProfile, anyProfile, anyProfile, (base, mine, theirs) => {
+        const { value, clashes } = merge(base, mine, theirs);
+        for (const { path, kind } of differences(base, mine)) {
+          // The same entry twice, and the order of lists, are told apart by the tests below.
+          if (kind === 'moved' || path.some((part) => part.includes(' #'))) continue;
+          const isTold = clashes.some((clash) => clash.path.every((part, i) => part === path[i]));
+          const isTheirs = differences(value, theirs).every((other) => !isSame(other.path, path));
+          const isMine = differences(value, mine).every((other) => !isSame(other.path, path));
+          expect(isTold || isMine || isTheirs).toBe(true);
+        }
+      }),
+      RUNS,
+    );
+  });
+
+  test('a gap and a rule go together; two gaps clash, field by field', () => {
+    const [first, ...rest] = DEMO.rules;
+    const mine = withGap(DEMO, {}, 'inner', 4);
+    const theirs = { ...DEMO, rules: [...rest, { ...first!, name: 'Last' }] };
+    const together = merge(DEMO, mine, theirs);
+    expect(together.clashes).toEqual([]);
+    expect(together.value).toEqual({ ...mine, rules: theirs.rules });
+
+    const other = withGap(withGap(DEMO, {}, 'inner', 8), {}, 'outer', 0);
+    const apart = merge(DEMO, mine, other);
+    expect(apart.clashes).toEqual([
+      { path: ['tiling', 'gaps', 'inner'], base: 10, mine: 4, theirs: 8 },
+    ]);
+    expect(apart.value.tiling.gaps).toMatchObject({ inner: 4, outer: 0 });
+    const settled = mergeTaking(DEMO, mine, other, new Set(apart.clashes.map(clashId)));
+    expect(settled.tiling.gaps).toMatchObject({ inner: 8, outer: 0 });
+  });
+
+  test('what one takes out and the other changes is a clash, and nothing is lost unasked', () => {
+    const mine = { ...DEMO, rules: DEMO.rules.slice(1) };
+    const theirs = {
+      ...DEMO,
+      rules: DEMO.rules.map((rule, i) => (i === 0 ? { ...rule, on: false } : rule)),
+    };
+    const { clashes } = merge(DEMO, mine, theirs);
+    expect(clashes).toMatchObject([{ path: ['rules', DEMO.rules[0]!.id], mine: undefined }]);
+    const back = mergeTaking(DEMO, mine, theirs, new Set(clashes.map(clashId)));
+    expect(back.rules.find(({ id }) => id === DEMO.rules[0]!.id)).toMatchObject({ on: false });
+  });
+
+  test('rules that both added stand where each put them', () => {
+    const rule = (id: string) => ({ ...DEMO.rules[0]!, id });
+    const mine = { ...DEMO, rules: [rule('a'), ...DEMO.rules] };
+    const theirs = { ...DEMO, rules: [...DEMO.rules, rule('z')] };
+    const { value } = merge(DEMO, mine, theirs);
+    expect(value.rules.map(({ id }) => id)).toEqual(['a', ...DEMO.rules.map(({ id }) => id), 'z']);
+  });
+});
+
+describe('a file that is brought in', () => {
+  const fileWith = (input: unknown): FromFile => {
+    const file = readFile(input);
+    if (!file.ok) throw new Error(JSON.stringify(file.faults));
+    return file.value;
+  };
+  const every = (items: readonly { id: string }[], taking: Taking = 'theirs') =>
+    new Map(items.map(({ id }) => [id, taking] as const));
+
+  test('of the same profile brings nothing', () => {
+    fc.assert(
+      fc.property(anyProfile, (profile) => {
+        expect(importItems(profile, fileWith(fileOf(profile)))).toEqual([]);
+      }),
+      RUNS,
+    );
+  });
+
+  test('all of it taken: whatever the file says holds, and what only the profile has stays', () => {
+    fc.assert(
+      fc.property(anyProfile, anyProfile, (profile, other) => {
+        const file = fileWith(fileOf(other));
+        const made = withImported(profile, file, every(importItems(profile, file)));
+        if (!made.ok) throw new Error(JSON.stringify(made.faults));
+        expect(importItems(made.value, file)).toEqual([]);
+        for (const list of ['rules', 'boards', 'apps', 'monitors'] as const) {
+          const ids = new Set(made.value[list].map(({ id }) => id));
+          for (const { id } of [...profile[list], ...other[list]]) expect(ids).toContain(id);
+        }
+      }),
+      RUNS,
+    );
+  });
+
+  test('only of some pieces changes no other', () => {
+    fc.assert(
+      fc.property(
+        anyProfile,
+        anyProfile,
+        fc.constantFrom<Piece>('rules', 'boards'),
+        (profile, other, piece) => {
+          const file = fileWith(fileOf(other));
+          const items = importItems(profile, file).filter((item) => item.piece === piece);
+          const made = withImported(profile, file, every(items));
+          if (!made.ok) throw new Error(JSON.stringify(made.faults));
+          const field = piece as 'rules' | 'boards';
+          expect({ ...made.value, [field]: [] }).toEqual({ ...profile, [field]: [] });
+        },
+      ),
+      RUNS,
+    );
+  });
+
+  test('tells what is added, changed and in the way', () => {
+    const [first] = DEMO.rules;
+    const keys = DEMO.keys.bindings[0]!;
+    const items = importItems(
+      DEMO,
+      fileWith({
+        rules: [
+          { ...first!, then: { held: 'pocketed' } },
+          { ...DEMO.rules[1]!, when: { all: [{ of: 'app', is: 'post' }] } },
+          { ...first!, id: 'new' },
+        ],
+        keys: { ...DEMO.keys, bindings: [{ ...keys, command: { command: 'undo' } }] },
+      }),
+    );
+    expect(items.map(({ piece, kind, canBoth }) => [piece, kind, canBoth])).toEqual([
+      ['rules', 'changed', true],
+      ['rules', 'clash', true],
+      ['rules', 'added', false],
+      ['keys', 'clash', false],
+    ]);
+  });
+
+  test('beside what is here, under another id', () => {
+    const [first] = DEMO.rules;
+    const file = fileWith({ rules: [{ ...first!, then: { held: 'pocketed' } }] });
+    const made = withImported(DEMO, file, every(importItems(DEMO, file), 'both'));
+    expect(made.ok && made.value.rules.map(({ id }) => id)).toEqual([
+      ...DEMO.rules.map(({ id }) => id),
+      `${first!.id}-2`,
+    ]);
+  });
+});

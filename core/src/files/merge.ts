@@ -1,0 +1,107 @@
+import { isFields, isSame } from './differences.ts';
+import { entriesOf, isOrdered, type Entries, type Path } from './lists.ts';
+
+/** A part that two people made different of the same. `undefined`: left out. */
+export interface Clash {
+  path: Path;
+  base: unknown;
+  mine: unknown;
+  theirs: unknown;
+}
+
+export interface Merged<T> {
+  /** Both edits together; mine where they clash. */
+  value: T;
+  clashes: Clash[];
+}
+
+/**
+ * Both edits of a base in one, field by field (three-way merge): what only one of them changed is as that
+ * one has it. Where both changed the same field to something else, mine is taken and the clash told.
+ */
+export function merge<T>(base: T, mine: T, theirs: T): Merged<T> {
+  const clashes: Clash[] = [];
+  const value = merged(base, mine, theirs, [], clashes) as T;
+  return { value, clashes };
+}
+
+/** A merge in which some of the clashes, by their paths, are settled the other way. */
+export function mergeTaking<T>(base: T, mine: T, theirs: T, taken: ReadonlySet<string>): T {
+  return merged(base, mine, theirs, [], [], taken) as T;
+}
+
+/** What a clash is known by. */
+export const clashId = ({ path }: { path: Path }): string => JSON.stringify(path);
+
+const NONE: ReadonlySet<string> = new Set();
+
+function merged(
+  base: unknown,
+  mine: unknown,
+  theirs: unknown,
+  path: Path,
+  clashes: Clash[],
+  taken = NONE,
+): unknown {
+  if (isSame(mine, theirs) || isSame(base, theirs)) return mine;
+  if (isSame(base, mine)) return theirs;
+  if (Array.isArray(mine) && Array.isArray(theirs)) {
+    const old = Array.isArray(base) ? base : [];
+    const lists = [old, mine, theirs].map((list) => entriesOf(path, list));
+    const [known, own, other] = lists;
+    if (known && own && other) return mergedList(known, own, other, path, clashes, taken);
+  }
+  if (isFields(mine) && isFields(theirs) && !isOtherKind(mine, theirs)) {
+    const old = isFields(base) ? base : {};
+    const names = new Set([...Object.keys(mine), ...Object.keys(theirs)]);
+    const parts = [...names].map((name) => {
+      const at = [...path, name];
+      return [name, merged(old[name], mine[name], theirs[name], at, clashes, taken)] as const;
+    });
+    return Object.fromEntries(parts.filter(([, value]) => value !== undefined));
+  }
+  clashes.push({ path, base, mine, theirs });
+  return taken.has(clashId({ path })) ? theirs : mine;
+}
+
+/** Layouts and commands of two kinds have nothing to do with each other: one of them is meant as a whole. */
+function isOtherKind(a: Record<string, unknown>, b: Record<string, unknown>): boolean {
+  return a.kind !== b.kind || a.command !== b.command;
+}
+
+function mergedList(
+  base: Entries,
+  mine: Entries,
+  theirs: Entries,
+  path: Path,
+  clashes: Clash[],
+  taken: ReadonlySet<string>,
+): unknown[] {
+  const values = new Map<string, unknown>();
+  for (const name of new Set([...mine.keys(), ...theirs.keys()])) {
+    const [old, own, other] = [base, mine, theirs].map((entries) => entries.get(name)?.value);
+    const value = merged(old, own, other, [...path, name], clashes, taken);
+    if (value !== undefined) values.set(name, value);
+  }
+  const isMineMoved = isOrdered(path) && !isSame(order(base, mine), order(mine, base));
+  const [first, second] = isMineMoved || !isOrdered(path) ? [mine, theirs] : [theirs, mine];
+  return inOrder([...first.keys()], [...second.keys()])
+    .filter((name) => values.has(name))
+    .map((name) => values.get(name));
+}
+
+const order = (one: Entries, other: Entries) => [...one.keys()].filter((name) => other.has(name));
+
+/** The first order, with what only the second has behind what it stands behind there. */
+export function inOrder(first: readonly string[], second: readonly string[]): string[] {
+  const names = [...first];
+  second.forEach((name, i) => {
+    if (names.includes(name)) return;
+    const before = second
+      .slice(0, i)
+      .reverse()
+      .find((each) => names.includes(each));
+    names.splice(before === undefined ? 0 : names.indexOf(before) + 1, 0, name);
+  });
+  return names;
+}

@@ -1,0 +1,102 @@
+import { parse as parseToml, TomlError } from 'smol-toml';
+import { parseDocument, type Document } from 'yaml';
+import { FORMAT_NAMES, formatOf, type Format } from './format.ts';
+
+/** What is wrong with a text in its format, and where. */
+export interface TextFault {
+  message: string;
+  /** Counted from 1; left out where it is the text as a whole. */
+  line?: number;
+  column?: number;
+}
+
+export type Parsed =
+  | { ok: true; value: unknown; format: Format }
+  | { ok: false; faults: readonly TextFault[]; format: Format };
+
+/** What YAML's aliases may stand for in all: enough to repeat oneself, too little to explode. */
+const MOST_ALIASES = 100;
+const MOST_FAULTS = 20;
+
+/** Reads a text in a format; the value is not checked against anything yet. Never throws. */
+export function parseText(text: string, format: Format): Parsed {
+  try {
+    if (format === 'json') return { ok: true, value: JSON.parse(plain(text)), format };
+    if (format === 'toml') return { ok: true, value: parseToml(plain(text)), format };
+    const document = yamlDocument(text);
+    const faults = [...document.errors, ...document.warnings].map(({ message, linePos }) => ({
+      message: firstLine(message),
+      ...(linePos && { line: linePos[0].line, column: linePos[0].col }),
+    }));
+    if (faults.length > 0) return { ok: false, faults: faults.slice(0, MOST_FAULTS), format };
+    return { ok: true, value: document.toJS({ maxAliasCount: MOST_ALIASES }), format };
+  } catch (error) {
+    return { ok: false, faults: [faultIn(error, text, format)], format };
+  }
+}
+
+/** A text by the ending of its file's name; without one, as YAML (of which JSON is a part), then as TOML. */
+export function parseFile(name: string, text: string): Parsed {
+  const format = formatOf(name);
+  if (format) return parseText(text, format);
+  const yaml = parseText(text, 'yaml');
+  const isSaid = yaml.ok && typeof yaml.value === 'object' && yaml.value !== null;
+  if (isSaid) return yaml;
+  const toml = parseText(text, 'toml');
+  return toml.ok ? toml : yaml;
+}
+
+/** A YAML text with its comments and places. */
+export function yamlDocument(text: string): Document.Parsed {
+  return parseDocument(plain(text), { resolveKnownTags: false });
+}
+
+/** Where a fault stands, as it is told: "line 3, column 5: …". */
+export function textFaultText({ message, line, column }: TextFault): string {
+  if (line === undefined) return message;
+  return `line ${line}${column === undefined ? '' : `, column ${column}`}: ${message}`;
+}
+
+const plain = (text: string) => text.replace(/^\uFEFF/, '');
+
+const NESTED = /call stack|excessively nested/;
+
+function firstLine(message: string): string {
+  if (NESTED.test(message)) return 'nested too deeply to be read';
+  return message
+    .split('\n')[0]!
+    .replace(/ at line \d+, column \d+:?$/, '')
+    .replace(/:$/, '');
+}
+
+function faultIn(error: unknown, text: string, format: Format): TextFault {
+  if (error instanceof ReferenceError) {
+    return { message: `its aliases stand for too much; right would be at most ${MOST_ALIASES}` };
+  }
+  if (error instanceof TomlError) {
+    const message = firstLine(error.message).replace(/^Invalid TOML document: /, '');
+    return { message, line: error.line, column: error.column };
+  }
+  const message = error instanceof Error ? firstLine(error.message) : String(error);
+  if (format !== 'json') return { message };
+  return { message: message.replace(/ in JSON at position .*$/, ''), ...jsonPlace(message, text) };
+}
+
+/** Where JSON is broken: its own reader tells no line, the one of YAML, of which JSON is a part, does. */
+function jsonPlace(message: string, text: string): Partial<TextFault> {
+  const at = /at position (\d+)/.exec(message)?.[1];
+  if (at !== undefined) return placeAt(text, Number(at));
+  const isEnd = /end of JSON/.test(message);
+  return isEnd ? placeAt(text, text.length) : {};
+}
+
+/** The line and the column of a character, both counted from 1. */
+function placeAt(text: string, offset: number): { line: number; column: number } {
+  const before = text.slice(0, offset).split('\n');
+  return { line: before.length, column: before.at(-1)!.length + 1 };
+}
+
+/** What every format can be refused for by its name. */
+export function notReadText(name: string, { format, faults }: Parsed & { ok: false }): string[] {
+  return faults.map((fault) => `${name}: not ${FORMAT_NAMES[format]}: ${textFaultText(fault)}`);
+}

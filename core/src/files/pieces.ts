@@ -1,0 +1,101 @@
+import { read, type Read } from '../profile/faults.ts';
+import { migrated, PROFILE_VERSION } from '../profile/migrate.ts';
+import { PROFILE_FIELDS, profileSchema, type Profile } from '../profile/schema.ts';
+import { compactProfile, profileJson } from './compact.ts';
+import { isFields } from './differences.ts';
+import type { Path } from './lists.ts';
+import type { JsonSchema } from './schema-json.ts';
+
+/** The parts of a profile that can leave and come back alone. */
+export const PIECES = ['desks', 'layouts', 'boards', 'rules', 'keys', 'apps', 'look'] as const;
+export type Piece = (typeof PIECES)[number];
+
+export const PIECE_NAMES: Record<Piece, { title: string; says: string }> = {
+  desks: { title: 'Desks', says: 'monitors, desks and workspaces' },
+  layouts: { title: 'Layouts', says: 'layouts, gaps, placing and floating' },
+  boards: { title: 'Boards', says: 'zone boards' },
+  rules: { title: 'Rules', says: 'floating-window rules and others' },
+  keys: { title: 'Keys', says: 'bindings, layers, bundles and devices' },
+  apps: { title: 'Apps', says: 'apps, and which open at the start' },
+  look: { title: 'Look', says: 'focus frame and motion' },
+};
+
+export const PIECE_FIELDS: Record<Piece, readonly (keyof Profile)[]> = {
+  desks: ['monitors', 'desks', 'workspaces'],
+  layouts: ['floating', 'tiling', 'placing'],
+  boards: ['boards'],
+  rules: ['rules'],
+  keys: ['keys'],
+  apps: ['apps', 'start'],
+  look: ['look'],
+};
+
+/** The piece that a field of a profile belongs to; null for its version and name. */
+export function pieceOf(field: string): Piece | null {
+  return PIECES.find((piece) => (PIECE_FIELDS[piece] as readonly string[]).includes(field)) ?? null;
+}
+
+/** Where a server of the usual address has the schema of files of this version. */
+export const SCHEMA_PATH = `/schema/profile-${PROFILE_VERSION}.json`;
+export const SCHEMA_URL = `http://127.0.0.1:4680${SCHEMA_PATH}`;
+
+/** The published JSON Schema of profile files, whole or of some pieces. */
+export function publishedSchema(): JsonSchema {
+  const { $schema, properties, required: _monitors, ...rest } = profileJson();
+  return {
+    ...($schema !== undefined && { $schema }),
+    $id: SCHEMA_URL,
+    title: `Sorn profile, version ${PROFILE_VERSION}`,
+    description: 'A profile, or some pieces of one. A whole one has its monitors.',
+    ...rest,
+    properties: {
+      $schema: { type: 'string', description: 'Where this schema is found; for editors.' },
+      ...properties,
+    },
+  };
+}
+
+/** A profile as a file says it: whole, or only some pieces. What goes without saying is left out. */
+export function fileOf(profile: Profile, pieces?: readonly Piece[]): Record<string, unknown> {
+  const said = compactProfile(profile);
+  const head = { $schema: SCHEMA_URL, version: PROFILE_VERSION };
+  if (!pieces) return { ...head, ...said };
+  const wanted = PIECES.filter((piece) => pieces.includes(piece));
+  const names = wanted.flatMap((piece) => PIECE_FIELDS[piece]);
+  const empty = (name: keyof Profile) => (Array.isArray(profile[name]) ? [] : {});
+  return { ...head, ...Object.fromEntries(names.map((name) => [name, said[name] ?? empty(name)])) };
+}
+
+/** What a file says: a profile in which only some parts are meant, each by the path to it. */
+export interface FromFile {
+  profile: Profile;
+  says: readonly Path[];
+  /** True where it can stand alone as a profile. */
+  isWhole: boolean;
+}
+
+/** Stands in for monitors in files that have none. */
+const NO_MONITOR = { id: 'none', width: 1, height: 1 };
+
+/** Reads what a file says, whole or in pieces and of any version, or tells every fault in it. */
+export function readFile(input: unknown): Read<FromFile> {
+  const present = migrated(input);
+  if (!isFields(present)) {
+    const faults = read(profileSchema, input);
+    return faults.ok ? { ok: false, faults: [] } : faults;
+  }
+  const isWhole = 'monitors' in present;
+  const result = read(profileSchema, isWhole ? present : { ...present, monitors: [NO_MONITOR] });
+  if (!result.ok) return result;
+  const says = PROFILE_FIELDS.filter((field) => field in present && pieceOf(field) !== null);
+  return {
+    ok: true,
+    value: { profile: result.value, says: says.map((field) => [field]), isWhole },
+  };
+}
+
+/** A profile with a piece as another has it. */
+export function withPiece(profile: Profile, piece: Piece, from: Profile): Profile {
+  const fields = PIECE_FIELDS[piece].map((field) => [field, from[field]] as const);
+  return { ...profile, ...Object.fromEntries(fields) };
+}

@@ -1,0 +1,124 @@
+import { parseTOML, type AST } from 'toml-eslint-parser';
+import { isMap, isScalar, isSeq, type Node, type Pair } from 'yaml';
+import type { Format } from './format.ts';
+import { yamlDocument } from './parse.ts';
+
+/** Where in a text something stands: offsets of its first character, and behind its last. */
+export interface Span {
+  from: number;
+  to: number;
+}
+
+/** A step on the way into a value: the name of a field, or a place in a list. */
+export type Step = string | number;
+
+/** One value of a text: the way to it, where it stands, and where the name of its field does. */
+interface Spot {
+  path: readonly Step[];
+  value: Span;
+  name?: Span;
+}
+
+/** The way that a fault tells: ["tiling", "places", 1] of "tiling.places[1]". */
+export function stepsOf(path: string): Step[] {
+  return [...path.matchAll(/([^.[\]]+)|\[(\d+)\]/g)].map(
+    ([, name, index]) => name ?? Number(index),
+  );
+}
+
+/**
+ * Where in a text the value stands that a path leads to, or the nearest one around it; the name of the field
+ * where there is one, else the value.
+ */
+export function spanOf(text: string, format: Format, path: readonly Step[]): Span {
+  let best: Spot = { path: [], value: { from: 0, to: 0 } };
+  for (const spot of spotsOf(text, format)) {
+    const leads = spot.path.every((step, i) => step === path[i]);
+    if (leads && spot.path.length > best.path.length) best = spot;
+  }
+  return best.name ?? best.value;
+}
+
+/** The way to what stands at an offset of a text; the last step is the field whose name or value is there. */
+export function pathAt(text: string, format: Format, offset: number): readonly Step[] {
+  let best: readonly Step[] = [];
+  for (const { path, value, name } of spotsOf(text, format)) {
+    const isIn = ({ from, to }: Span) => from <= offset && offset <= to;
+    if ((isIn(value) || (name && isIn(name))) && path.length >= best.length) best = path;
+  }
+  return best;
+}
+
+function spotsOf(text: string, format: Format): Spot[] {
+  const spots: Spot[] = [];
+  if (format === 'toml') {
+    tomlSpots(text, spots);
+    return spots;
+  }
+  // JSON is a part of YAML.
+  const { contents } = yamlDocument(text);
+  if (contents) yamlSpots(contents, [], spots);
+  return spots;
+}
+
+function yamlSpan(node: unknown): Span | undefined {
+  const range = (node as Node | null)?.range;
+  return range ? { from: range[0], to: range[1] } : undefined;
+}
+
+function yamlSpots(node: Node, path: readonly Step[], spots: Spot[]): void {
+  if (isSeq(node)) {
+    node.items.forEach((item, i) => {
+      const value = yamlSpan(item);
+      if (value) spots.push({ path: [...path, i], value });
+      yamlSpots(item as Node, [...path, i], spots);
+    });
+  }
+  if (!isMap(node)) return;
+  for (const { key, value } of node.items as Pair[]) {
+    const at = [...path, isScalar(key) ? String(key.value) : ''];
+    const name = yamlSpan(key);
+    const span = yamlSpan(value) ?? name;
+    if (span) spots.push({ path: at, value: span, ...(name && { name }) });
+    if (value) yamlSpots(value as Node, at, spots);
+  }
+}
+
+/** What is broken has no places yet. */
+function tomlSpots(text: string, spots: Spot[]): void {
+  let program: AST.TOMLProgram;
+  try {
+    program = parseTOML(text);
+  } catch {
+    return;
+  }
+  for (const node of program.body[0].body) {
+    if (node.type === 'TOMLKeyValue') {
+      tomlPair(node, [], spots);
+      continue;
+    }
+    const path = node.resolvedKey;
+    spots.push({ path, value: tomlSpan(node), name: tomlSpan(node.key) });
+    for (const pair of node.body) tomlPair(pair, path, spots);
+  }
+}
+
+const tomlSpan = ({ range: [from, to] }: { range: [number, number] }): Span => ({ from, to });
+
+function tomlPair({ key, value }: AST.TOMLKeyValue, above: readonly Step[], spots: Spot[]): void {
+  const path = [
+    ...above,
+    ...key.keys.map((part) => (part.type === 'TOMLBare' ? part.name : part.value)),
+  ];
+  spots.push({ path, value: tomlSpan(value), name: tomlSpan(key) });
+  tomlContent(value, path, spots);
+}
+
+function tomlContent(value: AST.TOMLContentNode, path: readonly Step[], spots: Spot[]): void {
+  if (value.type === 'TOMLInlineTable') for (const pair of value.body) tomlPair(pair, path, spots);
+  if (value.type !== 'TOMLArray') return;
+  value.elements.forEach((element, i) => {
+    spots.push({ path: [...path, i], value: tomlSpan(element) });
+    tomlContent(element, [...path, i], spots);
+  });
+}

@@ -1,0 +1,79 @@
+import fc from 'fast-check';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import { describe, expect, test } from 'vitest';
+import { read } from '../profile/faults.ts';
+import { profileSchema } from '../profile/schema.ts';
+import { anyProfile } from '../testing/profiles.ts';
+import { compactProfile } from './compact.ts';
+import { FORMATS } from './format.ts';
+import { keysCsv, readKeysCsv } from './keys-csv.ts';
+import { parseText } from './parse.ts';
+import { fileOf, PIECE_FIELDS, PIECES, publishedSchema, readFile } from './pieces.ts';
+import { readRulesCsv, rulesCsv } from './rules-csv.ts';
+import { writeText } from './write.ts';
+
+const RUNS = { numRuns: 60 };
+
+describe('a profile that leaves and comes back is the same', () => {
+  test.each(FORMATS)('as %s, whole and compact', (format) => {
+    fc.assert(
+      fc.property(anyProfile, (profile) => {
+        for (const said of [profile, compactProfile(profile), fileOf(profile)]) {
+          const parsed = parseText(writeText(said, format), format);
+          expect(parsed).toMatchObject({ ok: true });
+          if (parsed.ok)
+            expect(read(profileSchema, parsed.value)).toEqual({ ok: true, value: profile });
+        }
+      }),
+      RUNS,
+    );
+  });
+
+  test('in pieces: each says its own part, and nothing else', () => {
+    fc.assert(
+      fc.property(anyProfile, fc.constantFrom(...PIECES), (profile, piece) => {
+        const parsed = readFile(fileOf(profile, [piece]));
+        if (!parsed.ok) throw new Error(JSON.stringify(parsed.faults));
+        expect(parsed.value.says).toEqual(PIECE_FIELDS[piece].map((field) => [field]));
+        for (const field of PIECE_FIELDS[piece])
+          expect(parsed.value.profile[field]).toEqual(profile[field]);
+      }),
+      RUNS,
+    );
+  });
+
+  test('rules and keys as tables', () => {
+    fc.assert(
+      fc.property(anyProfile, ({ rules, keys }) => {
+        const readRules = readRulesCsv(rulesCsv(rules));
+        if (!readRules.ok) throw new Error(JSON.stringify(readRules.faults));
+        expect(readRules.value.profile.rules).toEqual(rules);
+        const readKeys = readKeysCsv(keysCsv(keys));
+        if (!readKeys.ok) throw new Error(JSON.stringify(readKeys.faults));
+        const { bindings, without } = readKeys.value.profile.keys;
+        expect({ bindings, without }).toEqual({ bindings: keys.bindings, without: keys.without });
+      }),
+      RUNS,
+    );
+  });
+
+  test('what is written is valid by the published schema', () => {
+    const validate = new Ajv2020({ allErrors: true, strict: true, strictTypes: false }).compile(
+      publishedSchema(),
+    );
+    fc.assert(
+      fc.property(anyProfile, fc.subarray([...PIECES]), (profile, pieces) => {
+        for (const file of [fileOf(profile), fileOf(profile, pieces), profile]) {
+          validate(file);
+          expect(validate.errors ?? []).toEqual([]);
+        }
+      }),
+      RUNS,
+    );
+    expect(validate({ version: 3, gaps: 3 })).toBe(false);
+    expect(validate({ rules: [{ id: 'a b' }] })).toBe(false);
+    expect(validate({ keys: { bindings: [{ keys: 'KeyA', command: { command: 'fly' } }] } })).toBe(
+      false,
+    );
+  });
+});

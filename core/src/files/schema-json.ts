@@ -1,0 +1,45 @@
+import { z } from 'zod';
+import { shapesOf } from '../profile/fields.ts';
+
+/** A JSON Schema, or a part of one: as much of the 2020-12 draft as is written here. */
+export interface JsonSchema {
+  $schema?: string;
+  $id?: string;
+  title?: string;
+  description?: string;
+  type?: string;
+  const?: unknown;
+  enum?: unknown[];
+  default?: unknown;
+  properties?: Record<string, JsonSchema>;
+  required?: string[];
+  additionalProperties?: boolean;
+  items?: JsonSchema;
+  prefixItems?: JsonSchema[];
+  anyOf?: JsonSchema[];
+  oneOf?: JsonSchema[];
+  [other: string]: unknown;
+}
+
+/**
+ * What may be written, as JSON Schema (2020-12). What only reading can tell (ids given twice, a pattern that
+ * takes too long) is not in it: it lets through a little more than the schema it is made of, never less.
+ */
+export function jsonSchemaOf(schema: z.ZodType): JsonSchema {
+  const made = z.toJSONSchema(schema, {
+    io: 'input',
+    target: 'draft-2020-12',
+    unrepresentable: 'any',
+    reused: 'inline',
+    override({ zodSchema, jsonSchema }) {
+      const shapes = shapesOf(zodSchema);
+      if (shapes) Object.assign(jsonSchema, { anyOf: shapes.map((shape) => partOf(shape)) });
+    },
+  });
+  return made as JsonSchema;
+}
+
+function partOf(schema: z.ZodType): JsonSchema {
+  const { $schema: _draft, ...part } = jsonSchemaOf(schema);
+  return part;
+}

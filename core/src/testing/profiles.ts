@@ -1,0 +1,133 @@
+import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import { read } from '../profile/faults.ts';
+import { profileSchema, type Profile } from '../profile/schema.ts';
+import { profileJson } from '../files/compact.ts';
+import { stepsOf, type Step } from '../files/positions.ts';
+import type { JsonSchema } from '../files/schema-json.ts';
+
+const LONGEST = 3;
+const TRIGGERS = ['Main+KeyK', 'Main+KeyK KeyS', 'tap CapsLock', 'types:?', 'Button4', 'Shift+F5'];
+/** Texts that formats, tables and their readers could take for something else. */
+const AWKWARD = [
+  '',
+  'no',
+  'null',
+  '1e3',
+  '=1+1',
+  "'",
+  '"',
+  ' a ',
+  '#x',
+  'a: b',
+  '- a',
+  'a\nb',
+  'a\r\n',
+  'é¼',
+  '2026-11-25',
+  '~',
+  '[x]',
+  'tab\there',
+  'a,b;c',
+  '\\',
+  '0x1F',
+  'true',
+  '@home',
+];
+
+/** By the names of fields, where any text that fits would seldom be one that means something. */
+const NAMED: Record<string, fc.Arbitrary<unknown>> = {
+  keys: fc.constantFrom(...TRIGGERS),
+  without: fc.array(fc.constantFrom(...TRIGGERS), { maxLength: LONGEST }),
+  hold: fc.constantFrom('CapsLock', 'F13'),
+  codes: fc.array(fc.constantFrom('F13', 'KeyA'), { maxLength: LONGEST }),
+  handBack: fc.constantFrom('F9', 'F10'),
+  matches: fc.constantFrom('^P', '\\d+$', 'a|b'),
+};
+
+function anyOf(schema: JsonSchema, name = ''): fc.Arbitrary<unknown> {
+  const named = NAMED[name];
+  if (named && schema.type !== 'object' && !(name === 'keys' && schema.properties)) return named;
+  if ('const' in schema) return fc.constant(schema.const);
+  if (schema.enum) return fc.constantFrom(...schema.enum);
+  const alternatives = schema.anyOf ?? schema.oneOf;
+  if (alternatives) return fc.oneof(...alternatives.map((each) => anyOf(each)));
+  if (schema.prefixItems) return fc.tuple(...schema.prefixItems.map((each) => anyOf(each)));
+  switch (schema.type) {
+    case 'object': {
+      const { properties = {}, required = [] } = schema;
+      const parts = Object.entries(properties).map(([key, each]) => [key, anyOf(each, key)]);
+      const model = Object.fromEntries(parts) as Record<string, fc.Arbitrary<unknown>>;
+      return fc.record(model, { requiredKeys: required });
+    }
+    case 'array':
+      return fc.array(anyOf(schema.items ?? {}), { maxLength: LONGEST });
+    case 'boolean':
+      return fc.boolean();
+    case 'integer':
+      return fc.integer({ min: limit(schema, 'minimum', 0), max: limit(schema, 'maximum', 5000) });
+    case 'number':
+      return fc.oneof(
+        fc.integer({ min: Math.ceil(limit(schema, 'minimum', 0)), max: 3 }),
+        fc.double({
+          min: limit(schema, 'minimum', 0.001),
+          max: limit(schema, 'maximum', 5000),
+          noNaN: true,
+        }),
+      );
+    case 'string':
+      if (typeof schema['pattern'] === 'string' && !schema['pattern'].includes('(?'))
+        return fc.stringMatching(new RegExp(schema['pattern'], 'u'), { size: 'small' });
+      return fc.oneof(fc.constantFrom('Left', ...AWKWARD), fc.string({ maxLength: 12 }));
+    default:
+      return fc.constantFrom(...AWKWARD, 0.5, 300);
+  }
+}
+
+function limit(schema: JsonSchema, name: string, otherwise: number): number {
+  const value = schema[name];
+  return typeof value === 'number' && Math.abs(value) < 1e7 ? value : otherwise;
+}
+
+/** What is not right is taken out until all is: an entry of a list, or else a field. */
+function mended(input: unknown): Profile | null {
+  const value = structuredClone(input);
+  for (let tries = 0; tries < 400; tries++) {
+    const result = read(profileSchema, value);
+    if (result.ok) return result.value;
+    const [fault] = result.faults;
+    if (!takeOut(value, stepsOf(fault!.path))) return null;
+  }
+  return null;
+}
+
+function takeOut(value: unknown, steps: readonly Step[]): boolean {
+  const index = steps.findLastIndex((step) => typeof step === 'number');
+  const way = index < 0 ? steps : steps.slice(0, index + 1);
+  const last = way.at(-1);
+  const parent = way.slice(0, -1).reduce<unknown>((at, step) => (at as never)?.[step], value);
+  if (last === undefined || typeof parent !== 'object' || parent === null) return false;
+  if (Array.isArray(parent)) parent.splice(Number(last), 1);
+  else Reflect.deleteProperty(parent, last);
+  return true;
+}
+
+const MONITOR = { id: 'main', width: 1920, height: 1080 };
+
+/** Profiles in which anything that the file format can say is said, with awkward texts among it. */
+export const anyProfile: fc.Arbitrary<Profile> = anyOf(profileJson())
+  .map((input) => {
+    const { monitors, ...rest } = input as { monitors: unknown[] };
+    return mended({ ...rest, monitors: [...monitors, MONITOR] });
+  })
+  .filter((profile) => profile !== null)
+  // Minus nought is nought in every text.
+  .map((profile) => JSON.parse(JSON.stringify(profile)) as Profile);
+
+/** The demo profile of a version of the format, as it was kept. */
+export function keptFile(version: 1 | 2 | 3): unknown {
+  const file = new URL(`../files/versions/${version}.json`, import.meta.url);
+  return JSON.parse(readFileSync(file, 'utf8'));
+}
+
+export const DEMO = profileSchema.parse(keptFile(3));
