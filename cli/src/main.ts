@@ -1,8 +1,16 @@
 #!/usr/bin/env node
 import { Command } from 'commander';
+import { PIECES } from '@sorn/core';
 import { arrangeFiles } from './arrange.ts';
 import { chartFile } from './chart.ts';
 import { checkFile } from './check.ts';
+import {
+  diffFiles,
+  exportFile,
+  importFile,
+  type ExportOptions,
+  type ImportOptions,
+} from './files.ts';
 import { BadInput } from './input.ts';
 import { playFiles } from './play.ts';
 
@@ -17,7 +25,7 @@ program
   .argument('<profile>', 'profile file (JSON, YAML or TOML); - reads standard input')
   .argument('<session>', 'session file, likewise')
   .action((profile: string, session: string) =>
-    answering(() => process.stdout.write(arrangeFiles(profile, session))),
+    answering(() => print(arrangeFiles(profile, session))),
   );
 
 program
@@ -29,7 +37,7 @@ program
   .action((profile: string, script: string, { text = false }: { text?: boolean }) =>
     answering(() => {
       const played = playFiles(profile, script, text);
-      process.stdout.write(played.text);
+      print(played.text);
       if (!played.isSame) process.exitCode = 1;
     }),
   );
@@ -44,7 +52,7 @@ program
   .action((profile: string, { text = false }: { text?: boolean }) =>
     answering(() => {
       const checked = checkFile(profile, text);
-      process.stdout.write(checked.text);
+      print(checked.text);
       if (!checked.isSound) process.exitCode = 1;
     }),
   );
@@ -57,13 +65,94 @@ program
   .option('--monitor <id>', 'draw it in the pixels of this monitor (svg)')
   .option('--night', 'in the colours of the night (svg)')
   .action((profile: string, options: { as: string; monitor?: string; night?: boolean }) =>
-    answering(() => process.stdout.write(chartFile(profile, options))),
+    answering(() => print(chartFile(profile, options))),
   );
 
+program
+  .command('export')
+  .description('print a profile, or pieces of it, in another form')
+  .argument('<profile>', 'profile file (JSON, YAML or TOML); - reads standard input')
+  .option(
+    '--as <form>',
+    'yaml, toml, json, csv (rules or keys alone) or svg (a layout or a board)',
+    'yaml',
+  )
+  .option('--pieces <list>', `only these, of ${PIECES.join(',')}`)
+  .option('--monitor <id>', 'draw it on this monitor (svg)')
+  .option('--board <id>', 'draw this zone board rather than the layout in force (svg)')
+  .option('--windows <count>', 'how many windows the layout arranges (svg)', '4')
+  .action((profile: string, options: ExportOptions) =>
+    answering(() => print(exportFile(profile, options))),
+  );
+
+program
+  .command('import')
+  .description(
+    'print a profile with what a file brings: a profile, pieces of one, or a table of rules or keys',
+  )
+  .argument('<profile>', 'profile file (JSON, YAML or TOML); - reads standard input')
+  .argument('<file>', 'the file that is brought in (JSON, YAML, TOML or CSV)')
+  .option('--pieces <list>', `only these, of ${PIECES.join(',')}`)
+  .option('--clashes <how>', 'keep (what is here), take (what the file has) or both', 'keep')
+  .option('--as <form>', 'yaml, toml or json; that of the profile file where left out')
+  .option('--plan', 'only tell what it would bring')
+  .action((profile: string, file: string, options: ImportOptions) =>
+    answering(() => print(importFile(profile, file, options))),
+  );
+
+program
+  .command('diff')
+  .description(
+    'print what makes the second profile of the first, in words; exit code 1 where anything does',
+  )
+  .argument('<before>', 'profile file (JSON, YAML or TOML); - reads standard input')
+  .argument('<after>', 'profile file, likewise')
+  .option('--text', 'for people instead of programs')
+  .action((before: string, after: string, { text = false }: { text?: boolean }) =>
+    answering(() => {
+      const told = diffFiles(before, after, text);
+      print(told.text);
+      if (!told.isSame) process.exitCode = 1;
+    }),
+  );
+
+const DATA = 'the database; your own where left out';
+
+program
+  .command('backup')
+  .description(
+    'write every profile with all its revisions into one file; the server may run meanwhile',
+  )
+  .argument('[file]', 'where to; sorn-DATE.zip here where left out')
+  .option('--data <file>', DATA)
+  .action((file: string | undefined, { data }: { data?: string }) =>
+    answering(async () => {
+      const { backupTo } = await import('./backup.ts');
+      print(await backupTo(file, data));
+    }),
+  );
+
+program
+  .command('restore')
+  .description('tell what a backup would replace, and replace it where --yes is said')
+  .argument('<file>', 'the backup')
+  .option('--data <file>', DATA)
+  .option('--yes', 'do it; what was there is kept as a backup beside the database')
+  .action((file: string, { data, yes = false }: { data?: string; yes?: boolean }) =>
+    answering(async () => {
+      const { restoreFrom } = await import('./backup.ts');
+      print(await restoreFrom(file, data, yes));
+    }),
+  );
+
+function print(text: string): void {
+  process.stdout.write(text);
+}
+
 /** Runs a command; input that cannot be used is told line by line, with exit code 2. */
-function answering(run: () => void): void {
+async function answering(run: () => void | Promise<void>): Promise<void> {
   try {
-    run();
+    await run();
   } catch (error) {
     if (!(error instanceof BadInput)) throw error;
     for (const line of error.lines) process.stderr.write(`${line}\n`);
@@ -71,4 +160,4 @@ function answering(run: () => void): void {
   }
 }
 
-program.parse();
+await program.parseAsync();

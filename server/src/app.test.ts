@@ -1,42 +1,24 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import type { Profile, SessionInput } from '@sorn/core';
-import { pino } from 'pino';
-import request from 'supertest';
-import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { createApp } from './app.ts';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { demoData } from './demo.ts';
-import { openDatabase, type OpenDatabase } from './storage/open.ts';
 import { storeIn } from './storage/store.ts';
+import { PROFILE as profile, testServer, type TestServer } from './testing/server.ts';
 
-const folder = mkdtempSync(join(tmpdir(), 'sorn-server-'));
-const profile = { name: 'Desk', monitors: [{ id: 'm', width: 1920, height: 1080 }] };
-let database: OpenDatabase;
-let api: ReturnType<typeof request>;
-let files = 0;
+let server: TestServer;
+let api: TestServer['api'];
 
-beforeAll(() => writeFileSync(join(folder, 'index.html'), '<title>Sorn</title>'));
 beforeEach(async () => {
-  database = await openDatabase(join(folder, `${files++}.db`));
-  const app = createApp({
-    store: storeIn(database.db),
-    demo: demoData,
-    log: pino({ level: 'silent' }),
-    hosts: ['127.0.0.1'],
-    page: folder,
-  });
-  api = request(app);
-  return () => database.client.close();
+  server = await testServer();
+  api = server.api;
+  return server.stop;
 });
-afterAll(() => rmSync(folder, { recursive: true }));
 
 const create = (name = 'Desk') => api.post('/api/profiles').send({ profile: { ...profile, name } });
 const save = (id: string, base: number, name: string) =>
   api
     .put(`/api/profiles/${id}`)
     .set('If-Match', `"${base}"`)
-    .send({ ...profile, name });
+    .send({ profile: { ...profile, name } });
 
 describe('profiles', () => {
   it('are created with every default, listed, and read with their revision', async () => {
@@ -151,7 +133,7 @@ describe('what was kept in a former version of the format', () => {
   const windows = [{ id: 'a', kind: 'normal', held: 'tiled', zone: 'Upper' }];
 
   it('is read in the present one', async () => {
-    await storeIn(database.db).create(former, { windows } as unknown as SessionInput);
+    await storeIn(server.database.db).create(former, { windows } as unknown as SessionInput);
     const { body } = await api.get('/api/profiles/desk');
     expect(body.profile).toMatchObject({
       version: 3,
@@ -162,7 +144,7 @@ describe('what was kept in a former version of the format', () => {
   });
 
   it('or of a later one is told, and left as it is', async () => {
-    await storeIn(database.db).create({ ...former, version: 9 } as unknown as Profile);
+    await storeIn(server.database.db).create({ ...former, version: 9 } as unknown as Profile);
     const { status, body } = await api.get('/api/profiles/desk');
     expect([status, body.title]).toEqual([500, 'What is kept cannot be read']);
     expect(body.faults[0]).toMatchObject({ path: 'version', found: '9' });

@@ -1,15 +1,25 @@
 import { join } from 'node:path';
-import type { Profile, SessionInput } from '@sorn/core';
+import { publishedSchema, SCHEMA_PATH, type Profile, type SessionInput } from '@sorn/core';
+import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { guard } from './guard.ts';
-import { problemHandler } from './problem.ts';
+import { problemHandler, sendProblem } from './problem.ts';
+import { backupsOf } from './backup/backups.ts';
+import { backupFolder } from './backup/folder.ts';
+import { backupRoutes } from './backup/routes.ts';
+import { makeNews, newsRoutes } from './news.ts';
 import { profileRoutes } from './profiles.ts';
-import type { Store } from './storage/store.ts';
+import { revisionRoutes } from './revisions.ts';
+import { historyIn } from './storage/history.ts';
+import { settingsIn } from './storage/server-settings.ts';
+import { storeIn } from './storage/store.ts';
 
 export interface AppOptions {
-  store: Store;
+  db: LibSQLDatabase;
+  /** Folder in which backups lie. */
+  backups: string;
   demo: () => { profile: Profile; session: SessionInput };
   log: Logger;
   /** Host names under which the server may be reached. */
@@ -21,7 +31,7 @@ export interface AppOptions {
 const DAY_MS = 24 * 60 * 60 * 1000;
 
 /** The whole server but for listening: the API, and the page for every other path. */
-export function createApp({ store, demo, log, hosts, page }: AppOptions): Express {
+export function createApp({ db, backups, demo, log, hosts, page }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.disable('etag');
@@ -52,7 +62,19 @@ export function createApp({ store, demo, log, hosts, page }: AppOptions): Expres
     response.set('Cache-Control', 'no-store');
     next();
   });
-  app.use('/api', profileRoutes(store, demo));
+  const news = makeNews();
+  const store = storeIn(db);
+  const history = historyIn(db);
+  const folder = backupFolder(backups);
+  app.use('/api', express.json({ limit: '8mb' }), profileRoutes(store, demo, news));
+  app.use('/api', revisionRoutes(history, news), newsRoutes(store, news));
+  app.use('/api', backupRoutes(backupsOf(db, folder), folder, settingsIn(db), news));
+  app.use('/api', (request, response) => {
+    sendProblem(response, 'not-found', `${request.method} ${request.originalUrl} does nothing.`);
+  });
+  app.get(SCHEMA_PATH, (_request, response) => {
+    response.type('application/schema+json').send(JSON.stringify(publishedSchema(), null, 2));
+  });
   app.use(
     '/assets',
     express.static(join(page, 'assets'), { immutable: true, maxAge: 365 * DAY_MS }),

@@ -1,10 +1,16 @@
 import type { Server } from 'node:http';
+import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { pino } from 'pino';
+import type { LibSQLDatabase } from 'drizzle-orm/libsql';
+import { pino, type Logger } from 'pino';
 import { createApp } from './app.ts';
+import { backupAtStart } from './backup/backups.ts';
+import { backupFolder } from './backup/folder.ts';
 import { demoData } from './demo.ts';
 import { readOptions, type Options } from './options.ts';
+import { historyIn } from './storage/history.ts';
 import { openDatabase } from './storage/open.ts';
+import { settingsIn } from './storage/server-settings.ts';
 import { storeIn, type Store } from './storage/store.ts';
 
 const REPOSITORY = fileURLToPath(new URL('../../', import.meta.url));
@@ -26,16 +32,36 @@ async function loadDemo(store: Store, fresh: boolean): Promise<void> {
   }
 }
 
+const SIX_HOURS_MS = 6 * 60 * 60 * 1000;
+
+/** What is done when the server answers already: a backup once a start, and now and then old saves grow fewer. */
+async function tidyUp(db: LibSQLDatabase, backups: string, log: Logger): Promise<void> {
+  const history = historyIn(db);
+  async function thin() {
+    for (const { id } of await storeIn(db).list()) await history.thin(id);
+  }
+  const tell = (error: unknown) => log.error({ err: error }, 'tidying up failed');
+  try {
+    const { backupsAtStart } = await settingsIn(db).read();
+    await backupAtStart(db, backupFolder(backups), backupsAtStart);
+  } catch (error) {
+    log.error({ err: error }, 'the backup at the start could not be made');
+  }
+  await thin().catch(tell);
+  setInterval(() => void thin().catch(tell), SIX_HOURS_MS).unref();
+}
+
 async function start({ demo, fresh, port, host, file }: Options): Promise<void> {
   const log = pino({ level: process.env['SORN_LOG'] ?? 'warn' }, pino.destination(2));
   const { db, client } = await openDatabase(file).catch((error: unknown) =>
     giveUp(`The database ${file} cannot be opened: ${String(error)}`),
   );
-  const store = storeIn(db);
-  if (demo) await loadDemo(store, fresh);
+  if (demo) await loadDemo(storeIn(db), fresh);
+  const backups = join(dirname(file), 'backups');
 
   const app = createApp({
-    store,
+    db,
+    backups,
     demo: demoData,
     log,
     hosts: ['127.0.0.1', 'localhost', '[::1]', host.toLowerCase()],
@@ -49,6 +75,7 @@ async function start({ demo, fresh, port, host, file }: Options): Promise<void> 
     const address = server.address();
     const real = typeof address === 'object' && address ? address.port : port;
     process.stdout.write(`Sorn is at http://${host}:${real}\nIts data is in ${file}\n`);
+    void tidyUp(db, backups, log);
   });
 
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {

@@ -42,14 +42,16 @@ export function readOptions(
   if (values.fresh && !values.demo) {
     throw new Error('--fresh is for the demo alone: it would delete your own profiles');
   }
-  const shared = env['XDG_DATA_HOME'] ?? join(homedir(), '.local/share');
   return {
     demo: values.demo,
     fresh: values.fresh,
     port,
     host: values.host,
-    file:
-      values.data ??
-      (values.demo ? join(repository, 'data/demo.db') : join(shared, 'sorn/sorn.db')),
+    file: values.data ?? (values.demo ? join(repository, 'data/demo.db') : ownDatabase(env)),
   };
+}
+
+/** Where the person's own profiles are kept when nothing else is said. */
+export function ownDatabase(env: NodeJS.ProcessEnv): string {
+  return join(env['XDG_DATA_HOME'] ?? join(homedir(), '.local/share'), 'sorn/sorn.db');
 }

@@ -1,21 +1,25 @@
 import {
   fields,
+  ownTextSchema,
   profileSchema,
   read,
   sessionSchema,
   type Profile,
   type SessionInput,
 } from '@sorn/core';
-import { json, Router, type Request, type Response } from 'express';
+import { Router, type Request, type Response } from 'express';
+import type { News } from './news.ts';
 import { sendProblem } from './problem.ts';
 import type { SavedState, Stale, Store } from './storage/store.ts';
 
+/** What is saved: the profile, and what the person wrote as text where that is newer than what is kept. */
+const savedSchema = fields({ profile: profileSchema, text: ownTextSchema.exactOptional() });
 const newProfileSchema = fields({
   profile: profileSchema,
   session: sessionSchema.exactOptional(),
 });
 
-const etag = (revision: number) => `"${revision}"`;
+export const etag = (revision: number) => `"${revision}"`;
 
 /** The state that a save says it is based on; undefined when the header is missing or no state of ours. */
 function baseOf(request: Request): number | undefined {
@@ -24,7 +28,7 @@ function baseOf(request: Request): number | undefined {
 }
 
 /** Reads a body by a schema, or answers with every fault in it. */
-function bodyBy<S extends Parameters<typeof read>[0]>(
+export function bodyBy<S extends Parameters<typeof read>[0]>(
   schema: S,
   request: Request,
   response: Response,
@@ -46,7 +50,7 @@ function bodyBy<S extends Parameters<typeof read>[0]>(
 }
 
 /** What is kept, in the present version of its format; or the answer that it cannot be read. */
-function keptAs<S extends Parameters<typeof read>[0]>(
+export function keptAs<S extends Parameters<typeof read>[0]>(
   schema: S,
   value: unknown,
   response: Response,
@@ -59,7 +63,7 @@ function keptAs<S extends Parameters<typeof read>[0]>(
   return undefined;
 }
 
-function answerSave(
+export function answerSave(
   response: Response,
   saved: SavedState | 'removed' | Stale | null,
   id: string,
@@ -88,10 +92,9 @@ function needsBase(request: Request, response: Response): number | undefined {
 export function profileRoutes(
   store: Store,
   demo: () => { profile: Profile; session: SessionInput },
+  news: News,
 ): Router {
   const routes = Router();
-  routes.use(json({ limit: '8mb' }));
-
   routes.get('/profiles', async (_request, response) => {
     response.json(await store.list());
   });
@@ -116,19 +119,21 @@ export function profileRoutes(
       sendProblem(response, 'not-found', `No profile is called ${id}.`);
       return;
     }
-    const { value, revision, savedAt } = kept;
+    const { value, revision, ...rest } = kept;
     const profile = keptAs(profileSchema, value, response);
     if (!profile) return;
-    response.set('ETag', etag(revision)).json({ id, revision, savedAt, profile });
+    response.set('ETag', etag(revision)).json({ id, revision, ...rest, profile });
   });
 
   routes.put('/profiles/:id', async (request, response) => {
     const base = needsBase(request, response);
     if (base === undefined) return;
-    const profile = bodyBy(profileSchema, request, response);
-    if (!profile) return;
+    const body = bodyBy(savedSchema, request, response);
+    if (!body) return;
     const { id } = request.params;
-    answerSave(response, await store.saveProfile(id, profile, base), id);
+    const saved = await store.saveProfile(id, body.profile, base, body.text);
+    answerSave(response, saved, id);
+    if (saved && 'revision' in saved) news.tell(id, { profile: saved.revision });
   });
 
   routes.delete('/profiles/:id', async (request, response) => {
@@ -158,11 +163,10 @@ export function profileRoutes(
     const session = bodyBy(sessionSchema, request, response);
     if (!session) return;
     const { id } = request.params;
-    answerSave(response, await store.saveSession(id, session, base), id);
+    const saved = await store.saveSession(id, session, base);
+    answerSave(response, saved, id);
+    if (saved && 'revision' in saved) news.tell(id, { session: saved.revision });
   });
 
-  routes.use((request, response) => {
-    sendProblem(response, 'not-found', `${request.method} ${request.originalUrl} does nothing.`);
-  });
   return routes;
 }

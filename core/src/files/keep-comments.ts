@@ -16,14 +16,9 @@ import { compactProfile } from './compact.ts';
 import { isFields, isSame } from './differences.ts';
 import type { Format } from './format.ts';
 import { entriesOf, type Path } from './lists.ts';
+import type { OwnText } from './own-text.ts';
 import { parseText, yamlDocument } from './parse.ts';
 import { writeText } from './write.ts';
-
-/** What a person wrote, in the format they wrote it in. */
-export interface OwnText {
-  format: Format;
-  content: string;
-}
 
 /**
  * A person's text brought to what the profile is now. Where it says the same already, it is left as it is.

@@ -33,6 +33,9 @@ export function jsonSchemaOf(schema: z.ZodType): JsonSchema {
     reused: 'inline',
     override({ zodSchema, jsonSchema }) {
       const shapes = shapesOf(zodSchema);
+      // Where something inside is picked by its shape, the default would be left out.
+      const { def } = zodSchema._zod;
+      if (def.type === 'default' || def.type === 'prefault') jsonSchema.default = def.defaultValue;
       if (shapes) Object.assign(jsonSchema, { anyOf: shapes.map((shape) => partOf(shape)) });
     },
   });

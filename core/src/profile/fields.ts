@@ -33,8 +33,11 @@ export const weightField = z
 const ID = 'a name of 1 to 80 characters without spaces or slashes';
 export const idField = z.string({ error: ID }).regex(/^[^\s/]{1,80}$/, { error: ID });
 
-const TEXT = 'text of at most 400 characters';
-export const textField = z.string({ error: TEXT }).max(400, { error: TEXT });
+export function textOf(most: number) {
+  const error = `text of at most ${most} characters`;
+  return z.string({ error }).max(most, { error });
+}
+export const textField = textOf(400);
 export const flagField = z.boolean({ error: 'true or false' });
 
 export function oneOf<const T extends readonly string[]>(words: T) {

@@ -10,6 +10,10 @@ export const revisions = sqliteTable(
     savedAt: text('saved_at').notNull(),
     /** The profile file, JSON. */
     content: text('content').notNull(),
+    /** The name a person gave to this state; one with a name is never dropped. */
+    label: text('label'),
+    /** What the person wrote as text, JSON: {format, content}. */
+    ownText: text('own_text'),
   },
   (table) => [primaryKey({ columns: [table.profile, table.number] })],
 );
@@ -21,4 +25,11 @@ export const sessions = sqliteTable('sessions', {
   savedAt: text('saved_at').notNull(),
   /** The session file, JSON. */
   content: text('content').notNull(),
+});
+
+/** Settings of the server itself. */
+export const settings = sqliteTable('settings', {
+  name: text('name').primaryKey(),
+  /** JSON. */
+  value: text('value').notNull(),
 });

@@ -1,6 +1,7 @@
-import type { Profile, SessionInput } from '@sorn/core';
+import type { OwnText, Profile, SessionInput } from '@sorn/core';
 import { and, desc, eq, max, sql } from 'drizzle-orm';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
+import { freeSlug } from './free-slug.ts';
 import { revisions, sessions } from './schema.ts';
 
 export interface ProfileSummary {
@@ -17,6 +18,12 @@ interface Kept<T> {
   savedAt: string;
 }
 
+/** A profile with what the person wrote as text, where they did. */
+export interface KeptProfile extends Kept<Profile> {
+  text?: OwnText;
+  label?: string;
+}
+
 export type SavedState = Omit<Kept<never>, 'value'>;
 
 /** A save or delete that was based on another state than the present one. */
@@ -28,8 +35,16 @@ export interface Stale {
 export interface Store {
   list: () => Promise<ProfileSummary[]>;
   create: (profile: Profile, session?: SessionInput) => Promise<ProfileSummary>;
-  readProfile: (id: string) => Promise<Kept<Profile> | null>;
-  saveProfile: (id: string, profile: Profile, base: number) => Promise<SavedState | Stale | null>;
+  /** The number of the present state; null where there is no such profile. */
+  revisionOf: (id: string) => Promise<number | null>;
+  readProfile: (id: string) => Promise<KeptProfile | null>;
+  /** The text is that of the base where none is given. */
+  saveProfile: (
+    id: string,
+    profile: Profile,
+    base: number,
+    text?: OwnText,
+  ) => Promise<SavedState | Stale | null>;
   remove: (id: string, base: number) => Promise<'removed' | Stale | null>;
   /** Revision 0 and no value while none was saved. */
   readSession: (id: string) => Promise<Kept<SessionInput | null> | null>;
@@ -52,21 +67,6 @@ export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()):
       .from(revisions)
       .where(eq(revisions.profile, id));
     return row?.number ?? null;
-  }
-
-  async function freeId(name: string): Promise<string> {
-    const slug =
-      name
-        .normalize('NFKD')
-        .replace(/\p{M}/gu, '')
-        .toLowerCase()
-        .replace(/[^a-z0-9]+/g, '-')
-        .replace(/^-+|-+$/g, '')
-        .slice(0, 40) || 'profile';
-    for (let number = 1; ; number++) {
-      const id = number === 1 ? slug : `${slug}-${number}`;
-      if ((await presentRevision(id)) === null) return id;
-    }
   }
 
   return {
@@ -93,7 +93,10 @@ export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()):
     },
 
     async create(profile, session) {
-      const id = await freeId(profile.name);
+      const id = await freeSlug(
+        profile.name,
+        async (slug) => (await presentRevision(slug)) !== null,
+      );
       const savedAt = timestamp();
       const insert = db.insert(revisions).values({
         profile: id,
@@ -114,6 +117,8 @@ export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()):
       return { id, name: profile.name, revision: FIRST, savedAt };
     },
 
+    revisionOf: presentRevision,
+
     async readProfile(id) {
       const [row] = await db
         .select()
@@ -121,18 +126,20 @@ export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()):
         .where(eq(revisions.profile, id))
         .orderBy(desc(revisions.number))
         .limit(1);
-      if (!row) return null;
-      const value = JSON.parse(row.content) as Profile;
-      return { value, revision: row.number, savedAt: row.savedAt };
+      return row ? keptProfile(row) : null;
     },
 
-    async saveProfile(id, profile, base) {
+    async saveProfile(id, profile, base, text) {
       const savedAt = timestamp();
+      const ownText = text ? JSON.stringify(text) : null;
       // One statement: the base is compared and the revision written with nothing in between.
       const result = await db.run(sql`
-        INSERT INTO revisions (profile, number, name, saved_at, content)
-        SELECT ${id}, ${base + 1}, ${profile.name}, ${savedAt}, ${JSON.stringify(profile)}
-        WHERE (SELECT max(number) FROM revisions WHERE profile = ${id}) = ${base}`);
+        INSERT INTO revisions (profile, number, name, saved_at, content, own_text)
+        SELECT ${id}, ${base + 1}, ${profile.name}, ${savedAt}, ${JSON.stringify(profile)},
+          coalesce(${ownText}, own_text)
+        FROM revisions
+        WHERE profile = ${id} AND number = ${base}
+          AND (SELECT max(number) FROM revisions WHERE profile = ${id}) = ${base}`);
       if (result.rowsAffected === 1) return { revision: base + 1, savedAt };
       const present = await presentRevision(id);
       return present === null ? null : { stale: true, present };
@@ -173,5 +180,17 @@ export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()):
       const present = await this.readSession(id);
       return present === null ? null : { stale: true, present: present.revision };
     },
+  };
+}
+
+/** A row of the table of revisions as what it keeps. */
+export function keptProfile(row: typeof revisions.$inferSelect): KeptProfile {
+  const { number, savedAt, content, ownText, label } = row;
+  return {
+    value: JSON.parse(content) as Profile,
+    revision: number,
+    savedAt,
+    ...(ownText !== null && { text: JSON.parse(ownText) as OwnText }),
+    ...(label !== null && { label }),
   };
 }

@@ -1,0 +1,155 @@
+import {
+  changeTexts,
+  checkProfile,
+  fileOf,
+  findingText,
+  FORMATS,
+  formatOf,
+  faultText,
+  importItems,
+  keysCsv,
+  layoutSvg,
+  monitorName,
+  PIECES,
+  profileSchema,
+  rulesCsv,
+  withImported,
+  writeText,
+  zoneBoardSvg,
+  type ImportItem,
+  type Piece,
+  type Profile,
+} from '@sorn/core';
+import { BadInput, readInput, readPieces } from './input.ts';
+
+export interface ExportOptions {
+  as?: string;
+  pieces?: string;
+  monitor?: string;
+  board?: string;
+  windows?: string;
+}
+
+const FORMS = [...FORMATS, 'csv', 'svg'] as const;
+const MOST_DRAWN = 99;
+
+/** `sorn export PROFILE`: the profile, or pieces of it, in another form. */
+export function exportFile(file: string, options: ExportOptions): string {
+  const form = oneOf(options.as ?? 'yaml', FORMS, '--as');
+  const profile = readInput(file, profileSchema);
+  const pieces = options.pieces === undefined ? undefined : piecesOf(options.pieces);
+  if (form === 'csv') return table(profile, pieces);
+  if (form === 'svg') return drawing(profile, options);
+  return writeText(fileOf(profile, pieces), form);
+}
+
+function table({ rules, keys }: Profile, pieces: readonly Piece[] = []): string {
+  const [piece] = pieces;
+  if (pieces.length === 1 && piece === 'rules') return rulesCsv(rules);
+  if (pieces.length === 1 && piece === 'keys') return keysCsv(keys);
+  throw new BadInput([
+    '--as csv: only one of rules and keys is a table; right would be --pieces rules, or --pieces keys',
+  ]);
+}
+
+function drawing(
+  profile: Profile,
+  { monitor, board: boardId, windows = '4' }: ExportOptions,
+): string {
+  const on = monitor ?? profile.desks[0]?.primary ?? profile.monitors[0]!.id;
+  const board = profile.boards.find(({ id }) => id === boardId);
+  if (boardId !== undefined && !board)
+    throw new BadInput([`--board is ${boardId}; right would be one of ${listed(profile.boards)}`]);
+  const count = Number(windows);
+  if (!Number.isInteger(count) || count < 1 || count > MOST_DRAWN)
+    throw new BadInput([
+      `--windows is ${windows}; right would be a whole number from 1 to ${MOST_DRAWN}`,
+    ]);
+  try {
+    return board ? zoneBoardSvg(profile, board, on) : layoutSvg(profile, on, count);
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    throw new BadInput([
+      `--monitor: ${error.message}; right would be one of ${listed(profile.monitors)}`,
+    ]);
+  }
+}
+
+export interface ImportOptions {
+  as?: string;
+  pieces?: string;
+  clashes?: string;
+  plan?: boolean;
+}
+
+const CLASHES = ['keep', 'take', 'both'] as const;
+
+/** `sorn import PROFILE FILE`: the profile with what a file brings; or only what that would be. */
+export function importFile(profileFile: string, file: string, options: ImportOptions): string {
+  const profile = readInput(profileFile, profileSchema);
+  const brought = readPieces(file);
+  const pieces = options.pieces === undefined ? PIECES : piecesOf(options.pieces);
+  const clashes = oneOf(options.clashes ?? 'keep', CLASHES, '--clashes');
+  const items = importItems(profile, brought).filter(({ piece }) => pieces.includes(piece));
+  if (options.plan) return `${items.flatMap(planLines).join('\n') || 'Nothing to bring in.'}\n`;
+  const taken = items.flatMap(({ id, kind, canBoth }) => {
+    if (kind === 'clash' && clashes === 'keep') return [];
+    const taking = kind === 'clash' && clashes === 'both' && canBoth ? 'both' : 'theirs';
+    return [[id, taking] as const];
+  });
+  const made = withImported(profile, brought, new Map(taken));
+  if (!made.ok) throw new BadInput(made.faults.map((fault) => `${file}: ${faultText(fault)}`));
+  const format =
+    options.as === undefined
+      ? (formatOf(profileFile) ?? 'yaml')
+      : oneOf(options.as, FORMATS, '--as');
+  return writeText(fileOf(made.value), format);
+}
+
+function planLines({ kind, piece, text, details }: ImportItem): string[] {
+  return [
+    `${kind.padEnd(7)} ${piece.padEnd(7)} ${text}`,
+    ...details.map((detail) => `                ${detail}`),
+  ];
+}
+
+/** `sorn diff A B`: what makes the second profile of the first. */
+export function diffFiles(
+  a: string,
+  b: string,
+  asText: boolean,
+): { text: string; isSame: boolean } {
+  const [before, after] = [readInput(a, profileSchema), readInput(b, profileSchema)];
+  const changes = changeTexts(before, after);
+  const findings = newFindings(before, after);
+  const text = asText
+    ? [
+        ...(changes.length > 0 ? changes : ['The same.']),
+        ...findings.map((each) => `found: ${each}`),
+      ].join('\n')
+    : JSON.stringify({ changes, findings }, null, 2);
+  return { text: `${text}\n`, isSame: changes.length === 0 };
+}
+
+/** What the checkup finds in the second and not in the first. */
+function newFindings(before: Profile, after: Profile): string[] {
+  const texts = (profile: Profile) =>
+    checkProfile(profile).map((finding) => findingText(finding, (id) => monitorName(profile, id)));
+  const known = new Set(texts(before));
+  return texts(after).filter((text) => !known.has(text));
+}
+
+function piecesOf(text: string): Piece[] {
+  return text.split(',').map((name) => oneOf(name.trim(), PIECES, '--pieces'));
+}
+
+function oneOf<const T extends readonly string[]>(
+  value: string,
+  words: T,
+  option: string,
+): T[number] {
+  if ((words as readonly string[]).includes(value)) return value as T[number];
+  throw new BadInput([`${option} is ${value}; right would be one of ${words.join(', ')}`]);
+}
+
+const listed = (items: readonly { id: string }[]) => items.map(({ id }) => id).join(', ') || 'none';

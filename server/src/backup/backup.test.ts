@@ -1,0 +1,265 @@
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { strToU8, unzipSync, zipSync } from 'fflate';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { historyIn } from '../storage/history.ts';
+
+import { PROFILE, testServer, type TestServer } from '../testing/server.ts';
+import { packBackup, readBackup } from './archive.ts';
+import { backupAtStart, backupsOf } from './backups.ts';
+import { ChangedMeanwhile, readContent, replaceContent } from './content.ts';
+import { backupFolder } from './folder.ts';
+
+let server: TestServer;
+let api: TestServer['api'];
+const AT = '/api/profiles/desk';
+
+beforeEach(async () => {
+  server = await testServer();
+  api = server.api;
+  await api.post('/api/profiles').send({ profile: PROFILE });
+  await save(1, 'Second');
+  await api.put(`${AT}/revisions/1/name`).send({ label: 'The first' });
+  await api.post('/api/demo');
+  return server.stop;
+});
+
+const save = (base: number, name: string) =>
+  api
+    .put(AT)
+    .set('If-Match', `"${base}"`)
+    .send({ profile: { ...PROFILE, name }, text: { format: 'yaml', content: `# ${name}` } });
+
+async function backup(): Promise<Buffer> {
+  const { body } = await api.get('/api/backup').buffer().parse(binary);
+  return body as Buffer;
+}
+
+function binary(response: NodeJS.ReadableStream, done: (error: null, body: Buffer) => void) {
+  const parts: Buffer[] = [];
+  response.on('data', (part: Buffer) => parts.push(part));
+  response.on('end', () => done(null, Buffer.concat(parts)));
+}
+
+const send = (path: string, bytes: Buffer | Uint8Array) =>
+  api.post(path).set('Content-Type', 'application/zip').send(Buffer.from(bytes));
+
+const everything = () => readContent(server.database.db);
+
+describe('a backup', () => {
+  it('has everything, and reads back as what it was made of', async () => {
+    const { content } = readBackup(await backup());
+    expect(content).toEqual(await everything());
+    expect(content.revisions.map(({ profile, number, label }) => [profile, number, label])).toEqual(
+      [
+        ['bulletin-desk', 1, null],
+        ['desk', 1, 'The first'],
+        ['desk', 2, null],
+      ],
+    );
+  });
+
+  it('is open: JSON files in a ZIP archive', async () => {
+    const files = unzipSync(await backup());
+    expect(Object.keys(files).sort()).toEqual([
+      'README.txt',
+      'backup.json',
+      'revisions/bulletin-desk/1.json',
+      'revisions/desk/1.json',
+      'revisions/desk/2.json',
+      'sessions/bulletin-desk.json',
+    ]);
+  });
+
+  it('restored brings all of it back, and what was there before is kept', async () => {
+    const made = await backup();
+    const before = await everything();
+    await save(2, 'Third');
+    await api.post('/api/profiles').send({ profile: { ...PROFILE, name: 'Another' } });
+    const check = await send('/api/restore/check', made);
+    expect(check.body.profiles).toMatchObject([
+      { id: 'another', here: { revision: 1 }, backup: null, isSame: false },
+      { id: 'bulletin-desk', isSame: true },
+      { id: 'desk', here: { revision: 3 }, backup: { revision: 2, revisions: 2 }, isSame: false },
+    ]);
+    expect((await api.get(AT)).body.profile.name).toBe('Third');
+
+    const restored = await send('/api/restore', made);
+    expect(restored.status).toBe(200);
+    const after = await everything();
+    // Revision 3 is what was here: what is restored goes on beyond it, so that no number means two states.
+    const beyond = after.revisions.find(({ number }) => number === 4)!;
+    expect(beyond).toMatchObject({ profile: 'desk', content: before.revisions[2]!.content });
+    expect(after.revisions.filter((row) => row !== beyond)).toEqual(before.revisions);
+    expect(after.sessions).toEqual(before.sessions);
+
+    const back = await api.post('/api/restore').send({ backup: restored.body.before });
+    expect(back.status).toBe(200);
+    expect((await api.get(AT)).body).toMatchObject({ revision: 5, profile: { name: 'Third' } });
+    expect((await api.get('/api/profiles/another')).status).toBe(200);
+  });
+
+  it('is refused where anything about it is not right, and nothing is replaced', async () => {
+    const made = await backup();
+    const before = await everything();
+    const files = unzipSync(made);
+    const list = JSON.parse(Buffer.from(files['backup.json']!).toString()) as object;
+    const broken: [string, Uint8Array][] = [
+      ['no ZIP archive', strToU8('PK')],
+      ['no ZIP archive', made.subarray(0, made.length - 40)],
+      ['no backup.json', zipSync({ 'a.txt': strToU8('a') })],
+      ['revisions/desk/2.json is missing', zipSync(without(files, 'revisions/desk/2.json'))],
+      ['not as it was', zipSync({ ...files, 'revisions/desk/2.json': strToU8('{}') })],
+      ['not in the list', zipSync({ ...files, 'revisions/desk/3.json': strToU8('{}') })],
+      [
+        'version 7',
+        zipSync({ ...files, 'backup.json': strToU8(JSON.stringify({ ...list, version: 7 })) }),
+      ],
+    ];
+    for (const [says, bytes] of broken) {
+      for (const path of ['/api/restore/check', '/api/restore']) {
+        const { status, body } = await send(path, bytes);
+        expect([status, body.detail]).toEqual([422, expect.stringContaining(says)]);
+      }
+    }
+    expect(await everything()).toEqual(before);
+    expect((await api.post('/api/restore').send({ backup: '../sorn.db' })).status).toBe(404);
+    expect((await api.post('/api/restore').send({})).status).toBe(415);
+  });
+
+  it('of names that lead elsewhere, or of profiles that are none, is refused', async () => {
+    const content = await everything();
+    const [row] = content.revisions;
+    const bad = (revision: object) => {
+      const db = { ...content, revisions: [{ ...row!, ...revision }], sessions: [] };
+      return () => readBackup(repacked(db));
+    };
+    expect(bad({ profile: '../../etc' })).toThrow('none of a backup’s files');
+    expect(bad({ content: '{"name": 3}' })).toThrow('profile.name: 3; right would be text');
+    expect(bad({ profile: 'x' })).not.toThrow();
+  });
+});
+
+const without = (files: Record<string, Uint8Array>, name: string) =>
+  Object.fromEntries(Object.entries(files).filter(([each]) => each !== name));
+
+function repacked(content: Parameters<typeof packBackup>[0]) {
+  return packBackup(content, '2026-01-01T00:00:00.000Z');
+}
+
+describe('a restore beside a save', () => {
+  it('begins again where something was saved since it looked: no answered save is in neither', async () => {
+    const present = await everything();
+    await save(2, 'Meanwhile');
+    const replacing = replaceContent(
+      server.database.db,
+      present,
+      present,
+      new Date().toISOString(),
+    );
+    await expect(replacing).rejects.toBeInstanceOf(ChangedMeanwhile);
+    expect((await api.get(AT)).body.profile.name).toBe('Meanwhile');
+  });
+
+  it('and beside a name given', async () => {
+    const present = await everything();
+    await historyIn(server.database.db).name('desk', 2, 'named');
+    const replacing = replaceContent(
+      server.database.db,
+      present,
+      present,
+      new Date().toISOString(),
+    );
+    await expect(replacing).rejects.toBeInstanceOf(ChangedMeanwhile);
+  });
+});
+
+describe('the folder of backups', () => {
+  const folderOf = () => backupFolder(join(server.folder, 'backups'));
+
+  it('keeps the newest made at a start, and makes none where nothing changed', async () => {
+    const { db } = server.database;
+    const folder = folderOf();
+    for (let i = 2; i < 6; i++) {
+      await backupAtStart(db, folder, 3);
+      await backupAtStart(db, folder, 3);
+      await save(i, `State ${i}`);
+    }
+    await backupsOf(db, folder).keep('asked');
+    const list = await folder.list();
+    expect(list.map(({ why }) => why)).toEqual(['asked', 'start', 'start', 'start']);
+    expect(readdirSync(folder.path)).toHaveLength(4);
+    const names = list.map(({ name }) => {
+      const { content } = readBackup(readFileSync(join(folder.path, name)));
+      return content.revisions.at(-1)!.name;
+    });
+    expect(names).toEqual(['State 5', 'State 4', 'State 3', 'State 2']);
+    await backupAtStart(db, folder, 0);
+    expect(await folder.list()).toHaveLength(4);
+  });
+
+  it('is told and read, but for files of others', async () => {
+    const { body } = await api.post('/api/backups');
+    writeFileSync(join(server.folder, 'backups', 'diary.zip'), 'private');
+    const { body: listed } = await api.get('/api/backups');
+    expect(listed.backups).toMatchObject([{ name: body.name, why: 'asked' }]);
+    const read = await api.get(`/api/backups/${body.name}`).buffer().parse(binary);
+    expect(readBackup(read.body as Buffer).content).toEqual(await everything());
+    expect((await api.get('/api/backups/diary.zip')).status).toBe(404);
+    expect((await api.get('/api/backups/..%2Fsorn.db')).status).toBe(404);
+  });
+
+  it('has a setting for how many are kept', async () => {
+    expect((await api.get('/api/settings')).body).toEqual({ backupsAtStart: 5 });
+    expect((await api.put('/api/settings').send({ backupsAtStart: 0 })).status).toBe(200);
+    expect((await api.get('/api/settings')).body).toEqual({ backupsAtStart: 0 });
+    expect((await api.put('/api/settings').send({ backupsAtStart: -1 })).body.faults).toMatchObject(
+      [{ path: 'backupsAtStart' }],
+    );
+  });
+});
+
+describe('a database without room, or that may only be read', () => {
+  const spacious = {
+    ...PROFILE,
+    apps: Array.from({ length: 300 }, (_, i) => ({ id: `a${i}`, exec: 'x'.repeat(3000) })),
+  };
+  const put = () => api.put(AT).set('If-Match', '"2"').send({ profile: spacious });
+  const pragma = (text: string) => server.database.client.execute(`PRAGMA ${text}`);
+
+  it('says so, keeps what was there, and saves when there is room again', async () => {
+    const { rows } = await pragma('page_count');
+    await pragma(`max_page_count = ${String(rows[0]!['page_count'])}`);
+    const full = await put();
+    expect([full.status, full.body.title]).toEqual([507, 'There is no room to save']);
+    expect(server.logged.join()).toContain('There is no room to save');
+    expect(server.logged.join()).toContain('SQLITE_FULL');
+    expect((await api.get(AT)).body).toMatchObject({ revision: 2, profile: { name: 'Second' } });
+    const before = await everything();
+    expect((await send('/api/restore', await bigger())).status).toBe(507);
+    expect(await everything()).toEqual(before);
+    await pragma('max_page_count = 1000000');
+    expect((await put()).body).toMatchObject({ revision: 3 });
+  });
+
+  it('the same where it is read-only', async () => {
+    await pragma('query_only = ON');
+    const refused = await put();
+    expect([refused.status, refused.body.title]).toEqual([503, 'The database can only be read']);
+    expect(server.logged.join()).toContain('SQLITE_READONLY');
+    expect((await api.get(AT)).status).toBe(200);
+    await pragma('query_only = OFF');
+    expect((await put()).body).toMatchObject({ revision: 3 });
+  });
+
+  /** A backup that does not fit into what is there. */
+  async function bigger(): Promise<Uint8Array> {
+    const content = await everything();
+    const [row] = content.revisions;
+    const text = JSON.stringify(spacious);
+    return repacked({
+      ...content,
+      revisions: [...content.revisions, { ...row!, profile: 'big', content: text }],
+    });
+  }
+});

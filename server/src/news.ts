@@ -1,0 +1,71 @@
+import type { Request, Response } from 'express';
+import { Router } from 'express';
+import type { Store } from './storage/store.ts';
+
+/** What was saved of a profile: the revision of what is new. */
+export interface Told {
+  profile?: number;
+  session?: number;
+}
+
+/** Tells those who look at a profile what others save of it. */
+export interface News {
+  tell: (id: string, told: Told) => void;
+  /** The answer ends the listening. */
+  listen: (id: string, hear: (told: Told) => void) => () => void;
+  /** All that is kept may be other than it was. */
+  tellAll: () => void;
+  onAll: (hear: () => void) => () => void;
+}
+
+export function makeNews(): News {
+  const listeners = new Set<{ id: string; hear: (told: Told) => void }>();
+  const all = new Set<() => void>();
+  return {
+    tell(id, told) {
+      for (const listener of listeners) if (listener.id === id) listener.hear(told);
+    },
+    listen(id, hear) {
+      const listener = { id, hear };
+      listeners.add(listener);
+      return () => void listeners.delete(listener);
+    },
+    tellAll() {
+      for (const hear of all) hear();
+    },
+    onAll(hear) {
+      all.add(hear);
+      return () => void all.delete(hear);
+    },
+  };
+}
+
+/** A line now and then keeps the connection from being taken for a dead one. */
+const ALIVE_MS = 20_000;
+const RETRY_MS = 1_000;
+
+/** GET /profiles/:id/news: server-sent events, one for each save of the profile or its session. */
+export function newsRoutes(store: Store, news: News): Router {
+  const routes = Router();
+  routes.get('/profiles/:id/news', async (request: Request<{ id: string }>, response: Response) => {
+    const { id } = request.params;
+    response.writeHead(200, { 'Content-Type': 'text/event-stream' });
+    response.write(`retry: ${RETRY_MS}\n\n`);
+    const say = (told: Told) => response.write(`data: ${JSON.stringify(told)}\n\n`);
+    // What is there, at the beginning and after everything may have changed: nothing is missed in between.
+    const sayPresent = async () => {
+      const [profile, session] = await Promise.all([store.revisionOf(id), store.readSession(id)]);
+      say({ profile: profile ?? 0, session: session?.revision ?? 0 });
+    };
+    const deaf = news.listen(id, say);
+    const deafToAll = news.onAll(() => void sayPresent().catch(() => response.end()));
+    const alive = setInterval(() => response.write(':\n\n'), ALIVE_MS);
+    response.on('close', () => {
+      deaf();
+      deafToAll();
+      clearInterval(alive);
+    });
+    await sayPresent();
+  });
+  return routes;
+}

@@ -1,0 +1,52 @@
+import { fields, profileSchema, textFieldOf, THINNING_TEXT, wholeNumber } from '@sorn/core';
+import { Router } from 'express';
+import type { News } from './news.ts';
+import { sendProblem } from './problem.ts';
+import { bodyBy, keptAs } from './profiles.ts';
+import type { History } from './storage/history.ts';
+
+const labelSchema = fields({ label: textFieldOf(80) });
+const MOST = 50;
+const numberSchema = wholeNumber(1, 1_000_000_000);
+
+/** The routes of what was saved before: the list, one of them, and its name. */
+export function revisionRoutes(history: History, news: News): Router {
+  const routes = Router();
+
+  routes.get('/profiles/:id/revisions', async (request, response) => {
+    const { id } = request.params;
+    const below = Number(request.query['below'] ?? Number.MAX_SAFE_INTEGER);
+    const list = await history.list(id, Number.isInteger(below) ? below : 0, MOST);
+    if (!list) sendProblem(response, 'not-found', `No profile is called ${id}.`);
+    else response.json({ revisions: list, rule: THINNING_TEXT, most: MOST });
+  });
+
+  routes.get('/profiles/:id/revisions/:number', async (request, response) => {
+    const { id, number } = request.params;
+    const wanted = numberSchema.safeParse(Number(number));
+    const kept = wanted.success ? await history.read(id, wanted.data) : null;
+    if (!kept) {
+      sendProblem(response, 'not-found', `${id} has no revision ${number}.`);
+      return;
+    }
+    const { value, ...rest } = kept;
+    const profile = keptAs(profileSchema, value, response);
+    if (profile) response.json({ id, ...rest, profile });
+  });
+
+  routes.put('/profiles/:id/revisions/:number/name', async (request, response) => {
+    const { id, number } = request.params;
+    const body = bodyBy(labelSchema, request, response);
+    if (!body) return;
+    const wanted = numberSchema.safeParse(Number(number));
+    const label = body.label.trim() || null;
+    const isThere = wanted.success && (await history.name(id, wanted.data, label));
+    if (!isThere) sendProblem(response, 'not-found', `${id} has no revision ${number}.`);
+    else {
+      news.tell(id, {});
+      response.status(204).end();
+    }
+  });
+
+  return routes;
+}

@@ -1,0 +1,115 @@
+import { changeTexts, profileSchema, read, thinned } from '@sorn/core';
+import { and, desc, eq, inArray, isNull, lt } from 'drizzle-orm';
+import type { LibSQLDatabase } from 'drizzle-orm/libsql';
+import { revisions } from './schema.ts';
+import { keptProfile, type KeptProfile } from './store.ts';
+
+/** One saved state in the list of them. */
+export interface Revision {
+  revision: number;
+  savedAt: string;
+  label?: string;
+  /** What changed since the one before that is still kept, in words; of the first one nothing. */
+  changes: string[];
+  /** An earlier state that was just the same: it was gone back to. */
+  sameAs?: number;
+}
+
+export interface History {
+  /** The saved states of a profile, newest first; null where there is no such profile. */
+  list: (id: string, below: number, most: number) => Promise<Revision[] | null>;
+  read: (id: string, revision: number) => Promise<KeptProfile | null>;
+  /** Gives a state a name, or takes it away; false where there is no such state. */
+  name: (id: string, revision: number, label: string | null) => Promise<boolean>;
+  /** Drops what the rule of thinning drops of one profile, and tells how many. */
+  thin: (id: string) => Promise<number>;
+}
+
+const MOST_KNOWN = 2_000;
+
+export function historyIn(db: LibSQLDatabase, now: () => Date = () => new Date()): History {
+  /** Saved states never change, so neither does what changed between two of them. */
+  const known = new Map<string, string[]>();
+
+  function changesBetween(before: string, after: string, key: string): string[] {
+    const found = known.get(key);
+    if (found) return found;
+    const old = read(profileSchema, JSON.parse(before));
+    const young = read(profileSchema, JSON.parse(after));
+    const texts =
+      old.ok && young.ok
+        ? changeTexts(old.value, young.value)
+        : ['this state or the one before cannot be read by this version'];
+    if (known.size >= MOST_KNOWN) known.clear();
+    known.set(key, texts);
+    return texts;
+  }
+
+  return {
+    async list(id, below, most) {
+      const rows = await db
+        .select()
+        .from(revisions)
+        .where(and(eq(revisions.profile, id), lt(revisions.number, below)))
+        .orderBy(desc(revisions.number))
+        .limit(most + 1);
+      if (rows.length === 0) {
+        const [any] = await db
+          .select({ number: revisions.number })
+          .from(revisions)
+          .where(eq(revisions.profile, id))
+          .limit(1);
+        return any ? [] : null;
+      }
+      return rows.slice(0, most).map(({ number, savedAt, label, content }, i) => {
+        const before = rows[i + 1];
+        const key = `${id} ${before?.number} ${number} ${savedAt}`;
+        const same = rows.slice(i + 2).find((row) => row.content === content);
+        return {
+          revision: number,
+          savedAt,
+          ...(label !== null && { label }),
+          changes: before ? changesBetween(before.content, content, key) : [],
+          ...(same && before?.content !== content && { sameAs: same.number }),
+        };
+      });
+    },
+
+    async read(id, revision) {
+      const [row] = await db
+        .select()
+        .from(revisions)
+        .where(and(eq(revisions.profile, id), eq(revisions.number, revision)));
+      return row ? keptProfile(row) : null;
+    },
+
+    async name(id, revision, label) {
+      const { rowsAffected } = await db
+        .update(revisions)
+        .set({ label })
+        .where(and(eq(revisions.profile, id), eq(revisions.number, revision)));
+      return rowsAffected === 1;
+    },
+
+    async thin(id) {
+      const rows = await db
+        .select({ number: revisions.number, savedAt: revisions.savedAt, label: revisions.label })
+        .from(revisions)
+        .where(eq(revisions.profile, id));
+      const dated = rows.map(({ number, savedAt, label }) => ({
+        number,
+        savedAtMs: Date.parse(savedAt),
+        isNamed: label !== null,
+      }));
+      const dropped = rows.length > 0 ? thinned(dated, now().getTime()) : [];
+      // The name is asked for once more: one given since then stays.
+      for (let at = 0; at < dropped.length; at += 500) {
+        const some = inArray(revisions.number, dropped.slice(at, at + 500));
+        await db
+          .delete(revisions)
+          .where(and(eq(revisions.profile, id), some, isNull(revisions.label)));
+      }
+      return dropped.length;
+    },
+  };
+}
