@@ -1,6 +1,5 @@
 import type { Profile, SessionInput } from '@sorn/core';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { demoData } from './demo.ts';
 import { storeIn } from './storage/store.ts';
 import { PROFILE as profile, testServer, type TestServer } from './testing/server.ts';
 

@@ -9,6 +9,7 @@ import { sessionSchema } from '../session/schema.ts';
 import { openSession } from '../session/open.ts';
 import { OFFICE } from '../testing/desk.ts';
 import { allStartedOver, beginProfile, startedOver } from './begin.ts';
+import { beginningDrawing, handKeys } from './drawings.ts';
 import { ARRANGEMENT_CHOICES, HAND_CHOICES, MONITOR_CHOICES } from './choices.ts';
 
 const { apps } = profileSchema.parse(OFFICE);
@@ -65,5 +66,30 @@ describe('starting over', () => {
     expect(fresh.name).toBe(profile.name);
     expect(changeTexts(allStartedOver(fresh, apps), fresh)).toEqual([]);
     expect(checkProfile(fresh)).toEqual([]);
+  });
+});
+
+describe('what the questions are drawn with', () => {
+  test.each(ARRANGEMENT_CHOICES)('tiles of $kind lie on the monitors', ({ kind }) => {
+    for (const { id } of MONITOR_CHOICES) {
+      const { monitors, tiles } = beginningDrawing(id, kind, 4);
+      expect(tiles.length).toBeGreaterThanOrEqual(monitors.length);
+      for (const tile of tiles) {
+        const isOn = monitors.some(
+          ({ x, y, width, height }) =>
+            tile.x >= x &&
+            tile.y >= y &&
+            tile.x + tile.width <= x + width &&
+            tile.y + tile.height <= y + height,
+        );
+        expect(isOn).toBe(true);
+      }
+    }
+  });
+
+  test.each(HAND_CHOICES)('the keys of $id are on the board that is drawn', ({ id }) => {
+    const { board, codes } = handKeys(id);
+    expect(codes.size).toBe(id === 'number-pad' ? 9 : 4);
+    for (const code of codes.keys()) expect(board.keys.map((key) => key.code)).toContain(code);
   });
 });

@@ -1,13 +1,25 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
+import { profileSchema } from '../profile/schema.ts';
 import { withGap } from '../profile/edit.ts';
 import { anyProfile, DEMO } from '../testing/profiles.ts';
 import { differences, isSame } from './differences.ts';
-import { clashId, merge, mergeTaking } from './merge.ts';
+import { clashId, merge, type Clash } from './merge.ts';
+import { mergeProfiles } from './merge-profiles.ts';
 import { importItems, withImported, type Taking } from './import.ts';
 import { fileOf, readFile, type FromFile, type Piece } from './pieces.ts';
 
 const RUNS = { numRuns: 40 };
+const theirsIn = (clashes: readonly Clash[]) =>
+  new Map(clashes.map((clash) => [clashId(clash), 'theirs'] as const));
+
+const BOARD = {
+  id: 'two',
+  columns: [1, 1],
+  rows: [1],
+  zones: [{ name: 'Left', columns: [1, 1] as [number, number], rows: [1, 1] as [number, number] }],
+  for: {},
+};
 
 describe('two edits of the same profile', () => {
   test('of which one is none are the other', () => {
@@ -54,7 +66,7 @@ describe('two edits of the same profile', () => {
       { path: ['tiling', 'gaps', 'inner'], base: 10, mine: 4, theirs: 8 },
     ]);
     expect(apart.value.tiling.gaps).toMatchObject({ inner: 4, outer: 0 });
-    const settled = mergeTaking(DEMO, mine, other, new Set(apart.clashes.map(clashId)));
+    const settled = merge(DEMO, mine, other, theirsIn(apart.clashes)).value;
     expect(settled.tiling.gaps).toMatchObject({ inner: 8, outer: 0 });
   });
 
@@ -66,7 +78,7 @@ describe('two edits of the same profile', () => {
     };
     const { clashes } = merge(DEMO, mine, theirs);
     expect(clashes).toMatchObject([{ path: ['rules', DEMO.rules[0]!.id], mine: undefined }]);
-    const back = mergeTaking(DEMO, mine, theirs, new Set(clashes.map(clashId)));
+    const back = merge(DEMO, mine, theirs, theirsIn(clashes)).value;
     expect(back.rules.find(({ id }) => id === DEMO.rules[0]!.id)).toMatchObject({ on: false });
   });
 
@@ -76,6 +88,40 @@ describe('two edits of the same profile', () => {
     const theirs = { ...DEMO, rules: [...DEMO.rules, rule('z')] };
     const { value } = merge(DEMO, mine, theirs);
     expect(value.rules.map(({ id }) => id)).toEqual(['a', ...DEMO.rules.map(({ id }) => id), 'z']);
+  });
+});
+
+describe('two edits of the same profile, as a profile', () => {
+  test('are always a profile, and what is decided is as decided', () => {
+    fc.assert(
+      fc.property(anyProfile, anyProfile, anyProfile, (base, mine, theirs) => {
+        const { value, clashes } = mergeProfiles(base, mine, theirs);
+        expect(profileSchema.parse(value)).toEqual(value);
+        const taken = mergeProfiles(base, mine, theirs, theirsIn(clashes));
+        expect(profileSchema.parse(taken.value)).toEqual(taken.value);
+      }),
+      RUNS,
+    );
+  });
+
+  test('that do not go together are told part by part', () => {
+    const two = (change: object) => ({ ...DEMO, boards: [{ ...BOARD, ...change }] });
+    const base = two({});
+    const mine = two({ columns: [1], zones: [] });
+    const theirs = two({
+      name: 'Theirs',
+      zones: [{ name: 'Right', columns: [2, 2], rows: [1, 1] }],
+    });
+    const { value, clashes } = mergeProfiles(base, mine, theirs);
+    expect(value).toEqual(mine);
+    expect(clashes).toMatchObject([{ path: ['boards'] }]);
+    expect(mergeProfiles(base, mine, theirs, theirsIn(clashes)).value).toEqual(theirs);
+  });
+
+  test('of which it is not known what both began from, differ field by field', () => {
+    const { clashes, value } = mergeProfiles(null, DEMO, withGap(DEMO, {}, 'inner', 3));
+    expect(clashes).toMatchObject([{ path: ['tiling', 'gaps', 'inner'], mine: 10, theirs: 3 }]);
+    expect(value).toEqual(DEMO);
   });
 });
 

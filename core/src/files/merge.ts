@@ -15,25 +15,24 @@ export interface Merged<T> {
   clashes: Clash[];
 }
 
+/** How parts are settled, by `clashId`: as one of the two has them. */
+export type Decisions = ReadonlyMap<string, 'mine' | 'theirs'>;
+
 /**
  * Both edits of a base in one, field by field (three-way merge): what only one of them changed is as that
- * one has it. Where both changed the same field to something else, mine is taken and the clash told.
+ * one has it. Where both changed the same field to something else, mine is taken and the clash told; what
+ * is decided is taken as decided.
  */
-export function merge<T>(base: T, mine: T, theirs: T): Merged<T> {
+export function merge<T>(base: T, mine: T, theirs: T, decided: Decisions = NOTHING): Merged<T> {
   const clashes: Clash[] = [];
-  const value = merged(base, mine, theirs, [], clashes) as T;
+  const value = merged(base, mine, theirs, [], clashes, decided) as T;
   return { value, clashes };
-}
-
-/** A merge in which some of the clashes, by their paths, are settled the other way. */
-export function mergeTaking<T>(base: T, mine: T, theirs: T, taken: ReadonlySet<string>): T {
-  return merged(base, mine, theirs, [], [], taken) as T;
 }
 
 /** What a clash is known by. */
 export const clashId = ({ path }: { path: Path }): string => JSON.stringify(path);
 
-const NONE: ReadonlySet<string> = new Set();
+const NOTHING: Decisions = new Map();
 
 function merged(
   base: unknown,
@@ -41,27 +40,29 @@ function merged(
   theirs: unknown,
   path: Path,
   clashes: Clash[],
-  taken = NONE,
+  decided: Decisions,
 ): unknown {
   if (isSame(mine, theirs) || isSame(base, theirs)) return mine;
   if (isSame(base, mine)) return theirs;
+  const decision = decided.get(clashId({ path }));
+  if (decision) return decision === 'mine' ? mine : theirs;
   if (Array.isArray(mine) && Array.isArray(theirs)) {
     const old = Array.isArray(base) ? base : [];
     const lists = [old, mine, theirs].map((list) => entriesOf(path, list));
     const [known, own, other] = lists;
-    if (known && own && other) return mergedList(known, own, other, path, clashes, taken);
+    if (known && own && other) return mergedList(known, own, other, path, clashes, decided);
   }
   if (isFields(mine) && isFields(theirs) && !isOtherKind(mine, theirs)) {
     const old = isFields(base) ? base : {};
     const names = new Set([...Object.keys(mine), ...Object.keys(theirs)]);
     const parts = [...names].map((name) => {
       const at = [...path, name];
-      return [name, merged(old[name], mine[name], theirs[name], at, clashes, taken)] as const;
+      return [name, merged(old[name], mine[name], theirs[name], at, clashes, decided)] as const;
     });
     return Object.fromEntries(parts.filter(([, value]) => value !== undefined));
   }
   clashes.push({ path, base, mine, theirs });
-  return taken.has(clashId({ path })) ? theirs : mine;
+  return mine;
 }
 
 /** Layouts and commands of two kinds have nothing to do with each other: one of them is meant as a whole. */
@@ -75,12 +76,12 @@ function mergedList(
   theirs: Entries,
   path: Path,
   clashes: Clash[],
-  taken: ReadonlySet<string>,
+  decided: Decisions,
 ): unknown[] {
   const values = new Map<string, unknown>();
   for (const name of new Set([...mine.keys(), ...theirs.keys()])) {
     const [old, own, other] = [base, mine, theirs].map((entries) => entries.get(name)?.value);
-    const value = merged(old, own, other, [...path, name], clashes, taken);
+    const value = merged(old, own, other, [...path, name], clashes, decided);
     if (value !== undefined) values.set(name, value);
   }
   const isMineMoved = isOrdered(path) && !isSame(order(base, mine), order(mine, base));

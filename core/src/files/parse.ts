@@ -48,7 +48,7 @@ export function parseFile(name: string, text: string): Parsed {
 
 /** A YAML text with its comments and places. */
 export function yamlDocument(text: string): Document.Parsed {
-  return parseDocument(plain(text), { resolveKnownTags: false });
+  return parseDocument(plain(text), { resolveKnownTags: false, logLevel: 'error' });
 }
 
 /** Where a fault stands, as it is told: "line 3, column 5: …". */

@@ -95,6 +95,25 @@ function addedText(path: Path, added: unknown): string {
   return `: ${does.join(', then ')}`;
 }
 
+/** A part that two people made different, in words: what it is, and how each of them has it. */
+export function clashWords(
+  { path, mine, theirs }: { path: Path; mine: unknown; theirs: unknown },
+  profile: Profile,
+): { what: string; mine: string; theirs: string } {
+  const end = entryEnd(path);
+  const [known, field] = [path.slice(0, end), path.slice(end)];
+  const isEntry = field.length === 0;
+  const said = (value: unknown) => {
+    if (!isEntry) return valueText(value);
+    return value === undefined ? 'taken out' : valueText(value);
+  };
+  const what = [
+    ...(end > 0 ? [subject(known, profile)] : []),
+    ...(isEntry ? [] : [fieldWords(field)]),
+  ];
+  return { what: what.join(': '), mine: said(mine), theirs: said(theirs) };
+}
+
 /** What a part of a profile is called: an entry of a list, or a setting. */
 export function partText(path: Path, profile: Profile): string {
   return subject(path, profile);

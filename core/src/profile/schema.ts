@@ -212,6 +212,6 @@ export type Place = Tiling['places'][number];
 export type Edges4 = Monitor['reserved'];
 export type Look = Profile['look'];
 
-export type { App, AppWindow, Start } from './app.ts';
+export { appSchema, type App, type AppWindow, type Start } from './app.ts';
 export * from './keys.ts';
 export * from './window.ts';

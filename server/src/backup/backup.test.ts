@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import type { Response } from 'superagent';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { historyIn } from '../storage/history.ts';
@@ -35,7 +36,10 @@ async function backup(): Promise<Buffer> {
   return body as Buffer;
 }
 
-function binary(response: NodeJS.ReadableStream, done: (error: null, body: Buffer) => void) {
+function binary(
+  response: Pick<Response, 'on'>,
+  done: (error: Error | null, body: unknown) => void,
+) {
   const parts: Buffer[] = [];
   response.on('data', (part: Buffer) => parts.push(part));
   response.on('end', () => done(null, Buffer.concat(parts)));

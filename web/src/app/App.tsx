@@ -3,6 +3,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { createBrowserRouter, Navigate, RouterProvider, useParams } from 'react-router';
+import { BeginView } from '../views/begin/BeginView.tsx';
 import { DeskView } from '../views/desk/DeskView.tsx';
 import { ProfilesView } from '../views/profiles/ProfilesView.tsx';
 import { RehearseView } from '../views/rehearse/RehearseView.tsx';
@@ -24,9 +25,14 @@ const KeysView = lazy(async () => ({
   default: (await import('../views/keys/KeysView.tsx')).KeysView,
 }));
 
+const FilesView = lazy(async () => ({
+  default: (await import('../views/files/FilesView.tsx')).FilesView,
+}));
+
 const router = createBrowserRouter([
   { path: '/', element: <Start /> },
   { path: '/profiles', element: <ProfilesView /> },
+  { path: '/begin', element: <BeginView /> },
   {
     path: '/:id',
     element: <ProfileById />,
@@ -52,6 +58,14 @@ const router = createBrowserRouter([
         ),
       },
       { path: 'rehearse', element: <RehearseView /> },
+      {
+        path: 'files',
+        element: (
+          <Suspense fallback={<Loading />}>
+            <FilesView />
+          </Suspense>
+        ),
+      },
       { path: '*', element: <Navigate to=".." replace /> },
     ],
   },

@@ -31,7 +31,11 @@ export function FileInput(props: {
           cursor: 'pointer',
         },
       }}
-      onChange={(event) => onFiles(event.target.files)}
+      onChange={(event) => {
+        onFiles(event.target.files);
+        // The keys of the page work again at once.
+        event.target.blur();
+      }}
       onClick={(event) => {
         event.currentTarget.value = '';
       }}

@@ -4,6 +4,7 @@ import { Outlet, useNavigate, useLocation } from 'react-router';
 import { useBench, useBenchStore } from '../data/bench-context.ts';
 import { useProposal } from '../data/proposal.ts';
 import { Checkup } from './Checkup.tsx';
+import { Clashes } from './Clashes.tsx';
 import { Connections } from './Connections.tsx';
 import { FindAnything } from './FindAnything.tsx';
 import { KeyHelp } from './KeyHelp.tsx';
@@ -19,7 +20,7 @@ import { useInspector } from './inspector.ts';
 export type Panel = 'keys' | 'find' | 'settings' | 'checkup' | 'connections';
 
 /** What every view stands in: rail, top bar, key strip, and the panels that lie over it. */
-export function Frame({ onTakeTheirs }: { onTakeTheirs: () => void }) {
+export function Frame() {
   const [panel, setPanel] = useState<Panel | null>(null);
   const navigate = useNavigate();
   const toggleColours = useColourMode((colours) => colours.toggle);
@@ -99,12 +100,13 @@ export function Frame({ onTakeTheirs }: { onTakeTheirs: () => void }) {
         <Rail />
       </Box>
       <TopBar onPanel={setPanel} />
-      <SaveTrouble onTakeTheirs={onTakeTheirs} />
+      <SaveTrouble />
       <Outlet />
       <KeyStrip />
       <KeyHelp isOpen={panel === 'keys'} onClose={close} />
       <Settings isOpen={panel === 'settings'} onClose={close} />
       <Connections isOpen={panel === 'connections'} onClose={close} />
+      <Clashes />
       <Checkup isOpen={panel === 'checkup'} onClose={close} />
       <FindAnything isOpen={panel === 'find'} onClose={close} onPanel={setPanel} />
     </Grid>

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo } from 'react';
 import { createBench } from '../data/bench.ts';
 import { BenchContext } from '../data/bench-context.ts';
 import { useKept } from '../data/queries.ts';
@@ -7,8 +7,7 @@ import { Frame } from './Frame.tsx';
 
 /** Opens a profile on a bench for as long as it is in hand. */
 export function OpenProfile({ id }: { id: string }) {
-  const [visit, setVisit] = useState(0);
-  const kept = useKept(id, visit);
+  const kept = useKept(id);
   const bench = useMemo(
     () => (kept.data ? createBench(kept.data.profile, kept.data.session) : null),
     [kept.data],
@@ -26,7 +25,7 @@ export function OpenProfile({ id }: { id: string }) {
   if (!bench) return null;
   return (
     <BenchContext value={bench}>
-      <Frame onTakeTheirs={() => setVisit(visit + 1)} />
+      <Frame />
     </BenchContext>
   );
 }

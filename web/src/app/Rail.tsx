@@ -1,5 +1,13 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { Columns3, Keyboard, LayoutPanelLeft, ListOrdered, Monitor, Play } from 'lucide-react';
+import {
+  Columns3,
+  Files,
+  Keyboard,
+  LayoutPanelLeft,
+  ListOrdered,
+  Monitor,
+  Play,
+} from 'lucide-react';
 import { NavLink } from 'react-router';
 
 /** The views there are, in the rail's order, with their digits. */
@@ -10,6 +18,7 @@ export const VIEWS = [
   { path: 'rules', word: 'Rules', digit: '4', Icon: ListOrdered },
   { path: 'keys', word: 'Keys', digit: '5', Icon: Keyboard },
   { path: 'rehearse', word: 'Rehearse', digit: '6', Icon: Play },
+  { path: 'files', word: 'Files', digit: '8', Icon: Files },
 ] as const;
 
 const RailLink = chakra(NavLink, {

@@ -1,56 +1,74 @@
 import { Box, Button, chakra, Flex } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
 import { useBench, useBenchStore } from '../data/bench-context.ts';
+import { TextButton } from './TextButton.tsx';
 
-/** Says why something is not saved, and lets the person decide where only they can. */
-export function SaveTrouble({ onTakeTheirs }: { onTakeTheirs: () => void }) {
+/** Says why something is not saved, what came in from elsewhere, and lets the person decide where only they can. */
+export function SaveTrouble() {
   const { profile, session } = useBench((bench) => bench.saves);
+  const cameIn = useBench((bench) => bench.cameIn);
   const store = useBenchStore();
-  const stale = [profile, session].find((state) => state.kind === 'stale');
   const failed = [profile, session].find((state) => state.kind === 'failed');
-  if (!stale && !failed) return <Box gridColumn="2" gridRow="2" />;
+  if (failed?.kind === 'failed') {
+    return (
+      <Bar isTrouble>
+        <chakra.span>
+          Not saved: {failed.message} Your edits are kept here and tried again in{' '}
+          {Math.round(failed.retryInMs / 1000)} s.
+        </chakra.span>
+      </Bar>
+    );
+  }
+  if (session.kind === 'stale') {
+    return (
+      <Bar isTrouble>
+        <chakra.span flex="1">
+          This desk was saved elsewhere meanwhile. What was done here is not saved.
+        </chakra.span>
+        <Button size="xs" borderRadius="edge" onClick={() => store.getState().keepMine()}>
+          Keep mine
+        </Button>
+        <Button
+          size="xs"
+          variant="outline"
+          borderRadius="edge"
+          onClick={() => store.getState().takeTheirs()}
+        >
+          Take theirs
+        </Button>
+      </Bar>
+    );
+  }
+  if (cameIn.length > 0) {
+    return (
+      <Bar>
+        <chakra.span flex="1" minW="0" truncate data-came-in={cameIn.length}>
+          Changed in another window: {cameIn.join('; ')}
+        </chakra.span>
+        <TextButton onClick={() => store.setState({ cameIn: [] })}>Put this line away</TextButton>
+      </Bar>
+    );
+  }
+  return <Box gridColumn="2" gridRow="2" />;
+}
+
+function Bar({ isTrouble, children }: { isTrouble?: boolean; children: ReactNode }) {
   return (
     <Flex
       gridColumn="2"
       gridRow="2"
-      role="alert"
+      minW="0"
+      role={isTrouble ? 'alert' : 'status'}
       align="center"
       gap="12px"
       px="14px"
       py="6px"
       borderTop="1px solid"
-      borderColor="vermilion"
+      borderColor={isTrouble ? 'vermilion' : 'hairline'}
       bg="sheet"
       fontSize="13px"
     >
-      {stale ? (
-        <>
-          <chakra.span flex="1">
-            This {stale === profile ? 'profile' : 'desk'} was saved elsewhere meanwhile. What you
-            changed here is not saved.
-          </chakra.span>
-          <Button size="xs" borderRadius="edge" onClick={() => store.getState().keepMine()}>
-            Keep mine
-          </Button>
-          <Button
-            size="xs"
-            variant="outline"
-            borderRadius="edge"
-            onClick={() => {
-              store.getState().dropMine();
-              onTakeTheirs();
-            }}
-          >
-            Take theirs
-          </Button>
-        </>
-      ) : (
-        failed?.kind === 'failed' && (
-          <chakra.span>
-            Not saved: {failed.message} Your edits are kept here and tried again in{' '}
-            {Math.round(failed.retryInMs / 1000)} s.
-          </chakra.span>
-        )
-      )}
+      {children}
     </Flex>
   );
 }

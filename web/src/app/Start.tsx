@@ -2,7 +2,7 @@ import { Navigate } from 'react-router';
 import { useProfiles } from '../data/queries.ts';
 import { Fault } from './Fault.tsx';
 
-/** The way in: to the profile used last, else to the only one, else to the list. */
+/** The way in: to the profile used last, else to the only one, else to the list; at first to the three questions. */
 export function Start() {
   const profiles = useProfiles();
   if (profiles.isPending) return null;
@@ -18,5 +18,6 @@ export function Start() {
   const last = localStorage.getItem('sorn.last');
   const { data } = profiles;
   const known = data.find(({ id }) => id === last) ?? (data.length === 1 ? data[0] : undefined);
+  if (data.length === 0) return <Navigate to="/begin" replace />;
   return <Navigate to={known ? `/${known.id}` : '/profiles'} replace />;
 }

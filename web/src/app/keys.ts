@@ -62,7 +62,10 @@ export function usePageKeys(group: string, keys: readonly PageKey[]): void {
 export const ANSWERS = 'proposal';
 
 const TYPING =
-  'input, textarea, select, [contenteditable=true], [role=slider], [role=dialog], [role=combobox]';
+  'input:not([type=checkbox]), textarea, select, [contenteditable=true], [role=slider], [role=dialog], [role=combobox]';
+
+/** What Enter or the space bar presses by itself. */
+const PRESSED = 'button, a[href], input[type=checkbox]';
 
 function matches(key: PageKey, event: KeyboardEvent): boolean {
   const ctrl = event.ctrlKey || event.metaKey;
@@ -80,7 +83,7 @@ export function usePageKeyboard(): void {
       const target = event.target instanceof Element ? event.target : null;
       const typing =
         target?.closest(TYPING) ?? document.querySelector('[role=dialog][data-state=open]');
-      const presses = target?.closest('button, a[href]') && ['Enter', ' '].includes(event.key);
+      const presses = target?.closest(PRESSED) && ['Enter', ' '].includes(event.key);
       // While something waits for an answer, no other key does anything.
       const answers = groups.get(ANSWERS);
       for (const key of answers ?? [...groups.values()].flat()) {

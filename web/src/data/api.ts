@@ -1,4 +1,4 @@
-import type { Fault, Profile, SessionInput } from '@sorn/core';
+import type { Fault, OwnText, Profile, SessionInput } from '@sorn/core';
 
 export interface ProfileSummary {
   id: string;
@@ -12,6 +12,8 @@ export interface KeptProfile {
   revision: number;
   savedAt: string;
   profile: Profile;
+  /** What the person wrote as text. */
+  text?: OwnText;
 }
 
 export interface KeptSession {
@@ -41,15 +43,17 @@ async function call<T>(
   path: string,
   options: { body?: unknown; base?: number } = {},
 ) {
+  const { body, base } = options;
+  const isFile = body instanceof Blob;
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
       method,
       headers: {
-        ...(options.body !== undefined && { 'Content-Type': 'application/json' }),
-        ...(options.base !== undefined && { 'If-Match': `"${options.base}"` }),
+        ...(body !== undefined && { 'Content-Type': isFile ? body.type : 'application/json' }),
+        ...(base !== undefined && { 'If-Match': `"${base}"` }),
       },
-      ...(options.body !== undefined && { body: JSON.stringify(options.body) }),
+      ...(body !== undefined && { body: isFile ? body : JSON.stringify(body) }),
     });
   } catch {
     throw new ApiError(0, 'The server does not answer.');
@@ -68,15 +72,87 @@ async function call<T>(
 
 const at = (id: string) => `/profiles/${encodeURIComponent(id)}`;
 
+/** One saved state in the list of them. */
+export interface Revision {
+  revision: number;
+  savedAt: string;
+  label?: string;
+  /** What changed since the one before that is kept, in words. */
+  changes: string[];
+  /** An earlier state that was just the same. */
+  sameAs?: number;
+}
+
+export interface RevisionList {
+  revisions: Revision[];
+  /** How saved states grow fewer with age, in words. */
+  rule: string;
+  /** How many are told at once. */
+  most: number;
+}
+
+/** A backup in the server's folder. */
+export interface BackupFile {
+  name: string;
+  why: 'start' | 'asked' | 'before-restore';
+  madeAt: string;
+  bytes: number;
+}
+
+/** What a restore would do to one profile, or did. */
+export interface Replaced {
+  id: string;
+  name: string;
+  here: { revision: number; savedAt: string } | null;
+  backup: { revision: number; savedAt: string; revisions: number } | null;
+  isSame: boolean;
+}
+
+export interface Restoring {
+  madeAt: string;
+  profiles: Replaced[];
+}
+
+export interface ServerSettings {
+  backupsAtStart: number;
+}
+
+/** What is saved elsewhere, as it is told: the revision of what is new. */
+export interface News {
+  profile?: number;
+  session?: number;
+}
+
+const meant = (backup: Blob | string) =>
+  typeof backup === 'string' ? { backup } : new Blob([backup], { type: 'application/zip' });
+
+export const newsOf = (id: string) => `/api${at(id)}/news`;
+
 export const api = {
   list: () => call<ProfileSummary[]>('GET', '/profiles'),
   create: (profile: unknown) => call<ProfileSummary>('POST', '/profiles', { body: { profile } }),
   createDemo: () => call<ProfileSummary>('POST', '/demo'),
   read: (id: string) => call<KeptProfile>('GET', at(id)),
-  save: (id: string, profile: Profile, base: number) =>
-    call<Saved>('PUT', at(id), { body: profile, base }),
+  save: (id: string, profile: Profile, base: number, text?: OwnText) =>
+    call<Saved>('PUT', at(id), { body: { profile, ...(text && { text }) }, base }),
   remove: (id: string, base: number) => call<undefined>('DELETE', at(id), { base }),
   readSession: (id: string) => call<KeptSession>('GET', `${at(id)}/session`),
+  revisions: (id: string, below?: number) =>
+    call<RevisionList>('GET', `${at(id)}/revisions${below === undefined ? '' : `?below=${below}`}`),
+  nameRevision: (id: string, revision: number, label: string) =>
+    call<undefined>('PUT', `${at(id)}/revisions/${revision}/name`, { body: { label } }),
+  backups: () => call<{ backups: BackupFile[]; folder: string }>('GET', '/backups'),
+  makeBackup: () => call<{ name: string }>('POST', '/backups'),
+  /** A backup as a file, or one of the folder by its name. */
+  checkRestore: (backup: Blob | string) =>
+    call<Restoring>('POST', '/restore/check', { body: meant(backup) }),
+  restore: (backup: Blob | string) =>
+    call<Restoring & { before: string }>('POST', '/restore', { body: meant(backup) }),
+  settings: () => call<ServerSettings>('GET', '/settings'),
+  saveSettings: (settings: ServerSettings) =>
+    call<ServerSettings>('PUT', '/settings', { body: settings }),
+  revision: (id: string, revision: number) =>
+    call<KeptProfile>('GET', `${at(id)}/revisions/${revision}`),
   saveSession: (id: string, session: unknown, base: number) =>
     call<Saved>('PUT', `${at(id)}/session`, { body: session, base }),
 };

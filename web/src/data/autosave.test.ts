@@ -72,7 +72,7 @@ describe('the autosaver', () => {
     await vi.advanceTimersByTimeAsync(60_000);
     expect(last()).toEqual({ kind: 'stale', revision: 1, present: 2 });
     expect(server.value).toEqual({ theirs: true });
-    saver.overrule(2);
+    saver.rebase(2);
     await vi.advanceTimersByTimeAsync(1000);
     expect(server.value).toEqual({ a: 1 });
     expect(last()).toEqual({ kind: 'saved', revision: 3 });

@@ -20,8 +20,14 @@ export interface Autosaver<T> {
   flush: () => Promise<void>;
   /** What is not saved yet. */
   pending: () => { value: T; base: number } | null;
-  /** After somebody else saved: saves over that, which then is the base. */
-  overrule: (base: number) => void;
+  /** The revision that is known to be the server's. */
+  base: () => number;
+  /** Waits until no save is under way. */
+  idle: () => Promise<void>;
+  /** Sends nothing until what somebody else saved is taken in. */
+  hold: () => void;
+  /** What somebody else saved was taken in: it is the base of what is saved from now on. */
+  rebase: (base: number) => void;
   /** Forgets what waits. */
   drop: () => void;
   stop: () => void;
@@ -118,10 +124,19 @@ export function autosaver<T>(
       }
     },
     pending: () => (waiting ? { value: waiting.value, base: revision } : null),
-    overrule(present) {
+    base: () => revision,
+    async idle() {
+      while (sending) await sending;
+    },
+    hold() {
+      isStale = true;
+      clearTimeout(timer);
+    },
+    rebase(present) {
       isStale = false;
       revision = present;
-      later(0);
+      report({ kind: waiting ? 'waiting' : 'saved', revision });
+      if (waiting) later(0);
     },
     drop() {
       waiting = null;

@@ -38,15 +38,16 @@ export interface PlacedDesk {
 }
 
 /** For all who draw the same session. */
-const known = new WeakMap<Session, { profile: Profile; placed: PlacedDesk }>();
+const known = new WeakMap<Session, WeakMap<Profile, PlacedDesk>>();
 
 export function placedDesk(
   profile: Profile,
   session: Session,
   openedWith: readonly Finding[] = [],
 ): PlacedDesk {
-  const drawn = known.get(session);
-  if (drawn?.profile === profile) return drawn.placed;
+  const ofSession = known.get(session) ?? new WeakMap<Profile, PlacedDesk>();
+  const drawn = ofSession.get(profile);
+  if (drawn) return drawn;
   const desk = deskInForce(profile, session);
   const { placements, findings } = place(session, profile, desk);
   const shown = desk.monitors.map(({ id }) =>
@@ -60,7 +61,7 @@ export function placedDesk(
     shown,
     focused,
   };
-  known.set(session, { profile, placed });
+  known.set(session, ofSession.set(profile, placed));
   return placed;
 }
 

@@ -1,11 +1,16 @@
 import {
+  changeTexts,
+  isSame,
   NO_EFFORT,
   openSession,
+  ownTextSchema,
   profileSchema,
   reduce,
   sessionSchema,
   type Command,
+  type Decisions,
   type Effort,
+  type OwnText,
   type Profile,
   type Reason,
   type Session,
@@ -13,10 +18,12 @@ import {
   withEffort,
 } from '@sorn/core';
 import { createStore, type StoreApi } from 'zustand';
-import { api, type KeptProfile, type KeptSession } from './api.ts';
+import { api, type KeptProfile, type KeptSession, type News } from './api.ts';
 import { autosaver, type Autosaver, type SaveState } from './autosave.ts';
 import { commandOf, doesSomething } from './done.ts';
 import { keepDraft, readDraft } from './drafts.ts';
+import { listen } from './listen.ts';
+import { carriedOver, settled, takeIn, type Clashing, type TakenIn } from './taking-in.ts';
 import { withMoment, type Moment } from './moments.ts';
 
 /** One line of the log: what was asked for, by which keys, and what came of it. */
@@ -32,12 +39,24 @@ export interface LogEntry {
 type Kind = 'profile' | 'session';
 
 /** What undo outside Rehearse goes back to: the profile as it was, or the session before a step. */
-type Former = { profile: Profile } | { step: Session['past'][number] };
+type Former = { profile: Profile; text: OwnText | null } | { step: Session['past'][number] };
+
+/** What is saved of a profile together: it, and what the person wrote as text. */
+interface ProfileDocument {
+  profile: Profile;
+  text: OwnText | null;
+}
 
 /** The profile in hand: what is wanted, what is there, and how far both are saved. */
 export interface Bench {
   id: string;
   profile: Profile;
+  /** What the person wrote last as text, perhaps older than the profile: comments are in it. */
+  text: OwnText | null;
+  /** Edits made here and elsewhere that clash. Nothing is saved until somebody decides. */
+  clashing: Clashing | null;
+  /** What somebody else changed, in words, since the last edit here. */
+  cameIn: readonly string[];
   /** The desk as it is shown: as it is, or while the time line is looked through, as it was. */
   session: Session;
   /** How the desk stood after each thing that happened in this visit, the present last. */
@@ -67,13 +86,15 @@ export interface Bench {
   /** Writes a line into the log about something done to the profile by keys of the sheet. */
   done: (caps: readonly string[], text: string, decided: string) => void;
   /** Changes the profile. Edits with the same `merge` word, close after each other, are one step of undo. */
-  edit: (change: (profile: Profile) => Profile, merge?: string) => void;
+  edit: (change: (profile: Profile) => Profile, merge?: string, text?: OwnText) => void;
   undoEdit: () => void;
   redoEdit: () => void;
-  /** After somebody else saved: keeps what is here, in the place of theirs. */
+  /** Decides clashes, by their ids; what is not decided stays as it is here. */
+  settle: (decided: Decisions) => void;
+  /** After somebody else saved the desk: keeps what is here, in the place of theirs. */
   keepMine: () => void;
-  /** After somebody else saved: lets go of what is here and not saved. */
-  dropMine: () => void;
+  /** After somebody else saved the desk: takes theirs. */
+  takeTheirs: () => void;
   /** Begins to keep what is unsaved through a visit's end; the answer saves what waits and ends that. */
   open: () => () => void;
 }
@@ -81,12 +102,21 @@ export interface Bench {
 const MERGE_MS = 1200;
 const MOST_EDITS = 200;
 const MOST_LOG = 200;
+const NOTHING_CAME: readonly string[] = [];
+
+const staleAt = (revision: number, present: number): SaveState => ({
+  kind: 'stale',
+  revision,
+  present,
+});
 
 /** Takes what the server keeps, with edits that an earlier visit could not save, onto a bench. */
 export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreApi<Bench> {
   const { id } = kept;
   const draft = readDraft(id);
-  const draftProfile = profileSchema.safeParse(draft?.profile?.value);
+  const unsaved = draft?.profile?.value as Partial<ProfileDocument> | undefined;
+  const draftProfile = profileSchema.safeParse(unsaved?.profile);
+  const draftText = ownTextSchema.safeParse(unsaved?.text);
   const draftSession = sessionSchema.safeParse(draft?.session?.value);
   const profile = draftProfile.success ? draftProfile.data : kept.profile;
   const input = draftSession.success
@@ -104,14 +134,26 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
     const report = (kind: Kind) => (state: SaveState) => {
       set({ saves: { ...get().saves, [kind]: state } });
       if (state.kind === 'failed' || state.kind === 'saved') rememberUnsaved();
+      // Somebody else saved the profile: what they changed and what was changed here go together.
+      if (kind === 'profile' && state.kind === 'stale') void takeInProfile();
     };
-    const savers: { profile: Autosaver<Profile>; session: Autosaver<Session> } = {
+    /** What the server has, as far as it was heard of. */
+    let known = { revision: kept.revision, profile: kept.profile };
+    let sentText = kept.text ?? null;
+    const savers: { profile: Autosaver<ProfileDocument>; session: Autosaver<Session> } = {
       profile: autosaver(
         draft?.profile?.base ?? kept.revision,
-        (value, base) => api.save(id, value, base),
+        async ({ profile: value, text }, base) => {
+          const isNew = text !== null && text !== sentText;
+          const saved = await api.save(id, value, base, isNew ? text : undefined);
+          known = { revision: saved.revision, profile: value };
+          sentText = text;
+          return saved;
+        },
         async () => {
           const present = await api.read(id);
-          return { revision: present.revision, value: present.profile };
+          const { revision, profile: value, text = null } = present;
+          return { revision, value: { profile: value, text } };
         },
         report('profile'),
       ),
@@ -152,16 +194,85 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
       return { log: [...log, entry].slice(-MOST_LOG) };
     }
 
-    function takeProfile(next: Profile) {
+    /** The profile in hand is another from now on, and the desk as it becomes by that. */
+    function showProfile(next: Profile) {
       const before = get().profile;
       const isSameDesk = (['monitors', 'desks', 'workspaces'] as const).every(
         (part) => before[part] === next[part],
       );
       // Former moments stand on monitors and workspaces that may be gone.
       set({ profile: next, ...(!isSameDesk && { moments: get().moments.slice(-1) }) });
-      savers.profile.offer(next);
-      const edited = reduce(present(), { type: 'profile-edited', before }, next).session;
+      return reduce(present(), { type: 'profile-edited', before }, next).session;
+    }
+
+    function takeProfile(next: Profile, text = get().text) {
+      const edited = showProfile(next);
+      set({ text, cameIn: NOTHING_CAME });
+      savers.profile.offer({ profile: next, text });
       set(taken(edited, 'profile edited'));
+    }
+
+    let takingIn = false;
+    async function takeInProfile() {
+      if (takingIn || get().clashing) return;
+      takingIn = true;
+      await savers.profile.idle();
+      savers.profile.hold();
+      const hands = () => ({ known, base: savers.profile.base(), mine: get().profile });
+      const taking = await takeIn(id, hands).finally(() => (takingIn = false));
+      if (!taking) savers.profile.rebase(savers.profile.base());
+      else if (taking.clashes.length > 0) {
+        const { base, theirs, clashes } = taking;
+        const saves = { ...get().saves, profile: staleAt(savers.profile.base(), theirs.revision) };
+        set({ clashing: { base, theirs, clashes }, saves });
+      } else accept(taking, taking.value);
+    }
+
+    /** What somebody else saved is the ground that everything here stands on from now on. */
+    function accept({ base, theirs }: Pick<TakenIn, 'base' | 'theirs'>, value: Profile) {
+      const mine = get().profile;
+      const carried = (former: readonly Former[]) =>
+        former.map((each) =>
+          'profile' in each
+            ? { ...each, profile: carriedOver(each.profile, { base, theirs }) }
+            : each,
+        );
+      const isOwnText = get().text !== sentText;
+      const text = isOwnText ? get().text : (theirs.text ?? null);
+      if (!isOwnText) sentText = text;
+      const cameIn = changeTexts(mine, value);
+      set({ past: carried(get().past), future: carried(get().future), clashing: null, text });
+      known = { revision: theirs.revision, profile: theirs.profile };
+      if (cameIn.length > 0) {
+        // Whoever changed the profile saves the desk as it became by that.
+        const edited = showProfile(value);
+        set({ cameIn, session: edited, looking: null });
+        set({ moments: withMoment(get().moments, edited, 'profile changed elsewhere') });
+      }
+      savers.profile.drop();
+      if (!isSame(value, theirs.profile) || isOwnText)
+        savers.profile.offer({ profile: value, text });
+      savers.profile.rebase(theirs.revision);
+    }
+
+    /** The desk as somebody else left it; what is done to it here goes on from there. */
+    async function takeInSession() {
+      const kept = await api.readSession(id).catch(() => null);
+      if (!kept?.session || kept.revision <= savers.session.base()) return;
+      if (savers.session.pending()) return;
+      const { session } = openSession(kept.session, get().profile);
+      set({
+        session,
+        looking: null,
+        moments: withMoment(get().moments, session, 'changed elsewhere'),
+      });
+      savers.session.rebase(kept.revision);
+    }
+
+    async function hear({ profile: saved = 0, session: stands = 0 }: News) {
+      await Promise.all([savers.profile.idle(), savers.session.idle()]);
+      if (saved > savers.profile.base()) await takeInProfile();
+      if (stands > savers.session.base()) await takeInSession();
     }
 
     /** Goes back or forth by one edit. A step that is not the session's last any more is passed over. */
@@ -171,8 +282,9 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
       lastMerge = { word: '', at: 0 };
       const rest = { [from]: get()[from].slice(0, -1) };
       if ('profile' in former) {
-        set({ ...rest, [to]: [...get()[to], { profile: get().profile }] });
-        takeProfile(former.profile);
+        const { profile: now, text } = get();
+        set({ ...rest, [to]: [...get()[to], { profile: now, text }] });
+        takeProfile(former.profile, former.text);
         return;
       }
       set(rest);
@@ -188,6 +300,9 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
     return {
       id,
       profile,
+      text: draftText.success ? draftText.data : (kept.text ?? null),
+      clashing: null,
+      cameIn: NOTHING_CAME,
       session: opened.session,
       moments: withMoment([], opened.session, 'opened'),
       looking: null,
@@ -251,16 +366,20 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
       run(command, caps, text = command.command) {
         get().happen({ type: 'command', command }, caps, text);
       },
-      edit(change, merge = '') {
-        const before = get().profile;
+      edit(change, merge = '', text = get().text ?? undefined) {
+        const { profile: before, text: formerText } = get();
         const next = change(before);
-        if (next === before || JSON.stringify(next) === JSON.stringify(before)) return;
+        const isSameText = text === (formerText ?? undefined);
+        if (isSameText && (next === before || JSON.stringify(next) === JSON.stringify(before)))
+          return;
         const now = Date.now();
         const merges = merge !== '' && merge === lastMerge.word && now - lastMerge.at < MERGE_MS;
         lastMerge = { word: merge, at: now };
-        const past = merges ? get().past : [...get().past, { profile: before }].slice(-MOST_EDITS);
+        const past = merges
+          ? get().past
+          : [...get().past, { profile: before, text: formerText }].slice(-MOST_EDITS);
         set({ past, future: [] });
-        takeProfile(next);
+        takeProfile(next, text ?? null);
       },
       connect(event, text) {
         const before = present();
@@ -271,26 +390,28 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
       },
       undoEdit: () => travel('past', 'future', 'undo'),
       redoEdit: () => travel('future', 'past', 'redo'),
-      keepMine() {
-        const { saves, profile: mine } = get();
-        if (saves.profile.kind === 'stale' && saves.profile.present !== null) {
-          savers.profile.offer(mine);
-          savers.profile.overrule(saves.profile.present);
-        }
-        if (saves.session.kind === 'stale' && saves.session.present !== null) {
-          savers.session.offer(present());
-          savers.session.overrule(saves.session.present);
-        }
+      settle(decided) {
+        const { clashing, profile: mine } = get();
+        if (clashing) accept(clashing, settled(mine, clashing, decided));
       },
-      dropMine() {
-        for (const saver of Object.values(savers)) saver.drop();
+      keepMine() {
+        const { session: state } = get().saves;
+        if (state.kind !== 'stale' || state.present === null) return;
+        savers.session.offer(present());
+        savers.session.rebase(state.present);
+      },
+      takeTheirs() {
+        savers.session.drop();
         rememberUnsaved();
+        void takeInSession();
       },
       open() {
         addEventListener('pagehide', rememberUnsaved);
-        if (draftProfile.success) savers.profile.offer(profile);
+        const deaf = listen(id, (news) => void hear(news));
+        if (draftProfile.success) savers.profile.offer({ profile, text: get().text });
         if (draftSession.success) savers.session.offer(opened.session);
         return () => {
+          deaf();
           removeEventListener('pagehide', rememberUnsaved);
           rememberUnsaved();
           for (const saver of Object.values(savers)) void saver.flush().finally(saver.stop);

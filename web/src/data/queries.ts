@@ -7,10 +7,10 @@ export function useProfiles() {
   return useQuery({ queryKey: LIST, queryFn: api.list });
 }
 
-/** A profile and its session as the server keeps them: read anew at each visit, then the bench has them. */
-export function useKept(id: string, visit: number) {
+/** A profile and its session as the server keeps them: read once a visit, then the bench has them. */
+export function useKept(id: string) {
   return useQuery({
-    queryKey: ['kept', id, visit],
+    queryKey: ['kept', id],
     queryFn: async () => {
       const [profile, session] = await Promise.all([api.read(id), api.readSession(id)]);
       return { profile, session };
@@ -20,14 +20,46 @@ export function useKept(id: string, visit: number) {
   });
 }
 
-function useListChange<A extends unknown[], T>(change: (...args: A) => Promise<T>) {
+/** The newest saved states of a profile, read anew with each save. */
+export function useRevisions(id: string, revision: number, below?: number) {
+  return useQuery({
+    queryKey: ['revisions', id, revision, below],
+    queryFn: () => api.revisions(id, below),
+    placeholderData: (former) => former,
+  });
+}
+
+/** One saved state, which never changes. */
+export function useRevision(id: string, revision: number | null) {
+  return useQuery({
+    queryKey: ['revision', id, revision],
+    queryFn: () => api.revision(id, revision!),
+    enabled: revision !== null,
+    staleTime: Infinity,
+  });
+}
+
+const BACKUPS = ['backups'];
+const SETTINGS = ['settings'];
+
+export const useBackups = () => useQuery({ queryKey: BACKUPS, queryFn: api.backups });
+export const useServerSettings = () => useQuery({ queryKey: SETTINGS, queryFn: api.settings });
+
+function useListChange<A extends unknown[], T>(
+  change: (...args: A) => Promise<T>,
+  list: readonly string[] = LIST,
+) {
   const client = useQueryClient();
   return useMutation({
     mutationFn: (args: A) => change(...args),
-    onSettled: () => client.invalidateQueries({ queryKey: LIST }),
+    onSettled: () => client.invalidateQueries({ queryKey: list }),
   });
 }
 
 export const useCreateProfile = () => useListChange(api.create);
 export const useCreateDemo = () => useListChange(api.createDemo);
 export const useRemoveProfile = () => useListChange(api.remove);
+export const useMakeBackup = () => useListChange(api.makeBackup, BACKUPS);
+export const useRestore = () => useListChange(api.restore, BACKUPS);
+export const useSaveSettings = () => useListChange(api.saveSettings, SETTINGS);
+export const useNameRevision = () => useListChange(api.nameRevision, ['revisions']);

@@ -1,20 +1,12 @@
-import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
-import {
-  deskInForce,
-  monitorName,
-  movesBetween,
-  windowName,
-  windowOf,
-  type WindowMove,
-} from '@sorn/core';
-import { useEffect, useMemo, useRef } from 'react';
-import { createStore } from 'zustand';
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { monitorName, windowName, windowOf, type WindowMove } from '@sorn/core';
+import { useEffect, useRef } from 'react';
 import { KeyCap } from '../app/KeyCap.tsx';
 import { ANSWERS, usePageKeys } from '../app/keys.ts';
-import { BenchContext, placedDesk, useBenchStore } from '../data/bench-context.ts';
+import { useBenchStore } from '../data/bench-context.ts';
 import { useProposal, type Proposal } from '../data/proposal.ts';
-import { Sheet } from './Sheet.tsx';
-import { onSheet, type Viewport } from './viewport.ts';
+import { TwoSheets } from './TwoSheets.tsx';
+import { useMoves } from './moves.ts';
 
 /** What would become of every window: the desk as it is and as it would be, and the moves in words. */
 export function WhatWouldHappen({ proposal }: { proposal: Proposal }) {
@@ -28,20 +20,7 @@ export function WhatWouldHappen({ proposal }: { proposal: Proposal }) {
   const region = useRef<HTMLDivElement>(null);
   useEffect(() => region.current?.focus(), []);
   const now = store.getState();
-  const then = useMemo(
-    () => createStore(() => ({ ...store.getState(), ...sessionOf(proposal) })),
-    [proposal, store],
-  );
-  const moves = useMemo(() => {
-    const { profile, session } = store.getState();
-    const standing = (of: Pick<Proposal, 'profile' | 'session'>) => ({
-      session: of.session,
-      profile: of.profile,
-      desk: deskInForce(of.profile, of.session),
-    });
-    return movesBetween(standing({ profile, session }), standing(proposal));
-  }, [proposal, store]);
-  const after = placedDesk(proposal.profile, proposal.session);
+  const moves = useMoves(now, proposal);
 
   return (
     <Flex
@@ -63,34 +42,10 @@ export function WhatWouldHappen({ proposal }: { proposal: Proposal }) {
         <Answer cap="Enter" text="Do it" isMain onClick={take} />
         <Answer cap="Esc" text="Leave it" onClick={drop} />
       </Flex>
-      <Grid templateColumns="1fr 1fr" flex="1" minH="0">
-        <Sheet
-          placed={placedDesk(now.profile, now.session)}
-          still="Now"
-          marks={(view) => <MoveMarks moves={moves} at="from" view={view} />}
-        />
-        <BenchContext.Provider value={then}>
-          {proposal.session.unplugged ? (
-            <Flex align="center" justify="center" px="32px" textAlign="center" color="slate">
-              No monitor would be connected. The session would wait as it is, and go on when one is
-              plugged in.
-            </Flex>
-          ) : (
-            <Sheet
-              placed={after}
-              still="Then"
-              marks={(view) => <MoveMarks moves={moves} at="to" view={view} />}
-            />
-          )}
-        </BenchContext.Provider>
-      </Grid>
+      <TwoSheets before={now} after={proposal} titles={['Now', 'Then']} moves={moves} />
       <MoveList moves={moves} proposal={proposal} />
     </Flex>
   );
-}
-
-function sessionOf({ profile, session }: Proposal) {
-  return { profile, session };
 }
 
 function Answer(props: { cap: string; text: string; isMain?: boolean; onClick: () => void }) {
@@ -110,23 +65,6 @@ function Answer(props: { cap: string; text: string; isMain?: boolean; onClick: (
       {props.text}
     </chakra.button>
   );
-}
-
-/** The number of its move on every window that is shown here. */
-function MoveMarks(props: { moves: readonly WindowMove[]; at: 'from' | 'to'; view: Viewport }) {
-  return props.moves.map((move, i) => {
-    const placement = move[props.at];
-    if (!placement.shown) return null;
-    const { x, y } = onSheet(props.view, placement);
-    return (
-      <g key={move.window} data-move={move.window}>
-        <circle cx={x} cy={y} r={9} className="move-mark" />
-        <text x={x} y={y + 4} className="move-number">
-          {i + 1}
-        </text>
-      </g>
-    );
-  });
 }
 
 function MoveList({ moves, proposal }: { moves: readonly WindowMove[]; proposal: Proposal }) {

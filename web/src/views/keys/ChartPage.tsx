@@ -17,7 +17,9 @@ import { Choice, SettingRow } from '../../app/SettingRow.tsx';
 import { TextButton } from '../../app/TextButton.tsx';
 import { usePageKeys } from '../../app/keys.ts';
 import { useBench } from '../../data/bench-context.ts';
-import { dataUrl, download, pngOf } from './picture.ts';
+import { download, textFile } from '../../app/download.ts';
+import { dataUrl } from '../../app/data-url.ts';
+import { pngOf } from './picture.ts';
 import { fontFaces } from './fonts.ts';
 
 /** One page of all keys, as a picture for a monitor, to print, or as a table. */
@@ -52,26 +54,26 @@ export function ChartPage({ pages }: { pages: ReactNode }) {
       text: 'SVG',
       says: 'the same as a drawing',
       run() {
-        if (svg !== null) download(`${name}.svg`, fileOf(svg, 'image/svg+xml'));
+        if (svg !== null) download(`${name}.svg`, textFile(svg, 'image/svg+xml'));
       },
     },
     {
       key: 'h',
       text: 'HTML',
       says: 'a page to print',
-      run: () => download('keys.html', fileOf(chartHtml(profile), 'text/html')),
+      run: () => download('keys.html', textFile(chartHtml(profile), 'text/html')),
     },
     {
       key: 'b',
       text: 'CSV',
       says: 'a line for each binding',
-      run: () => download('keys.csv', fileOf(chartCsv(profile), 'text/csv')),
+      run: () => download('keys.csv', textFile(chartCsv(profile), 'text/csv')),
     },
     {
       key: 'm',
       text: 'Markdown',
       says: 'tables by task',
-      run: () => download('keys.md', fileOf(chartMarkdown(profile), 'text/markdown')),
+      run: () => download('keys.md', textFile(chartMarkdown(profile), 'text/markdown')),
     },
   ];
   const make = async ({ text, run }: (typeof made)[number]) => {
@@ -163,10 +165,6 @@ export function ChartPage({ pages }: { pages: ReactNode }) {
       </Paper>
     </BenchLayout>
   );
-}
-
-function fileOf(text: string, type: string): Blob {
-  return new Blob([text], { type: `${type};charset=utf-8` });
 }
 
 /** The faces of the page as text, for a picture that takes nothing from outside; null until they are there. */

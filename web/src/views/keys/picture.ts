@@ -1,7 +1,4 @@
-/** A drawing as an address that an image can be loaded from. */
-export function dataUrl(svg: string): string {
-  return `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`;
-}
+import { dataUrl } from '../../app/data-url.ts';
 
 /** A drawing as a PNG of exactly these pixels. */
 export async function pngOf(
@@ -22,15 +19,4 @@ export async function pngOf(
       else reject(new Error(`this browser cannot make a picture of ${width} × ${height} pixels`));
     }, 'image/png');
   });
-}
-
-/** Saves a file as the browser saves what is downloaded. */
-export function download(name: string, file: Blob): void {
-  const url = URL.createObjectURL(file);
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = name;
-  link.click();
-  // The browser may only begin with it after the press is over.
-  setTimeout(() => URL.revokeObjectURL(url), 60_000);
 }

@@ -7,7 +7,6 @@ import { KeyStrip } from '../../app/KeyStrip.tsx';
 import { Section } from '../../app/Section.tsx';
 import { usePageKeys } from '../../app/keys.ts';
 import { useState } from 'react';
-import { NewProfile } from './NewProfile.tsx';
 
 /** All profiles kept here; with none, the two ways to begin. */
 export function ProfilesView() {
@@ -28,7 +27,7 @@ export function ProfilesView() {
     {
       keys: ['n'],
       label: 'new profile',
-      run: () => document.querySelector<HTMLInputElement>('[name=name]')?.focus(),
+      run: () => void navigate('/begin'),
     },
   ]);
 
@@ -50,7 +49,7 @@ export function ProfilesView() {
             )}
             {profiles.isSuccess && list.length === 0 && (
               <chakra.p mb="8px">
-                None yet. Begin with the demo, or with a desk of your own below.
+                None yet. Begin with the demo, or with a desk of your own.
               </chakra.p>
             )}
             <chakra.ol mb="12px">
@@ -71,6 +70,14 @@ export function ProfilesView() {
               onClick={openDemo}
             >
               Open the demo profile <KeyCap>D</KeyCap>
+            </Button>{' '}
+            <Button
+              size="sm"
+              variant="outline"
+              borderRadius="edge"
+              onClick={() => void navigate('/begin')}
+            >
+              New profile, by three questions <KeyCap>N</KeyCap>
             </Button>
             {demo.isError && (
               <chakra.p role="alert" color="vermilion" mt="6px">
@@ -78,7 +85,6 @@ export function ProfilesView() {
               </chakra.p>
             )}
           </Section>
-          <NewProfile onCreated={open} />
         </Box>
       </Box>
       <KeyStrip />

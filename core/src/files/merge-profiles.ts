@@ -1,0 +1,40 @@
+import { read } from '../profile/faults.ts';
+import { PROFILE_FIELDS, profileSchema, type Profile } from '../profile/schema.ts';
+import { isSame } from './differences.ts';
+import { clashId, merge, type Clash, type Decisions, type Merged } from './merge.ts';
+
+/**
+ * Two edits of the same profile in one that is a profile. Where two edits do not clash in any field, and do not go
+ * together all the same (a board loses the column that a zone was moved to), the whole part of the profile
+ * is told as a clash.
+ *
+ * @param base null where it is not known what both began from: then all that differs is a clash
+ */
+export function mergeProfiles(
+  base: Profile | null,
+  mine: Profile,
+  theirs: Profile,
+  decided: Decisions = new Map(),
+): Merged<Profile> {
+  const begun = base ?? ({} as Profile);
+  const together = merge(begun, mine, theirs, decided);
+  const whole = read(profileSchema, together.value);
+  if (whole.ok) return { value: whole.value, clashes: together.clashes };
+  const parts = PROFILE_FIELDS.filter(
+    (field) =>
+      !isSame(begun[field], mine[field]) &&
+      !isSame(begun[field], theirs[field]) &&
+      !isSame(mine[field], theirs[field]),
+  );
+  const apart: Clash[] = parts.flatMap((field) => {
+    const clash = { path: [field], base: begun[field], mine: mine[field], theirs: theirs[field] };
+    return decided.has(clashId(clash)) ? [] : [clash];
+  });
+  const keeping = parts.map((field) => {
+    const id = clashId({ path: [field] });
+    return [id, decided.get(id) ?? 'mine'] as const;
+  });
+  const { value } = merge(begun, mine, theirs, new Map(keeping));
+  const again = read(profileSchema, value);
+  return { value: again.ok ? again.value : mine, clashes: apart };
+}

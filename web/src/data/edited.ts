@@ -1,0 +1,18 @@
+import { reduce, type Profile, type Session } from '@sorn/core';
+import { useMemo } from 'react';
+import { useBench } from './bench-context.ts';
+
+/** The desk in hand as it is, and as it would be with another profile. */
+export function useEdited(next: Profile | undefined): {
+  now: { profile: Profile; session: Session };
+  then: { profile: Profile; session: Session };
+} {
+  const profile = useBench((bench) => bench.profile);
+  const session = useBench((bench) => bench.session);
+  return useMemo(() => {
+    const now = { profile, session };
+    if (!next) return { now, then: now };
+    const edited = reduce(session, { type: 'profile-edited', before: profile }, next).session;
+    return { now, then: { profile: next, session: edited } };
+  }, [profile, session, next]);
+}

@@ -1,0 +1,73 @@
+import { Flex, Grid } from '@chakra-ui/react';
+import type { WindowMove } from '@sorn/core';
+import { useMemo } from 'react';
+import { createStore } from 'zustand';
+import { BenchContext, placedDesk, useBenchStore } from '../data/bench-context.ts';
+import type { Standing } from './moves.ts';
+import { Sheet } from './Sheet.tsx';
+import { onSheet, type Viewport } from './viewport.ts';
+
+/** A drawn difference: the desk before and after, with the number of its move on every window that moves. */
+export function TwoSheets(props: {
+  before: Standing;
+  after: Standing;
+  titles: readonly [string, string];
+  moves: readonly WindowMove[];
+}) {
+  const { before, after, titles, moves } = props;
+  return (
+    <Grid templateColumns="1fr 1fr" flex="1" minH="0">
+      <OneSheet standing={before} title={titles[0]} moves={moves} at="from" />
+      <OneSheet standing={after} title={titles[1]} moves={moves} at="to" />
+    </Grid>
+  );
+}
+
+function OneSheet(props: {
+  standing: Standing;
+  title: string;
+  moves: readonly WindowMove[];
+  at: 'from' | 'to';
+}) {
+  const { standing, title, moves, at } = props;
+  const { profile, session } = standing;
+  const store = useBenchStore();
+  const own = useMemo(
+    () => createStore(() => ({ ...store.getState(), profile, session })),
+    [store, profile, session],
+  );
+  if (session.unplugged) {
+    return (
+      <Flex align="center" justify="center" px="32px" textAlign="center" color="slate">
+        No monitor would be connected. The session would wait as it is, and go on when one is
+        plugged in.
+      </Flex>
+    );
+  }
+  return (
+    <BenchContext.Provider value={own}>
+      <Sheet
+        placed={placedDesk(profile, session)}
+        still={title}
+        marks={(view) => <MoveMarks moves={moves} at={at} view={view} />}
+      />
+    </BenchContext.Provider>
+  );
+}
+
+/** The number of its move on every window that is shown here. */
+function MoveMarks(props: { moves: readonly WindowMove[]; at: 'from' | 'to'; view: Viewport }) {
+  return props.moves.map((move, i) => {
+    const placement = move[props.at];
+    if (!placement.shown) return null;
+    const { x, y } = onSheet(props.view, placement);
+    return (
+      <g key={move.window} data-move={move.window}>
+        <circle cx={x} cy={y} r={9} className="move-mark" />
+        <text x={x} y={y + 4} className="move-number">
+          {i + 1}
+        </text>
+      </g>
+    );
+  });
+}

@@ -1,0 +1,21 @@
+import { deskInForce, movesBetween, type Profile, type Session, type WindowMove } from '@sorn/core';
+import { useMemo } from 'react';
+
+/** A desk as one profile makes it of a session. */
+export interface Standing {
+  profile: Profile;
+  session: Session;
+}
+
+/** Every window that stands elsewhere in the second than in the first. */
+export function useMoves(before: Standing, after: Standing): readonly WindowMove[] {
+  const { profile, session } = before;
+  const { profile: nextProfile, session: nextSession } = after;
+  return useMemo(() => {
+    const standing = (of: Standing) => ({ ...of, desk: deskInForce(of.profile, of.session) });
+    return movesBetween(
+      standing({ profile, session }),
+      standing({ profile: nextProfile, session: nextSession }),
+    );
+  }, [profile, session, nextProfile, nextSession]);
+}

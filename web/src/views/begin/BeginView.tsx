@@ -1,0 +1,158 @@
+import { Box, Button, chakra, Flex, Grid } from '@chakra-ui/react';
+import {
+  ARRANGEMENT_CHOICES,
+  beginProfile,
+  HAND_CHOICES,
+  LAYOUTS,
+  MONITOR_CHOICES,
+  type Answers,
+} from '@sorn/core';
+import { useRef, useState, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import { KeyCap } from '../../app/KeyCap.tsx';
+import { KeyStrip } from '../../app/KeyStrip.tsx';
+import { TextField } from '../../app/TextField.tsx';
+import { DEMO_APPS } from '../../app/demo-apps.ts';
+import { usePageKeys } from '../../app/keys.ts';
+import { useCreateDemo, useCreateProfile } from '../../data/queries.ts';
+import { HandDrawing } from './HandDrawing.tsx';
+import { ArrangedDrawing, MonitorsDrawing } from './MonitorsDrawing.tsx';
+import { Cards } from './Cards.tsx';
+
+const QUESTIONS = ['Which monitors?', 'How are windows arranged?', 'Which hand moves?'] as const;
+const LAST = QUESTIONS.length - 1;
+const START: Answers = { monitors: 'one', layout: 'lead', hand: 'whole' };
+
+interface Card {
+  id: string;
+  title: string;
+  says: string;
+  drawing: ReactNode;
+}
+
+/** Three questions with drawings; the answers make a profile out of starters, and Rehearse opens on it. */
+export function BeginView() {
+  const [answers, setAnswers] = useState(START);
+  const [step, setStep] = useState(0);
+  const [name, setName] = useState('My desk');
+  const nameField = useRef<HTMLInputElement>(null);
+  const create = useCreateProfile();
+  const demo = useCreateDemo();
+  const navigate = useNavigate();
+
+  const cards: readonly Card[][] = [
+    MONITOR_CHOICES.map((choice) => ({
+      ...choice,
+      drawing: <MonitorsDrawing monitors={choice.monitors} />,
+    })),
+    ARRANGEMENT_CHOICES.map(({ kind, says }) => ({
+      id: kind,
+      title: LAYOUTS[kind].title,
+      says,
+      drawing: <ArrangedDrawing answers={{ ...answers, layout: kind }} />,
+    })),
+    HAND_CHOICES.map((choice) => ({ ...choice, drawing: <HandDrawing hand={choice.id} /> })),
+  ];
+  const chosen = [answers.monitors, answers.layout, answers.hand][step]!;
+  const choose = (id: string) =>
+    setAnswers({ ...answers, [(['monitors', 'layout', 'hand'] as const)[step]!]: id });
+  const here = cards[step]!.findIndex(({ id }) => id === chosen);
+  const move = (by: number) => {
+    const next = cards[step]![here + by];
+    if (next) choose(next.id);
+  };
+  const make = () => {
+    if (create.isPending) return;
+    create.mutate([beginProfile(answers, name, DEMO_APPS)], {
+      onSuccess: ({ id }) => void navigate(`/${id}/rehearse`),
+    });
+  };
+  const goOn = () => (step === LAST ? make() : setStep(step + 1));
+  const goBack = () => (step === 0 ? void navigate('/profiles') : setStep(step - 1));
+  const openDemo = () =>
+    demo.mutate([], { onSuccess: ({ id }) => void navigate(`/${id}/rehearse`) });
+
+  usePageKeys('Beginning', [
+    ...cards[step]!.map(({ id, title }, i) => ({
+      keys: [String(i + 1)],
+      label: title,
+      minor: true,
+      run: () => choose(id),
+    })),
+    { keys: ['ArrowRight', 'ArrowDown'], caps: ['←', '→'], label: 'choose', run: () => move(1) },
+    { keys: ['ArrowLeft', 'ArrowUp'], label: 'the one before', minor: true, run: () => move(-1) },
+    { keys: ['Enter'], label: step === LAST ? 'make it and rehearse' : 'go on', run: goOn },
+    {
+      keys: ['Backspace', 'Escape'],
+      caps: ['Backspace'],
+      label: step === 0 ? 'profiles' : 'back',
+      run: goBack,
+    },
+    { keys: ['n'], label: 'name', run: () => nameField.current?.focus() },
+    { keys: ['d'], label: 'the demo instead', run: openDemo },
+  ]);
+  const fault = create.error ?? demo.error;
+  return (
+    <Grid templateRows="minmax(0, 1fr) 36px" height="100vh">
+      <Box as="main" overflowY="auto" px="48px" py="36px">
+        <Box maxW="1120px" mx="auto">
+          <Flex align="baseline" gap="16px" mb="4px">
+            <chakra.h1 fontSize="22px" fontWeight={650} fontStretch="108%">
+              {QUESTIONS[step]}
+            </chakra.h1>
+            <chakra.span color="slate" fontSize="13px" data-question={step + 1}>
+              Question {step + 1} of {QUESTIONS.length}
+            </chakra.span>
+            <Box flex="1" />
+            <Flex align="center" gap="8px" fontSize="13px" color="slate">
+              Name <KeyCap>N</KeyCap>
+              <Box width="170px" color="ink">
+                <TextField
+                  label="Name of the profile"
+                  value={name}
+                  isNeeded
+                  inputRef={nameField}
+                  onChange={setName}
+                />
+              </Box>
+            </Flex>
+          </Flex>
+          <chakra.p color="slate" mb="20px" fontSize="13px">
+            Everything can be changed afterwards, to the pixel.
+          </chakra.p>
+          <Cards
+            key={step}
+            label={QUESTIONS[step]!}
+            cards={cards[step]!}
+            chosen={chosen}
+            onChoose={choose}
+          />
+          <Flex mt="24px" gap="10px" align="center">
+            <Button size="sm" borderRadius="edge" loading={create.isPending} onClick={goOn}>
+              {step === LAST ? 'Make it, and rehearse' : 'Go on'} <KeyCap>Enter</KeyCap>
+            </Button>
+            <Button size="sm" variant="outline" borderRadius="edge" onClick={goBack}>
+              {step === 0 ? 'All profiles' : 'Back'} <KeyCap>Backspace</KeyCap>
+            </Button>
+            <Box flex="1" />
+            <Button
+              size="sm"
+              variant="outline"
+              borderRadius="edge"
+              loading={demo.isPending}
+              onClick={openDemo}
+            >
+              Open the demo instead <KeyCap>D</KeyCap>
+            </Button>
+          </Flex>
+          {fault && (
+            <chakra.p role="alert" color="vermilion" mt="10px">
+              {fault.message}
+            </chakra.p>
+          )}
+        </Box>
+      </Box>
+      <KeyStrip />
+    </Grid>
+  );
+}

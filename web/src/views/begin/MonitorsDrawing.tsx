@@ -1,0 +1,65 @@
+import { chakra } from '@chakra-ui/react';
+import { beginningDrawing, type Answers, type Rect } from '@sorn/core';
+import { useMemo } from 'react';
+
+/** The room a drawing has, in screen pixels. */
+const WIDTH = 240;
+const HEIGHT = 124;
+const WINDOWS = 4;
+
+interface Drawn extends Rect {
+  key: string;
+}
+
+/** Monitors as they stand on the first desk, at one scale. */
+export function MonitorsDrawing({ monitors }: { monitors: readonly (Rect & { id: string })[] }) {
+  return (
+    <Plan monitors={monitors.map((monitor) => ({ ...monitor, key: monitor.id }))} tiles={[]} />
+  );
+}
+
+/** Some windows on those monitors, as the layout arranges them. */
+export function ArrangedDrawing({ answers }: { answers: Answers }) {
+  const { monitors, layout } = answers;
+  const drawn = useMemo(() => beginningDrawing(monitors, layout, WINDOWS), [monitors, layout]);
+  const keyed = (rects: readonly Rect[]) => rects.map((rect, i) => ({ ...rect, key: String(i) }));
+  return <Plan monitors={keyed(drawn.monitors)} tiles={keyed(drawn.tiles)} />;
+}
+
+function Plan({ monitors, tiles }: { monitors: readonly Drawn[]; tiles: readonly Drawn[] }) {
+  const left = Math.min(...monitors.map(({ x }) => x));
+  const top = Math.min(...monitors.map(({ y }) => y));
+  const right = Math.max(...monitors.map(({ x, width }) => x + width));
+  const bottom = Math.max(...monitors.map(({ y, height }) => y + height));
+  const pad = (right - left) * 0.01;
+  return (
+    <chakra.svg
+      width="100%"
+      height={`${HEIGHT}px`}
+      viewBox={`${left - pad} ${top - pad} ${right - left + 2 * pad} ${bottom - top + 2 * pad}`}
+      style={{ maxWidth: WIDTH }}
+      aria-hidden
+    >
+      {monitors.map(({ key, ...rect }) => (
+        <chakra.rect
+          key={key}
+          {...rect}
+          fill="none"
+          stroke="ink"
+          strokeWidth="1.5px"
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
+      {tiles.map(({ key, ...rect }) => (
+        <chakra.rect
+          key={key}
+          {...rect}
+          fill="petrol.wash"
+          stroke="petrol"
+          strokeWidth="1.25px"
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
+    </chakra.svg>
+  );
+}

@@ -1,0 +1,22 @@
+import { chakra, Flex } from '@chakra-ui/react';
+import { TwoSheets } from '../../sheet/TwoSheets.tsx';
+import { useMoves, type Standing } from '../../sheet/moves.ts';
+
+/** What a change does to every window, drawn before and after, in a fixed height below a list. */
+export function Difference(props: {
+  before: Standing;
+  after: Standing;
+  titles: readonly [string, string];
+}) {
+  const moves = useMoves(props.before, props.after);
+  return (
+    <Flex direction="column" height="264px" flexShrink="0" data-moves={moves.length}>
+      <chakra.p fontSize="12px" color="slate" mb="4px">
+        {moves.length === 0
+          ? 'On the desk as it is now, no window would stand elsewhere.'
+          : `On the desk as it is now, ${moves.length === 1 ? 'one window stands' : `${moves.length} windows stand`} elsewhere.`}
+      </chakra.p>
+      <TwoSheets {...props} moves={moves} />
+    </Flex>
+  );
+}

@@ -1,0 +1,192 @@
+import { chakra, Flex } from '@chakra-ui/react';
+import { boardName, monitorName, PIECE_NAMES, PIECES, type Piece } from '@sorn/core';
+import { useState, type ReactNode } from 'react';
+import { BenchLayout } from '../../app/Bench.tsx';
+import { KeyCap } from '../../app/KeyCap.tsx';
+import { ListLine } from '../../app/ListLine.tsx';
+import { Paper } from '../../app/Paper.tsx';
+import { Section } from '../../app/Section.tsx';
+import { Select } from '../../app/Select.tsx';
+import { Choice, SettingRow } from '../../app/SettingRow.tsx';
+import { dataUrl } from '../../app/data-url.ts';
+import { download, textFile } from '../../app/download.ts';
+import { usePageKeys } from '../../app/keys.ts';
+import { useBench } from '../../data/bench-context.ts';
+import { Action } from './Action.tsx';
+import { exported, formsFor, WHOLE, type Drawn, type Form, type What } from './exported.ts';
+
+const ALL: readonly What[] = [WHOLE, ...PIECES, 'layout-drawing', 'board-drawing'];
+const MOST_WINDOWS = 9;
+
+const TITLES: Record<Exclude<What, Piece>, string> = {
+  whole: 'The whole profile',
+  'layout-drawing': 'A layout, drawn',
+  'board-drawing': 'A zone board, drawn',
+};
+const titleOf = (what: What): string =>
+  what in PIECE_NAMES ? PIECE_NAMES[what as Piece].title : TITLES[what as keyof typeof TITLES];
+
+/** The profile or a piece of it as a file of an open format, shown before it is saved. */
+export function ExportPage({ pages }: { pages: ReactNode }) {
+  const profile = useBench((bench) => bench.profile);
+  const [what, setWhat] = useState<What>(WHOLE);
+  const [wished, setForm] = useState<Form>('yaml');
+  const [drawn, setDrawn] = useState<Drawn>({ monitor: null, board: null, windows: 4 });
+  const [said, setSaid] = useState('');
+  const forms = formsFor(what);
+  const form = forms.includes(wished) ? wished : forms[0]!;
+  const file = exported(profile, what, form, drawn);
+
+  const goTo = (by: 1 | -1) => setWhat(ALL[ALL.indexOf(what) + by] ?? what);
+  const nextForm = () => setForm(forms[(forms.indexOf(form) + 1) % forms.length]!);
+  const save = () => {
+    download(file.name, textFile(file.text, file.type));
+    setSaid(`Saved as ${file.name}.`);
+  };
+  const copy = async () => {
+    try {
+      await navigator.clipboard.writeText(file.text);
+      setSaid('Copied.');
+    } catch {
+      setSaid('The browser does not let this page copy; save it as a file instead.');
+    }
+  };
+  usePageKeys('Export', [
+    { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'what', run: () => goTo(-1) },
+    { keys: ['ArrowDown'], label: 'next', minor: true, run: () => goTo(1) },
+    { keys: ['f'], label: 'form', run: nextForm },
+    { keys: ['Enter'], label: 'save as a file', run: save },
+    { keys: ['c'], label: 'copy', run: () => void copy() },
+  ]);
+  const isDrawing = form === 'svg';
+  return (
+    <BenchLayout
+      name="Files"
+      inspector={
+        <>
+          <Section title="What" note="whole, in pieces, or drawn">
+            <chakra.ul>
+              {ALL.map((each) => (
+                <ListLine
+                  key={each}
+                  name={titleOf(each)}
+                  isHere={each === what}
+                  data={{ 'data-export': each }}
+                  onChoose={() => setWhat(each)}
+                >
+                  {each in PIECE_NAMES && (
+                    <chakra.span color="slate" fontSize="12px" truncate maxW="210px">
+                      {PIECE_NAMES[each as Piece].says}
+                    </chakra.span>
+                  )}
+                </ListLine>
+              ))}
+            </chakra.ul>
+          </Section>
+          <Section title="As">
+            <SettingRow label="Form" caps={['F']}>
+              <Choice
+                label="Form"
+                value={form}
+                options={forms.map((each) => ({ value: each, text: each.toUpperCase() }))}
+                onChange={setForm}
+              />
+            </SettingRow>
+            {isDrawing && <DrawnSettings what={what} drawn={drawn} onChange={setDrawn} />}
+            <Action cap="Enter" text="Save as a file" says={file.name} onClick={save} />
+            <Action cap="C" text="Copy" onClick={() => void copy()} />
+            <chakra.p role="status" fontSize="13px" mt="6px" data-export-said>
+              {said}
+            </chakra.p>
+          </Section>
+          {form === 'csv' && what === 'keys' && (
+            <Section title="In this table">
+              <chakra.p fontSize="12.5px" color="slate">
+                Bindings of your own, and the starter’s keys that are left out. Every key on one
+                page, for reading, is in Keys: <KeyCap>5</KeyCap> <KeyCap>C</KeyCap>
+              </chakra.p>
+            </Section>
+          )}
+        </>
+      }
+    >
+      <Paper>
+        <Flex align="center" gap="12px" fontSize="13px" color="slate">
+          {pages}
+          <span>{file.text.split('\n').length - 1} lines</span>
+        </Flex>
+        {isDrawing ? (
+          <Flex flex="1" minH="0" align="center" justify="center">
+            <chakra.img
+              src={dataUrl(file.text)}
+              alt={file.name}
+              maxW="100%"
+              maxH="100%"
+              border="1px solid"
+              borderColor="hairline"
+            />
+          </Flex>
+        ) : (
+          <chakra.pre
+            flex="1"
+            minH="0"
+            overflow="auto"
+            tabIndex={0}
+            role="region"
+            aria-label="The file"
+            fontFamily="mono"
+            fontStretch="88%"
+            fontSize="12px"
+            lineHeight="18px"
+            data-file
+          >
+            {file.text}
+          </chakra.pre>
+        )}
+      </Paper>
+    </BenchLayout>
+  );
+}
+
+function DrawnSettings(props: { what: What; drawn: Drawn; onChange: (drawn: Drawn) => void }) {
+  const { what, drawn, onChange } = props;
+  const profile = useBench((bench) => bench.profile);
+  const monitors = profile.monitors.map(({ id }) => ({
+    value: id,
+    text: monitorName(profile, id),
+  }));
+  return (
+    <>
+      <SettingRow label="On">
+        <Select
+          label="Monitor it is drawn on"
+          value={drawn.monitor ?? monitors[0]!.value}
+          options={monitors}
+          onChange={(monitor) => onChange({ ...drawn, monitor })}
+        />
+      </SettingRow>
+      {what === 'board-drawing' ? (
+        <SettingRow label="Board">
+          <Select
+            label="Board that is drawn"
+            value={drawn.board ?? profile.boards[0]?.id ?? ''}
+            options={profile.boards.map((board) => ({ value: board.id, text: boardName(board) }))}
+            onChange={(board) => onChange({ ...drawn, board })}
+          />
+        </SettingRow>
+      ) : (
+        <SettingRow label="Windows">
+          <Select
+            label="How many windows are drawn"
+            value={String(drawn.windows)}
+            options={Array.from({ length: MOST_WINDOWS }, (_, i) => String(i + 1)).map((value) => ({
+              value,
+              text: value,
+            }))}
+            onChange={(windows) => onChange({ ...drawn, windows: Number(windows) })}
+          />
+        </SettingRow>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,96 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { TextButton } from '../../app/TextButton.tsx';
+import { useInSight } from '../../app/in-sight.ts';
+import { tableStyle } from '../../app/table-style.ts';
+import type { Revision } from '../../data/api.ts';
+import { whenText } from './when.ts';
+
+/** How many changes a line tells; the inspector has them all. */
+const TOLD = 2;
+
+/** Saved states, newest first. */
+export function RevisionTable(props: {
+  revisions: readonly Revision[];
+  chosen: number;
+  present: number;
+  onChoose: (revision: number) => void;
+  onOlder: (() => void) | undefined;
+}) {
+  const { revisions, chosen, present, onChoose, onOlder } = props;
+  return (
+    <Box flex="1" minH="0" overflow="auto" tabIndex={0} role="region" aria-label="Saved states">
+      <chakra.table width="100%" fontSize="12.5px" css={{ ...tableStyle, tableLayout: 'fixed' }}>
+        <thead>
+          <tr>
+            <chakra.th width="64px">No.</chakra.th>
+            <chakra.th width="150px">Saved</chakra.th>
+            <th>Changed</th>
+            <chakra.th width="170px">Name</chakra.th>
+          </tr>
+        </thead>
+        <tbody>
+          {revisions.map((revision, i) => (
+            <Line
+              key={revision.revision}
+              revision={revision}
+              isFirst={i === revisions.length - 1 && !onOlder}
+              isChosen={revision.revision === chosen}
+              isPresent={revision.revision === present}
+              onChoose={onChoose}
+            />
+          ))}
+        </tbody>
+      </chakra.table>
+      {onOlder && (
+        <Box py="8px">
+          <TextButton onClick={onOlder}>Older ones</TextButton>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function Line(props: {
+  revision: Revision;
+  /** There is none before it. */
+  isFirst: boolean;
+  isChosen: boolean;
+  isPresent: boolean;
+  onChoose: (revision: number) => void;
+}) {
+  const { isFirst, isChosen, isPresent, onChoose } = props;
+  const { revision, savedAt, label, changes, sameAs } = props.revision;
+  const inSight = useInSight<HTMLTableRowElement>(isChosen);
+  const cut = { overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' } as const;
+  return (
+    <chakra.tr
+      ref={inSight}
+      data-revision={revision}
+      data-in-hand={isChosen}
+      aria-current={isChosen}
+      cursor="pointer"
+      onClick={() => onChoose(revision)}
+    >
+      <chakra.td fontFamily="mono" fontStretch="88%" fontWeight={600}>
+        {revision}
+      </chakra.td>
+      <chakra.td color="slate" whiteSpace="nowrap">
+        {whenText(savedAt)}
+      </chakra.td>
+      <chakra.td {...cut}>
+        {isPresent && <chakra.strong fontWeight={650}>now · </chakra.strong>}
+        {isFirst ? 'the first that is kept' : textOf(changes, sameAs)}
+      </chakra.td>
+      <chakra.td fontWeight={600} {...cut}>
+        {label}
+      </chakra.td>
+    </chakra.tr>
+  );
+}
+
+function textOf(changes: readonly string[], sameAs: number | undefined): string {
+  if (sameAs !== undefined) return `back to revision ${sameAs}: ${changes.slice(0, 1).join('')}`;
+  if (changes.length === 0) return 'the text alone: comments, or the order of fields';
+  const more = changes.length - TOLD;
+  return `${changes.slice(0, TOLD).join('; ')}${more > 0 ? `; and ${more} more` : ''}`;
+}

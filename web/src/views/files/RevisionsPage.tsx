@@ -1,0 +1,172 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { changeTexts, THINNING_TEXT } from '@sorn/core';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
+import { BenchLayout } from '../../app/Bench.tsx';
+import { Paper } from '../../app/Paper.tsx';
+import { Section } from '../../app/Section.tsx';
+import { Choice, SettingRow } from '../../app/SettingRow.tsx';
+import { TextField } from '../../app/TextField.tsx';
+import { usePageKeys } from '../../app/keys.ts';
+import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { useEdited } from '../../data/edited.ts';
+import { useNameRevision, useRevision, useRevisions } from '../../data/queries.ts';
+import { Action } from './Action.tsx';
+import { ChangeList } from './ChangeList.tsx';
+import { Difference } from './Difference.tsx';
+import { RevisionTable } from './RevisionTable.tsx';
+import { whenText } from './when.ts';
+
+const AGAINST = [
+  { value: 'now', text: 'against now' },
+  { value: 'before', text: 'against the one before' },
+] as const;
+type Against = (typeof AGAINST)[number]['value'];
+
+/** Every saved state: when, what changed, how it looks; named, and gone back to. */
+export function RevisionsPage({ pages }: { pages: ReactNode }) {
+  const id = useBench((bench) => bench.id);
+  const profile = useBench((bench) => bench.profile);
+  const saved = useBench((bench) => bench.saves.profile.revision);
+  const store = useBenchStore();
+  const [below, setBelow] = useState<number | undefined>();
+  const list = useRevisions(id, saved, below);
+  const revisions = list.data?.revisions ?? [];
+  const [wanted, setWanted] = useState<number | null>(null);
+  const at = Math.max(
+    0,
+    revisions.findIndex(({ revision }) => revision === wanted),
+  );
+  const here = revisions[at];
+  const before = revisions[at + 1];
+  const [against, setAgainst] = useState<Against>('now');
+  const kept = useRevision(id, here?.revision ?? null).data;
+  const former = useRevision(id, against === 'before' ? (before?.revision ?? null) : null).data;
+  const name = useNameRevision();
+  const nameField = useRef<HTMLInputElement>(null);
+
+  const whole = kept?.revision === here?.revision ? kept?.profile : undefined;
+  const { now, then } = useEdited(whole);
+  const { then: earlier } = useEdited(against === 'before' ? former?.profile : undefined);
+  const ifRestored = useMemo(() => (whole ? changeTexts(profile, whole) : []), [profile, whole]);
+
+  const restore = () => {
+    if (whole && ifRestored.length > 0) store.getState().edit(() => whole, '', kept?.text);
+  };
+  const goTo = (by: 1 | -1) => {
+    const next = revisions[at + by];
+    if (next) setWanted(next.revision);
+  };
+  const hasOlder = revisions.length === list.data?.most;
+  const older = () => {
+    if (hasOlder) setBelow(revisions.at(-1)!.revision);
+  };
+  usePageKeys('Revisions', [
+    { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'revision', run: () => goTo(-1) },
+    { keys: ['ArrowDown'], label: 'older revision', minor: true, run: () => goTo(1) },
+    {
+      keys: ['w'],
+      label: 'against now or before',
+      run: () => setAgainst(against === 'now' ? 'before' : 'now'),
+    },
+    { keys: ['n'], label: 'name it', run: () => nameField.current?.focus() },
+    { keys: ['Enter'], label: 'restore', run: restore },
+    { keys: ['PageDown'], label: 'older ones', minor: true, run: older },
+    { keys: ['PageUp'], label: 'the newest', minor: true, run: () => setBelow(undefined) },
+  ]);
+
+  const number = here?.revision ?? saved;
+  const isBefore = against === 'before' && before !== undefined;
+  return (
+    <BenchLayout
+      name="Files"
+      inspector={
+        here && (
+          <>
+            <Section title={`Revision ${number}`} note={whenText(here.savedAt)}>
+              <SettingRow label="Name" caps={['N']}>
+                <Box width="190px">
+                  <TextField
+                    key={number}
+                    label={`Name of revision ${number}`}
+                    value={here.label ?? ''}
+                    placeholder="none"
+                    faultOf={(text) => (text.length > 80 ? 'at most 80 characters' : null)}
+                    inputRef={nameField}
+                    onChange={(label) => name.mutate([id, number, label])}
+                  />
+                </Box>
+              </SettingRow>
+              {name.isError && (
+                <chakra.p role="alert" color="vermilion" fontSize="12px">
+                  {name.error.message}
+                </chakra.p>
+              )}
+              {here.sameAs !== undefined && (
+                <chakra.p fontSize="12.5px" color="slate">
+                  The same as revision {here.sameAs}: it was gone back to.
+                </chakra.p>
+              )}
+            </Section>
+            <Section
+              title="Changed by it"
+              note={before ? `since revision ${before.revision}` : 'the first that is kept'}
+            >
+              <ChangeList label="Changed by it" changes={here.changes} />
+            </Section>
+            <Section title="Restore" note="as a new revision; undo takes it back">
+              {ifRestored.length === 0 ? (
+                <chakra.p fontSize="12.5px" color="slate">
+                  This is how the profile is now.
+                </chakra.p>
+              ) : (
+                <>
+                  <Action
+                    cap="Enter"
+                    text={`Restore revision ${number}`}
+                    says={`${ifRestored.length} ${ifRestored.length === 1 ? 'change' : 'changes'}`}
+                    onClick={restore}
+                  />
+                  <ChangeList label="What restoring changes" changes={ifRestored} />
+                </>
+              )}
+            </Section>
+            <Section title="How long they are kept">
+              <chakra.p fontSize="12.5px" color="slate" data-rule>
+                {THINNING_TEXT}
+              </chakra.p>
+            </Section>
+          </>
+        )
+      }
+    >
+      <Paper>
+        <Flex align="center" gap="12px" fontSize="13px" color="slate" flexWrap="wrap">
+          {pages}
+          <Box flex="1" />
+          <Choice label="Drawn" value={against} options={AGAINST} onChange={setAgainst} />
+        </Flex>
+        {list.isError && (
+          <chakra.p role="alert" color="vermilion">
+            {list.error.message}
+          </chakra.p>
+        )}
+        <RevisionTable
+          revisions={revisions}
+          chosen={number}
+          present={saved}
+          onChoose={setWanted}
+          onOlder={hasOlder ? older : undefined}
+        />
+        <Difference
+          before={isBefore ? earlier : now}
+          after={then}
+          titles={
+            isBefore
+              ? [`Revision ${before.revision}`, `Revision ${number}`]
+              : ['Now', `Revision ${number}`]
+          }
+        />
+      </Paper>
+    </BenchLayout>
+  );
+}

@@ -1,0 +1,139 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import {
+  allStartedOver,
+  changeTexts,
+  PIECE_NAMES,
+  PIECES,
+  startedOver,
+  type Piece,
+  type Profile,
+} from '@sorn/core';
+import { useMemo, useState, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import { BenchLayout } from '../../app/Bench.tsx';
+import { ListLine } from '../../app/ListLine.tsx';
+import { Paper } from '../../app/Paper.tsx';
+import { Section } from '../../app/Section.tsx';
+import { usePageKeys } from '../../app/keys.ts';
+import { DEMO_APPS } from '../../app/demo-apps.ts';
+import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { useEdited } from '../../data/edited.ts';
+import { Action } from './Action.tsx';
+import { Difference } from './Difference.tsx';
+
+const ALL = 'all';
+const PARTS = [...PIECES, ALL] as const;
+type Part = (typeof PARTS)[number];
+
+const titleOf = (part: Part) => (part === ALL ? 'All of them' : PIECE_NAMES[part].title);
+
+const BECOMES: Record<Piece, string> = {
+  desks: 'the monitors stay; where they stand, and the workspaces, go',
+  layouts: 'a lead and the rest, gaps 10 and 6',
+  boards: 'the ready-made boards that fit',
+  rules: 'what people expect of dialogs and fixed windows',
+  keys: 'every command on a key, focus on the arrows',
+  apps: 'the demo’s apps',
+  look: 'a vermilion frame, 120 ms of motion',
+};
+
+const overOf = (profile: Profile, part: Part): Profile =>
+  part === ALL ? allStartedOver(profile, DEMO_APPS) : startedOver(profile, part, DEMO_APPS);
+
+/** A part of the profile, or all of it, begun anew out of the starters. */
+export function StartOverPage({ pages }: { pages: ReactNode }) {
+  const profile = useBench((bench) => bench.profile);
+  const store = useBenchStore();
+  const navigate = useNavigate();
+  const [part, setPart] = useState<Part>('layouts');
+  const next = useMemo(() => overOf(profile, part), [profile, part]);
+  const changes = useMemo(() => changeTexts(profile, next), [profile, next]);
+  const { now, then } = useEdited(next);
+  const take = () => {
+    if (changes.length > 0) store.getState().edit((present) => overOf(present, part));
+  };
+  const goTo = (by: 1 | -1) => setPart(PARTS[PARTS.indexOf(part) + by] ?? part);
+  const ask = () => void navigate('/begin');
+  usePageKeys('Start over', [
+    { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'part', run: () => goTo(-1) },
+    { keys: ['ArrowDown'], label: 'next part', minor: true, run: () => goTo(1) },
+    { keys: ['Enter'], label: 'begin it anew', run: take },
+    { keys: ['q'], label: 'a new profile by three questions', run: ask },
+  ]);
+  return (
+    <BenchLayout
+      name="Files"
+      inspector={
+        <>
+          <Section title="Start over" note="undo takes it back">
+            <chakra.ul>
+              {PARTS.map((each) => (
+                <ListLine
+                  key={each}
+                  name={titleOf(each)}
+                  isHere={each === part}
+                  data={{ 'data-part': each }}
+                  onChoose={() => setPart(each)}
+                />
+              ))}
+            </chakra.ul>
+          </Section>
+          <Section title={titleOf(part)}>
+            <chakra.p fontSize="12.5px" color="slate" mb="6px">
+              {part === ALL
+                ? 'Each part as it is told beside its name. The profile keeps its name, its revisions and its monitors.'
+                : `Becomes: ${BECOMES[part]}.`}
+            </chakra.p>
+            <Action
+              cap="Enter"
+              text={`Begin ${part === ALL ? 'all' : titleOf(part).toLowerCase()} anew`}
+              onClick={take}
+            />
+          </Section>
+          <Section title="Or another profile">
+            <Action
+              cap="Q"
+              text="Three questions"
+              says="make a new profile; this one stays"
+              onClick={ask}
+            />
+          </Section>
+        </>
+      }
+    >
+      <Paper>
+        <Flex align="center" gap="12px" fontSize="13px" color="slate">
+          {pages}
+          <span data-changes={changes.length}>
+            {changes.length === 0
+              ? 'It is as at the beginning already.'
+              : `${changes.length} ${changes.length === 1 ? 'thing' : 'things'} would change.`}
+          </span>
+        </Flex>
+        <Box
+          flex="1"
+          minH="0"
+          overflow="auto"
+          tabIndex={0}
+          role="region"
+          aria-label="What would change"
+        >
+          <chakra.ul fontSize="12.5px">
+            {changes.map((change, i) => (
+              <chakra.li
+                key={`${change} ${i}`}
+                listStyleType="none"
+                py="3px"
+                borderBottom="1px solid"
+                borderColor="hairline"
+              >
+                {change}
+              </chakra.li>
+            ))}
+          </chakra.ul>
+        </Box>
+        <Difference before={now} after={then} titles={['Now', 'Then']} />
+      </Paper>
+    </BenchLayout>
+  );
+}

@@ -1,0 +1,184 @@
+import {
+  autocompletion,
+  closeBrackets,
+  closeBracketsKeymap,
+  closeCompletion,
+  completionKeymap,
+  completionStatus,
+  type Completion,
+  type CompletionSource,
+} from '@codemirror/autocomplete';
+import { defaultKeymap, history, historyKeymap } from '@codemirror/commands';
+import { json } from '@codemirror/lang-json';
+import { yaml } from '@codemirror/lang-yaml';
+import { bracketMatching, indentOnInput, StreamLanguage } from '@codemirror/language';
+import { toml } from '@codemirror/legacy-modes/mode/toml';
+import { lintGutter, lintKeymap, setDiagnostics } from '@codemirror/lint';
+import { Annotation, Compartment, EditorState } from '@codemirror/state';
+import {
+  drawSelection,
+  EditorView,
+  highlightActiveLine,
+  highlightActiveLineGutter,
+  hoverTooltip,
+  keymap,
+  lineNumbers,
+} from '@codemirror/view';
+import { completionsAt, helpAt, type Format, type PlacedFault, type Profile } from '@sorn/core';
+import { useEffect, useRef, type RefObject } from 'react';
+import { editorLook } from './editor-look.ts';
+
+const LANGUAGES = { json, yaml, toml: () => StreamLanguage.define(toml) };
+
+/** Marks a change that did not come from the person’s typing. */
+const fromOutside = Annotation.define<boolean>();
+
+/** A profile's text, with completion, help on hovering and faults where they are. */
+export function TextEditor(props: {
+  text: string;
+  format: Format;
+  /** Its names are offered. */
+  profile: Profile;
+  faults: readonly PlacedFault[];
+  /** Holds the editor, for those who give it the keyboard. */
+  editor: RefObject<EditorView | null>;
+  onText: (text: string) => void;
+}) {
+  const { text, format, faults, editor } = props;
+  const parent = useRef<HTMLDivElement>(null);
+  const newest = useRef(props);
+  useEffect(() => {
+    newest.current = props;
+  });
+
+  // Made once: what changes is told to it below.
+  useEffect(() => {
+    const view = new EditorView({
+      parent: parent.current!,
+      state: EditorState.create({ extensions: extensionsOf(newest) }),
+    });
+    editor.current = view;
+    return () => {
+      editor.current = null;
+      view.destroy();
+    };
+  }, [editor]);
+
+  useEffect(() => {
+    editor.current?.dispatch({ effects: language.reconfigure(LANGUAGES[format]()) });
+  }, [editor, format]);
+
+  useEffect(() => {
+    const view = editor.current;
+    if (!view) return;
+    const change = changeTo(view.state.doc.toString(), text);
+    if (change) view.dispatch({ changes: change, annotations: fromOutside.of(true) });
+  }, [editor, text, format]);
+
+  useEffect(() => {
+    const view = editor.current;
+    if (!view) return;
+    const length = view.state.doc.length;
+    const marks = faults.map(({ from, to, message }) => ({
+      from: Math.min(from, length),
+      to: Math.min(Math.max(to, from + 1), length),
+      severity: 'error' as const,
+      message,
+    }));
+    view.dispatch(setDiagnostics(view.state, marks));
+  }, [editor, faults, text]);
+
+  return <div ref={parent} style={{ flex: 1, minHeight: 0 }} data-editor />;
+}
+
+const language = new Compartment();
+
+interface Asked {
+  format: Format;
+  profile: Profile;
+  onText: (text: string) => void;
+}
+
+function extensionsOf(asked: RefObject<Asked>) {
+  return [
+    lineNumbers(),
+    lintGutter(),
+    history(),
+    drawSelection(),
+    indentOnInput(),
+    bracketMatching(),
+    closeBrackets(),
+    highlightActiveLine(),
+    highlightActiveLineGutter(),
+    EditorState.tabSize.of(2),
+    autocompletion({ override: [offer(asked)] }),
+    hoverTooltip((view, offset) => help(asked.current, view, offset)),
+    language.of([]),
+    EditorView.contentAttributes.of({ 'aria-label': 'The profile as text' }),
+    EditorView.updateListener.of(({ docChanged, transactions, state }) => {
+      const isOutside = transactions.some((transaction) => transaction.annotation(fromOutside));
+      if (docChanged && !isOutside) asked.current.onText(state.doc.toString());
+    }),
+    keymap.of([
+      { key: 'Escape', run: leave },
+      ...closeBracketsKeymap,
+      ...completionKeymap,
+      ...historyKeymap,
+      ...lintKeymap,
+      ...defaultKeymap,
+    ]),
+    editorLook,
+  ];
+}
+
+/** Escape puts the completions away, then gives the keys back to the page. */
+function leave(view: EditorView): boolean {
+  if (completionStatus(view.state) === 'active') return closeCompletion(view);
+  view.contentDOM.blur();
+  return true;
+}
+
+const KINDS = { field: 'property', word: 'keyword', name: 'variable' } as const;
+
+function offer(asked: RefObject<Asked>): CompletionSource {
+  return ({ state, pos, explicit }) => {
+    const { format, profile } = asked.current;
+    const text = state.doc.toString();
+    const found = completionsAt(text, format, pos, profile);
+    if (!found || (!explicit && found.from === pos && !/[:[{,"'=]\s?$/.test(text.slice(0, pos))))
+      return null;
+    const options = found.options.map(({ text: label, says, kind }): Completion => ({
+      label,
+      detail: says,
+      type: KINDS[kind],
+    }));
+    return { from: found.from, options, validFor: /^[\w$-]*$/ };
+  };
+}
+
+function help({ format }: Asked, view: EditorView, offset: number) {
+  const told = helpAt(view.state.doc.toString(), format, offset);
+  if (!told) return null;
+  return {
+    pos: offset,
+    above: true,
+    create() {
+      const dom = document.createElement('div');
+      const name = document.createElement('strong');
+      name.textContent = told.path;
+      dom.append(name, document.createElement('br'), told.says);
+      return { dom };
+    },
+  };
+}
+
+/** The least change that makes one text of another, so that the cursor stays where it was. */
+function changeTo(old: string, young: string): { from: number; to: number; insert: string } | null {
+  if (old === young) return null;
+  const most = Math.min(old.length, young.length);
+  let from = 0;
+  while (from < most && old[from] === young[from]) from++;
+  let same = 0;
+  while (same < most - from && old.at(-1 - same) === young.at(-1 - same)) same++;
+  return { from, to: old.length - same, insert: young.slice(from, young.length - same) };
+}

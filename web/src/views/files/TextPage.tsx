@@ -1,0 +1,122 @@
+import type { EditorView } from '@codemirror/view';
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { FORMAT_NAMES, FORMATS, type Format } from '@sorn/core';
+import { useRef, type ReactNode } from 'react';
+import { BenchLayout } from '../../app/Bench.tsx';
+import { Paper } from '../../app/Paper.tsx';
+import { Section } from '../../app/Section.tsx';
+import { Choice, SettingRow } from '../../app/SettingRow.tsx';
+import { usePageKeys } from '../../app/keys.ts';
+import { useBench, usePlacedDesk } from '../../data/bench-context.ts';
+import { Sheet } from '../../sheet/Sheet.tsx';
+import { Action } from './Action.tsx';
+import { TextEditor } from './TextEditor.tsx';
+import { useOwnText } from './own-text.ts';
+
+const OPTIONS = FORMATS.map((value) => ({ value, text: FORMAT_NAMES[value] }));
+
+const KEPT: Record<Format, string> = {
+  yaml: 'Your comments and the order of fields stay when something is changed elsewhere in the page.',
+  toml: 'Changed elsewhere, it is written anew: only comments at its head stay. YAML keeps all of them.',
+  json: 'It has no place for comments; YAML has.',
+};
+
+/** The profile as a text that can be typed in: applied as soon as it is right, and never while it is not. */
+export function TextPage({ pages }: { pages: ReactNode }) {
+  const profile = useBench((bench) => bench.profile);
+  const placed = usePlacedDesk();
+  const { text, format, faults, isUnapplied, setFormat, setText, drop } = useOwnText();
+  const editor = useRef<EditorView>(null);
+  const nextFormat = () => setFormat(FORMATS[(FORMATS.indexOf(format) + 1) % FORMATS.length]!);
+  const goToFault = () => {
+    const view = editor.current;
+    const [first] = faults;
+    if (!view) return;
+    if (first) view.dispatch({ selection: { anchor: first.from }, scrollIntoView: true });
+    view.focus();
+  };
+  usePageKeys('Text', [
+    { keys: ['Enter'], label: 'type in it, Esc leaves', run: () => editor.current?.focus() },
+    { keys: ['f'], label: 'form', run: nextFormat },
+    { keys: ['l'], label: 'to the fault', minor: faults.length === 0, run: goToFault },
+    { keys: ['d'], label: 'drop what is not applied', minor: !isUnapplied, run: drop },
+  ]);
+  return (
+    <BenchLayout
+      name="Files"
+      inspector={
+        <>
+          <Box height="216px" mb="16px">
+            <Sheet placed={placed} still="Applied" />
+          </Box>
+          <Section title="Text">
+            <SettingRow label="Form" caps={['F']}>
+              <Choice
+                label="Form of the text"
+                value={format}
+                options={OPTIONS}
+                onChange={setFormat}
+              />
+            </SettingRow>
+            <chakra.p fontSize="12.5px" color="slate" mt="6px">
+              {KEPT[format]}
+            </chakra.p>
+          </Section>
+          <Section
+            title={faults.length === 0 ? 'No faults' : `Faults: ${faults.length}`}
+            note={
+              faults.length === 0 ? 'what you type is applied' : 'not applied until it is right'
+            }
+          >
+            <chakra.ul
+              role="status"
+              aria-label="Faults"
+              fontSize="12.5px"
+              data-faults={faults.length}
+            >
+              {faults.slice(0, 12).map(({ line, message }, i) => (
+                <chakra.li
+                  key={`${line} ${message} ${i}`}
+                  listStyleType="none"
+                  py="4px"
+                  borderBottom="1px solid"
+                  borderColor="hairline"
+                  overflowWrap="anywhere"
+                >
+                  <chakra.strong color="vermilion">Line {line}</chakra.strong> {message}
+                </chakra.li>
+              ))}
+            </chakra.ul>
+            {faults.length > 0 && (
+              <>
+                <Action cap="L" text="Go to the first" onClick={goToFault} />
+                <Action cap="D" text="Drop it" says="back to what is applied" onClick={drop} />
+              </>
+            )}
+          </Section>
+          <Section title="While you type">
+            <chakra.p fontSize="12.5px" color="slate">
+              Ctrl Space tells what could stand there; resting on a word tells what it means. Esc
+              gives the keys back to the page.
+            </chakra.p>
+          </Section>
+        </>
+      }
+    >
+      <Paper>
+        <Flex align="center" gap="12px" fontSize="13px" color="slate">
+          {pages}
+          <span data-applied={!isUnapplied}>{isUnapplied ? 'Not applied yet' : 'Applied'}</span>
+        </Flex>
+        <TextEditor
+          text={text}
+          format={format}
+          profile={profile}
+          faults={faults}
+          editor={editor}
+          onText={setText}
+        />
+      </Paper>
+    </BenchLayout>
+  );
+}

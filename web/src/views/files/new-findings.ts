@@ -1,0 +1,9 @@
+import { checkProfile, findingText, monitorName, type Profile } from '@sorn/core';
+
+/** What the checkup finds in the second profile and not in the first, in words. */
+export function newFindings(before: Profile, after: Profile): string[] {
+  const texts = (profile: Profile) =>
+    checkProfile(profile).map((finding) => findingText(finding, (id) => monitorName(profile, id)));
+  const known = new Set(texts(before));
+  return texts(after).filter((text) => !known.has(text));
+}
