@@ -1,12 +1,19 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { readBackup } from '@sorn/server';
+import { profileSchema, sessionSchema, type Profile } from '@sorn/core';
 import { afterAll, describe, expect, it } from 'vitest';
-import { startServer, temporaryFolder } from '../desk/server.ts';
+import { startServer, temporaryFolder, type RunningServer } from '../desk/server.ts';
 
 const folder = temporaryFolder();
 afterAll(folder.remove);
 
-const ROUNDS = 30;
-const MOST_SAVES_BEFORE_THE_KILL = 6;
-const MOST_MS_MORE = 12;
+/** Kills in all; each of the four things that are done is under way at a quarter of them. `npm run kills` does 200. */
+const KILLS = Number(process.env['KILLS'] ?? 40);
+/** Backups that are read back at the end, the newest. */
+const READ_BACK = 12;
+const MOST_MS_BEFORE_THE_KILL = 45;
+const AT = '/api/profiles/bulletin-desk';
 
 /** A repeatable stand-in for chance (linear congruential generator, constants of Numerical Recipes). */
 function chance(seed: number): () => number {
@@ -14,93 +21,169 @@ function chance(seed: number): () => number {
   return () => (state = (Math.imul(state, 1664525) + 1013904223) >>> 0) / 2 ** 32;
 }
 
-interface Document {
-  path: string;
-  /** The newest state that was answered with success. */
-  answered: number;
-  body: (number: number) => object;
-  numberIn: (read: Record<string, unknown>) => unknown;
+/** What is known of what the server has to have: a state is told by a number in it. */
+interface Known {
+  /** States that were answered, by revision, since the last restore that was answered. */
+  answered: Map<number, number>;
+  revision: number;
+  session: number;
+  state: number;
 }
 
-describe('killing the server in the middle of saves', () => {
+interface Kept {
+  revision: number;
+  profile: Profile;
+}
+
+describe('killing the server in the middle of what it does', () => {
   it('loses nothing that was answered, and keeps no half of anything', async () => {
     const next = chance(4680);
-    const file = `${folder.path}/crash.db`;
+    const file = join(folder.path, 'crash.db');
     let server = await startServer(file, { demo: true });
-    const at = '/api/profiles/bulletin-desk';
-    const { profile } = (await (await fetch(server.url + at)).json()) as { profile: object };
-    const { session } = (await (await fetch(`${server.url}${at}/session`)).json()) as {
+    const first = (await (await fetch(server.url + AT)).json()) as Kept;
+    const { session } = (await (await fetch(`${server.url}${AT}/session`)).json()) as {
       session: { windows: { title: string }[] };
     };
-    const documents: Document[] = [
-      {
-        path: at,
-        answered: 1,
-        body: (number) => ({ ...profile, name: `State ${number}` }),
-        numberIn: (read) => (read['profile'] as { name: string }).name,
-      },
-      {
-        path: `${at}/session`,
-        answered: 1,
-        body: (number) => ({
-          ...session,
-          windows: session.windows.map((window) => ({ ...window, title: `State ${number}` })),
-        }),
-        numberIn: (read) => {
-          const { windows } = read['session'] as typeof session;
-          return new Set(windows.map(({ title }) => title)).size === 1 && windows[0]!.title;
-        },
-      },
-    ];
+    const known: Known = { answered: new Map(), revision: 1, session: 1, state: 0 };
+    const done = { save: 0, import: 0, backup: 0, restore: 0 };
+    const interrupted = { save: 0, import: 0, backup: 0, restore: 0 };
 
-    let kills = 0;
-    let saves = 0;
-    let unanswered = 0;
-    for (let round = 0; round < ROUNDS; round++) {
-      let running = true;
-      // Killed after some answers and a moment more: while another save is being sent, written or answered.
-      const enough = saves + 1 + Math.floor(next() * MOST_SAVES_BEFORE_THE_KILL);
-      let tell: () => void;
-      const saved = new Promise<void>((resolve) => (tell = resolve));
-      const saving = documents.map(async (document) => {
-        while (running) {
-          const number = document.answered + 1;
-          const answer = await fetch(server.url + document.path, {
-            method: 'PUT',
-            headers: { 'Content-Type': 'application/json', 'If-Match': `"${document.answered}"` },
-            body: JSON.stringify(document.body(number)),
-          }).catch(() => null);
-          if (!answer) {
-            unanswered++;
+    const put = (path: string, base: number, body: unknown) =>
+      fetch(server.url + path, {
+        method: 'PUT',
+        headers: { 'Content-Type': 'application/json', 'If-Match': `"${base}"` },
+        body: JSON.stringify(body),
+      });
+    const profileOf = (state: number, rules = first.profile.rules) => ({
+      ...first.profile,
+      name: `State ${state}`,
+      rules,
+    });
+    async function saveProfile(profile: object): Promise<void> {
+      const state = ++known.state;
+      const answer = await put(AT, known.revision, {
+        profile: { ...profile, name: `State ${state}` },
+      });
+      expect(answer.status).toBe(200);
+      known.revision++;
+      known.answered.set(known.revision, state);
+    }
+    const acts = {
+      async save() {
+        await saveProfile(profileOf(known.state + 1));
+        const windows = session.windows.map((window) => ({
+          ...window,
+          title: `S ${known.session + 1}`,
+        }));
+        const answer = await put(`${AT}/session`, known.session, { ...session, windows });
+        expect(answer.status).toBe(200);
+        known.session++;
+      },
+      // What is brought in from a file comes to the server as a save of much at once.
+      import: () => {
+        const [rule] = first.profile.rules;
+        const many = Array.from({ length: 400 }, (_, i) => ({ ...rule!, id: `brought-${i}` }));
+        return saveProfile(profileOf(known.state + 1, [...first.profile.rules, ...many]));
+      },
+      async backup() {
+        const answer = await fetch(`${server.url}/api/backups`, { method: 'POST' });
+        expect(answer.status).toBe(201);
+      },
+      async restore() {
+        const { backups } = (await (await fetch(`${server.url}/api/backups`)).json()) as {
+          backups: { name: string }[];
+        };
+        const backup = backups[Math.floor(next() * Math.min(3, backups.length))];
+        if (!backup) return;
+        const answer = await fetch(`${server.url}/api/restore`, {
+          method: 'POST',
+          headers: { 'Content-Type': 'application/json' },
+          body: JSON.stringify({ backup: backup.name }),
+        });
+        expect(answer.status).toBe(200);
+        known.answered.clear();
+        const kept = (await (await fetch(server.url + AT)).json()) as Kept;
+        const stands = (await (await fetch(`${server.url}${AT}/session`)).json()) as {
+          revision: number;
+        };
+        known.revision = kept.revision;
+        known.session = stands.revision;
+      },
+    };
+    const names = Object.keys(acts) as (keyof typeof acts)[];
+
+    for (let kill = 0; kill < KILLS; kill++) {
+      const name = names[kill % names.length]!;
+      let isDead = false;
+      const working = (async () => {
+        while (!isDead) {
+          try {
+            await acts[name]();
+            done[name]++;
+          } catch (error) {
+            if (!isDead && !(error instanceof TypeError)) throw error;
+            interrupted[name]++;
             return;
           }
-          expect(answer.status).toBe(200);
-          document.answered = number;
-          if (++saves >= enough) tell();
         }
-      });
-      await saved;
-      await new Promise((resolve) => setTimeout(resolve, next() * MOST_MS_MORE));
+      })();
+      await new Promise((resolve) => setTimeout(resolve, next() * MOST_MS_BEFORE_THE_KILL));
       await server.kill();
-      kills++;
-      running = false;
-      await Promise.all(saving);
-
+      isDead = true;
+      await working;
       server = await startServer(file);
-      for (const document of documents) {
-        const answer = await fetch(server.url + document.path);
-        const read = (await answer.json()) as Record<string, unknown>;
-        const revision = read['revision'] as number;
-        // At most the one save whose answer did not get through is there beyond those answered.
-        expect(revision - document.answered).toBeOneOf([0, 1]);
-        if (revision > 1) expect(document.numberIn(read)).toBe(`State ${revision}`);
-        document.answered = revision;
-      }
+      await stands(server, known, name);
     }
     await server.stop();
-    expect(kills).toBe(ROUNDS);
-    expect(saves).toBeGreaterThanOrEqual(ROUNDS);
-    // The kills did come in the middle of saves, not between them.
-    expect(unanswered).toBeGreaterThan(ROUNDS / 2);
-  }, 600_000);
+
+    for (const name of names) {
+      expect(done[name], name).toBeGreaterThan(0);
+      // The kills did come in the middle of it, not between.
+      expect(interrupted[name], name).toBeGreaterThan(KILLS / names.length / 2);
+    }
+    const backups = join(folder.path, 'backups');
+    for (const name of readdirSync(backups)
+      .filter((each) => each.endsWith('.zip'))
+      .sort()
+      .slice(-READ_BACK))
+      expect(() => readBackup(readFileSync(join(backups, name)))).not.toThrow();
+  }, 1_800_000);
 });
+
+/** What is there is whole, and has everything that was answered; then it is what is known. */
+async function stands(server: RunningServer, known: Known, during: string): Promise<void> {
+  const read = async <T>(path: string) => {
+    const answer = await fetch(server.url + path);
+    expect(answer.status).toBe(200);
+    return (await answer.json()) as T;
+  };
+  const kept = await read<Kept>(AT);
+  profileSchema.parse(kept.profile);
+  const { revision, session } = await read<{
+    revision: number;
+    session: { windows: { title: string }[] };
+  }>(`${AT}/session`);
+  sessionSchema.parse(session);
+  expect(new Set(session.windows.map(({ title }) => title)).size).toBeOneOf([
+    1,
+    session.windows.length,
+  ]);
+  if (during === 'restore') {
+    // Whether one that was not answered happened is told by what is there; what was before it is in a backup.
+    known.answered.clear();
+  } else {
+    expect(kept.revision - known.revision).toBeOneOf([0, 1]);
+    expect(revision - known.session).toBeOneOf([0, 1]);
+    const { revisions } = await read<{ revisions: { revision: number }[] }>(`${AT}/revisions`);
+    const there = new Set(revisions.map((each) => each.revision));
+    const newest = [...known.answered].slice(-20);
+    for (const [number] of newest) expect(there).toContain(number);
+    const [last] = newest.slice(-1);
+    if (last) {
+      const answered = await read<Kept>(`${AT}/revisions/${last[0]}`);
+      expect(answered.profile.name).toBe(`State ${last[1]}`);
+    }
+  }
+  known.revision = kept.revision;
+  known.session = revision;
+}

@@ -47,25 +47,4 @@ describe('saving', () => {
     expect(JSON.stringify(await kept.json())).toContain('"leadShare":0.35');
     await context.close();
   });
-
-  it('lets the person decide when somebody else saved meanwhile', async () => {
-    const mine = await visit(running.browser, running.server.url);
-    const theirs = await visit(running.browser, running.server.url);
-    await Promise.all([saved(mine.page), saved(theirs.page)]);
-    await typeShare(theirs.page, '0.6');
-    await saved(theirs.page);
-    await typeShare(mine.page, '0.7');
-    await mine.page.getByText('was saved elsewhere meanwhile').waitFor();
-    expect(await lead(mine.page)).toBe('2393 × 1400');
-    await mine.page.getByRole('button', { name: 'Keep mine' }).click();
-    await saved(mine.page);
-
-    await typeShare(theirs.page, '0.5');
-    await theirs.page.getByText('was saved elsewhere meanwhile').waitFor();
-    await theirs.page.getByRole('button', { name: 'Take theirs' }).click();
-    await poll(() => lead(theirs.page)).toBe('2393 × 1400');
-    await saved(theirs.page);
-    await mine.context.close();
-    await theirs.context.close();
-  });
 });

@@ -12,26 +12,45 @@ const running = fixture({ file: 'deep/er/own.db' });
 const poll = (read: () => Promise<unknown>) => expect.poll(read, { timeout: 20_000 });
 
 describe('an empty database', () => {
-  it('offers a new profile, tells what is wrong with it by field, and opens it', async () => {
+  it('asks three things, and opens Rehearse on what is made of the answers, by keys alone', async () => {
     const { page, context, said } = await visit(running.browser, running.server.url);
-    await page.getByText('None yet.').waitFor();
+    await page.getByRole('heading', { name: 'Which monitors?' }).waitFor();
     await page.keyboard.press('n');
-    await page.keyboard.press('Control+a');
     await page.keyboard.type('Hut table');
-    await page.keyboard.press('Tab');
-    await page.keyboard.press('Control+a');
-    await page.keyboard.type('0');
-    await page.getByText('a whole number from 1 to 100000').waitFor();
     await page.keyboard.press('Enter');
-    expect(page.url()).toMatch(/profiles$/);
-    await page.keyboard.press('Control+a');
-    await page.keyboard.type('2560');
+    await page.keyboard.press('4');
+    await page.locator('[data-card=laptop-below][aria-checked=true]').waitFor();
     await page.keyboard.press('Enter');
-    await page.getByRole('heading', { name: 'Hut table' }).waitFor();
-    expect(page.url()).toBe(`${running.server.url}/hut-table/tiling`);
-    await page.getByText('2560×1080').waitFor();
+    await page.getByRole('heading', { name: 'How are windows arranged?' }).waitFor();
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('ArrowRight');
+    await page.locator('[data-card=columns][aria-checked=true]').waitFor();
+    await page.keyboard.press('Enter');
+    await page.getByRole('heading', { name: 'Which hand moves?' }).waitFor();
+    // Back and on again: the answers are still there.
+    await page.keyboard.press('Backspace');
+    await page.locator('[data-card=columns][aria-checked=true]').waitFor();
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('3');
+    await page.locator('[data-card=left-hand][aria-checked=true]').waitFor();
+    await page.keyboard.press('Enter');
+    await page.getByRole('main', { name: 'Rehearse' }).waitFor();
+    expect(page.url()).toBe(`${running.server.url}/hut-table/rehearse`);
     expect(await drawnWindows(page)).toEqual([]);
-    await page.getByText('No window is tiled here').waitFor();
+    // Two apps opened by their keys stand in two columns; the left hand moves the focus.
+    await page.keyboard.press('Enter');
+    for (const app of ['P', 'B']) await page.keyboard.press(`Meta+Shift+Key${app}`);
+    await poll(async () => (await drawnWindows(page)).length).toBe(2);
+    // 2560 wide, outer gaps of 6, an inner one of 10.
+    const column = Math.floor((2560 - 12 - 10) / 2);
+    const sizes = (await drawnWindows(page)).map(({ size }) => size);
+    expect(sizes).toEqual([`${column} × ${1440 - 12}`, `${column} × ${1440 - 12}`]);
+    const focused = async () => (await drawnWindows(page)).find((window) => window.focused)?.app;
+    expect(await focused()).toBe('bulletin');
+    await page.keyboard.press('Meta+KeyS');
+    await poll(focused).toBe('pitreader');
+    await page.keyboard.press('F9');
+    await saved(page);
     expect(said).toEqual([]);
     await context.close();
   });

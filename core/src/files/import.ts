@@ -44,12 +44,16 @@ export function importItems(profile: Profile, file: FromFile): ImportItem[] {
   }
   return [...groups].map(([id, { path, details, kind }]) => {
     const isClash = kind === 'changed' && isAnother(path, profile, file.profile);
+    const text = partText(path, kind === 'added' ? file.profile : profile);
+    const own = `${text}: `;
     return {
       id,
       piece: pieceOf(path[0]!)!,
       kind: isClash ? 'clash' : kind,
-      text: partText(path, kind === 'added' ? file.profile : profile),
-      details,
+      text,
+      details: details.map((detail) =>
+        detail.startsWith(own) ? detail.slice(own.length) : detail,
+      ),
       canBoth: kind === 'changed' && ['rules', 'boards'].includes(path[0]!),
     };
   });

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import { describe, expect, test } from 'vitest';
@@ -76,4 +77,20 @@ describe('a profile that leaves and comes back is the same', () => {
       false,
     );
   });
+});
+
+test('the schema in docs/ is the one that is published; npm run schema writes it', () => {
+  const file = new URL('../../../docs/schema/profile-3.json', import.meta.url);
+  const published = JSON.parse(JSON.stringify(publishedSchema())) as unknown;
+  expect(JSON.parse(readFileSync(file, 'utf8'))).toEqual(published);
+});
+
+test('the profiles of these tests say something of everything', () => {
+  const profiles = fc.sample(anyProfile, 60);
+  const count = (of: (profile: (typeof profiles)[number]) => readonly unknown[]) =>
+    profiles.reduce((sum, profile) => sum + of(profile).length, 0);
+  expect(count(({ rules }) => rules.flatMap(({ when }) => when.all))).toBeGreaterThan(20);
+  expect(count(({ keys }) => keys.bindings)).toBeGreaterThan(20);
+  expect(count(({ boards }) => boards.flatMap(({ zones }) => zones))).toBeGreaterThan(5);
+  expect(count(({ tiling }) => tiling.places)).toBeGreaterThan(10);
 });

@@ -27,7 +27,9 @@ export function readProfileText(text: string, format: Format): ProfileRead {
   const profile = read(profileSchema, parsed.value);
   if (profile.ok) return { profile: profile.value, faults: [] };
   const faults = profile.faults.map(({ path, found, right }) => {
-    const message = `${path || 'the whole text'} is ${found}; right would be ${right}`;
+    const message = right.startsWith('no such field')
+      ? `${path}: ${right}`
+      : `${path || 'the whole text'} is ${found}; right would be ${right}`;
     return placed(text, spanOf(text, format, stepsOf(path)), message);
   });
   return { profile: null, faults };

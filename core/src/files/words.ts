@@ -77,6 +77,7 @@ export function changeText(difference: Difference, before: Profile, after: Profi
     case 'set': {
       const end = entryEnd(path);
       const [known, field] = [path.slice(0, end), path.slice(end)];
+      if (field.at(-1) === 'setAside') return asideText(known, difference.after, after);
       if (field.length === 1 && field[0] === 'on' && known.length > 0)
         return `${subject(known, after)} turned ${difference.after === false ? 'off' : 'on'}`;
       const what =
@@ -86,6 +87,15 @@ export function changeText(difference: Difference, before: Profile, after: Profi
       return `${what}${fieldWords(field)} ${valueText(difference.before)} → ${valueText(difference.after)}`;
     }
   }
+}
+
+/** What was set for layouts that are not in use now. */
+function asideText(known: Path, aside: unknown, profile: Profile): string {
+  const where = known.length > 0 ? `${subject(known, profile)}: ` : '';
+  const kinds = ((aside ?? []) as { kind: string }[]).map(({ kind }) => kind);
+  return kinds.length > 0
+    ? `${where}what was set for ${kinds.join(', ')} is kept for its return`
+    : `${where}nothing is kept for other layouts`;
 }
 
 function addedText(path: Path, added: unknown): string {

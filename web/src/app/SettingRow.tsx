@@ -103,12 +103,13 @@ export function SettingSlider(props: {
 export function Choice<T extends string>(props: {
   label: string;
   value: T;
-  options: readonly { value: T; text: string }[];
+  /** `cap`: the key that chooses it. */
+  options: readonly { value: T; text: string; cap?: string }[];
   onChange: (value: T) => void;
 }) {
   return (
     <Flex role="radiogroup" aria-label={props.label} border="1px solid" borderColor="hairline">
-      {props.options.map(({ value, text }, i) => {
+      {props.options.map(({ value, text, cap }, i) => {
         const isChosen = value === props.value;
         return (
           <chakra.button
@@ -116,6 +117,7 @@ export function Choice<T extends string>(props: {
             type="button"
             role="radio"
             aria-checked={isChosen}
+            aria-keyshortcuts={cap?.toLowerCase()}
             tabIndex={isChosen ? 0 : -1}
             flex="1"
             px="8px"
@@ -141,6 +143,17 @@ export function Choice<T extends string>(props: {
             }}
           >
             {text}
+            {cap !== undefined && (
+              <chakra.span
+                fontFamily="mono"
+                fontSize="11px"
+                ml="5px"
+                opacity={isChosen ? 1 : 0.75}
+                aria-hidden
+              >
+                {cap}
+              </chakra.span>
+            )}
           </chakra.button>
         );
       })}

@@ -1,6 +1,4 @@
 import {
-  changeTexts,
-  isSame,
   NO_EFFORT,
   openSession,
   ownTextSchema,
@@ -18,12 +16,13 @@ import {
   withEffort,
 } from '@sorn/core';
 import { createStore, type StoreApi } from 'zustand';
-import { api, type KeptProfile, type KeptSession, type News } from './api.ts';
-import { autosaver, type Autosaver, type SaveState } from './autosave.ts';
+import type { KeptProfile, KeptSession } from './api.ts';
+import type { SaveState } from './autosave.ts';
 import { commandOf, doesSomething } from './done.ts';
-import { keepDraft, readDraft } from './drafts.ts';
+import { readDraft } from './drafts.ts';
 import { listen } from './listen.ts';
-import { carriedOver, settled, takeIn, type Clashing, type TakenIn } from './taking-in.ts';
+import { savingOf, type ProfileDocument } from './saving.ts';
+import type { Clashing } from './taking-in.ts';
 import { withMoment, type Moment } from './moments.ts';
 
 /** One line of the log: what was asked for, by which keys, and what came of it. */
@@ -36,16 +35,8 @@ export interface LogEntry {
   trace: readonly Reason[];
 }
 
-type Kind = 'profile' | 'session';
-
 /** What undo outside Rehearse goes back to: the profile as it was, or the session before a step. */
-type Former = { profile: Profile; text: OwnText | null } | { step: Session['past'][number] };
-
-/** What is saved of a profile together: it, and what the person wrote as text. */
-interface ProfileDocument {
-  profile: Profile;
-  text: OwnText | null;
-}
+export type Former = { profile: Profile; text: OwnText | null } | { step: Session['past'][number] };
 
 /** The profile in hand: what is wanted, what is there, and how far both are saved. */
 export interface Bench {
@@ -69,7 +60,7 @@ export interface Bench {
   past: readonly Former[];
   future: readonly Former[];
   log: readonly LogEntry[];
-  saves: Readonly<Record<Kind, SaveState>>;
+  saves: Readonly<Record<'profile' | 'session', SaveState>>;
   /** What in the session's file could not be taken as it was. */
   openedWith: ReturnType<typeof openSession>['findings'];
 
@@ -102,13 +93,7 @@ export interface Bench {
 const MERGE_MS = 1200;
 const MOST_EDITS = 200;
 const MOST_LOG = 200;
-const NOTHING_CAME: readonly string[] = [];
-
-const staleAt = (revision: number, present: number): SaveState => ({
-  kind: 'stale',
-  revision,
-  present,
-});
+export const NOTHING_CAME: readonly string[] = [];
 
 /** Takes what the server keeps, with edits that an earlier visit could not save, onto a bench. */
 export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreApi<Bench> {
@@ -131,51 +116,14 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
 
   let lastMerge = { word: '', at: 0 };
   const store = createStore<Bench>((set, get) => {
-    const report = (kind: Kind) => (state: SaveState) => {
-      set({ saves: { ...get().saves, [kind]: state } });
-      if (state.kind === 'failed' || state.kind === 'saved') rememberUnsaved();
-      // Somebody else saved the profile: what they changed and what was changed here go together.
-      if (kind === 'profile' && state.kind === 'stale') void takeInProfile();
-    };
-    /** What the server has, as far as it was heard of. */
-    let known = { revision: kept.revision, profile: kept.profile };
-    let sentText = kept.text ?? null;
-    const savers: { profile: Autosaver<ProfileDocument>; session: Autosaver<Session> } = {
-      profile: autosaver(
-        draft?.profile?.base ?? kept.revision,
-        async ({ profile: value, text }, base) => {
-          const isNew = text !== null && text !== sentText;
-          const saved = await api.save(id, value, base, isNew ? text : undefined);
-          known = { revision: saved.revision, profile: value };
-          sentText = text;
-          return saved;
-        },
-        async () => {
-          const present = await api.read(id);
-          const { revision, profile: value, text = null } = present;
-          return { revision, value: { profile: value, text } };
-        },
-        report('profile'),
-      ),
-      session: autosaver(
-        draft?.session?.base ?? keptSession.revision,
-        (value, base) => api.saveSession(id, value, base),
-        async () => {
-          const present = await api.readSession(id);
-          return { revision: present.revision, value: present.session };
-        },
-        report('session'),
-      ),
-    };
-
-    function rememberUnsaved() {
-      const unsavedProfile = savers.profile.pending();
-      const unsavedSession = savers.session.pending();
-      keepDraft(id, {
-        ...(unsavedProfile && { profile: unsavedProfile }),
-        ...(unsavedSession && { session: unsavedSession }),
-      });
-    }
+    const { savers, rememberUnsaved, settle, takeSession, hear } = savingOf({
+      kept,
+      keptSession,
+      draft,
+      get,
+      set,
+      showProfile,
+    });
 
     /** The desk as it is, whatever is looked at. */
     const present = () => get().moments.at(-1)!.session;
@@ -210,69 +158,6 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
       set({ text, cameIn: NOTHING_CAME });
       savers.profile.offer({ profile: next, text });
       set(taken(edited, 'profile edited'));
-    }
-
-    let takingIn = false;
-    async function takeInProfile() {
-      if (takingIn || get().clashing) return;
-      takingIn = true;
-      await savers.profile.idle();
-      savers.profile.hold();
-      const hands = () => ({ known, base: savers.profile.base(), mine: get().profile });
-      const taking = await takeIn(id, hands).finally(() => (takingIn = false));
-      if (!taking) savers.profile.rebase(savers.profile.base());
-      else if (taking.clashes.length > 0) {
-        const { base, theirs, clashes } = taking;
-        const saves = { ...get().saves, profile: staleAt(savers.profile.base(), theirs.revision) };
-        set({ clashing: { base, theirs, clashes }, saves });
-      } else accept(taking, taking.value);
-    }
-
-    /** What somebody else saved is the ground that everything here stands on from now on. */
-    function accept({ base, theirs }: Pick<TakenIn, 'base' | 'theirs'>, value: Profile) {
-      const mine = get().profile;
-      const carried = (former: readonly Former[]) =>
-        former.map((each) =>
-          'profile' in each
-            ? { ...each, profile: carriedOver(each.profile, { base, theirs }) }
-            : each,
-        );
-      const isOwnText = get().text !== sentText;
-      const text = isOwnText ? get().text : (theirs.text ?? null);
-      if (!isOwnText) sentText = text;
-      const cameIn = changeTexts(mine, value);
-      set({ past: carried(get().past), future: carried(get().future), clashing: null, text });
-      known = { revision: theirs.revision, profile: theirs.profile };
-      if (cameIn.length > 0) {
-        // Whoever changed the profile saves the desk as it became by that.
-        const edited = showProfile(value);
-        set({ cameIn, session: edited, looking: null });
-        set({ moments: withMoment(get().moments, edited, 'profile changed elsewhere') });
-      }
-      savers.profile.drop();
-      if (!isSame(value, theirs.profile) || isOwnText)
-        savers.profile.offer({ profile: value, text });
-      savers.profile.rebase(theirs.revision);
-    }
-
-    /** The desk as somebody else left it; what is done to it here goes on from there. */
-    async function takeInSession() {
-      const kept = await api.readSession(id).catch(() => null);
-      if (!kept?.session || kept.revision <= savers.session.base()) return;
-      if (savers.session.pending()) return;
-      const { session } = openSession(kept.session, get().profile);
-      set({
-        session,
-        looking: null,
-        moments: withMoment(get().moments, session, 'changed elsewhere'),
-      });
-      savers.session.rebase(kept.revision);
-    }
-
-    async function hear({ profile: saved = 0, session: stands = 0 }: News) {
-      await Promise.all([savers.profile.idle(), savers.session.idle()]);
-      if (saved > savers.profile.base()) await takeInProfile();
-      if (stands > savers.session.base()) await takeInSession();
     }
 
     /** Goes back or forth by one edit. A step that is not the session's last any more is passed over. */
@@ -390,10 +275,7 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
       },
       undoEdit: () => travel('past', 'future', 'undo'),
       redoEdit: () => travel('future', 'past', 'redo'),
-      settle(decided) {
-        const { clashing, profile: mine } = get();
-        if (clashing) accept(clashing, settled(mine, clashing, decided));
-      },
+      settle,
       keepMine() {
         const { session: state } = get().saves;
         if (state.kind !== 'stale' || state.present === null) return;
@@ -403,7 +285,7 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
       takeTheirs() {
         savers.session.drop();
         rememberUnsaved();
-        void takeInSession();
+        void takeSession();
       },
       open() {
         addEventListener('pagehide', rememberUnsaved);

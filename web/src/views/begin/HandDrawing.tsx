@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react';
 import { handKeys, type StarterId } from '@sorn/core';
 
-const HEIGHT = 124;
+const HEIGHT = 160;
 
 /** A keyboard on which the keys of a hand stand out. */
 export function HandDrawing({ hand }: { hand: StarterId }) {

@@ -3,8 +3,8 @@ import { beginningDrawing, type Answers, type Rect } from '@sorn/core';
 import { useMemo } from 'react';
 
 /** The room a drawing has, in screen pixels. */
-const WIDTH = 240;
-const HEIGHT = 124;
+const WIDTH = 300;
+const HEIGHT = 160;
 const WINDOWS = 4;
 
 interface Drawn extends Rect {
@@ -37,23 +37,25 @@ function Plan({ monitors, tiles }: { monitors: readonly Drawn[]; tiles: readonly
       width="100%"
       height={`${HEIGHT}px`}
       viewBox={`${left - pad} ${top - pad} ${right - left + 2 * pad} ${bottom - top + 2 * pad}`}
-      style={{ maxWidth: WIDTH }}
+      maxW={`${WIDTH}px`}
+      mx="auto"
+      display="block"
       aria-hidden
     >
-      {monitors.map(({ key, ...rect }) => (
+      {monitors.map(({ key, x, y, width, height }) => (
         <chakra.rect
           key={key}
-          {...rect}
+          {...{ x, y, width, height }}
           fill="none"
           stroke="ink"
           strokeWidth="1.5px"
           vectorEffect="non-scaling-stroke"
         />
       ))}
-      {tiles.map(({ key, ...rect }) => (
+      {tiles.map(({ key, x, y, width, height }) => (
         <chakra.rect
           key={key}
-          {...rect}
+          {...{ x, y, width, height }}
           fill="petrol.wash"
           stroke="petrol"
           strokeWidth="1.25px"

@@ -10,7 +10,7 @@ export function Difference(props: {
 }) {
   const moves = useMoves(props.before, props.after);
   return (
-    <Flex direction="column" height="264px" flexShrink="0" data-moves={moves.length}>
+    <Flex direction="column" flex="1" minH="264px" data-moves={moves.length}>
       <chakra.p fontSize="12px" color="slate" mb="4px">
         {moves.length === 0
           ? 'On the desk as it is now, no window would stand elsewhere.'

@@ -16,6 +16,7 @@ const PAGES = [
   { value: 'backup', text: 'Backup', key: 'b', label: 'backup' },
   { value: 'over', text: 'Start over', key: 'o', label: 'start over' },
 ] as const;
+const OPTIONS = PAGES.map(({ value, text, key }) => ({ value, text, cap: key.toUpperCase() }));
 type Page = (typeof PAGES)[number]['value'];
 
 const BODIES: Record<Page, (props: { pages: React.ReactNode }) => React.ReactNode> = {
@@ -36,10 +37,10 @@ export function FilesView() {
       keys: [key],
       shift: false,
       label,
-      minor: value === page,
+      minor: true,
       run: () => setPage(value),
     })),
   );
   const Body = BODIES[page];
-  return <Body pages={<Choice label="Page" value={page} options={PAGES} onChange={setPage} />} />;
+  return <Body pages={<Choice label="Page" value={page} options={OPTIONS} onChange={setPage} />} />;
 }

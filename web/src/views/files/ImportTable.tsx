@@ -20,8 +20,9 @@ export function ImportTable(props: {
   const { items, takings, at, onAt, onTick } = props;
   return (
     <Box
-      flex="1"
-      minH="0"
+      flex="0 1 auto"
+      minH="96px"
+      maxH="46%"
       overflow="auto"
       tabIndex={0}
       role="region"

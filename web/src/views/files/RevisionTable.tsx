@@ -18,7 +18,15 @@ export function RevisionTable(props: {
 }) {
   const { revisions, chosen, present, onChoose, onOlder } = props;
   return (
-    <Box flex="1" minH="0" overflow="auto" tabIndex={0} role="region" aria-label="Saved states">
+    <Box
+      flex="0 1 auto"
+      minH="96px"
+      maxH="46%"
+      overflow="auto"
+      tabIndex={0}
+      role="region"
+      aria-label="Saved states"
+    >
       <chakra.table width="100%" fontSize="12.5px" css={{ ...tableStyle, tableLayout: 'fixed' }}>
         <thead>
           <tr>

@@ -111,8 +111,9 @@ export function StartOverPage({ pages }: { pages: ReactNode }) {
           </span>
         </Flex>
         <Box
-          flex="1"
-          minH="0"
+          flex="0 1 auto"
+          minH="96px"
+          maxH="46%"
           overflow="auto"
           tabIndex={0}
           role="region"

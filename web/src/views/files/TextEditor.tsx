@@ -41,10 +41,10 @@ export function TextEditor(props: {
   profile: Profile;
   faults: readonly PlacedFault[];
   /** Holds the editor, for those who give it the keyboard. */
-  editor: RefObject<EditorView | null>;
+  editorRef: RefObject<EditorView | null>;
   onText: (text: string) => void;
 }) {
-  const { text, format, faults, editor } = props;
+  const { text, format, faults, editorRef } = props;
   const parent = useRef<HTMLDivElement>(null);
   const newest = useRef(props);
   useEffect(() => {
@@ -57,26 +57,26 @@ export function TextEditor(props: {
       parent: parent.current!,
       state: EditorState.create({ extensions: extensionsOf(newest) }),
     });
-    editor.current = view;
+    editorRef.current = view;
     return () => {
-      editor.current = null;
+      editorRef.current = null;
       view.destroy();
     };
-  }, [editor]);
+  }, [editorRef]);
 
   useEffect(() => {
-    editor.current?.dispatch({ effects: language.reconfigure(LANGUAGES[format]()) });
-  }, [editor, format]);
+    editorRef.current?.dispatch({ effects: language.reconfigure(LANGUAGES[format]()) });
+  }, [editorRef, format]);
 
   useEffect(() => {
-    const view = editor.current;
+    const view = editorRef.current;
     if (!view) return;
     const change = changeTo(view.state.doc.toString(), text);
     if (change) view.dispatch({ changes: change, annotations: fromOutside.of(true) });
-  }, [editor, text, format]);
+  }, [editorRef, text, format]);
 
   useEffect(() => {
-    const view = editor.current;
+    const view = editorRef.current;
     if (!view) return;
     const length = view.state.doc.length;
     const marks = faults.map(({ from, to, message }) => ({
@@ -86,7 +86,7 @@ export function TextEditor(props: {
       message,
     }));
     view.dispatch(setDiagnostics(view.state, marks));
-  }, [editor, faults, text]);
+  }, [editorRef, faults, text]);
 
   return <div ref={parent} style={{ flex: 1, minHeight: 0 }} data-editor />;
 }

@@ -113,7 +113,7 @@ export function TextPage({ pages }: { pages: ReactNode }) {
           format={format}
           profile={profile}
           faults={faults}
-          editor={editor}
+          editorRef={editor}
           onText={setText}
         />
       </Paper>

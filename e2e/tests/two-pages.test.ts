@@ -1,0 +1,121 @@
+import type { Page } from 'playwright-core';
+import { describe, expect, it } from 'vitest';
+import { visit, type Visit } from '../desk/browser.ts';
+import { fixture } from '../desk/fixture.ts';
+import { drawnWindows, figuresOf, saved, toView } from '../desk/sheet.ts';
+
+const running = fixture({ demo: true });
+
+const poll = (read: () => Promise<unknown>) => expect.poll(read, { timeout: 15_000 });
+const lead = async (page: Page) => (await figuresOf(page, 'pitreader'))['pitreader'];
+const typeShare = async (page: Page, share: string) => {
+  await page.getByLabel('Lead share on the sheet').focus();
+  await page.keyboard.type(share);
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+};
+/** The width of the lead on Korvane Wide 34: outer gaps of 6, an inner one of 10. */
+const leadOf = (share: number) => `${Math.round((3440 - 12 - 10) * share)} × 1400`;
+
+async function two(run: (mine: Visit, theirs: Visit, id: string) => Promise<void>) {
+  const created = await fetch(`${running.server.url}/api/demo`, { method: 'POST' });
+  const { id } = (await created.json()) as { id: string };
+  const url = `${running.server.url}/${id}/tiling`;
+  const [mine, theirs] = [await visit(running.browser, url), await visit(running.browser, url)];
+  await Promise.all([saved(mine.page), saved(theirs.page)]);
+  await poll(async () => (await drawnWindows(theirs.page)).length).toBe(8);
+  await run(mine, theirs, id);
+  await mine.context.close();
+  await theirs.context.close();
+}
+
+describe('two pages on one profile', () => {
+  it('what one changes comes into the other, which is told what it was', () =>
+    two(async (mine, theirs) => {
+      await typeShare(theirs.page, '0.6');
+      await poll(() => lead(mine.page)).toBe(leadOf(0.6));
+      await mine.page.locator('[data-came-in]').getByText('lead share 0.58 → 0.6').waitFor();
+      await saved(mine.page);
+      await saved(theirs.page);
+      // Both go on from there.
+      await typeShare(mine.page, '0.4');
+      await poll(() => lead(theirs.page)).toBe(leadOf(0.4));
+      expect([...mine.said, ...theirs.said]).toEqual([]);
+    }));
+
+  it('what both do on the desk comes into the other too', () =>
+    two(async (mine, theirs) => {
+      await toView(theirs.page, '6', 'Rehearse');
+      await theirs.page.keyboard.press('Enter');
+      await theirs.page.keyboard.press('Meta+KeyM');
+      await theirs.page.keyboard.press('F9');
+      const shown = async (page: Page) => {
+        const windows = await drawnWindows(page);
+        return windows.map(({ id }) => id).join();
+      };
+      await poll(async () => (await drawnWindows(theirs.page)).length).toBeLessThan(8);
+      await poll(() => shown(mine.page)).toBe(await shown(theirs.page));
+    }));
+
+  it('changes of two fields made apart go together, and undoing one’s own leaves the other’s', () =>
+    two(async (mine, theirs, id) => {
+      await mine.context.setOffline(true);
+      await typeShare(mine.page, '0.7');
+      await mine.page.getByRole('alert').getByText('Not saved').waitFor();
+      await theirs.page.getByLabel('Inner gap', { exact: true }).first().focus();
+      await theirs.page.keyboard.type('20');
+      await theirs.page.keyboard.press('Enter');
+      await saved(theirs.page);
+      await mine.context.setOffline(false);
+      const both = `${Math.round((3440 - 12 - 20) * 0.7)} × 1400`;
+      await poll(() => lead(mine.page)).toBe(both);
+      await poll(() => lead(theirs.page)).toBe(both);
+      await mine.page.keyboard.press('Control+z');
+      await poll(() => lead(theirs.page)).toBe(`${Math.round((3440 - 12 - 20) * 0.58)} × 1400`);
+      const kept = await fetch(`${running.server.url}/api/profiles/${id}`);
+      expect(JSON.stringify(await kept.json())).toContain('"inner":20');
+    }));
+
+  it('a clash is shown field by field; each is decided by key, and nothing else is lost', () =>
+    two(async (mine, theirs, id) => {
+      await mine.context.setOffline(true);
+      await typeShare(mine.page, '0.7');
+      await mine.page.getByLabel('Inner gap', { exact: true }).first().focus();
+      await mine.page.keyboard.type('14');
+      await mine.page.keyboard.press('Enter');
+      await mine.page.getByLabel('Outer gap', { exact: true }).first().focus();
+      await mine.page.keyboard.type('2');
+      await mine.page.keyboard.press('Enter');
+      await mine.page.getByRole('alert').getByText('Not saved').waitFor();
+      await typeShare(theirs.page, '0.5');
+      await theirs.page.getByLabel('Inner gap', { exact: true }).first().focus();
+      await theirs.page.keyboard.type('30');
+      await theirs.page.keyboard.press('Enter');
+      await saved(theirs.page);
+      await mine.context.setOffline(false);
+
+      const panel = mine.page.getByRole('dialog', { name: 'Changed here and in another window' });
+      await panel.waitFor();
+      const lines = await panel.locator('[data-clash]').allTextContents();
+      expect(lines).toHaveLength(2);
+      const row = (text: string) => panel.locator('[data-clash]').filter({ hasText: text });
+      await row('lead share').getByText('0.7').waitFor();
+      await row('lead share').getByText('0.5').waitFor();
+      await row('inner gap').getByText('14').waitFor();
+      await row('inner gap').getByText('30').waitFor();
+      // The inner gap as the other has it, the lead share as here.
+      const at = lines.findIndex((line) => line.includes('inner gap'));
+      for (let i = 0; i < at; i++) await mine.page.keyboard.press('ArrowDown');
+      await mine.page.keyboard.press('o');
+      await mine.page.keyboard.press('Enter');
+      await panel.waitFor({ state: 'detached' });
+      const decided = `${Math.round((3440 - 4 - 30) * 0.7)} × 1408`;
+      await poll(() => lead(mine.page)).toBe(decided);
+      await saved(mine.page);
+      await poll(() => lead(theirs.page)).toBe(decided);
+      const { profile } = (await (
+        await fetch(`${running.server.url}/api/profiles/${id}`)
+      ).json()) as { profile: { tiling: { gaps: unknown } } };
+      expect(profile.tiling.gaps).toMatchObject({ inner: 30, outer: 2 });
+    }));
+});

@@ -1,0 +1,172 @@
+import {
+  changeTexts,
+  isSame,
+  openSession,
+  type Decisions,
+  type OwnText,
+  type Profile,
+  type Session,
+} from '@sorn/core';
+import { api, type KeptProfile, type KeptSession, type News } from './api.ts';
+import { autosaver, type Autosaver, type SaveState } from './autosave.ts';
+import type { Bench, Former } from './bench.ts';
+import { keepDraft, type Draft } from './drafts.ts';
+import { withMoment } from './moments.ts';
+import { carriedOver, settled, takeIn, type TakenIn } from './taking-in.ts';
+
+type Kind = 'profile' | 'session';
+
+/** What is saved of a profile together: it, and what the person wrote as text. */
+export interface ProfileDocument {
+  profile: Profile;
+  text: OwnText | null;
+}
+
+/** What saving is told of a bench, and does to it. */
+interface Hands {
+  kept: KeptProfile;
+  keptSession: KeptSession;
+  draft: Draft | null;
+  get: () => Bench;
+  set: (part: Partial<Bench>) => void;
+  /** Puts another profile in hand, and tells the desk as it becomes by that. */
+  showProfile: (next: Profile) => Session;
+}
+
+interface Saving {
+  savers: { profile: Autosaver<ProfileDocument>; session: Autosaver<Session> };
+  /** Keeps in the browser what is not saved. */
+  rememberUnsaved: () => void;
+  settle: (decided: Decisions) => void;
+  takeSession: () => Promise<void>;
+  hear: (news: News) => Promise<void>;
+}
+
+const staleAt = (revision: number, present: number): SaveState => ({
+  kind: 'stale',
+  revision,
+  present,
+});
+
+/** Saves what is done on a bench, and takes in what others saved of the same profile. */
+export function savingOf({ kept, keptSession, draft, get, set, showProfile }: Hands): Saving {
+  const { id } = kept;
+  const report = (kind: Kind) => (state: SaveState) => {
+    set({ saves: { ...get().saves, [kind]: state } });
+    if (state.kind === 'failed' || state.kind === 'saved') rememberUnsaved();
+    // Somebody else saved the profile: what they changed and what was changed here go together.
+    if (kind === 'profile' && state.kind === 'stale') void takeInProfile();
+  };
+  /** What the server has, as far as it was heard of. */
+  let known = { revision: kept.revision, profile: kept.profile };
+  let sentText = kept.text ?? null;
+  const savers: Saving['savers'] = {
+    profile: autosaver(
+      draft?.profile?.base ?? kept.revision,
+      async ({ profile: value, text }, base) => {
+        const isNew = text !== null && text !== sentText;
+        const saved = await api.save(id, value, base, isNew ? text : undefined);
+        known = { revision: saved.revision, profile: value };
+        sentText = text;
+        return saved;
+      },
+      async () => {
+        const present = await api.read(id);
+        const { revision, profile: value, text = null } = present;
+        return { revision, value: { profile: value, text } };
+      },
+      report('profile'),
+    ),
+    session: autosaver(
+      draft?.session?.base ?? keptSession.revision,
+      (value, base) => api.saveSession(id, value, base),
+      async () => {
+        const present = await api.readSession(id);
+        return { revision: present.revision, value: present.session };
+      },
+      report('session'),
+    ),
+  };
+
+  function rememberUnsaved() {
+    const unsavedProfile = savers.profile.pending();
+    const unsavedSession = savers.session.pending();
+    keepDraft(id, {
+      ...(unsavedProfile && { profile: unsavedProfile }),
+      ...(unsavedSession && { session: unsavedSession }),
+    });
+  }
+
+  let takingIn = false;
+  async function takeInProfile() {
+    if (takingIn || get().clashing) return;
+    takingIn = true;
+    await savers.profile.idle();
+    savers.profile.hold();
+    const hands = () => ({ known, base: savers.profile.base(), mine: get().profile });
+    const taking = await takeIn(id, hands).finally(() => (takingIn = false));
+    if (!taking) savers.profile.rebase(savers.profile.base());
+    else if (taking.clashes.length > 0) {
+      const { base, theirs, clashes } = taking;
+      const saves = { ...get().saves, profile: staleAt(savers.profile.base(), theirs.revision) };
+      set({ clashing: { base, theirs, clashes }, saves });
+    } else accept(taking, taking.value);
+  }
+
+  /** What somebody else saved is the ground that everything here stands on from now on. */
+  function accept({ base, theirs }: Pick<TakenIn, 'base' | 'theirs'>, value: Profile) {
+    const mine = get().profile;
+    const carried = (former: readonly Former[]) =>
+      former.map((each) =>
+        'profile' in each
+          ? { ...each, profile: carriedOver(each.profile, { base, theirs }) }
+          : each,
+      );
+    const isOwnText = get().text !== sentText;
+    const text = isOwnText ? get().text : (theirs.text ?? null);
+    if (!isOwnText) sentText = text;
+    const cameIn = changeTexts(mine, value);
+    set({ past: carried(get().past), future: carried(get().future), clashing: null, text });
+    known = { revision: theirs.revision, profile: theirs.profile };
+    if (cameIn.length > 0) {
+      // Whoever changed the profile saves the desk as it became by that.
+      const edited = showProfile(value);
+      set({ cameIn, session: edited, looking: null });
+      set({ moments: withMoment(get().moments, edited, 'profile changed elsewhere') });
+    }
+    savers.profile.drop();
+    if (!isSame(value, theirs.profile) || isOwnText) savers.profile.offer({ profile: value, text });
+    savers.profile.rebase(theirs.revision);
+  }
+
+  /** The desk as somebody else left it; what is done to it here goes on from there. */
+  async function takeInSession() {
+    const theirs = await api.readSession(id).catch(() => null);
+    if (!theirs?.session || theirs.revision <= savers.session.base()) return;
+    if (savers.session.pending()) return;
+    const { session } = openSession(theirs.session, get().profile);
+    set({
+      session,
+      looking: null,
+      moments: withMoment(get().moments, session, 'changed elsewhere'),
+    });
+    savers.session.rebase(theirs.revision);
+  }
+
+  async function hear({ profile: saved = 0, session: stands = 0 }: News) {
+    await Promise.all([savers.profile.idle(), savers.session.idle()]);
+    if (saved > savers.profile.base()) await takeInProfile();
+    if (stands > savers.session.base()) await takeInSession();
+  }
+
+  return {
+    savers,
+    rememberUnsaved,
+    settle(decided) {
+      const { clashing, profile: mine } = get();
+      if (clashing) accept(clashing, settled(mine, clashing, decided));
+    },
+    takeSession: takeInSession,
+    hear,
+  };
+}
