@@ -142,6 +142,7 @@ export { clashId, type Clash, type Decisions, type Merged } from './files/merge.
 export { mergeProfiles } from './files/merge-profiles.ts';
 export * from './files/pieces.ts';
 export { pathAt, spanOf, stepsOf, type Span as TextSpan } from './files/positions.ts';
+export * from './files/published.ts';
 export * from './files/read-text.ts';
 export * from './files/rules-csv.ts';
 export * from './files/schema-json.ts';

@@ -3,7 +3,7 @@ import { DEMO } from '../testing/profiles.ts';
 import { completionsAt, helpAt } from './complete.ts';
 import { FORMATS, type Format } from './format.ts';
 import { HELP, helpFor } from './help.ts';
-import { publishedSchema } from './pieces.ts';
+import { publishedSchema } from './published.ts';
 import type { JsonSchema } from './schema-json.ts';
 
 /** What is offered at the mark | of a text. */
@@ -92,20 +92,27 @@ describe('what a field means', () => {
   test('is told of every field of the format, and of none that is not there', () => {
     const told = new Set<string>();
     const missing: string[] = [];
-    const walk = (schema: JsonSchema, path: readonly string[]) => {
+    const published = publishedSchema();
+    const shared = published['$defs'] as Record<string, JsonSchema>;
+    const meant = (schema: JsonSchema): JsonSchema => {
+      const name = /^#\/\$defs\/(.*)$/.exec(String(schema['$ref']))?.[1];
+      return name === undefined ? schema : shared[name]!;
+    };
+    const walk = (written: JsonSchema, path: readonly string[]) => {
+      const schema = meant(written);
       for (const [name, part] of Object.entries(schema.properties ?? {})) {
         const at = [...path, name];
         const key = [`${path.at(-1)}.${name}`, name].find((each) => each in HELP);
         if (key) told.add(key);
         else missing.push(at.join('.'));
-        expect(part.description).toBe(helpFor(at));
+        expect(meant(part).description).toBe(helpFor(at));
         walk(part, at);
       }
       const inner = [schema.items, ...(schema.prefixItems ?? [])];
       for (const part of [...inner, ...(schema.anyOf ?? []), ...(schema.oneOf ?? [])])
         if (typeof part === 'object') walk(part, path);
     };
-    walk(publishedSchema(), []);
+    walk(published, []);
     expect(missing).toEqual([]);
     expect(Object.keys(HELP).filter((name) => !told.has(name))).toEqual([]);
   });

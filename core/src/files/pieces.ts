@@ -1,11 +1,9 @@
 import { read, type Read } from '../profile/faults.ts';
 import { migrated, PROFILE_VERSION } from '../profile/migrate.ts';
 import { PROFILE_FIELDS, profileSchema, type Profile } from '../profile/schema.ts';
-import { compactProfile, profileJson } from './compact.ts';
+import { compactProfile } from './compact.ts';
 import { isFields } from './differences.ts';
-import { helpFor } from './help.ts';
 import type { Path } from './lists.ts';
-import type { JsonSchema } from './schema-json.ts';
 
 /** The parts of a profile that can leave and come back alone. */
 export const PIECES = ['desks', 'layouts', 'boards', 'rules', 'keys', 'apps', 'look'] as const;
@@ -39,41 +37,6 @@ export function pieceOf(field: string): Piece | null {
 /** Where a server of the usual address has the schema of files of this version. */
 export const SCHEMA_PATH = `/schema/profile-${PROFILE_VERSION}.json`;
 export const SCHEMA_URL = `http://127.0.0.1:4680${SCHEMA_PATH}`;
-
-/** The published JSON Schema of profile files, whole or of some pieces. */
-export function publishedSchema(): JsonSchema {
-  const { $schema, properties, required: _monitors, ...rest } = profileJson();
-  return described({
-    ...($schema !== undefined && { $schema }),
-    $id: SCHEMA_URL,
-    title: `Sorn profile, version ${PROFILE_VERSION}`,
-    description: 'A profile, or some pieces of one. A whole one has its monitors.',
-    ...rest,
-    properties: {
-      $schema: { type: 'string' },
-      ...properties,
-    },
-  });
-}
-
-/** With what each field means. */
-function described(schema: JsonSchema, path: readonly string[] = []): JsonSchema {
-  const inside = (parts: readonly JsonSchema[]) => parts.map((part) => described(part, path));
-  const { properties, items, prefixItems, anyOf, oneOf, ...rest } = schema;
-  const help = helpFor(path);
-  const fields = Object.entries(properties ?? {}).map(([name, part]) => {
-    return [name, described(part, [...path, name])] as const;
-  });
-  return {
-    ...rest,
-    ...(help !== undefined && { description: help }),
-    ...(properties && { properties: Object.fromEntries(fields) }),
-    ...(typeof items === 'object' && { items: described(items, path) }),
-    ...(prefixItems && { prefixItems: inside(prefixItems) }),
-    ...(anyOf && { anyOf: inside(anyOf) }),
-    ...(oneOf && { oneOf: inside(oneOf) }),
-  };
-}
 
 /** A profile as a file says it: whole, or only some pieces. What goes without saying is left out. */
 export function fileOf(profile: Profile, pieces?: readonly Piece[]): Record<string, unknown> {

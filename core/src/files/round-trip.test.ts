@@ -9,7 +9,8 @@ import { compactProfile } from './compact.ts';
 import { FORMATS } from './format.ts';
 import { keysCsv, readKeysCsv } from './keys-csv.ts';
 import { parseText } from './parse.ts';
-import { fileOf, PIECE_FIELDS, PIECES, publishedSchema, readFile } from './pieces.ts';
+import { fileOf, PIECE_FIELDS, PIECES, readFile } from './pieces.ts';
+import { publishedSchema } from './published.ts';
 import { readRulesCsv, rulesCsv } from './rules-csv.ts';
 import { writeText } from './write.ts';
 

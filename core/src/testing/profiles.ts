@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
-import { read } from '../profile/faults.ts';
+import { read, type Fault } from '../profile/faults.ts';
 import { profileSchema, type Profile } from '../profile/schema.ts';
 import { profileJson } from '../files/compact.ts';
 import { stepsOf, type Step } from '../files/positions.ts';
@@ -52,7 +52,8 @@ function anyOf(schema: JsonSchema, name = ''): fc.Arbitrary<unknown> {
   if (schema.enum) return fc.constantFrom(...schema.enum);
   const alternatives = schema.anyOf ?? schema.oneOf;
   if (alternatives) return fc.oneof(...alternatives.map((each) => anyOf(each)));
-  if (schema.prefixItems) return fc.tuple(...schema.prefixItems.map((each) => anyOf(each)));
+  // Ranges of a board's tracks, of which there are few.
+  if (schema.prefixItems) return fc.constantFrom([1, 1], [1, 2], [2, 2], [1, 3]);
   switch (schema.type) {
     case 'object': {
       const { properties = {}, required = [] } = schema;
@@ -89,21 +90,21 @@ function limit(schema: JsonSchema, name: string, otherwise: number): number {
   return typeof value === 'number' && Math.abs(value) < 1e7 ? value : otherwise;
 }
 
-/** What is not right is taken out until all is: an entry of a list, or else a field. */
+/** What is not right is taken out until all is: a field, and where one is missing the entry that lacks it. */
 function mended(input: unknown): Profile | null {
   const value = structuredClone(input);
-  for (let tries = 0; tries < 400; tries++) {
+  for (let tries = 0; tries < 600; tries++) {
     const result = read(profileSchema, value);
     if (result.ok) return result.value;
-    const [fault] = result.faults;
-    if (!takeOut(value, stepsOf(fault!.path))) return null;
+    const [{ path, found }] = result.faults as [Fault];
+    const steps = stepsOf(path);
+    const entry = steps.findLastIndex((step) => typeof step === 'number') + 1;
+    if (!takeOut(value, found === 'nothing' ? steps.slice(0, entry) : steps)) return null;
   }
   return null;
 }
 
-function takeOut(value: unknown, steps: readonly Step[]): boolean {
-  const index = steps.findLastIndex((step) => typeof step === 'number');
-  const way = index < 0 ? steps : steps.slice(0, index + 1);
+function takeOut(value: unknown, way: readonly Step[]): boolean {
   const last = way.at(-1);
   const parent = way.slice(0, -1).reduce<unknown>((at, step) => (at as never)?.[step], value);
   if (last === undefined || typeof parent !== 'object' || parent === null) return false;
