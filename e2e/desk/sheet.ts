@@ -45,3 +45,8 @@ export async function toView(page: Page, digit: string, name: string): Promise<v
   await page.keyboard.press(digit);
   await page.getByRole('main', { name }).waitFor();
 }
+
+/** Waits until the strip along the bottom tells a key: then it works. */
+export async function keyWorks(page: Page, label: string): Promise<void> {
+  await page.locator('footer').getByText(label).first().waitFor();
+}

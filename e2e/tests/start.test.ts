@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { visit } from '../desk/browser.ts';
 import { fixture } from '../desk/fixture.ts';
 import { startServer } from '../desk/server.ts';
-import { drawnWindows, figuresOf, saved } from '../desk/sheet.ts';
+import { drawnWindows, figuresOf, keyWorks, saved } from '../desk/sheet.ts';
 
 const ROOT = fileURLToPath(new URL('../..', import.meta.url));
 const running = fixture({ file: 'deep/er/own.db' });
@@ -37,6 +37,7 @@ describe('an empty database', () => {
     await page.getByRole('main', { name: 'Rehearse' }).waitFor();
     expect(page.url()).toBe(`${running.server.url}/hut-table/rehearse`);
     expect(await drawnWindows(page)).toEqual([]);
+    await keyWorks(page, 'give the keyboard to the sheet');
     // Two apps opened by their keys stand in two columns; the left hand moves the focus.
     await page.keyboard.press('Enter');
     for (const app of ['P', 'B']) await page.keyboard.press(`Meta+Shift+Key${app}`);
@@ -48,7 +49,7 @@ describe('an empty database', () => {
     const focused = async () => (await drawnWindows(page)).find((window) => window.focused)?.app;
     expect(await focused()).toBe('bulletin');
     await page.keyboard.press('Meta+KeyS');
-    await poll(focused).toBe('pitreader');
+    await poll(focused).toBe('post');
     await page.keyboard.press('F9');
     await saved(page);
     expect(said).toEqual([]);

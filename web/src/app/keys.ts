@@ -62,10 +62,10 @@ export function usePageKeys(group: string, keys: readonly PageKey[]): void {
 export const ANSWERS = 'proposal';
 
 const TYPING =
-  'input:not([type=checkbox]), textarea, select, [contenteditable=true], [role=slider], [role=dialog], [role=combobox]';
+  'input:not([type=checkbox], [type=file]), textarea, select, [contenteditable=true], [role=slider], [role=dialog], [role=combobox]';
 
 /** What Enter or the space bar presses by itself. */
-const PRESSED = 'button, a[href], input[type=checkbox]';
+const PRESSED = 'button, a[href], input[type=checkbox], input[type=file]';
 
 function matches(key: PageKey, event: KeyboardEvent): boolean {
   const ctrl = event.ctrlKey || event.metaKey;
