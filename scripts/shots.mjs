@@ -8,7 +8,6 @@ import { buildEngine, buildPage, install, needNode, root, say } from './steps.mj
 
 const SHOTS = [
   { name: 'tiling-day', path: '/bulletin-desk/tiling' },
-  { name: 'tiling-night', path: '/bulletin-desk/tiling', night: true, keys: ['ArrowDown'] },
   {
     name: 'rehearse-night',
     path: '/bulletin-desk/rehearse',
@@ -45,19 +44,7 @@ const SHOTS = [
     night: true,
     keys: ['Enter', 'Meta+KeyC', 'b', 'd', '2'],
   },
-  {
-    name: 'rehearse-boards-night',
-    path: '/bulletin-desk/rehearse',
-    night: true,
-    keys: ['Enter', 'Meta+KeyY', 'b'],
-  },
   { name: 'rules-day', path: '/bulletin-desk/rules', keys: ['ArrowDown', 'ArrowDown'] },
-  {
-    name: 'rules-night',
-    path: '/bulletin-desk/rules',
-    night: true,
-    keys: ['ArrowDown', 'ArrowDown', 'ArrowDown', 'ArrowDown', 'u'],
-  },
   { name: 'apps-day', path: '/bulletin-desk/rules', keys: ['p', 'ArrowDown', 'ArrowDown'] },
   {
     name: 'keys-day',
@@ -73,6 +60,41 @@ const SHOTS = [
     saves: 'i',
   },
   { name: 'rehearse-why-day', path: '/bulletin-desk/rehearse', keys: ['c', 'h', 'k'] },
+  {
+    name: 'files-day',
+    path: '/bulletin-desk/tiling',
+    keys: [
+      'g',
+      '6',
+      'Enter',
+      'Escape',
+      'wait:900',
+      'l',
+      'wait:1500',
+      '8',
+      'wait:900',
+      'ArrowDown',
+      'wait:600',
+    ],
+  },
+  {
+    name: 'files-text-night',
+    path: '/bulletin-desk/files',
+    night: true,
+    keys: [
+      't',
+      'wait:600',
+      'Enter',
+      'Control+End',
+      ...'look:',
+      'Enter',
+      ' ',
+      ' ',
+      ...'motionMs: fast',
+      'wait:900',
+    ],
+  },
+  { name: 'begin-day', path: '/begin', keys: ['4', 'Enter', 'wait:200', '5'] },
   { name: 'profiles-day', path: '/profiles' },
 ];
 
@@ -99,7 +121,8 @@ for (const { name, path, night = false, keys = [], saves } of SHOTS) {
   });
   const page = await context.newPage();
   await page.goto(url + path);
-  await page.getByText('Bulletin desk').first().waitFor();
+  const isBench = !['/profiles', '/begin'].includes(path);
+  if (isBench) await page.getByText('Bulletin desk').first().waitFor();
   // Some views load when they are needed.
   await page.locator('main').first().waitFor();
   await page.waitForTimeout(500);
@@ -109,7 +132,7 @@ for (const { name, path, night = false, keys = [], saves } of SHOTS) {
     else await page.keyboard.press(key);
     await page.waitForTimeout(60);
   }
-  if (path !== '/profiles') await page.locator('[data-save-state=saved]').waitFor();
+  if (isBench) await page.locator('[data-save-state=saved]').waitFor();
   // What closes fades out first.
   await page.waitForTimeout(400);
   const picture = join(into, `${name}.png`);

@@ -2,8 +2,7 @@ import { readdirSync, readFileSync, mkdtempSync, rmSync, writeFileSync } from 'n
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
-import { parse } from 'yaml';
-import { COMMANDS, LAYOUT_KINDS, type Played } from '@sorn/core';
+import { COMMANDS, LAYOUT_KINDS, parseText, type Played } from '@sorn/core';
 import { BadInput } from './input.ts';
 import { playFiles } from './play.ts';
 
@@ -12,6 +11,12 @@ const profile = join(demo, 'bulletin-desk.profile.json');
 const scripts = readdirSync(join(demo, 'scripts')).map((name) => join(demo, 'scripts', name));
 const folder = mkdtempSync(join(tmpdir(), 'sorn-play-'));
 afterAll(() => rmSync(folder, { recursive: true }));
+
+function parse(text: string): unknown {
+  const parsed = parseText(text, 'yaml');
+  if (!parsed.ok) throw new Error(parsed.faults[0]!.message);
+  return parsed.value;
+}
 
 function file(name: string, value: unknown): string {
   const path = join(folder, name);

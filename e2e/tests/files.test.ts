@@ -117,6 +117,11 @@ describe('the profile as text', () => {
     await open.page.waitForTimeout(120);
     await press('Enter');
     await poll(async () => (await kept()).look.focusFrame.hue).toBe('petrol');
+    // What the word at the cursor means stands beside the text, as it does over it.
+    await open.page
+      .locator('[data-help="look.focusFrame.hue"]')
+      .getByText('The colour of the frame')
+      .waitFor();
   });
 });
 

@@ -1,50 +1,34 @@
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { pino } from 'pino';
 import type { Browser, Page } from 'playwright-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { createApp } from '../../server/src/app.ts';
-import { demoData } from '../../server/src/demo.ts';
-import { openDatabase, type OpenDatabase } from '../../server/src/storage/open.ts';
+import { testServer, type TestServer } from '../../server/src/testing/server.ts';
 import { launch, visit } from '../desk/browser.ts';
-import { temporaryFolder } from '../desk/server.ts';
 import { figuresOf, saved } from '../desk/sheet.ts';
 
-const folder = temporaryFolder();
 const PAGE = fileURLToPath(new URL('../../web/dist', import.meta.url));
 
-let database: OpenDatabase;
-let server: Server;
+let server: TestServer;
+let listening: Server;
 let browser: Browser;
 let url = '';
-const logged: string[] = [];
 
 beforeAll(async () => {
-  database = await openDatabase(join(folder.path, 'sorn.db'));
-  const app = createApp({
-    db: database.db,
-    backups: join(folder.path, 'backups'),
-    demo: demoData,
-    log: pino({ level: 'warn' }, { write: (line) => void logged.push(line) }),
-    hosts: ['127.0.0.1'],
-    page: PAGE,
-  });
-  server = app.listen(0, '127.0.0.1');
-  await new Promise((resolve) => server.once('listening', resolve));
-  url = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  server = await testServer(PAGE);
+  listening = server.app.listen(0, '127.0.0.1');
+  await new Promise((resolve) => listening.once('listening', resolve));
+  url = `http://127.0.0.1:${(listening.address() as AddressInfo).port}`;
   browser = await launch();
 });
 afterAll(async () => {
   await browser.close();
-  server.closeAllConnections();
-  await new Promise((resolve) => server.close(resolve));
-  database.client.close();
-  folder.remove();
+  listening.closeAllConnections();
+  await new Promise((resolve) => listening.close(resolve));
+  server.stop();
 });
 
-const pragma = (text: string) => database.client.execute(`PRAGMA ${text}`);
+const pragma = (text: string) => server.database.client.execute(`PRAGMA ${text}`);
 const typeShare = async (page: Page, share: string) => {
   await page.getByLabel('Lead share on the sheet').focus();
   await page.keyboard.type(share);
@@ -62,12 +46,12 @@ async function editedMeanwhile(
   const { id } = (await created.json()) as { id: string };
   const { page, context } = await visit(browser, `${url}/${id}/tiling`);
   await saved(page);
-  logged.length = 0;
+  server.logged.length = 0;
   await close();
   await typeShare(page, '0.3');
   await page.getByRole('alert').getByText(says).waitFor();
   await expect.poll(() => lead(page)).toBe('1025 × 1400');
-  expect(logged.join()).toContain(says);
+  expect(server.logged.join()).toContain(says);
   // Another edit while it lasts is kept as well.
   await typeShare(page, '0.35');
   await expect.poll(() => lead(page)).toBe('1196 × 1400');

@@ -66,9 +66,11 @@ export function createApp({ db, backups, demo, log, hosts, page }: AppOptions): 
   const store = storeIn(db);
   const history = historyIn(db);
   const folder = backupFolder(backups);
-  app.use('/api', express.json({ limit: '8mb' }), profileRoutes(store, demo, news));
+  const made = backupsOf(db, folder);
+  const keepAll = () => made.keep('before-delete');
+  app.use('/api', express.json({ limit: '8mb' }), profileRoutes(store, demo, news, keepAll));
   app.use('/api', revisionRoutes(history, news), newsRoutes(store, news));
-  app.use('/api', backupRoutes(backupsOf(db, folder), folder, settingsIn(db), news));
+  app.use('/api', backupRoutes(made, folder, settingsIn(db), news));
   app.use('/api', (request, response) => {
     sendProblem(response, 'not-found', `${request.method} ${request.originalUrl} does nothing.`);
   });

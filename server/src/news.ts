@@ -3,7 +3,7 @@ import { Router } from 'express';
 import type { Store } from './storage/store.ts';
 
 /** What was saved of a profile: the revision of what is new. */
-export interface Told {
+interface Told {
   profile?: number;
   session?: number;
 }

@@ -19,7 +19,7 @@ const newProfileSchema = fields({
   session: sessionSchema.exactOptional(),
 });
 
-export const etag = (revision: number) => `"${revision}"`;
+const etag = (revision: number) => `"${revision}"`;
 
 /** The state that a save says it is based on; undefined when the header is missing or no state of ours. */
 function baseOf(request: Request): number | undefined {
@@ -63,7 +63,7 @@ export function keptAs<S extends Parameters<typeof read>[0]>(
   return undefined;
 }
 
-export function answerSave(
+function answerSave(
   response: Response,
   saved: SavedState | 'removed' | Stale | null,
   id: string,
@@ -93,6 +93,8 @@ export function profileRoutes(
   store: Store,
   demo: () => { profile: Profile; session: SessionInput },
   news: News,
+  /** Keeps everything as a backup. */
+  keepAll: () => Promise<unknown>,
 ): Router {
   const routes = Router();
   routes.get('/profiles', async (_request, response) => {
@@ -140,6 +142,8 @@ export function profileRoutes(
     const base = needsBase(request, response);
     if (base === undefined) return;
     const { id } = request.params;
+    // What is deleted can be had again.
+    if ((await store.revisionOf(id)) === base) await keepAll();
     answerSave(response, await store.remove(id, base), id);
   });
 

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Response } from 'superagent';
+import type { Response } from 'supertest';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { historyIn } from '../storage/history.ts';
@@ -211,6 +211,17 @@ describe('the folder of backups', () => {
     expect(readBackup(read.body as Buffer).content).toEqual(await everything());
     expect((await api.get('/api/backups/diary.zip')).status).toBe(404);
     expect((await api.get('/api/backups/..%2Fsorn.db')).status).toBe(404);
+  });
+
+  it('has what was there before a profile was deleted, and a deletion that is refused makes none', async () => {
+    const before = await everything();
+    expect((await api.delete(AT).set('If-Match', '"1"')).status).toBe(412);
+    expect(await folderOf().list()).toEqual([]);
+    expect((await api.delete(AT).set('If-Match', '"2"')).status).toBe(204);
+    const [file] = await folderOf().list();
+    expect(file).toMatchObject({ why: 'before-delete' });
+    expect((await api.post('/api/restore').send({ backup: file!.name })).status).toBe(200);
+    expect(await everything()).toEqual(before);
   });
 
   it('has a setting for how many are kept', async () => {

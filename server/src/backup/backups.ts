@@ -10,7 +10,7 @@ import {
 import type { BackupFolder, Why } from './folder.ts';
 
 /** What a restore would do to one profile. */
-export interface Replaced {
+interface Replaced {
   id: string;
   name: string;
   here: { revision: number; savedAt: string } | null;

@@ -2,17 +2,17 @@ import { open, mkdir, readdir, readFile, rename, rm, stat } from 'node:fs/promis
 import { join } from 'node:path';
 
 /** Why a backup was made. */
-export const WHY = ['start', 'asked', 'before-restore'] as const;
-export type Why = (typeof WHY)[number];
+export type Why = 'start' | 'asked' | 'before-restore' | 'before-delete';
 
-export interface BackupFile {
+interface BackupFile {
   name: string;
   why: Why;
   madeAt: string;
   bytes: number;
 }
 
-const NAME = /^sorn-(\d{4}-\d\d-\d\dT\d\d-\d\d-\d\d-\d{3}Z)-(start|asked|before-restore)\.zip$/;
+const NAME =
+  /^sorn-(\d{4}-\d\d-\d\dT\d\d-\d\d-\d\d-\d{3}Z)-(start|asked|before-restore|before-delete)\.zip$/;
 
 /** The folder beside the database in which backups lie. */
 export interface BackupFolder {

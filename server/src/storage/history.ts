@@ -5,7 +5,7 @@ import { revisions } from './schema.ts';
 import { keptProfile, type KeptProfile } from './store.ts';
 
 /** One saved state in the list of them. */
-export interface Revision {
+interface Revision {
   revision: number;
   savedAt: string;
   label?: string;

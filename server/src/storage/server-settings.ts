@@ -8,7 +8,7 @@ export const serverSettingsSchema = fields({
   /** How many backups made at a start are kept, the newest; 0: none is made. */
   backupsAtStart: wholeNumber(0, 100).default(5),
 });
-export type ServerSettings = ReturnType<typeof serverSettingsSchema.parse>;
+type ServerSettings = ReturnType<typeof serverSettingsSchema.parse>;
 
 const NAME = 'server';
 

@@ -21,7 +21,8 @@ export interface TestServer {
   stop: () => void;
 }
 
-export async function testServer(): Promise<TestServer> {
+/** @param page folder of the built page; one with a title alone where left out */
+export async function testServer(page?: string): Promise<TestServer> {
   const folder = mkdtempSync(join(tmpdir(), 'sorn-server-'));
   writeFileSync(join(folder, 'index.html'), '<title>Sorn</title>');
   const database = await openDatabase(join(folder, 'sorn.db'));
@@ -32,7 +33,7 @@ export async function testServer(): Promise<TestServer> {
     demo: demoData,
     log: pino({ level: 'warn' }, { write: (line) => void logged.push(line) }),
     hosts: ['127.0.0.1'],
-    page: folder,
+    page: page ?? folder,
   });
   return {
     api: request(app),

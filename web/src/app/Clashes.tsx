@@ -16,11 +16,16 @@ const SIDES = [
 ] as const;
 
 /** What was changed here and in another window to something else: field by field, until it is decided. */
-export function Clashes() {
+export function Clashes({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   const clashing = useBench((bench) => bench.clashing);
   if (!clashing) return null;
   return (
-    <Panel title="Changed here and in another window" isOpen onClose={() => {}} width="760px">
+    <Panel
+      title="Changed here and in another window"
+      isOpen={isOpen}
+      onClose={onClose}
+      width="760px"
+    >
       <ClashTable key={clashing.theirs.revision} clashing={clashing} />
     </Panel>
   );
@@ -58,8 +63,8 @@ function ClashTable({ clashing }: { clashing: Clashing }) {
   return (
     <>
       <chakra.p fontSize="13px" color="slate" mb="10px">
-        Everything else that was changed in either window is here already. Until these are decided
-        nothing is saved.
+        Everything else that was changed in either window goes together. Until these are decided
+        nothing of the profile is saved here.
       </chakra.p>
       <Box maxH="50vh" overflowY="auto" tabIndex={0} role="region" aria-label="What clashes">
         <chakra.table width="100%" fontSize="12.5px" css={tableStyle}>

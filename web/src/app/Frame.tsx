@@ -17,7 +17,7 @@ import { useColourMode } from './colour-mode.ts';
 import { usePageKeys } from './keys.ts';
 import { useInspector } from './inspector.ts';
 
-export type Panel = 'keys' | 'find' | 'settings' | 'checkup' | 'connections';
+export type Panel = 'clashes' | 'keys' | 'find' | 'settings' | 'checkup' | 'connections';
 
 /** What every view stands in: rail, top bar, key strip, and the panels that lie over it. */
 export function Frame() {
@@ -28,6 +28,13 @@ export function Frame() {
   const { undo, redo } = useHistory();
   const toggleEngine = useEngineToggle();
   const name = useBench((bench) => bench.profile.name);
+  // Asked at once; put away, it is asked again by the line below the bar.
+  const isClashing = useBench((bench) => bench.clashing !== null);
+  const [asked, setAsked] = useState(isClashing);
+  if (asked !== isClashing) {
+    setAsked(isClashing);
+    setPanel(isClashing ? 'clashes' : null);
+  }
   // What was proposed for one profile is no question for another.
   useEffect(() => () => useProposal.getState().drop(), []);
   useEffect(() => {
@@ -69,6 +76,17 @@ export function Frame() {
       minor: true,
       run: toggleEngine,
     },
+    ...(isClashing
+      ? [
+          {
+            keys: ['Enter'],
+            ctrl: true,
+            caps: ['Ctrl', 'Enter'],
+            label: 'decide what clashes',
+            run: () => setPanel('clashes'),
+          },
+        ]
+      : []),
     { keys: ['!'], label: 'findings', minor: true, run: () => setPanel('checkup') },
     {
       keys: ['x'],
@@ -100,13 +118,13 @@ export function Frame() {
         <Rail />
       </Box>
       <TopBar onPanel={setPanel} />
-      <SaveTrouble />
+      <SaveTrouble onPanel={setPanel} />
       <Outlet />
       <KeyStrip />
       <KeyHelp isOpen={panel === 'keys'} onClose={close} />
       <Settings isOpen={panel === 'settings'} onClose={close} />
       <Connections isOpen={panel === 'connections'} onClose={close} />
-      <Clashes />
+      <Clashes isOpen={panel === 'clashes'} onClose={close} />
       <Checkup isOpen={panel === 'checkup'} onClose={close} />
       <FindAnything isOpen={panel === 'find'} onClose={close} onPanel={setPanel} />
     </Grid>

@@ -1,10 +1,13 @@
 import { Box, Button, chakra, Flex } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { useBench, useBenchStore } from '../data/bench-context.ts';
+import type { Panel } from './Frame.tsx';
+import { KeyCaps } from './KeyCap.tsx';
 import { TextButton } from './TextButton.tsx';
 
 /** Says why something is not saved, what came in from elsewhere, and lets the person decide where only they can. */
-export function SaveTrouble() {
+export function SaveTrouble({ onPanel }: { onPanel: (panel: Panel) => void }) {
+  const clashes = useBench((bench) => bench.clashing?.clashes.length ?? 0);
   const { profile, session } = useBench((bench) => bench.saves);
   const cameIn = useBench((bench) => bench.cameIn);
   const store = useBenchStore();
@@ -16,6 +19,19 @@ export function SaveTrouble() {
           Not saved: {failed.message} Your edits are kept here and tried again in{' '}
           {Math.round(failed.retryInMs / 1000)} s.
         </chakra.span>
+      </Bar>
+    );
+  }
+  if (clashes > 0) {
+    return (
+      <Bar isTrouble>
+        <chakra.span flex="1">
+          Changed here and in another window: {clashes} {clashes === 1 ? 'field' : 'fields'} to
+          decide. Until then nothing of the profile is saved here.
+        </chakra.span>
+        <Button size="xs" borderRadius="edge" onClick={() => onPanel('clashes')}>
+          Decide <KeyCaps caps={['Ctrl', 'Enter']} />
+        </Button>
       </Bar>
     );
   }

@@ -94,7 +94,7 @@ export interface RevisionList {
 /** A backup in the server's folder. */
 export interface BackupFile {
   name: string;
-  why: 'start' | 'asked' | 'before-restore';
+  why: 'start' | 'asked' | 'before-restore' | 'before-delete';
   madeAt: string;
   bytes: number;
 }

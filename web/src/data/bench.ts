@@ -93,7 +93,7 @@ export interface Bench {
 const MERGE_MS = 1200;
 const MOST_EDITS = 200;
 const MOST_LOG = 200;
-export const NOTHING_CAME: readonly string[] = [];
+const NOTHING_CAME: readonly string[] = [];
 
 /** Takes what the server keeps, with edits that an earlier visit could not save, onto a bench. */
 export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreApi<Bench> {

@@ -8,6 +8,7 @@ const WHY: Record<BackupFile['why'], string> = {
   start: 'at a start',
   asked: 'asked for',
   'before-restore': 'before a restore',
+  'before-delete': 'before a deletion',
 };
 
 const size = new Intl.NumberFormat('en-GB', { maximumFractionDigits: 1 });

@@ -1,13 +1,21 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { chakra } from '@chakra-ui/react';
 import { PIECE_NAMES, type ImportItem, type Taking } from '@sorn/core';
 import { useInSight } from '../../app/in-sight.ts';
-import { tableStyle } from '../../app/table-style.ts';
+import { CUT, ListTable } from './ListTable.tsx';
 
 const KINDS: Record<ImportItem['kind'], string> = {
   added: '+ new',
   changed: '~ otherwise',
   clash: '! in the way',
 };
+
+const COLUMNS = [
+  { name: 'Taken', width: '44px', isHidden: true },
+  { name: 'Piece', width: '74px' },
+  { name: 'Here it is', width: '104px' },
+  { name: 'What' },
+  { name: 'Changes', width: '250px' },
+];
 
 /** What a file would bring, each with a tick. */
 export function ImportTable(props: {
@@ -19,39 +27,18 @@ export function ImportTable(props: {
 }) {
   const { items, takings, at, onAt, onTick } = props;
   return (
-    <Box
-      flex="0 1 auto"
-      minH="96px"
-      maxH="46%"
-      overflow="auto"
-      tabIndex={0}
-      role="region"
-      aria-label="What it would bring"
-    >
-      <chakra.table width="100%" fontSize="12.5px" css={{ ...tableStyle, tableLayout: 'fixed' }}>
-        <thead>
-          <tr>
-            <chakra.th width="44px" aria-label="Taken" />
-            <chakra.th width="74px">Piece</chakra.th>
-            <chakra.th width="104px">Here it is</chakra.th>
-            <th>What</th>
-            <chakra.th width="250px">Changes</chakra.th>
-          </tr>
-        </thead>
-        <tbody>
-          {items.map((item, i) => (
-            <Line
-              key={item.id}
-              item={item}
-              taking={takings.get(item.id)}
-              isHere={i === at}
-              onHere={() => onAt(i)}
-              onTick={() => onTick(item)}
-            />
-          ))}
-        </tbody>
-      </chakra.table>
-    </Box>
+    <ListTable label="What it would bring" columns={COLUMNS}>
+      {items.map((item, i) => (
+        <Line
+          key={item.id}
+          item={item}
+          taking={takings.get(item.id)}
+          isHere={i === at}
+          onHere={() => onAt(i)}
+          onTick={() => onTick(item)}
+        />
+      ))}
+    </ListTable>
   );
 }
 
@@ -64,7 +51,6 @@ function Line(props: {
 }) {
   const { item, taking, isHere, onHere, onTick } = props;
   const inSight = useInSight<HTMLTableRowElement>(isHere);
-  const cut = { overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' } as const;
   return (
     <chakra.tr
       ref={inSight}
@@ -93,11 +79,11 @@ function Line(props: {
       >
         {KINDS[item.kind]}
       </chakra.td>
-      <chakra.td fontWeight={600} {...cut}>
+      <chakra.td fontWeight={600} {...CUT}>
         {item.text}
         {taking === 'both' && ' (beside mine)'}
       </chakra.td>
-      <chakra.td color="slate" {...cut}>
+      <chakra.td color="slate" {...CUT}>
         {item.details.join('; ')}
       </chakra.td>
     </chakra.tr>

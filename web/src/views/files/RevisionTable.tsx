@@ -1,12 +1,19 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { TextButton } from '../../app/TextButton.tsx';
 import { useInSight } from '../../app/in-sight.ts';
-import { tableStyle } from '../../app/table-style.ts';
 import type { Revision } from '../../data/api.ts';
+import { CUT, ListTable } from './ListTable.tsx';
 import { whenText } from './when.ts';
 
 /** How many changes a line tells; the inspector has them all. */
 const TOLD = 2;
+
+const COLUMNS = [
+  { name: 'No.', width: '64px' },
+  { name: 'Saved', width: '150px' },
+  { name: 'Changed' },
+  { name: 'Name', width: '170px' },
+];
 
 /** Saved states, newest first. */
 export function RevisionTable(props: {
@@ -18,43 +25,28 @@ export function RevisionTable(props: {
 }) {
   const { revisions, chosen, present, onChoose, onOlder } = props;
   return (
-    <Box
-      flex="0 1 auto"
-      minH="96px"
-      maxH="46%"
-      overflow="auto"
-      tabIndex={0}
-      role="region"
-      aria-label="Saved states"
+    <ListTable
+      label="Saved states"
+      columns={COLUMNS}
+      foot={
+        onOlder && (
+          <Box py="8px">
+            <TextButton onClick={onOlder}>Older ones</TextButton>
+          </Box>
+        )
+      }
     >
-      <chakra.table width="100%" fontSize="12.5px" css={{ ...tableStyle, tableLayout: 'fixed' }}>
-        <thead>
-          <tr>
-            <chakra.th width="64px">No.</chakra.th>
-            <chakra.th width="150px">Saved</chakra.th>
-            <th>Changed</th>
-            <chakra.th width="170px">Name</chakra.th>
-          </tr>
-        </thead>
-        <tbody>
-          {revisions.map((revision, i) => (
-            <Line
-              key={revision.revision}
-              revision={revision}
-              isFirst={i === revisions.length - 1 && !onOlder}
-              isChosen={revision.revision === chosen}
-              isPresent={revision.revision === present}
-              onChoose={onChoose}
-            />
-          ))}
-        </tbody>
-      </chakra.table>
-      {onOlder && (
-        <Box py="8px">
-          <TextButton onClick={onOlder}>Older ones</TextButton>
-        </Box>
-      )}
-    </Box>
+      {revisions.map((revision, i) => (
+        <Line
+          key={revision.revision}
+          revision={revision}
+          isFirst={i === revisions.length - 1 && !onOlder}
+          isChosen={revision.revision === chosen}
+          isPresent={revision.revision === present}
+          onChoose={onChoose}
+        />
+      ))}
+    </ListTable>
   );
 }
 
@@ -69,7 +61,6 @@ function Line(props: {
   const { isFirst, isChosen, isPresent, onChoose } = props;
   const { revision, savedAt, label, changes, sameAs } = props.revision;
   const inSight = useInSight<HTMLTableRowElement>(isChosen);
-  const cut = { overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' } as const;
   return (
     <chakra.tr
       ref={inSight}
@@ -85,11 +76,11 @@ function Line(props: {
       <chakra.td color="slate" whiteSpace="nowrap">
         {whenText(savedAt)}
       </chakra.td>
-      <chakra.td {...cut}>
+      <chakra.td {...CUT}>
         {isPresent && <chakra.strong fontWeight={650}>now · </chakra.strong>}
         {isFirst ? 'the first that is kept' : textOf(changes, sameAs)}
       </chakra.td>
-      <chakra.td fontWeight={600} {...cut}>
+      <chakra.td fontWeight={600} {...CUT}>
         {label}
       </chakra.td>
     </chakra.tr>

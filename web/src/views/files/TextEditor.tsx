@@ -43,6 +43,8 @@ export function TextEditor(props: {
   /** Holds the editor, for those who give it the keyboard. */
   editorRef: RefObject<EditorView | null>;
   onText: (text: string) => void;
+  /** What the word at the cursor means; null where nothing is known of it. */
+  onHelp: (help: Help | null) => void;
 }) {
   const { text, format, faults, editorRef } = props;
   const parent = useRef<HTMLDivElement>(null);
@@ -93,13 +95,22 @@ export function TextEditor(props: {
 
 const language = new Compartment();
 
+/** What a field is, and means. */
+export type Help = NonNullable<ReturnType<typeof helpAt>>;
+
 interface Asked {
   format: Format;
   profile: Profile;
   onText: (text: string) => void;
+  onHelp: (help: Help | null) => void;
 }
 
+const QUIET_MS = 150;
+
 function extensionsOf(asked: RefObject<Asked>) {
+  let timer: ReturnType<typeof setTimeout>;
+  const tellHelp = ({ doc, selection }: EditorState) =>
+    asked.current.onHelp(helpAt(doc.toString(), asked.current.format, selection.main.head));
   return [
     lineNumbers(),
     lintGutter(),
@@ -115,7 +126,11 @@ function extensionsOf(asked: RefObject<Asked>) {
     hoverTooltip((view, offset) => help(asked.current, view, offset)),
     language.of([]),
     EditorView.contentAttributes.of({ 'aria-label': 'The profile as text' }),
-    EditorView.updateListener.of(({ docChanged, transactions, state }) => {
+    EditorView.updateListener.of(({ docChanged, selectionSet, transactions, state }) => {
+      if (docChanged || selectionSet) {
+        clearTimeout(timer);
+        timer = setTimeout(() => tellHelp(state), QUIET_MS);
+      }
       const isOutside = transactions.some((transaction) => transaction.annotation(fromOutside));
       if (docChanged && !isOutside) asked.current.onText(state.doc.toString());
     }),

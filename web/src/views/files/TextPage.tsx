@@ -1,7 +1,7 @@
 import type { EditorView } from '@codemirror/view';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { FORMAT_NAMES, FORMATS, type Format } from '@sorn/core';
-import { useRef, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { Paper } from '../../app/Paper.tsx';
 import { Section } from '../../app/Section.tsx';
@@ -10,7 +10,7 @@ import { usePageKeys } from '../../app/keys.ts';
 import { useBench, usePlacedDesk } from '../../data/bench-context.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import { Action } from './Action.tsx';
-import { TextEditor } from './TextEditor.tsx';
+import { TextEditor, type Help } from './TextEditor.tsx';
 import { useOwnText } from './own-text.ts';
 
 const OPTIONS = FORMATS.map((value) => ({ value, text: FORMAT_NAMES[value] }));
@@ -27,6 +27,7 @@ export function TextPage({ pages }: { pages: ReactNode }) {
   const placed = usePlacedDesk();
   const { text, format, faults, isUnapplied, setFormat, setText, drop } = useOwnText();
   const editor = useRef<EditorView>(null);
+  const [help, setHelp] = useState<Help | null>(null);
   const nextFormat = () => setFormat(FORMATS[(FORMATS.indexOf(format) + 1) % FORMATS.length]!);
   const goToFault = () => {
     const view = editor.current;
@@ -94,10 +95,16 @@ export function TextPage({ pages }: { pages: ReactNode }) {
               </>
             )}
           </Section>
+          {help && (
+            <Section title={help.path} note="at the cursor">
+              <chakra.p fontSize="12.5px" data-help={help.path}>
+                {help.says}
+              </chakra.p>
+            </Section>
+          )}
           <Section title="While you type">
             <chakra.p fontSize="12.5px" color="slate">
-              Ctrl Space tells what could stand there; resting on a word tells what it means. Esc
-              gives the keys back to the page.
+              Ctrl Space tells what could stand there. Esc gives the keys back to the page.
             </chakra.p>
           </Section>
         </>
@@ -115,6 +122,7 @@ export function TextPage({ pages }: { pages: ReactNode }) {
           faults={faults}
           editorRef={editor}
           onText={setText}
+          onHelp={setHelp}
         />
       </Paper>
     </BenchLayout>

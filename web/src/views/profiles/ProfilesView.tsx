@@ -125,7 +125,7 @@ function Row(props: { profile: ProfileSummary; number: number; onOpen: () => voi
       </chakra.span>
       {asks ? (
         <Flex gap="6px" align="center">
-          <chakra.span fontSize="13px">Delete all its revisions?</chakra.span>
+          <chakra.span fontSize="13px">Delete all its revisions? A backup is kept.</chakra.span>
           <Button
             size="xs"
             borderRadius="edge"
