@@ -1,14 +1,43 @@
 import { defineConfig } from 'vitest/config';
 
+/** What does not depend on how fast keys follow each other: two files at a time, one a core. */
+const STURDY = ['access', 'crash', 'files', 'no-room', 'saving', 'start', 'two-pages'].map(
+  (name) => `tests/${name}.test.ts`,
+);
+
+const shared = {
+  testTimeout: 120_000,
+  hookTimeout: 120_000,
+};
+
 export default defineConfig({
   root: import.meta.dirname,
   resolve: { conditions: ['source'] },
   ssr: { resolve: { conditions: ['source'] } },
   test: {
-    include: ['tests/**/*.test.ts'],
-    testTimeout: 120_000,
-    hookTimeout: 120_000,
-    // Two cores: one for the browser, one for the server and the test.
-    fileParallelism: false,
+    projects: [
+      {
+        extends: true,
+        test: {
+          ...shared,
+          name: 'sturdy',
+          include: STURDY,
+          maxWorkers: 2,
+          sequence: { groupOrder: 0 },
+        },
+      },
+      {
+        extends: true,
+        test: {
+          ...shared,
+          name: 'by keys',
+          include: ['tests/**/*.test.ts'],
+          exclude: STURDY,
+          // Two cores: one for the browser, one for the server and the test.
+          fileParallelism: false,
+          sequence: { groupOrder: 1 },
+        },
+      },
+    ],
   },
 });

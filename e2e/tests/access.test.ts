@@ -28,7 +28,15 @@ function tooSmall(page: Page): Promise<string[]> {
   );
 }
 
-const SCREENS: { name: string; path: string; keys: string[] }[] = [
+interface Screen {
+  name: string;
+  path: string;
+  keys: string[];
+  /** What is there once the keys did what they do. */
+  shows?: string;
+}
+
+const SCREENS: Screen[] = [
   { name: 'Tiling', path: '/bulletin-desk/tiling', keys: [] },
   { name: 'Tiling in Columns', path: '/bulletin-desk/tiling', keys: ['ArrowDown', 'p'] },
   { name: 'Rules', path: '/bulletin-desk/rules', keys: [] },
@@ -56,14 +64,44 @@ const SCREENS: { name: string; path: string; keys: string[] }[] = [
     keys: ['d', 'ArrowDown', 't', 'F8', 'Numpad7', 'Escape'],
   },
   { name: 'suggested keys', path: '/bulletin-desk/keys', keys: ['s', 'v', 'v', 'ArrowDown'] },
-  { name: 'saved states', path: '/bulletin-desk/files', keys: ['w'] },
-  { name: 'the profile as text', path: '/bulletin-desk/files', keys: ['t', 'Enter', 'x', 'x'] },
-  { name: 'a file to save', path: '/bulletin-desk/files', keys: ['e', 'ArrowDown'] },
-  { name: 'a file to bring in', path: '/bulletin-desk/files', keys: ['i'] },
-  { name: 'backups, and one that is asked about', path: '/bulletin-desk/files', keys: ['b', 'n'] },
-  { name: 'starting over', path: '/bulletin-desk/files', keys: ['o', 'ArrowDown'] },
-  { name: 'the first question', path: '/begin', keys: ['2'] },
-  { name: 'the third question', path: '/begin', keys: ['Enter', 'Enter', '2'] },
+  { name: 'saved states', path: '/bulletin-desk/files', keys: ['w'], shows: '[data-revision]' },
+  {
+    name: 'the profile as text',
+    path: '/bulletin-desk/files',
+    keys: ['t', 'Enter', 'x', 'x'],
+    shows: '[data-editor]',
+  },
+  {
+    name: 'a file to save',
+    path: '/bulletin-desk/files',
+    keys: ['e', 'ArrowDown'],
+    shows: '[data-file]',
+  },
+  {
+    name: 'a file to bring in',
+    path: '/bulletin-desk/files',
+    keys: ['i'],
+    shows: '[data-import-said]',
+  },
+  {
+    name: 'backups, and one that is asked about',
+    path: '/bulletin-desk/files',
+    keys: ['b', 'n'],
+    shows: '[data-backup]',
+  },
+  {
+    name: 'starting over',
+    path: '/bulletin-desk/files',
+    keys: ['o', 'ArrowDown'],
+    shows: '[data-part=boards]',
+  },
+  { name: 'the first question', path: '/begin', keys: ['2'], shows: '[data-card=laptop]' },
+  {
+    name: 'the third question',
+    path: '/begin',
+    keys: ['Enter', 'Enter', '2'],
+    shows: '[data-card=home-row]',
+  },
   { name: 'the key chart', path: '/bulletin-desk/keys', keys: ['c', 'n'] },
   {
     name: 'Rehearse in a layer of keys',
@@ -143,11 +181,11 @@ describe('every screen', () => {
         running.browser,
         url + screen.path.replace('bulletin-desk', id),
       );
-      await page
-        .getByText(/Bulletin desk/)
-        .first()
-        .waitFor();
+      // A view that loads when it is needed has its keys a moment after it is there.
+      await page.getByRole('main').waitFor();
+      await page.locator('footer kbd').first().waitFor();
       for (const key of screen.keys) await page.keyboard.press(key);
+      if (screen.shows) await page.locator(screen.shows).first().waitFor();
       if (screen.keys.some((key) => ['?', ',', '!', 'Control+k'].includes(key))) {
         await page.getByRole('dialog').waitFor();
       }

@@ -1,4 +1,5 @@
 import { spawn, spawnSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
 import { visit } from '../desk/browser.ts';
@@ -70,6 +71,30 @@ describe('an empty database', () => {
       .waitFor({ state: 'detached' });
     await page.keyboard.press('1');
     await poll(async () => (await figuresOf(page, 'pitreader'))['pitreader']).toBe('1982 × 1400');
+    expect(said).toEqual([]);
+    await context.close();
+  });
+
+  it('takes a whole profile from a file, and tells why another cannot be one', async () => {
+    const { page, context, said } = await visit(running.browser, `${running.server.url}/profiles`);
+    page.on('filechooser', () => undefined);
+    await keyWorks(page, 'from a file');
+    const choose = async (name: string, content: string) => {
+      const file = `${running.folder}/${name}`;
+      writeFileSync(file, content);
+      const chooser = page.waitForEvent('filechooser');
+      await page.keyboard.press('f');
+      await (await chooser).setFiles(file);
+    };
+    await choose('rules.yaml', 'version: 3\nrules: []\n');
+    await page.getByRole('alert').getByText('it has no monitors').waitFor();
+    await choose(
+      'hut.toml',
+      'name = "Carried"\n[[monitors]]\nid = "m"\nwidth = 1600\nheight = 900\n',
+    );
+    await page.getByRole('heading', { name: 'Carried' }).waitFor();
+    await page.getByText('1600×900').waitFor();
+    expect(page.url()).toContain('/carried/');
     expect(said).toEqual([]);
     await context.close();
   });

@@ -63,7 +63,7 @@ describe('faults of a profile', () => {
     expect(faults({ monitors: MONITORS, tiling: { layout: { kind: 'spiral' } } })[0]).toContain(
       'a layout whose kind is one of lead, middle, columns',
     );
-    expect(faults({ version: 4, monitors: MONITORS })[0]).toContain(
+    expect(faults({ version: 0, monitors: MONITORS })[0]).toContain(
       'the version of this file format',
     );
   });

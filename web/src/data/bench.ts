@@ -100,7 +100,8 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
   const { id } = kept;
   const draft = readDraft(id);
   const unsaved = draft?.profile?.value as Partial<ProfileDocument> | undefined;
-  const draftProfile = profileSchema.safeParse(unsaved?.profile);
+  // An earlier Sorn kept the profile alone.
+  const draftProfile = profileSchema.safeParse(unsaved?.profile ?? unsaved);
   const draftText = ownTextSchema.safeParse(unsaved?.text);
   const draftSession = sessionSchema.safeParse(draft?.session?.value);
   const profile = draftProfile.success ? draftProfile.data : kept.profile;

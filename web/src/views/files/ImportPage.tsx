@@ -4,12 +4,7 @@ import {
   importItems,
   PIECE_NAMES,
   PIECES,
-  readFileText,
-  RefusedFile,
-  refuseLarge,
-  textIn,
   withImported,
-  type FromFile,
   type ImportItem,
   type Taking,
 } from '@sorn/core';
@@ -21,6 +16,7 @@ import { Paper } from '../../app/Paper.tsx';
 import { Section } from '../../app/Section.tsx';
 import { usePageKeys } from '../../app/keys.ts';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { readChosen, type ChosenFile } from '../../data/chosen-file.ts';
 import { useEdited } from '../../data/edited.ts';
 import { Action } from './Action.tsx';
 import { ChangeList } from './ChangeList.tsx';
@@ -28,17 +24,11 @@ import { Difference } from './Difference.tsx';
 import { ImportTable } from './ImportTable.tsx';
 import { newFindings } from './new-findings.ts';
 
-interface Brought {
-  name: string;
-  file: FromFile | null;
-  faults: readonly string[];
-}
-
 /** What a file would bring, thing by thing, before any of it is taken. */
 export function ImportPage({ pages }: { pages: ReactNode }) {
   const profile = useBench((bench) => bench.profile);
   const store = useBenchStore();
-  const [brought, setBrought] = useState<Brought | null>(null);
+  const [brought, setBrought] = useState<ChosenFile | null>(null);
   const [takings, setTakings] = useState<ReadonlyMap<string, Taking>>(new Map());
   const [at, setAt] = useState(0);
   const [said, setSaid] = useState('');
@@ -58,7 +48,7 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
   async function read(files: FileList | null) {
     const chosen = files?.[0];
     if (!chosen) return;
-    const result = await textOf(chosen);
+    const result = await readChosen(chosen);
     setBrought(result);
     setAt(0);
     setSaid('');
@@ -208,18 +198,4 @@ function known(takings: ReadonlyMap<string, Taking>, items: readonly ImportItem[
       return taking ? [[id, taking] as const] : [];
     }),
   );
-}
-
-async function textOf(chosen: File): Promise<Brought> {
-  const { name } = chosen;
-  try {
-    refuseLarge(chosen.size);
-    const result = readFileText(name, textIn(new Uint8Array(await chosen.arrayBuffer())));
-    return result.ok
-      ? { name, file: result.value, faults: [] }
-      : { name, file: null, faults: result.lines };
-  } catch (error) {
-    const why = error instanceof RefusedFile ? error.message : 'it cannot be read';
-    return { name, file: null, faults: [`${name}: ${why}`] };
-  }
 }

@@ -6,7 +6,8 @@ import { KeyCap } from '../../app/KeyCap.tsx';
 import { KeyStrip } from '../../app/KeyStrip.tsx';
 import { Section } from '../../app/Section.tsx';
 import { usePageKeys } from '../../app/keys.ts';
-import { useState } from 'react';
+import { FromFile } from './FromFile.tsx';
+import { useRef, useState } from 'react';
 
 /** All profiles kept here; with none, the two ways to begin. */
 export function ProfilesView() {
@@ -15,6 +16,7 @@ export function ProfilesView() {
   const navigate = useNavigate();
   const open = (id: string) => void navigate(`/${id}`);
   const openDemo = () => demo.mutate([], { onSuccess: ({ id }) => open(id) });
+  const fileInput = useRef<HTMLInputElement>(null);
   const list = profiles.data ?? [];
 
   usePageKeys('Profiles', [
@@ -28,6 +30,14 @@ export function ProfilesView() {
       keys: ['n'],
       label: 'new profile',
       run: () => void navigate('/begin'),
+    },
+    {
+      keys: ['f'],
+      label: 'from a file',
+      run: () => {
+        fileInput.current?.focus();
+        fileInput.current?.click();
+      },
     },
   ]);
 
@@ -79,6 +89,7 @@ export function ProfilesView() {
             >
               New profile, by three questions <KeyCap>N</KeyCap>
             </Button>
+            <FromFile inputRef={fileInput} onCreated={open} />
             {demo.isError && (
               <chakra.p role="alert" color="vermilion" mt="6px">
                 {demo.error.message}

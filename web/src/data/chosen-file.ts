@@ -1,0 +1,23 @@
+import { readFileText, RefusedFile, refuseLarge, textIn, type FromFile } from '@sorn/core';
+
+/** A file that a person chose, and what it says, or why it cannot be used. */
+export interface ChosenFile {
+  name: string;
+  file: FromFile | null;
+  faults: readonly string[];
+}
+
+/** Reads a chosen file: a profile or pieces of one, or a table of rules or keys. Never throws. */
+export async function readChosen(chosen: File): Promise<ChosenFile> {
+  const { name } = chosen;
+  try {
+    refuseLarge(chosen.size);
+    const result = readFileText(name, textIn(new Uint8Array(await chosen.arrayBuffer())));
+    return result.ok
+      ? { name, file: result.value, faults: [] }
+      : { name, file: null, faults: result.lines };
+  } catch (error) {
+    const why = error instanceof RefusedFile ? error.message : 'it cannot be read';
+    return { name, file: null, faults: [`${name}: ${why}`] };
+  }
+}
