@@ -81,7 +81,7 @@ const SCREENS: Screen[] = [
     name: 'a file to bring in',
     path: '/bulletin-desk/files',
     keys: ['i'],
-    shows: '[data-import-said]',
+    shows: 'input[type=file]',
   },
   {
     name: 'backups, and one that is asked about',

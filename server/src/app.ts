@@ -9,7 +9,7 @@ import { problemHandler, sendProblem } from './problem.ts';
 import { backupsOf } from './backup/backups.ts';
 import { backupFolder } from './backup/folder.ts';
 import { backupRoutes } from './backup/routes.ts';
-import { makeNews, newsRoutes } from './news.ts';
+import { newsRoutes, type News } from './news.ts';
 import { profileRoutes } from './profiles.ts';
 import { revisionRoutes } from './revisions.ts';
 import { historyIn } from './storage/history.ts';
@@ -18,6 +18,7 @@ import { storeIn } from './storage/store.ts';
 
 export interface AppOptions {
   db: LibSQLDatabase;
+  news: News;
   /** Folder in which backups lie. */
   backups: string;
   demo: () => { profile: Profile; session: SessionInput };
@@ -31,7 +32,7 @@ export interface AppOptions {
 const DAY_MS = 24 * 60 * 60 * 1000;
 
 /** The whole server but for listening: the API, and the page for every other path. */
-export function createApp({ db, backups, demo, log, hosts, page }: AppOptions): Express {
+export function createApp({ db, news, backups, demo, log, hosts, page }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.disable('etag');
@@ -62,7 +63,6 @@ export function createApp({ db, backups, demo, log, hosts, page }: AppOptions): 
     response.set('Cache-Control', 'no-store');
     next();
   });
-  const news = makeNews();
   const store = storeIn(db);
   const history = historyIn(db);
   const folder = backupFolder(backups);

@@ -7,6 +7,7 @@ import { createApp } from './app.ts';
 import { backupAtStart } from './backup/backups.ts';
 import { backupFolder } from './backup/folder.ts';
 import { demoData } from './demo.ts';
+import { makeNews } from './news.ts';
 import { readOptions, type Options } from './options.ts';
 import { historyIn } from './storage/history.ts';
 import { openDatabase } from './storage/open.ts';
@@ -32,6 +33,7 @@ async function loadDemo(store: Store, fresh: boolean): Promise<void> {
   }
 }
 
+const GOODBYE_MS = 50;
 const SIX_HOURS_MS = 6 * 60 * 60 * 1000;
 
 /** What is done when the server answers already: a backup once a start, and now and then old saves grow fewer. */
@@ -58,9 +60,11 @@ async function start({ demo, fresh, port, host, file }: Options): Promise<void> 
   );
   if (demo) await loadDemo(storeIn(db), fresh);
   const backups = join(dirname(file), 'backups');
+  const news = makeNews();
 
   const app = createApp({
     db,
+    news,
     backups,
     demo: demoData,
     log,
@@ -84,7 +88,9 @@ async function start({ demo, fresh, port, host, file }: Options): Promise<void> 
         client.close();
         process.exit(0);
       });
-      server.closeAllConnections();
+      // Those who listen are told first, and do not take it for a fault.
+      news.end();
+      setTimeout(() => server.closeAllConnections(), GOODBYE_MS);
     });
   }
 }

@@ -16,11 +16,19 @@ export interface News {
   /** All that is kept may be other than it was. */
   tellAll: () => void;
   onAll: (hear: () => void) => () => void;
+  /** The server ends: listeners are told, so that they come back a while later. */
+  end: () => void;
+  onEnd: (hear: () => void) => () => void;
 }
 
 export function makeNews(): News {
   const listeners = new Set<{ id: string; hear: (told: Told) => void }>();
   const all = new Set<() => void>();
+  const ends = new Set<() => void>();
+  const heardBy = (set: Set<() => void>) => (hear: () => void) => {
+    set.add(hear);
+    return () => void set.delete(hear);
+  };
   return {
     tell(id, told) {
       for (const listener of listeners) if (listener.id === id) listener.hear(told);
@@ -33,16 +41,17 @@ export function makeNews(): News {
     tellAll() {
       for (const hear of all) hear();
     },
-    onAll(hear) {
-      all.add(hear);
-      return () => void all.delete(hear);
+    onAll: heardBy(all),
+    end() {
+      for (const hear of ends) hear();
     },
+    onEnd: heardBy(ends),
   };
 }
 
 /** A line now and then keeps the connection from being taken for a dead one. */
 const ALIVE_MS = 20_000;
-const RETRY_MS = 1_000;
+const RETRY_MS = 3_000;
 
 /** GET /profiles/:id/news: server-sent events, one for each save of the profile or its session. */
 export function newsRoutes(store: Store, news: News): Router {
@@ -59,10 +68,12 @@ export function newsRoutes(store: Store, news: News): Router {
     };
     const deaf = news.listen(id, say);
     const deafToAll = news.onAll(() => void sayPresent().catch(() => response.end()));
+    const deafToEnd = news.onEnd(() => response.end('event: closing\ndata: {}\n\n'));
     const alive = setInterval(() => response.write(':\n\n'), ALIVE_MS);
     response.on('close', () => {
       deaf();
       deafToAll();
+      deafToEnd();
       clearInterval(alive);
     });
     await sayPresent();

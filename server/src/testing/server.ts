@@ -5,6 +5,7 @@ import { pino } from 'pino';
 import request from 'supertest';
 import { createApp } from '../app.ts';
 import { demoData } from '../demo.ts';
+import { makeNews } from '../news.ts';
 import { openDatabase, type OpenDatabase } from '../storage/open.ts';
 
 export const PROFILE = { name: 'Desk', monitors: [{ id: 'm', width: 1920, height: 1080 }] };
@@ -29,6 +30,7 @@ export async function testServer(page?: string): Promise<TestServer> {
   const logged: string[] = [];
   const app = createApp({
     db: database.db,
+    news: makeNews(),
     backups: join(folder, 'backups'),
     demo: demoData,
     log: pino({ level: 'warn' }, { write: (line) => void logged.push(line) }),

@@ -1,5 +1,8 @@
 import { newsOf, type News } from './api.ts';
 
+/** How long after its end the server is looked for again. */
+const AGAIN_MS = 3_000;
+
 /**
  * Hears what is saved of a profile elsewhere, while the page is in sight: a browser has few connections to one
  * server, and a page that comes into sight again is told at once what there is.
@@ -8,19 +11,33 @@ import { newsOf, type News } from './api.ts';
  */
 export function listen(id: string, hear: (news: News) => void): () => void {
   let source: EventSource | null = null;
+  let later: ReturnType<typeof setTimeout> | undefined;
+  function leave() {
+    clearTimeout(later);
+    source?.close();
+    source = null;
+  }
+  function comeBack() {
+    leave();
+    later = setTimeout(attend, AGAIN_MS);
+  }
   function attend() {
     if (document.hidden) {
-      source?.close();
-      source = null;
+      leave();
     } else if (!source) {
       source = new EventSource(newsOf(id));
       source.onmessage = ({ data }) => hear(JSON.parse(String(data)) as News);
+      source.addEventListener('closing', comeBack);
+      // The browser comes back by itself but where the answer was none to listen to.
+      source.onerror = () => {
+        if (source?.readyState === EventSource.CLOSED) comeBack();
+      };
     }
   }
   attend();
   document.addEventListener('visibilitychange', attend);
   return () => {
     document.removeEventListener('visibilitychange', attend);
-    source?.close();
+    leave();
   };
 }

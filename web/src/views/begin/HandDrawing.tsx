@@ -2,6 +2,8 @@ import { chakra } from '@chakra-ui/react';
 import { handKeys, type StarterId } from '@sorn/core';
 
 const HEIGHT = 160;
+/** A key's width in the drawing's own units, about a pixel each. */
+const KEY = 26;
 
 /** A keyboard on which the keys of a hand stand out. */
 export function HandDrawing({ hand }: { hand: StarterId }) {
@@ -10,7 +12,7 @@ export function HandDrawing({ hand }: { hand: StarterId }) {
     <chakra.svg
       width="100%"
       height={`${HEIGHT}px`}
-      viewBox={`-0.1 -0.1 ${board.width + 0.2} ${board.height + 0.2}`}
+      viewBox={`-2 -2 ${board.width * KEY + 4} ${board.height * KEY + 4}`}
       aria-hidden
     >
       {board.keys.map(({ code, x, y, width, height }) => {
@@ -18,10 +20,10 @@ export function HandDrawing({ hand }: { hand: StarterId }) {
         return (
           <g key={code}>
             <chakra.rect
-              x={x + 0.05}
-              y={y + 0.05}
-              width={width - 0.1}
-              height={height - 0.1}
+              x={x * KEY + 1}
+              y={y * KEY + 1}
+              width={width * KEY - 2}
+              height={height * KEY - 2}
               fill={name === undefined ? 'none' : 'petrol'}
               stroke={name === undefined ? 'hairline' : 'petrol'}
               strokeWidth="1px"
@@ -29,10 +31,10 @@ export function HandDrawing({ hand }: { hand: StarterId }) {
             />
             {name !== undefined && (
               <chakra.text
-                x={x + width / 2}
-                y={y + height / 2 + 0.22}
+                x={(x + width / 2) * KEY}
+                y={(y + height / 2) * KEY + 5}
                 textAnchor="middle"
-                fontSize="0.62px"
+                fontSize="15px"
                 fontFamily="mono"
                 fill="petrol.contrast"
               >

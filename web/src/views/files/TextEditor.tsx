@@ -125,7 +125,7 @@ function extensionsOf(asked: RefObject<Asked>) {
     autocompletion({ override: [offer(asked)] }),
     hoverTooltip((view, offset) => help(asked.current, view, offset)),
     language.of([]),
-    EditorView.contentAttributes.of({ 'aria-label': 'The profile as text' }),
+    EditorView.contentAttributes.of({ 'aria-label': 'The profile as text', tabindex: '0' }),
     EditorView.updateListener.of(({ docChanged, selectionSet, transactions, state }) => {
       if (docChanged || selectionSet) {
         clearTimeout(timer);

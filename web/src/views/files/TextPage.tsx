@@ -69,25 +69,22 @@ export function TextPage({ pages }: { pages: ReactNode }) {
               faults.length === 0 ? 'what you type is applied' : 'not applied until it is right'
             }
           >
-            <chakra.ul
-              role="status"
-              aria-label="Faults"
-              fontSize="12.5px"
-              data-faults={faults.length}
-            >
-              {faults.slice(0, 12).map(({ line, message }, i) => (
-                <chakra.li
-                  key={`${line} ${message} ${i}`}
-                  listStyleType="none"
-                  py="4px"
-                  borderBottom="1px solid"
-                  borderColor="hairline"
-                  overflowWrap="anywhere"
-                >
-                  <chakra.strong color="vermilion">Line {line}</chakra.strong> {message}
-                </chakra.li>
-              ))}
-            </chakra.ul>
+            <div role="status" data-faults={faults.length}>
+              <chakra.ul aria-label="Faults" fontSize="12.5px">
+                {faults.slice(0, 12).map(({ line, message }, i) => (
+                  <chakra.li
+                    key={`${line} ${message} ${i}`}
+                    listStyleType="none"
+                    py="4px"
+                    borderBottom="1px solid"
+                    borderColor="hairline"
+                    overflowWrap="anywhere"
+                  >
+                    <chakra.strong color="vermilion">Line {line}</chakra.strong> {message}
+                  </chakra.li>
+                ))}
+              </chakra.ul>
+            </div>
             {faults.length > 0 && (
               <>
                 <Action cap="L" text="Go to the first" onClick={goToFault} />
