@@ -17,8 +17,12 @@ export function compactProfile(profile: Profile): Record<string, unknown> {
   return compacted(profile, profileJson(), true) as Record<string, unknown>;
 }
 
-function compacted(value: unknown, schema: JsonSchema | undefined, isWhole = false): unknown {
-  if (schema === undefined) return value;
+function compacted(
+  value: unknown,
+  schema: JsonSchema | false | undefined,
+  isWhole = false,
+): unknown {
+  if (!schema) return value;
   if (Array.isArray(value)) return value.map((item) => compacted(item, schema.items));
   if (!isFields(value)) return value;
   const alternatives = schema.anyOf ?? schema.oneOf;

@@ -14,7 +14,8 @@ export interface JsonSchema {
   properties?: Record<string, JsonSchema>;
   required?: string[];
   additionalProperties?: boolean;
-  items?: JsonSchema;
+  /** Of a list; false where it has none beyond `prefixItems`. */
+  items?: JsonSchema | false;
   prefixItems?: JsonSchema[];
   anyOf?: JsonSchema[];
   oneOf?: JsonSchema[];
@@ -45,4 +46,29 @@ export function jsonSchemaOf(schema: z.ZodType): JsonSchema {
 function partOf(schema: z.ZodType): JsonSchema {
   const { $schema: _draft, ...part } = jsonSchemaOf(schema);
   return part;
+}
+
+/**
+ * A schema with each of the parts directly in it changed.
+ * @param change is told the field that a part is for; that of the schema itself for entries and alternatives
+ */
+export function withEachPart(
+  schema: JsonSchema,
+  change: (part: JsonSchema, field: string) => JsonSchema,
+  field = '',
+): JsonSchema {
+  const { properties, items, prefixItems, anyOf, oneOf, ...rest } = schema;
+  const all = (parts: readonly JsonSchema[]) => parts.map((part) => change(part, field));
+  return {
+    ...rest,
+    ...(properties && {
+      properties: Object.fromEntries(
+        Object.entries(properties).map(([name, part]) => [name, change(part, name)]),
+      ),
+    }),
+    ...(items !== undefined && { items: items && change(items, field) }),
+    ...(prefixItems && { prefixItems: all(prefixItems) }),
+    ...(anyOf && { anyOf: all(anyOf) }),
+    ...(oneOf && { oneOf: all(oneOf) }),
+  };
 }

@@ -1,4 +1,4 @@
-import type { JsonSchema } from './schema-json.ts';
+import { withEachPart, type JsonSchema } from './schema-json.ts';
 
 /** A part that is at least so many letters long is written once where it is repeated. */
 const LEAST_LETTERS = 240;
@@ -18,14 +18,14 @@ export function withSharedParts(schema: JsonSchema): JsonSchema {
 
   function written(part: JsonSchema, field: string, isWhole = false): JsonSchema {
     const text = JSON.stringify(part);
-    if (isWhole || (counts.get(text) ?? 0) < 2) return withParts(part, written, field);
+    if (isWhole || (counts.get(text) ?? 0) < 2) return withEachPart(part, written, field);
     const known = names.get(text);
     const name = known ?? freeName(field, (each) => each in shared);
     if (known === undefined) {
       names.set(text, name);
       // The name is taken before what is inside asks for one.
       shared[name] = {};
-      shared[name] = withParts(part, written, field);
+      shared[name] = withEachPart(part, written, field);
     }
     return { $ref: `#/$defs/${name}` };
   }
@@ -40,35 +40,10 @@ function freeName(field: string, isTaken: (name: string) => boolean): string {
   }
 }
 
-function withParts(
-  schema: JsonSchema,
-  change: (part: JsonSchema, field: string) => JsonSchema,
-  field: string,
-): JsonSchema {
-  const { properties, items, prefixItems, anyOf, oneOf, ...rest } = schema;
-  const all = (parts: readonly JsonSchema[]) => parts.map((part) => change(part, field));
-  return {
-    ...rest,
-    ...(properties && {
-      properties: Object.fromEntries(
-        Object.entries(properties).map(([name, part]) => [name, change(part, name)]),
-      ),
-    }),
-    ...(typeof items === 'object' && { items: change(items, field) }),
-    ...(prefixItems && { prefixItems: all(prefixItems) }),
-    ...(anyOf && { anyOf: all(anyOf) }),
-    ...(oneOf && { oneOf: all(oneOf) }),
-  };
-}
-
 function eachPart(schema: JsonSchema, see: (part: JsonSchema) => void): void {
-  withParts(
-    schema,
-    (part) => {
-      see(part);
-      eachPart(part, see);
-      return part;
-    },
-    '',
-  );
+  withEachPart(schema, (part) => {
+    see(part);
+    eachPart(part, see);
+    return part;
+  });
 }
