@@ -1,9 +1,16 @@
 import { defineConfig } from 'vitest/config';
 
 /** What does not depend on how fast keys follow each other: two files at a time, one a core. */
-const STURDY = ['access', 'crash', 'files', 'no-room', 'saving', 'start', 'two-pages'].map(
-  (name) => `tests/${name}.test.ts`,
-);
+const STURDY = [
+  'access',
+  'access-desk',
+  'crash',
+  'files',
+  'no-room',
+  'saving',
+  'start',
+  'two-pages',
+].map((name) => `tests/${name}.test.ts`);
 
 const shared = {
   testTimeout: 120_000,

@@ -12,7 +12,7 @@ import {
   type Profile,
   type Session,
 } from '@sorn/core';
-import { describe, expect, it } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { demoPage } from '../desk/demo-page.ts';
 import { fixture } from '../desk/fixture.ts';
 import { drawnWindows, figuresOf, keyWorks, saved, toView } from '../desk/sheet.ts';
@@ -22,6 +22,13 @@ const open = demoPage(running, 'files');
 
 const press = async (...keys: string[]) => {
   for (const key of keys) await open.page.keyboard.press(key);
+};
+/** The first page of Files, with its keys at work. */
+const filesWork = () => keyWorks(open.page, 'against now or before');
+beforeEach(filesWork);
+const toFiles = async () => {
+  await toView(open.page, '8', 'Files');
+  await filesWork();
 };
 const kept = async (): Promise<Profile> => {
   await saved(open.page);
@@ -65,7 +72,7 @@ describe('the profile as text', () => {
     // Escape gives the keys back; what is not right is still there after a look at another view.
     await press('Escape');
     await toView(open.page, '2', 'Tiling');
-    await toView(open.page, '8', 'Files');
+    await toFiles();
     await press('t');
     await open.page.getByText(`Line ${line}`, { exact: true }).waitFor();
     await press('d');
@@ -89,7 +96,7 @@ describe('the profile as text', () => {
     await poll(() => at('bulletin')).toBe(behindLead(30));
     await open.page.reload();
     await open.page.locator('[data-window]').first().waitFor();
-    await toView(open.page, '8', 'Files');
+    await toFiles();
     await press('t');
     await open.page.locator('.cm-content').waitFor();
     await saved(open.page);
@@ -236,7 +243,7 @@ describe('revisions', () => {
     await open.page.keyboard.type('6');
     await press('Enter', 'Escape');
     await poll(async () => (await kept()).tiling.gaps?.inner).toBe(6);
-    await toView(open.page, '8', 'Files');
+    await toFiles();
     await open.page.locator('[data-revision="2"]').getByText('inner gap 10 → 6').waitFor();
     await press('n');
     await open.page.keyboard.type('Tighter');
@@ -280,7 +287,7 @@ describe('a backup', () => {
     await press('Enter', 'Escape');
     await poll(widths).toBe('1025 × 1400');
     await saved(page);
-    await toView(page, '8', 'Files');
+    await toFiles();
     await press('b');
     await page.locator('[data-backup]').first().waitFor();
     await press('Enter');
@@ -293,7 +300,7 @@ describe('a backup', () => {
     await page.getByText('is restored').waitFor();
     await toView(page, '2', 'Tiling');
     await poll(widths).toBe('1982 × 1400');
-    await toView(page, '8', 'Files');
+    await toFiles();
     await press('b');
     await page.locator('[data-backup]').first().waitFor();
     await press('Enter');
