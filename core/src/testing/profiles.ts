@@ -62,7 +62,7 @@ function anyOf(schema: JsonSchema, name = ''): fc.Arbitrary<unknown> {
       return fc.record(model, { requiredKeys: required });
     }
     case 'array':
-      return fc.array(anyOf(schema.items ?? {}), { maxLength: LONGEST });
+      return fc.array(anyOf(schema.items || {}), { maxLength: LONGEST });
     case 'boolean':
       return fc.boolean();
     case 'integer':
