@@ -80,7 +80,7 @@ const config = defineConfig({
         ochre: dual('#8F5D12', '#E0B04B'),
         petrol: {
           DEFAULT: dual('#0B6E6E', '#4FC1B5'),
-          wash: dual('#E9EFEC', '#1C2F2F'),
+          wash: dual('#EDF3F0', '#1C2F2F'),
           deep: dual('#DAE8E3', '#213A3A'),
           solid: dual('#0B6E6E', '#4FC1B5'),
           contrast: dual('#FBFAF6', '#0F1A1A'),
