@@ -15,7 +15,7 @@ import {
 import { beforeEach, describe, expect, it } from 'vitest';
 import { demoPage } from '../desk/demo-page.ts';
 import { fixture } from '../desk/fixture.ts';
-import { drawnWindows, figuresOf, keyWorks, saved, toView } from '../desk/sheet.ts';
+import { drawnWindows, keyWorks, saved, toView } from '../desk/sheet.ts';
 
 const running = fixture({ demo: true });
 const open = demoPage(running, 'files');
@@ -217,6 +217,12 @@ describe('a file', () => {
     const drawn = await download();
     expect(drawn.name).toMatch(/\.layout\.svg$/);
     expect(drawn.text).toContain('1982 × ');
+    // One window more: the rest is divided by four.
+    await press('g');
+    const rest = Math.floor((1400 - 3 * 10) / 4);
+    expect((await download()).text).toContain(` × ${rest}<`);
+    await press('w');
+    expect((await download()).text).toContain('on Korvane Tall 27');
   });
 });
 
@@ -270,45 +276,5 @@ describe('starting over', () => {
     expect({ ...(await kept()), rules: [] }).toEqual({ ...before, rules: [] });
     await press('Control+z');
     await poll(kept).toEqual(before);
-  });
-});
-
-describe('a backup', () => {
-  it('made, restored after it was asked about, and the restore undone', async () => {
-    const { page } = open;
-    await press('b');
-    await press('n');
-    await page.locator('[data-backup]').first().waitFor();
-    await toView(page, '2', 'Tiling');
-    const widths = async () => (await figuresOf(page, 'pitreader'))['pitreader'];
-    expect(await widths()).toBe('1982 × 1400');
-    await page.getByLabel('Lead share on the sheet').focus();
-    await page.keyboard.type('0.3');
-    await press('Enter', 'Escape');
-    await poll(widths).toBe('1025 × 1400');
-    await saved(page);
-    await toFiles();
-    await press('b');
-    await page.locator('[data-backup]').first().waitFor();
-    await press('Enter');
-    await page.locator(`[data-replaced="${open.id}"]`).getByText('as in the backup').waitFor();
-    await press('Escape');
-    await page.locator('[data-backup]').first().waitFor();
-    await press('Enter');
-    await page.locator(`[data-replaced="${open.id}"]`).waitFor();
-    await press('Enter');
-    await page.getByText('is restored').waitFor();
-    await toView(page, '2', 'Tiling');
-    await poll(widths).toBe('1982 × 1400');
-    await toFiles();
-    await press('b');
-    await page.locator('[data-backup]').first().waitFor();
-    await press('Enter');
-    await page.locator(`[data-replaced="${open.id}"]`).getByText('as in the backup').waitFor();
-    await press('Enter');
-    await page.getByText('is restored').waitFor();
-    await press('u');
-    await page.getByText('The restore is undone').waitFor();
-    await poll(async () => (await kept()).tiling.places.length).toBeGreaterThan(0);
   });
 });

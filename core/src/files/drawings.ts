@@ -14,8 +14,8 @@ import { boardName, zoneRects } from '../zones/board.ts';
 const SANS = "'Archivo Variable', system-ui, sans-serif";
 const MONO = "'Martian Mono Variable', ui-monospace, monospace";
 /** Of the drawing's height: letters, and the room for the title below. */
-const LETTER = 0.024;
-const FOOT = 0.07;
+const LETTER = 0.038;
+const FOOT = 0.08;
 
 /** One rectangle of a drawing, with what is written in it. */
 interface Tile extends Rect {

@@ -88,12 +88,16 @@ export function BackupPage({ pages }: { pages: ReactNode }) {
   const download = () => window.location.assign('/api/backup');
   const move = (by: 1 | -1) =>
     setAt((former) => Math.min(Math.max(0, list.length - 1), Math.max(0, former + by)));
+  const kept = KEPT.findIndex((value) => Number(value) === settings.data?.backupsAtStart);
+  const keepOthers = () =>
+    saveSettings.mutate([{ backupsAtStart: Number(KEPT[(kept + 1) % KEPT.length]) }]);
   usePageKeys('Backup', [
     { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'backup', run: () => move(-1) },
     { keys: ['ArrowDown'], label: 'older backup', minor: true, run: () => move(1) },
     { keys: ['n'], label: 'make one', run: makeOne },
     { keys: ['s'], label: 'save as a file', run: download },
     { keys: ['f'], label: 'restore from a file', run: choose },
+    { keys: ['k'], label: 'how many are kept', minor: true, run: keepOthers },
     { keys: ['u'], label: 'undo the restore', minor: undo === null, run: undoRestore },
     {
       keys: ['Enter'],
@@ -109,7 +113,12 @@ export function BackupPage({ pages }: { pages: ReactNode }) {
       inspector={
         <>
           <Section title="Backup" note="every profile, with all revisions">
-            <Action cap="N" text="Make one now" says="in the folder below" onClick={makeOne} />
+            <Action
+              cap="N"
+              text="Make one now"
+              says="in the folder beside the database"
+              onClick={makeOne}
+            />
             <Action cap="S" text="Save as a file" says="to carry away" onClick={download} />
             <chakra.p
               role="status"
@@ -146,7 +155,7 @@ export function BackupPage({ pages }: { pages: ReactNode }) {
             {undo !== null && <Action cap="U" text="Undo the restore" onClick={undoRestore} />}
           </Section>
           <Section title="At each start" note="of the server, when something changed">
-            <SettingRow label="Keep the last">
+            <SettingRow label="Keep the last" caps={['K']}>
               <Choice
                 label="Backups kept of those made at a start"
                 value={String(settings.data?.backupsAtStart ?? 5)}

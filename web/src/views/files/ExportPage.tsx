@@ -38,6 +38,18 @@ export function ExportPage({ pages }: { pages: ReactNode }) {
   const file = exported(profile, what, form, drawn);
 
   const goTo = (by: 1 | -1) => setWhat(ALL[ALL.indexOf(what) + by] ?? what);
+  const nextMonitor = () => {
+    const { monitors } = profile;
+    const at = monitors.findIndex(({ id }) => id === (drawn.monitor ?? monitors[0]!.id));
+    setDrawn({ ...drawn, monitor: monitors[(at + 1) % monitors.length]!.id });
+  };
+  const nextDrawn = () => {
+    const { boards } = profile;
+    const at = boards.findIndex(({ id }) => id === (drawn.board ?? boards[0]?.id));
+    if (what === 'layout-drawing')
+      setDrawn({ ...drawn, windows: (drawn.windows % MOST_WINDOWS) + 1 });
+    else if (boards.length > 0) setDrawn({ ...drawn, board: boards[(at + 1) % boards.length]!.id });
+  };
   const nextForm = () => setForm(forms[(forms.indexOf(form) + 1) % forms.length]!);
   const save = () => {
     download(file.name, textFile(file.text, file.type));
@@ -51,14 +63,20 @@ export function ExportPage({ pages }: { pages: ReactNode }) {
       setSaid('The browser does not let this page copy; save it as a file instead.');
     }
   };
+  const isDrawing = form === 'svg';
   usePageKeys('Export', [
+    ...(isDrawing
+      ? [
+          { keys: ['w'], label: 'next monitor', run: nextMonitor },
+          { keys: ['g'], label: 'next board, or one window more', run: nextDrawn },
+        ]
+      : []),
     { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'what', run: () => goTo(-1) },
     { keys: ['ArrowDown'], label: 'next', minor: true, run: () => goTo(1) },
     { keys: ['f'], label: 'form', run: nextForm },
     { keys: ['Enter'], label: 'save as a file', run: save },
     { keys: ['c'], label: 'copy', run: () => void copy() },
   ]);
-  const isDrawing = form === 'svg';
   return (
     <BenchLayout
       name="Files"
@@ -157,7 +175,7 @@ function DrawnSettings(props: { what: What; drawn: Drawn; onChange: (drawn: Draw
   }));
   return (
     <>
-      <SettingRow label="On">
+      <SettingRow label="On" caps={['W']}>
         <Select
           label="Monitor it is drawn on"
           value={drawn.monitor ?? monitors[0]!.value}
@@ -166,7 +184,7 @@ function DrawnSettings(props: { what: What; drawn: Drawn; onChange: (drawn: Draw
         />
       </SettingRow>
       {what === 'board-drawing' ? (
-        <SettingRow label="Board">
+        <SettingRow label="Board" caps={['G']}>
           <Select
             label="Board that is drawn"
             value={drawn.board ?? profile.boards[0]?.id ?? ''}
@@ -175,7 +193,7 @@ function DrawnSettings(props: { what: What; drawn: Drawn; onChange: (drawn: Draw
           />
         </SettingRow>
       ) : (
-        <SettingRow label="Windows">
+        <SettingRow label="Windows" caps={['G']}>
           <Select
             label="How many windows are drawn"
             value={String(drawn.windows)}
