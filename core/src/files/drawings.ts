@@ -83,14 +83,14 @@ function drawing(monitor: Rect, tiles: readonly Tile[], title: string, mode: Cha
   const { ground, sheet, ink, slate, petrol } = CHART_COLOURS[mode];
   const { width, height } = monitor;
   const letter = Math.round(Math.min(width, height) * LETTER);
-  const line = Math.max(1, Math.round(letter / 10));
+  const line = Math.max(1, Math.round(letter / 18));
   const foot = Math.round(height * FOOT);
   const parts = tiles.map(({ x, y, width: w, height: h, name }) => {
     const [left, top] = [x - monitor.x, y - monitor.y];
     const text = (below: number, said: string, face: string, fill: string) =>
       `<text x="${left + letter}" y="${top + letter * below}" font-size="${letter}" font-family="${face}" fill="${fill}">${html(said)}</text>`;
     return [
-      `<rect x="${left}" y="${top}" width="${w}" height="${h}" fill="${sheet}" stroke="${petrol}" stroke-width="${line * 2}"/>`,
+      `<rect x="${left}" y="${top}" width="${w}" height="${h}" fill="${sheet}" stroke="${petrol}" stroke-width="${line}"/>`,
       text(2, name, SANS, ink),
       text(3.5, `${w} × ${h}`, MONO, slate),
     ].join('');
