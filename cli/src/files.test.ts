@@ -77,7 +77,7 @@ describe('sorn export', () => {
 
 describe('sorn import', () => {
   const other = {
-    version: 3,
+    version: 4,
     monitors: [{ id: 'm', width: 1, height: 1 }],
     rules: [
       { id: 'duty-line', when: { all: [{ of: 'app', is: 'post' }] } },

@@ -68,7 +68,7 @@ const SCREENS: readonly Screen[] = [
     name: 'the third question',
     path: '/begin',
     keys: ['Enter', 'Enter', '2'],
-    shows: '[data-card=home-row]',
+    shows: '[data-card=inverted-t]',
   },
   { name: 'the key chart', path: '/bulletin-desk/keys', keys: ['c', 'n'] },
   { name: 'settings', path: '/bulletin-desk/tiling', keys: [','] },

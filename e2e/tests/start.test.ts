@@ -33,7 +33,7 @@ describe('an empty database', () => {
     await page.locator('[data-card=columns][aria-checked=true]').waitFor();
     await page.keyboard.press('Enter');
     await page.keyboard.press('3');
-    await page.locator('[data-card=left-hand][aria-checked=true]').waitFor();
+    await page.locator('[data-card=inverted-t-left][aria-checked=true]').waitFor();
     await page.keyboard.press('Enter');
     await page.getByRole('main', { name: 'Rehearse' }).waitFor();
     expect(page.url()).toBe(`${running.server.url}/hut-table/rehearse`);
@@ -86,7 +86,7 @@ describe('an empty database', () => {
       await page.keyboard.press('f');
       await (await chooser).setFiles(file);
     };
-    await choose('rules.yaml', 'version: 3\nrules: []\n');
+    await choose('rules.yaml', 'version: 4\nrules: []\n');
     await page.getByRole('alert').getByText('it has no monitors').waitFor();
     await choose(
       'hut.toml',

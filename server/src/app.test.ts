@@ -135,7 +135,7 @@ describe('what was kept in a former version of the format', () => {
     await storeIn(server.database.db).create(former, { windows } as unknown as SessionInput);
     const { body } = await api.get('/api/profiles/desk');
     expect(body.profile).toMatchObject({
-      version: 3,
+      version: 4,
       rules: [{ when: { all: [{ of: 'app', is: 'dutyline' }] }, then: { held: 'floating' } }],
     });
     const kept = await api.get('/api/profiles/desk/session');

@@ -106,7 +106,7 @@ describe('a text of one’s own', () => {
 });
 
 it('the schema of the files is published', async () => {
-  const { body, headers } = await api.get('/schema/profile-3.json');
+  const { body, headers } = await api.get('/schema/profile-4.json');
   expect(headers['content-type']).toContain('application/schema+json');
   expect(body).toEqual(JSON.parse(JSON.stringify(publishedSchema())));
 });

@@ -36,7 +36,7 @@ describe('a profile made of three answers', () => {
   });
 
   test('the hand that moves has the directions, and every command keeps a key', () => {
-    const answers = { monitors: 'one', layout: 'lead', hand: 'left-hand' } as const;
+    const answers = { monitors: 'one', layout: 'lead', hand: 'inverted-t-left' } as const;
     const map = keyMap(beginProfile(answers, 'Mine', apps));
     const focusLeft = map.filter(({ command }) => command?.command === 'focus-left');
     expect(focusLeft.map(({ keys }) => keys)).toContain('Main+KeyS');

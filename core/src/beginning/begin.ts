@@ -1,13 +1,14 @@
 import { checkProfile } from '../desk/check.ts';
 import { asOwn, withBinding, withMerged } from '../keys/edit.ts';
-import { nearestFree } from '../keys/free.ts';
+import { freeKeys, nearestFree } from '../keys/free.ts';
 import { checkKeys } from '../keys/check.ts';
 import { mendsFor } from '../keys/mend.ts';
 import { keyMap, type KeyBinding } from '../keys/map.ts';
-import { keyCommandText, type StarterId } from '../profile/keys.ts';
+import { BASE, keyCommandText, type StarterId } from '../profile/keys.ts';
 import type { LayoutKind } from '../profile/layout.ts';
 import { profileSchema, type Profile } from '../profile/schema.ts';
 import { PIECES, withPiece, type Piece } from '../files/pieces.ts';
+import { behindSpace } from '../keys/starters/whole.ts';
 import { STARTER_RULES } from '../rules/starters.ts';
 import { boardName } from '../zones/board.ts';
 import { STARTER_BOARDS } from '../zones/starters.ts';
@@ -59,14 +60,15 @@ export function beginProfile(
   return hand === 'whole' ? fitting : withHand(fitting, hand);
 }
 
-/** With the keys of a hand; a command that was on one of them goes to the nearest that is free. */
+/** With the keys of a hand; a command that was on one of them goes behind Main Space, or to the nearest that is free. */
 function withHand(profile: Profile, hand: StarterId): Profile {
   const merged = withMerged(profile, hand);
   const does = ({ command }: KeyBinding) => (command ? keyCommandText(command) : '');
   const kept = new Set(keyMap(merged).map(does));
   const displaced = keyMap(profile).filter((binding) => !kept.has(does(binding)));
   const whole = displaced.reduce((made, binding) => {
-    const keys = nearestFree(made, binding);
+    const isFree = freeKeys(made, BASE);
+    const keys = behindSpace(binding.keys).find(isFree) ?? nearestFree(made, binding);
     return keys === null ? made : withBinding(made, { ...asOwn(binding), keys });
   }, merged);
   // Keys that come to stand on the wrong side of each other change places.

@@ -94,8 +94,8 @@ export const ARRANGEMENT_CHOICES: readonly { kind: LayoutKind; says: string }[] 
 /** Which hand moves focus and windows: the third question. */
 export const HAND_CHOICES: readonly { id: StarterId; title: string; says: string }[] = [
   { id: 'whole', title: 'The right, on the arrows', says: 'hand off the letters' },
-  { id: 'home-row', title: 'The right, in the home row', says: 'J K L ;' },
-  { id: 'left-hand', title: 'The left', says: 'S D E F, the right stays where it is' },
+  { id: 'inverted-t', title: 'The right, in an inverted T', says: 'I above J K L' },
+  { id: 'inverted-t-left', title: 'The left', says: 'E above S D F, the right stays where it is' },
   { id: 'number-pad', title: 'The right, on the number pad', says: 'each digit is a zone' },
 ];
 

@@ -15,7 +15,7 @@ function offered(text: string, format: Format = 'yaml'): string[] {
 
 describe('what could be typed', () => {
   test('fields that are not there yet', () => {
-    const top = offered('version: 3\nname: Hut\nru|');
+    const top = offered('version: 4\nname: Hut\nru|');
     expect(top).toContain('rules');
     expect(top).not.toContain('name');
     expect(offered('tiling:\n  gaps:\n    inner: 4\n    |')).toEqual(['outer', 'dropWhenAlone']);

@@ -11,7 +11,7 @@ import { parseText } from './parse.ts';
 import { writeText } from './write.ts';
 
 const OWN = `# My desk, as of autumn
-version: 3
+version: 4
 name: Bulletin desk # the old name
 monitors:
   # the good one
@@ -74,9 +74,9 @@ describe('a text of one’s own, after edits made elsewhere', () => {
   });
 
   test('of another version is written anew below its head', () => {
-    const content = OWN.replace('version: 3', 'version: 2');
+    const content = OWN.replace('version: 4', 'version: 3');
     const text = textFor({ format: 'yaml', content }, { ...profileOf(content), name: 'Hut' });
-    expect(text).toMatch(/^# My desk, as of autumn\nversion: 3\nname: Hut\n/);
+    expect(text).toMatch(/^# My desk, as of autumn\nversion: 4\nname: Hut\n/);
   });
 
   test.each(FORMATS)('in %s always says what the profile is', (format) => {

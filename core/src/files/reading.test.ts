@@ -17,12 +17,12 @@ const faultsOf = (text: string, format: (typeof FORMATS)[number]) => {
 };
 
 describe('files of every version', () => {
-  test.each([1, 2, 3] as const)(
+  test.each([1, 2, 3, 4] as const)(
     'version %i is read, and has nothing for the checkup',
     (version) => {
       const result = read(profileSchema, keptFile(version));
       if (!result.ok) throw new Error(result.faults.map(faultText).join('\n'));
-      expect(result.value.version).toBe(3);
+      expect(result.value.version).toBe(4);
       expect(result.value.apps).toHaveLength(13);
       expect(result.value.rules.length).toBeGreaterThan(version === 1 ? 0 : 6);
       expect(checkProfile(result.value)).toEqual([]);
@@ -30,10 +30,10 @@ describe('files of every version', () => {
   );
 
   test('a newer one is refused with the reason', () => {
-    const result = readFile({ ...DEMO, version: 4 });
+    const result = readFile({ ...DEMO, version: 5 });
     expect(result).toMatchObject({
       ok: false,
-      faults: [{ path: 'version', found: '4', right: expect.stringContaining('newer Sorn') }],
+      faults: [{ path: 'version', found: '5', right: expect.stringContaining('newer Sorn') }],
     });
   });
 

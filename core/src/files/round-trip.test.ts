@@ -72,7 +72,7 @@ describe('a profile that leaves and comes back is the same', () => {
       }),
       RUNS,
     );
-    expect(validate({ version: 3, gaps: 3 })).toBe(false);
+    expect(validate({ version: 4, gaps: 3 })).toBe(false);
     expect(validate({ rules: [{ id: 'a b' }] })).toBe(false);
     expect(validate({ keys: { bindings: [{ keys: 'KeyA', command: { command: 'fly' } }] } })).toBe(
       false,
@@ -81,7 +81,7 @@ describe('a profile that leaves and comes back is the same', () => {
 });
 
 test('the schema in docs/ is the one that is published; npm run schema writes it', () => {
-  const file = new URL('../../../docs/schema/profile-3.json', import.meta.url);
+  const file = new URL('../../../docs/schema/profile-4.json', import.meta.url);
   const published = JSON.parse(JSON.stringify(publishedSchema())) as unknown;
   expect(JSON.parse(readFileSync(file, 'utf8'))).toEqual(published);
 });

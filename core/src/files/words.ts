@@ -10,7 +10,7 @@ const FIELD_WORDS: Record<string, string> = {
   'gaps.outer': 'outer gap',
   'gaps.dropWhenAlone': 'gaps dropped when alone',
   'layout.kind': 'layout',
-  'cornerPick.stays': 'corner pick stays',
+  'cornerPick.goOn': 'corner pick goes on',
   'cornerPick.columns': 'columns of the corner pick',
   'cornerPick.rows': 'rows of the corner pick',
   'focusFrame.on': 'focus frame',

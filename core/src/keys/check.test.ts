@@ -183,7 +183,7 @@ describe('the checkup of keys', () => {
   it('does not take the stagger of a split board for an order', () => {
     const split = profileSchema.parse({
       ...OFFICE,
-      keys: { from: 'home-row', devices: [{ id: 'k', board: 'split-42' }] },
+      keys: { from: 'inverted-t', devices: [{ id: 'k', board: 'split-42' }] },
     });
     expect(checkKeys(split)).toEqual([]);
   });

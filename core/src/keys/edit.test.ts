@@ -53,26 +53,26 @@ describe('edits of bindings', () => {
     const moved = sound(
       withBindingChanged(whole, boundAt(whole, 'Main+KeyL')!, (own) => ({
         ...own,
-        keys: 'Main+F12',
+        keys: 'Main+F10',
       })),
     );
-    expect(at(moved, 'Main+F12')).toBe('next-layout');
+    expect(at(moved, 'Main+F10')).toBe('reset-layout');
     expect(at(moved, 'Main+KeyL')).toBeNull();
-    expect(changedCommands(moved)).toEqual(new Set(['next-layout']));
+    expect(changedCommands(moved)).toEqual(new Set(['reset-layout']));
     // Once more: it is one's own by then.
     const again = sound(
-      withBindingChanged(moved, boundAt(moved, 'Main+F12')!, (own) => ({
+      withBindingChanged(moved, boundAt(moved, 'Main+F10')!, (own) => ({
         ...own,
         keys: 'Main+F11',
       })),
     );
-    expect(again.keys.bindings).toEqual([{ keys: 'Main+F11', command: does('next-layout') }]);
-    expect(setBack(again, { command: 'next-layout' })).toEqual(whole);
+    expect(again.keys.bindings).toEqual([{ keys: 'Main+F11', command: does('reset-layout') }]);
+    expect(setBack(again, { command: 'reset-layout' })).toEqual(whole);
   });
 
   it('take keys off, and set back brings them again', () => {
-    const less = sound(withoutBinding(whole, boundAt(whole, 'Main+Shift+KeyI')!));
-    expect(at(less, 'Main+Shift+KeyI')).toBeNull();
+    const less = sound(withoutBinding(whole, boundAt(whole, 'Main+Alt+KeyI')!));
+    expect(at(less, 'Main+Alt+KeyI')).toBeNull();
     expect(setBack(less, { command: 'call-app', app: 'pitreader' })).toEqual(whole);
   });
 
@@ -126,11 +126,11 @@ describe('starters', () => {
   });
 
   it('tell what merging changes, key by key', () => {
-    const changes = mapChanges(whole, withMerged(whole, 'home-row'));
+    const changes = mapChanges(whole, withMerged(whole, 'inverted-t'));
     expect(changes).toContainEqual({
       keys: 'Main+KeyJ',
       layer: 'base',
-      was: 'next-of-app',
+      was: 'swap-with-lead',
       is: 'focus-left',
     });
     expect(changes).toContainEqual({

@@ -36,7 +36,7 @@ const GOES: readonly CommandId[] = [
   'minimise',
   'maximise',
   'show-desktop',
-  'peek-desktop',
+  'clear-while-pressed',
   'undo',
   'redo',
 ];

@@ -21,15 +21,29 @@ const end = bare('Escape', { command: 'pick-drop' });
 
 /** A choice that is made by typing: what its bare keys do while it lasts. */
 const PICKING_KEYS: Record<Picking['by'], readonly StarterBinding[]> = {
-  offer: [...digits, back, end, bare('Space', { command: 'pick-next' })],
-  board: [...letters, ...digits, back, end, bare('Enter', { command: 'pick-take' })],
+  offer: [
+    ...digits,
+    back,
+    end,
+    bare('Space', { command: 'pick-next' }),
+    bare('Shift+Space', { command: 'pick-previous' }),
+  ],
+  board: [
+    ...letters,
+    ...digits,
+    back,
+    end,
+    bare('ArrowDown', { command: 'pick-next' }),
+    bare('ArrowUp', { command: 'pick-previous' }),
+    bare('Enter', { command: 'pick-take' }),
+  ],
   corner: [
     ...letters,
     ...digits,
     back,
     end,
     bare('Enter', { command: 'pick-take' }),
-    bare('Space', { command: 'corner-stays' }),
+    bare('Space', { command: 'corner-go-on' }),
   ],
 };
 

@@ -22,7 +22,7 @@ export function find(
   modifiers: readonly Modifier[],
   app: string | null,
 ): readonly KeyBinding[] {
-  for (const held of meanings(table, modifiers)) {
+  for (const held of meanings(table, modifiers, done > 0)) {
     for (const step of stepsOf(pressed, held)) {
       const sign = stepText(step);
       const all =
@@ -41,15 +41,23 @@ export function find(
 
 const byApp = (a: KeyBinding, b: KeyBinding) => Number(a.app === null) - Number(b.app === null);
 
-/** The modifiers as they are, and with the main one in the place of the modifier that stands in for it. */
+/**
+ * The modifiers as they are, and with the main one in the place of the modifier that stands in for it. A sequence
+ * goes on without the main one, too: it may still be down from the press before.
+ */
 function meanings(
   { main, standIn }: KeyTable,
   modifiers: readonly Modifier[],
+  isLater: boolean,
 ): (readonly Modifier[])[] {
+  const all: (readonly Modifier[])[] = [modifiers];
   const stands = MODIFIERS.find((modifier) => modifier === standIn);
-  if (!stands || modifiers.includes(main) || !modifiers.includes(stands)) return [modifiers];
-  const meant = modifiers.map((modifier) => (modifier === stands ? main : modifier));
-  return [modifiers, MODIFIERS.filter((modifier) => meant.includes(modifier))];
+  if (stands && !modifiers.includes(main) && modifiers.includes(stands)) {
+    const meant = modifiers.map((modifier) => (modifier === stands ? main : modifier));
+    all.push(MODIFIERS.filter((modifier) => meant.includes(modifier)));
+  }
+  if (!isLater) return all;
+  return [...all, ...all.map((each) => each.filter((modifier) => modifier !== main))];
 }
 
 /** A press by the place of its key, then by what it types: Shift may be what made it type that. */

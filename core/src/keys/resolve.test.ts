@@ -160,12 +160,54 @@ describe('keys of two roles', () => {
     ]);
   });
 
+  it('with both keys of the stand-in are the main modifier and that one itself', () => {
+    const both = profileWith([
+      { keys: 'Main+KeyA', command: does('float') },
+      { keys: 'Main+Alt+KeyA', command: does('close') },
+    ]);
+    expect(run(both, '0 +AltLeft 5 +AltRight 9 +KeyA').steps).toEqual(['close']);
+    expect(run(both, '0 +AltRight 5 +AltLeft 9 +KeyA').steps).toEqual(['close']);
+    expect(run(both, '0 +AltLeft 5 +AltRight 7 -AltRight 9 +KeyA').steps).toEqual(['float']);
+    // Where the main modifier itself is pressed, there is nothing to stand in for.
+    expect(run(both, '0 +MetaLeft 5 +AltLeft 9 +KeyA').steps).toEqual(['close']);
+  });
+
   it('with a key as the stand-in keep all modifiers free', () => {
     const right = profileWith([{ keys: 'Main+Alt+KeyA', command: does('float') }], {
       standIn: 'AltRight',
     });
     expect(run(right, '0 +AltRight 5 +KeyA').steps).toEqual(['none Meta+KeyA']);
     expect(run(right, '0 +AltRight 5 +AltLeft 9 +KeyA').steps).toEqual(['float']);
+  });
+});
+
+describe('sequences with the main modifier still down', () => {
+  const profile = profileWith([
+    { keys: 'Main+Space KeyS', command: does('float') },
+    { keys: 'Main+Space Shift+KeyS', command: does('close') },
+    { keys: 'Main+Backslash KeyL', command: does('pocket') },
+    { keys: 'Main+Backslash Main+KeyL', command: does('undo') },
+    { keys: 'Main+KeyS', command: does('redo') },
+  ]);
+
+  it('go on as without it', () => {
+    expect(run(profile, '0 +MetaLeft 5 +Space 9 -MetaLeft 15 +KeyS').steps).toEqual(['…', 'float']);
+    expect(run(profile, '0 +MetaLeft 5 +Space 15 +KeyS').steps).toEqual(['…', 'float']);
+    expect(run(profile, '0 +AltLeft 5 +Space 15 +KeyS').steps).toEqual(['…', 'float']);
+    expect(run(profile, '0 +MetaLeft 5 +Space 9 +ShiftLeft 15 +KeyS').steps).toEqual([
+      '…',
+      'close',
+    ]);
+  });
+
+  it('but come after those that name it', () => {
+    expect(run(profile, '0 +MetaLeft 5 +Backslash 15 +KeyL').steps).toEqual(['…', 'undo']);
+    expect(run(profile, '0 +MetaLeft 5 +Backslash 9 -MetaLeft 15 +KeyL').steps).toEqual([
+      '…',
+      'pocket',
+    ]);
+    // A press of its own takes no modifier away.
+    expect(run(profile, '0 +MetaLeft 5 +KeyS').steps).toEqual(['redo']);
   });
 });
 

@@ -298,10 +298,15 @@ class Resolving {
     return [...(over ? [over] : []), ...entered, BASE];
   }
 
-  /** The modifiers of a press: those the event tells, and what held keys stand for. */
+  /**
+   * The modifiers of a press: those the event tells, and what pressed keys stand for. Where a modifier stands in for
+   * the main one and both of its keys are down, one is the main modifier and the other is itself.
+   */
   private heldWith(input: Down): Modifier[] {
     const { table } = this.context;
     const held = new Set(input.modifiers);
+    const standing = this.state.down.filter(({ code }) => modifierOf(code) === table.standIn);
+    if (standing.length > 1) held.add(table.main).add(table.standIn as Modifier);
     const stands = this.state.down.filter(({ role }) => role === 'bundle' || role === 'stand-in');
     for (const { code } of stands) {
       const itself = modifierOf(code);

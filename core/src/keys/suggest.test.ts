@@ -194,7 +194,7 @@ describe('suggested keys', () => {
 
   it('keep directions together in a row or a cross, and say that better may exist', () => {
     const device = demo.keys.devices[0]!;
-    const found = suggest(profileSchema.parse({ ...OFFICE, keys: { from: 'home-row' } }), {
+    const found = suggest(profileSchema.parse({ ...OFFICE, keys: { from: 'inverted-t' } }), {
       device,
       uses,
       grouped: true,
@@ -205,7 +205,7 @@ describe('suggested keys', () => {
     const sets = new Set(codes.map((keys) => keys.replace(/\w+$/, '')));
     expect(sets.size).toBe(1);
     const after = withSuggestion(
-      profileSchema.parse({ ...OFFICE, keys: { from: 'home-row' } }),
+      profileSchema.parse({ ...OFFICE, keys: { from: 'inverted-t' } }),
       device,
       found,
     );

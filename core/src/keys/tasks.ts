@@ -44,7 +44,7 @@ const BY_ID: readonly (readonly [RegExp, Task])[] = [
   [/^(call-app|open-app|launch|close|open-start)$/, 'apps'],
   [/zone|^widen|pick|corner|lineup|offer/, 'zones'],
   [/^(place-|put-back|centre|bigger|smaller|nudge-|fill-rest)/, 'placing'],
-  [/^(pause|resume|undo|redo|show-desktop|peek-desktop|apply-rules)$/, 'desk'],
+  [/^(pause|resume|undo|redo|show-desktop|clear-while-pressed|apply-rules)$/, 'desk'],
 ];
 
 /** What a command is for. */

@@ -62,7 +62,7 @@ export function alongText(along: Along, axis: Axis): string {
   return `${side('columns', 'rows')} ${along.from} to ${along.to} of ${along.of}`;
 }
 
-function shareText(share: number | string): string {
+export function shareText(share: number | string): string {
   return typeof share === 'string' ? share : String(Number(share.toFixed(3)));
 }
 

@@ -1,10 +1,30 @@
-import type { Along } from '../profile/placing.ts';
+import { round } from '../geometry/round.ts';
+import { MOST_DIGITS, MOST_LETTERS, type Along } from '../profile/placing.ts';
 import { letterOf } from './labels.ts';
 
 /** A grid over a monitor, with letters along the top and digits down the side. */
 export interface CornerGrid {
   columns: number;
   rows: number;
+}
+
+/** How many cells a grid has about where nothing else is set. */
+const CELLS = 50;
+
+/**
+ * The grid over a work area: the columns and rows that are set, else those that give about fifty cells, as
+ * near to square as whole numbers let them be, and no more rows than there are digits.
+ *
+ * @param width of the work area, in physical pixels; so is `height`
+ */
+export function cornerGrid(
+  set: Partial<CornerGrid>,
+  { width, height }: { width: number; height: number },
+): CornerGrid {
+  const square = round(Math.sqrt((CELLS * width) / height));
+  const columns = set.columns ?? Math.min(MOST_LETTERS, Math.max(1, square));
+  const rows = set.rows ?? Math.min(MOST_DIGITS, Math.max(1, round(CELLS / columns)));
+  return { columns, rows };
 }
 
 /** A block of it, by what was typed: two letters for columns, two digits for rows, in any order. */

@@ -3,13 +3,13 @@ import { shareValue, type Along, type Fraction, type PlacingSettings } from '../
 /** The side of an axis that a placing key is for; the middle has no opposite. */
 export type PlacingSide = 'start' | 'middle' | 'end';
 
-/** What a placing key comes to on its axis: another placing, or the monitor on that side. */
-export type Rung = { along: Along } | { leaves: true };
+/** What a placing key comes to: another placing along its axis, the monitor on that side, or where the window was. */
+export type Rung = { along: Along } | { to: 'monitor' | 'before' };
 
 /**
  * What a key does along an axis. From full, from the middle and from anything else it is the ladder's first
- * rung on that side; on that side already, the next rung, and after the last one full, or the neighbouring
- * monitor; from the other side full, or the first rung.
+ * rung on that side. On that side already, `onRepeat` decides; from the other side, `onOpposite` does. The
+ * middle has neither another side nor a monitor: there, the next rung follows, and after the last one full.
  */
 export function nextRung(
   now: Along,
@@ -20,15 +20,22 @@ export function nextRung(
   const first = { along: onSide(side, ladder[0]!) };
   const here = shareOn(now, side);
   if (here !== null) {
-    if (onRepeat === 'next-monitor' && side !== 'middle') return { leaves: true };
+    if (onRepeat === 'next-monitor' && side !== 'middle') return { to: 'monitor' };
+    if (onRepeat === 'other-side' && side !== 'middle')
+      return { along: onSide(opposite(side), ladder[0]!) };
     // A share that is on no rung, set by place-at, steps on to the first.
     const at = ladder.findIndex((rung) => shareValue(rung) === here);
     const next = ladder[at + 1];
-    return { along: next === undefined ? 'full' : onSide(side, next) };
+    if (next !== undefined) return { along: onSide(side, next) };
+    return onRepeat === 'round' ? { to: 'before' } : { along: 'full' };
   }
-  const opposite = side === 'start' ? 'end' : 'start';
-  const isOpposite = side !== 'middle' && shareOn(now, opposite) !== null;
-  return isOpposite && onOpposite === 'full' ? { along: 'full' } : first;
+  if (side === 'middle' || shareOn(now, opposite(side)) === null) return first;
+  if (onOpposite === 'put-back') return { to: 'before' };
+  return onOpposite === 'full' ? { along: 'full' } : first;
+}
+
+function opposite(side: 'start' | 'end'): PlacingSide {
+  return side === 'start' ? 'end' : 'start';
 }
 
 export function onSide(side: PlacingSide, share: Fraction): Along {

@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { DIRECTIONS } from '../geometry/direction.ts';
-import { placingText } from '../placing/along.ts';
+import { placeAtText } from '../placing/place-at.ts';
 import { fields, flagField, idField, oneOf, textField, whole } from './fields.ts';
-import { layoutSchema } from './layout.ts';
+import { layoutSchema, type LayoutSetting } from './layout.ts';
 import { nearestName } from './nearest.ts';
-import { alongField } from './placing.ts';
+import { alongField, rungsField } from './placing.ts';
 import { MODES, SHAPING, whichMonitorField } from './window.ts';
 
 /** The lineup of the windows that were placed together last. */
@@ -67,8 +67,9 @@ export const PLAIN_COMMANDS = [
   'offer-places',
   'pick-board',
   'corner-pick',
-  'corner-stays',
+  'corner-go-on',
   'pick-next',
+  'pick-previous',
   'pick-take',
   'pick-back',
   'pick-drop',
@@ -87,7 +88,7 @@ export const PLAIN_COMMANDS = [
   'next-of-app',
   'switch-window',
   'show-desktop',
-  'peek-desktop',
+  'clear-while-pressed',
   'bring-inside',
   'apply-rules',
   'new-workspace',
@@ -101,6 +102,14 @@ export const PLAIN_COMMANDS = [
   'shape-drop',
 ] as const;
 export type PlainCommandId = (typeof PLAIN_COMMANDS)[number];
+
+/** What is said with place-at. */
+export const placeAtFields = {
+  x: alongField.exactOptional(),
+  y: alongField.exactOptional(),
+  long: alongField.exactOptional(),
+  ladder: rungsField.exactOptional(),
+};
 
 const PICKED = 'letters and digits';
 const directionField = oneOf(DIRECTIONS);
@@ -131,11 +140,15 @@ export const commandSchema = z.discriminatedUnion(
       which: idField,
       follow: flagField.exactOptional(),
     }),
-    fields({
-      command: z.literal('place-at'),
-      x: alongField.exactOptional(),
-      y: alongField.exactOptional(),
-    }),
+    /**
+     * Both axes at once; one that is left out is full. `long` says where along the longer side of the work area,
+     * in place of x and y. `ladder` has the shares that further presses step through, along the axis that is not
+     * full, or the longer one where neither is.
+     */
+    fields({ command: z.literal('place-at'), ...placeAtFields }).refine(
+      ({ x, y, long }) => long === undefined || (x === undefined && y === undefined),
+      { error: 'long alone, or x and y', path: ['long'] },
+    ),
     /** A zone by its name, or by its number in the board's order. */
     fields({ command: z.literal('place-in-zone'), zone: textField.min(1, { error: 'a zone' }) }),
     /** Letters and digits typed into an open choice. */
@@ -192,8 +205,8 @@ export const SAID_COMMANDS = [
 ] as const satisfies Exclude<CommandId, PlainCommandId>[];
 export const COMMANDS: readonly CommandId[] = [...PLAIN_COMMANDS, ...SAID_COMMANDS];
 
-/** Commands that last while their key is held: they mean something by key alone. */
-export const HELD_COMMANDS: readonly CommandId[] = ['switch-window', 'peek-desktop'];
+/** Commands that last while their key is pressed: they mean something by key alone. */
+export const HELD_COMMANDS: readonly CommandId[] = ['switch-window', 'clear-while-pressed'];
 
 /** What would be right in the place of something that is no command: the nearest one, where one is near. */
 export function rightCommand(typed: unknown): string {
@@ -205,17 +218,23 @@ export function rightCommand(typed: unknown): string {
     : 'a command with what it needs, such as {"command": "focus-left"}';
 }
 
+/** A layout by its kind and what else is said of it. */
+function layoutText({ kind, ...said }: LayoutSetting): string {
+  const parts = Object.entries(said).map(([name, value]) => `${name} ${String(value)}`);
+  return [kind, ...parts].join(', ');
+}
+
 /** A command in words, its arguments with it: "open-app pitreader". */
 export function commandText(command: Command): string {
   switch (command.command) {
     case 'use-layout':
-      return `use-layout ${command.layout.kind}`;
+      return `use-layout ${layoutText(command.layout)}`;
     case 'open-app':
       return `open-app ${command.app}${command.window === undefined ? '' : `: ${command.window}`}`;
     case 'call-app':
       return `call-app ${command.app}`;
     case 'place-at':
-      return `place-at ${placingText({ x: command.x ?? 'full', y: command.y ?? 'full' })}`;
+      return `place-at ${placeAtText(command)}`;
     case 'place-in-zone':
       return `place-in-zone ${command.zone}`;
     case 'pick':

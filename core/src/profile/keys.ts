@@ -14,10 +14,10 @@ export type Lasts = (typeof LASTS)[number];
 export const STARTERS = [
   'whole',
   'few',
-  'under-fingers',
+  'block',
   'arrows',
-  'home-row',
-  'left-hand',
+  'inverted-t',
+  'inverted-t-left',
   'number-pad',
   'buttons',
   'none',

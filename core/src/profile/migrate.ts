@@ -1,21 +1,98 @@
 import { MAIN } from '../keys/modifiers.ts';
 
-export const PROFILE_VERSION = 3;
+export const PROFILE_VERSION = 4;
 
 type Fields = Record<string, unknown>;
 
 /**
- * A profile as it was read, brought to the present version of the format; one that does not say its version
- * may be of any. What is no profile, or of a version that is not known, is left as it is: reading it tells
- * the fault. What a file says of its schema is for editors, and no part of the profile.
+ * A profile as it was read, brought to the present version of the format. One that does not say its version was
+ * written by hand: names of any version are read in it, and what it leaves out is as it is now. What is no
+ * profile, or of a version that is not known, is left as it is: reading it tells the fault. What a file says of its
+ * schema is for editors, and no part of the profile.
  */
 export function migrated(input: unknown): unknown {
   if (!isFields(input)) return input;
   const { $schema: _schema, ...profile } = input;
-  const version = profile.version ?? 1;
-  if (version !== 1 && version !== 2) return profile;
-  const ruled = version === 1 ? withRulesForApps(profile) : profile;
-  return { ...withBindingsForPlaces(ruled), version: PROFILE_VERSION };
+  const { version } = profile;
+  const isOld = version === 1 || version === 2 || version === 3;
+  if (version !== undefined && !isOld) return profile;
+  const ruled = version === 1 || !isOld ? withRulesForApps(profile) : profile;
+  const renamed = withPresentNames(withBindingsForPlaces(ruled));
+  return { ...(isOld ? withFormerDefaults(renamed) : renamed), version: PROFILE_VERSION };
+}
+
+/** Commands whose names have changed. */
+const FORMER_COMMANDS: Readonly<Record<string, string>> = {
+  'peek-desktop': 'clear-while-pressed',
+  'corner-stays': 'corner-go-on',
+};
+/** Key starters whose names have changed. */
+const FORMER_STARTERS: Readonly<Record<string, string>> = {
+  'home-row': 'inverted-t',
+  'left-hand': 'inverted-t-left',
+  'under-fingers': 'block',
+};
+/** Key starters that have other keys since version 4. */
+const REARRANGED = ['whole', 'few', 'arrows', ...Object.values(FORMER_STARTERS)];
+
+function presentName(names: Readonly<Record<string, string>>, name: unknown): unknown {
+  return typeof name === 'string' && Object.hasOwn(names, name) ? names[name] : name;
+}
+
+/** A command, or the id of one, by its present name. */
+function presentCommand(command: unknown): unknown {
+  if (!isFields(command)) return presentName(FORMER_COMMANDS, command);
+  return { ...command, command: presentName(FORMER_COMMANDS, command.command) };
+}
+
+/** Commands, starters and the corner pick by the names they have since version 4. */
+function withPresentNames(profile: Fields): Fields {
+  const { keys, placing } = profile;
+  const next = { ...profile };
+  if (isFields(keys)) next.keys = keysWithPresentNames(keys);
+  if (isFields(placing) && isFields(placing.cornerPick)) {
+    const { stays, ...cornerPick } = placing.cornerPick;
+    const goOn = stays === undefined ? {} : { goOn: stays };
+    next.placing = { ...placing, cornerPick: { ...cornerPick, ...goOn } };
+  }
+  return next;
+}
+
+function keysWithPresentNames(keys: Fields): Fields {
+  const each = (list: unknown, fields: readonly string[]) =>
+    Array.isArray(list)
+      ? list.map((item: unknown) => {
+          if (!isFields(item)) return item;
+          const named = fields.filter((field) => field in item);
+          return {
+            ...item,
+            ...Object.fromEntries(named.map((field) => [field, presentCommand(item[field])])),
+          };
+        })
+      : list;
+  return {
+    ...keys,
+    ...('from' in keys && { from: presentName(FORMER_STARTERS, keys.from) }),
+    ...('bindings' in keys && { bindings: each(keys.bindings, ['command', 'release']) }),
+    ...('marks' in keys && { marks: each(keys.marks, ['command']) }),
+  };
+}
+
+/**
+ * What files before version 4 meant without saying it: the opposite placing key gave the whole length. Keys of a
+ * starter that were left out are other commands' now, and no longer left out.
+ */
+function withFormerDefaults(profile: Fields): Fields {
+  const { keys, placing } = profile;
+  const next = { ...profile };
+  const isWhole = 'monitors' in profile;
+  if (isFields(placing) || (isWhole && placing === undefined))
+    next.placing = { onOpposite: 'full', ...(placing as Fields | undefined) };
+  if (isFields(keys) && REARRANGED.includes(String(keys.from ?? 'whole'))) {
+    const { without: _former, ...rest } = keys;
+    next.keys = rest;
+  }
+  return next;
 }
 
 /** Before version 3 only places could be put on keys; they are bindings as any other. */
@@ -63,9 +140,39 @@ function withRulesForApps(profile: Fields): Fields {
   return { ...profile, apps: plain, ...(own.length > 0 && { rules: [...rules, ...own] }) };
 }
 
-/** A session as it was read: beside profiles of version 1, a window named the zone it wished to open in. */
+/** A session as it was read, with what it says of commands and choices as it is said now. */
 export function migratedSession(input: unknown): unknown {
-  if (!isFields(input) || !Array.isArray(input.windows)) return input;
+  if (!isFields(input)) return input;
+  const session = { ...(withoutWishes(input) as Fields) };
+  const { picking, uses } = session;
+  if (isFields(picking) && 'stays' in picking) {
+    const { stays, ...rest } = picking;
+    session.picking = { ...rest, goOn: stays };
+  }
+  if (Array.isArray(uses)) {
+    session.uses = uses.map((use: unknown) =>
+      isFields(use) ? { ...use, command: presentName(FORMER_COMMANDS, use.command) } : use,
+    );
+  }
+  return session;
+}
+
+/** A script as it was read, its commands by their present names. */
+export function migratedScript(input: unknown): unknown {
+  if (Array.isArray(input)) return input.map(presentStep);
+  if (!isFields(input) || !Array.isArray(input.steps)) return input;
+  return { ...input, steps: input.steps.map(presentStep) };
+}
+
+function presentStep(step: unknown): unknown {
+  if (!isFields(step)) return presentCommand(step);
+  if ('hold' in step) return { ...step, hold: presentCommand(step.hold) };
+  return 'command' in step ? presentCommand(step) : step;
+}
+
+/** Beside profiles of version 1, a window named the zone it wished to open in. */
+function withoutWishes(input: Fields): unknown {
+  if (!Array.isArray(input.windows)) return input;
   const isOld = (window: unknown) => isFields(window) && 'zone' in window;
   if (!input.windows.some(isOld)) return input;
   const windows = input.windows.map((window: unknown) => {

@@ -25,6 +25,19 @@ export function shareValue(share: Fraction): number {
 export const MOST_LETTERS = 26;
 export const MOST_DIGITS = 9;
 
+/** Shares as a person types them, apart from each other by spaces or commas; what is no number is none that is valid. */
+export function rungsIn(text: string): Fraction[] {
+  return text
+    .split(/[\s,;]+/)
+    .filter(Boolean)
+    .map((word) => (word.includes('/') ? word : Number(word)));
+}
+
+/** The most rungs of a ladder. */
+const MOST_RUNGS = 20;
+/** Shares that repeated presses of one key step through. */
+export const rungsField = listOf(fractionField, 'shares', MOST_RUNGS);
+
 const cellsField = fields({
   from: whole(1, 200),
   to: whole(1, 200),
@@ -63,12 +76,16 @@ export type Along =
   | { end: Fraction }
   | { from: number; to: number; of: number };
 
-/** What a placing key does to a window that stands on its side already. */
-export const ON_REPEAT = ['next-rung', 'next-monitor'] as const;
+/**
+ * What a placing key does to a window that stands on its side already: the next rung, and after the last one the
+ * whole length; the other side; the monitor on that side; or the next rung, and after the last one where the
+ * window was before it was placed.
+ */
+export const ON_REPEAT = ['next-rung', 'other-side', 'next-monitor', 'round'] as const;
 /** What a placing key does to a window that stands on the other side. */
-export const ON_OPPOSITE = ['full', 'other-side'] as const;
+export const ON_OPPOSITE = ['other-side', 'full', 'put-back'] as const;
 
-const ladderField = listOf(fractionField, 'shares', 20)
+const ladderField = rungsField
   .min(1, { error: 'at least one share' })
   .default(['1/2', '1/3', '2/3']);
 
@@ -77,7 +94,7 @@ export const placingSchema = fields({
   /** The widths and heights that repeated presses of one placing key step through. */
   ladders: fields({ x: ladderField, y: ladderField }).prefault({}),
   onRepeat: oneOf(ON_REPEAT).default('next-rung'),
-  onOpposite: oneOf(ON_OPPOSITE).default('full'),
+  onOpposite: oneOf(ON_OPPOSITE).default('other-side'),
   /** Placed and maximised windows keep the gaps of the tiling. */
   gaps: flagField.default(true),
   /** A placing key that is held outlines where the window will land; its release takes it. */
@@ -85,10 +102,11 @@ export const placingSchema = fields({
   /** After a placing, the empty places are offered to the other windows. */
   offers: flagField.default(true),
   cornerPick: fields({
-    columns: whole(1, MOST_LETTERS).default(8),
-    rows: whole(1, MOST_DIGITS).default(6),
-    /** It stays open for the next window until it is dismissed. */
-    stays: flagField.default(false),
+    /** Nearly square cells, about fifty of them, where columns or rows are left out. */
+    columns: whole(1, MOST_LETTERS).exactOptional(),
+    rows: whole(1, MOST_DIGITS).exactOptional(),
+    /** It goes on with the next window, until it is ended by key. */
+    goOn: flagField.default(false),
   }).prefault({}),
 });
 export type PlacingSettings = z.output<typeof placingSchema>;

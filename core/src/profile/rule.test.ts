@@ -88,7 +88,7 @@ describe('a profile of version 1', () => {
       ],
     };
     const { version, apps, rules } = profileSchema.parse(old);
-    expect(version).toBe(3);
+    expect(version).toBe(4);
     expect(apps.map(({ id, ...rest }) => [id, Object.keys(rest)])).toEqual([
       ['post', ['kind']],
       ['dutyline', ['kind']],
@@ -115,7 +115,7 @@ describe('a profile of version 1', () => {
         { path: 'rules[0].then.held', right: 'one of tiled, floating, pocketed, left-alone' },
       ],
     });
-    expect(read(profileSchema, { version: 4, monitors })).toMatchObject({
+    expect(read(profileSchema, { version: 5, monitors })).toMatchObject({
       faults: [{ path: 'version' }],
     });
   });

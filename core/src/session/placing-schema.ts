@@ -9,6 +9,7 @@ import {
   rectField,
   textField,
 } from '../profile/fields.ts';
+import { placeAtFields } from '../profile/command.ts';
 import { alongField } from '../profile/placing.ts';
 import { HELD } from '../profile/schema.ts';
 
@@ -94,7 +95,7 @@ export const pickingField = z.discriminatedUnion(
     /** A board or a zone of one that fits the monitor. */
     fields({ by: z.literal('board'), typed }),
     /** A block of the lettered and numbered grid. */
-    fields({ by: z.literal('corner'), typed, stays: flagField }),
+    fields({ by: z.literal('corner'), typed, goOn: flagField }),
   ],
   { error: 'a choice by offer, board or corner' },
 );
@@ -104,7 +105,6 @@ export type Picking = z.output<typeof pickingField>;
 export const previewingField = fields({
   command: idField,
   zone: textField.exactOptional(),
-  x: alongField.exactOptional(),
-  y: alongField.exactOptional(),
+  ...placeAtFields,
 });
 export type Previewing = z.output<typeof previewingField>;

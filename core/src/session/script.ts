@@ -11,6 +11,7 @@ import {
   textField,
   whole,
 } from '../profile/fields.ts';
+import { migratedScript } from '../profile/migrate.ts';
 import type { Profile } from '../profile/schema.ts';
 import {
   commandSchema,
@@ -87,8 +88,11 @@ const listed = stepsField.transform((steps) => ({ session: sessionSchema.parse({
 const withSession = fields({ session: sessionSchema.prefault({}), steps: stepsField });
 
 /** A script: steps alone, on a desk without windows, or with the session they begin from. */
-export const scriptSchema = byShape([listed, withSession], (script): z.ZodType<Script> =>
-  Array.isArray(script) ? listed : withSession,
+export const scriptSchema = z.preprocess(
+  migratedScript,
+  byShape([listed, withSession], (script): z.ZodType<Script> =>
+    Array.isArray(script) ? listed : withSession,
+  ),
 );
 export interface Script {
   session: SessionInput;

@@ -126,9 +126,9 @@ export const anyProfile: fc.Arbitrary<Profile> = anyOf(profileJson())
   .map((profile) => JSON.parse(JSON.stringify(profile)) as Profile);
 
 /** The demo profile of a version of the format, as it was kept. */
-export function keptFile(version: 1 | 2 | 3): unknown {
+export function keptFile(version: 1 | 2 | 3 | 4): unknown {
   const file = new URL(`../files/versions/${version}.json`, import.meta.url);
   return JSON.parse(readFileSync(file, 'utf8'));
 }
 
-export const DEMO = profileSchema.parse(keptFile(3));
+export const DEMO = profileSchema.parse(keptFile(4));

@@ -166,7 +166,7 @@ describe('tracks', () => {
 describe('a block of the lettered grid', () => {
   const grid = { columns: 8, rows: 6 };
   const block = { x: { from: 2, to: 4, of: 8 }, y: { from: 1, to: 2, of: 6 } };
-  const desk = testDesk(OFFICE, windows('p'));
+  const desk = testDesk({ ...OFFICE, placing: { cornerPick: grid } }, windows('p'));
 
   it('as a zone covers just what the block placed', () => {
     const placed = desk.run('corner-pick', { command: 'pick', keys: 'bd12' });

@@ -100,6 +100,8 @@ export function Settings({ isOpen, onClose }: { isOpen: boolean; onClose: () => 
           />
           <chakra.span fontSize="13px">
             Stand-in: does the same here, where your browser or system keeps the main one
+            {MODIFIERS.some((name) => name === keys.standIn && name !== keys.main) &&
+              `; both ${keys.standIn} keys together are ${keys.main} ${keys.standIn}`}
           </chakra.span>
           <Select
             label="Stand-in modifier"

@@ -11,7 +11,7 @@ import { MonitorDrawing } from './MonitorDrawing.tsx';
 import { ScaleBar } from './ScaleBar.tsx';
 import { TitleBlock } from './TitleBlock.tsx';
 import { useSheetSize, useSteering } from './steering.ts';
-import { fitted, type Viewport } from './viewport.ts';
+import { fitted, fittedBeside, type RoomBeside, type Viewport } from './viewport.ts';
 import { ZonesDrawing } from './ZonesDrawing.tsx';
 import { WindowDrawing } from './WindowDrawing.tsx';
 
@@ -27,6 +27,8 @@ export interface SheetProps {
   onWindow?: (id: string) => void;
   /** What the sheet fits around; all monitors where left out. */
   around?: readonly Rect[];
+  /** Room to keep free beside a monitor. */
+  room?: RoomBeside | undefined;
   /** The monitors alone, without windows. */
   isPlan?: boolean;
   /** Arrow keys with Shift are the view's own. */
@@ -46,7 +48,7 @@ const NO_KEYS: readonly PageKey[] = [];
 
 /** The true-scale drawing of the desk. Zooms and pans by key and pointer; 0 fits the desk, then one monitor. */
 export function Sheet(props: SheetProps) {
-  const { placed, marks, notes, onWindow, around, still, isPlan = false } = props;
+  const { placed, marks, notes, onWindow, around, room, still, isPlan = false } = props;
   const { desk, placements, focused } = placed;
   const session = useBench((bench) => bench.session);
   const look = useBench((bench) => bench.profile.look);
@@ -55,8 +57,12 @@ export function Sheet(props: SheetProps) {
   const [oneMonitor, setOneMonitor] = useState(false);
   const fit = useMemo(() => {
     const all = around ?? [...desk.monitors, ...desk.others];
-    return fitted(oneMonitor ? [focused.monitor] : all, size, still !== undefined);
-  }, [around, desk, focused.monitor, oneMonitor, size, still]);
+    const rects = oneMonitor ? [focused.monitor] : all;
+    const beside = room && desk.monitors.find(({ id }) => id === room.monitor);
+    return beside
+      ? fittedBeside(rects, size, beside, room.width)
+      : fitted(rects, size, still !== undefined);
+  }, [around, desk, focused.monitor, oneMonitor, room, size, still]);
   const { view, isSteering, zoom, pan, release } = useSteering(still ? null : element, fit);
 
   const keys: PageKey[] = [

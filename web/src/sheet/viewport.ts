@@ -17,6 +17,43 @@ const MARGIN = { top: 78, right: 62, bottom: 58, left: 40 };
 /** The title block in the lower right corner. */
 export const TITLE_BLOCK: SheetSize = { width: 324, height: 104 };
 
+/** Room that the sheet keeps free beside a monitor, in screen pixels. */
+export interface RoomBeside {
+  monitor: string;
+  width: number;
+}
+
+/** The side of a rectangle on which no other lies, the left one first; the left one where others lie on both. */
+export function sideBeside(rect: Rect, others: readonly Rect[]): 'left' | 'right' {
+  const level = others.filter(
+    (other) => other.y < rect.y + rect.height && other.y + other.height > rect.y,
+  );
+  const isFree = (side: 'left' | 'right') =>
+    level.every((other) => (side === 'left' ? other.x >= rect.x : other.x <= rect.x));
+  return isFree('left') || !isFree('right') ? 'left' : 'right';
+}
+
+/**
+ * Fits rectangles as `fitted` does, with room for something beside one of them, on the side where none of the
+ * others lies.
+ *
+ * @param width of that room, in screen pixels
+ */
+export function fittedBeside(
+  rects: readonly Rect[],
+  sheet: SheetSize,
+  beside: Rect,
+  width: number,
+): Viewport {
+  const plain = fitted(rects, sheet);
+  const frame = onSheet(plain, beside);
+  const side = sideBeside(beside, rects);
+  const has = side === 'left' ? frame.x : sheet.width - frame.x - frame.width;
+  if (has >= width) return plain;
+  const fit = fitted(rects, { ...sheet, width: sheet.width - width });
+  return side === 'left' ? { ...fit, x: fit.x + width } : fit;
+}
+
 /**
  * Fits rectangles into the sheet at the largest scale, in the middle; above the title block where they
  * would otherwise lie under it.

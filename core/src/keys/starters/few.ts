@@ -2,120 +2,91 @@ import { DIRECTIONS, type Direction } from '../../geometry/direction.ts';
 import type { KeyCommand } from '../../profile/keys.ts';
 import type { Profile } from '../../profile/schema.ts';
 import { bareKey, withMain, type StarterBinding } from './binding.ts';
+import { ARROWS, BLOCK, LEFT_T, onThePad, RIGHT_T, type KeyFor } from './regions.ts';
 
-const HALF = '1/2';
-const THIRD = '1/3';
-const middle = { middle: THIRD } as const;
-const start = (share: string) => ({ start: share });
-const end = (share: string) => ({ end: share });
-const MOST_CALLED = 4;
+const CALLS = ['KeyU', 'KeyI', 'KeyO', 'KeyP'];
 
-/** Halves left and right, all of it, and the first four apps. */
+const bound = ([code, more, command]: KeyFor) => withMain(code, more, command);
+
+/** The left hand says where: two halves and the whole between them. The right hand says which of the first four apps. */
 export function fewStarter({ apps }: Profile): StarterBinding[] {
   return [
-    withMain('ArrowLeft', [], { command: 'place-at', x: start(HALF) }),
-    withMain('ArrowRight', [], { command: 'place-at', x: end(HALF) }),
-    withMain('ArrowUp', [], { command: 'maximise' }),
+    withMain('KeyS', [], { command: 'place-at', x: { start: '1/2' } }),
+    withMain('KeyD', [], { command: 'place-at' }),
+    withMain('KeyF', [], { command: 'place-at', x: { end: '1/2' } }),
+    withMain('KeyG', [], { command: 'put-back' }),
     ...apps
-      .slice(0, MOST_CALLED)
-      .map(({ id }, i) => withMain(`Digit${i + 1}`, [], { command: 'call-app', app: id })),
+      .slice(0, CALLS.length)
+      .map(({ id }, i) => withMain(CALLS[i]!, [], { command: 'call-app', app: id })),
   ];
 }
 
-/** Quarters and thirds on keys that stand as the places do on the screen. */
-export function underFingersStarter(): StarterBinding[] {
-  const at = (code: string, x?: object, y?: object) =>
-    withMain(code, [], {
-      command: 'place-at',
-      ...(x && { x }),
-      ...(y && { y }),
-    } as KeyCommand);
+/** The shares that further presses give a half, and those that they give a corner along the longer side. */
+const AFTER_HALVES = ['1/3', '2/3'];
+const AFTER_QUARTERS = ['1/3'];
+
+/** A block of nine keys in the shape of a monitor, halves on its sides and quarters on its corners. */
+export function blockStarter(): StarterBinding[] {
   return [
-    at('KeyU', start(HALF), start(HALF)),
-    at('KeyI', end(HALF), start(HALF)),
-    at('KeyJ', start(HALF), end(HALF)),
-    at('KeyK', end(HALF), end(HALF)),
-    at('KeyE', start(THIRD)),
-    at('KeyR', middle),
-    at('KeyT', end(THIRD)),
-    at('KeyD', start('2/3')),
-    at('KeyF', end('2/3')),
-    withMain('Space', [], { command: 'maximise' }),
-    withMain('KeyO', [], { command: 'put-back' }),
+    ...BLOCK.map(([code, where]) => {
+      const axes = Object.keys(where).length;
+      const ladder = axes === 1 ? AFTER_HALVES : AFTER_QUARTERS;
+      const command: KeyCommand = {
+        command: 'place-at',
+        ...where,
+        ...(axes > 0 && { ladder: [...ladder] }),
+      };
+      return withMain(code, [], command);
+    }),
+    withMain('KeyG', [], { command: 'put-back' }),
   ];
 }
 
-/** Up maximises, down minimises, the sides are halves; with Shift to the next monitor. */
+/** Each arrow places on its side; what is done with the whole window is on the keys above them. */
 export function arrowsStarter(): StarterBinding[] {
   return [
-    withMain('ArrowLeft', [], { command: 'place-left' }),
-    withMain('ArrowRight', [], { command: 'place-right' }),
-    withMain('ArrowUp', [], { command: 'maximise' }),
-    withMain('ArrowDown', [], { command: 'minimise' }),
-    withMain('ArrowLeft', ['Shift'], { command: 'put-on-monitor', which: 'left' }),
-    withMain('ArrowRight', ['Shift'], { command: 'put-on-monitor', which: 'right' }),
-    withMain('ArrowUp', ['Shift'], { command: 'full-screen' }),
-    withMain('ArrowDown', ['Shift'], { command: 'restore-last' }),
+    ...DIRECTIONS.flatMap((direction) => [
+      withMain(ARROWS[direction], [], { command: `place-${direction}` }),
+      withMain(ARROWS[direction], ['Alt'], { command: 'go-monitor', which: direction }),
+      withMain(ARROWS[direction], ['Alt', 'Shift'], {
+        command: 'put-on-monitor',
+        which: direction,
+      }),
+    ]),
+    withMain('Home', [], { command: 'maximise' }),
+    withMain('PageUp', [], { command: 'full-screen' }),
+    withMain('End', [], { command: 'minimise' }),
+    withMain('PageDown', [], { command: 'restore-last' }),
+    withMain('Delete', [], { command: 'put-back' }),
   ];
 }
 
-/** Keys of one hand: one for each direction, and two beside them. */
-interface HandKeys extends Record<Direction, string> {
-  lead: string;
-  last: string;
-}
-
-/** Four keys in a row under the right hand. */
-const RIGHT_HAND: HandKeys = {
-  left: 'KeyJ',
-  down: 'KeyK',
-  up: 'KeyL',
-  right: 'Semicolon',
-  lead: 'Quote',
-  last: 'KeyH',
-};
-
-/** Three keys in a row under the left hand, and the one above the middle. */
-const LEFT_HAND: HandKeys = {
-  left: 'KeyS',
-  down: 'KeyD',
-  up: 'KeyE',
-  right: 'KeyF',
-  lead: 'KeyG',
-  last: 'KeyA',
-};
-
-/** Focus, with Shift moving, with Ctrl growing and with both shrinking, under one hand. */
-function directionsOf(hand: HandKeys): StarterBinding[] {
+/** Focus, with Shift moving, with Ctrl growing and with both shrinking; on the shoulders of the T what is beside them. */
+function directionsOn(
+  keys: Record<Direction, string>,
+  [last, lead]: readonly [string, string],
+): StarterBinding[] {
   return [
     ...DIRECTIONS.flatMap((direction) => [
-      withMain(hand[direction], [], { command: `focus-${direction}` }),
-      withMain(hand[direction], ['Shift'], { command: `move-${direction}` }),
-      withMain(hand[direction], ['Ctrl'], { command: `grow-${direction}` }),
-      withMain(hand[direction], ['Ctrl', 'Shift'], { command: `shrink-${direction}` }),
+      withMain(keys[direction], [], { command: `focus-${direction}` }),
+      withMain(keys[direction], ['Shift'], { command: `move-${direction}` }),
+      withMain(keys[direction], ['Ctrl'], { command: `grow-${direction}` }),
+      withMain(keys[direction], ['Ctrl', 'Shift'], { command: `shrink-${direction}` }),
     ]),
-    withMain(hand.lead, [], { command: 'swap-with-lead' }),
-    withMain(hand.last, [], { command: 'focus-last' }),
+    withMain(last, [], { command: 'focus-last' }),
+    withMain(lead, [], { command: 'swap-with-lead' }),
   ];
 }
 
-/** In the home row of the right hand. */
-export const homeRowStarter = (): StarterBinding[] => directionsOf(RIGHT_HAND);
+/** I above J K L. */
+export const invertedTStarter = () => directionsOn(RIGHT_T, ['KeyU', 'KeyO']);
 
-/** Under the left hand, so that the right one stays where it is. */
-export const leftHandStarter = (): StarterBinding[] => directionsOf(LEFT_HAND);
+/** E above S D F, so that the right hand stays where it is. */
+export const invertedTLeftStarter = () => directionsOn(LEFT_T, ['KeyW', 'KeyR']);
 
 /** Zones by the digit of the number pad; the keys around it place without a board. */
 export function numberPadStarter(): StarterBinding[] {
-  const digits = ['1', '2', '3', '4', '5', '6', '7', '8', '9'];
-  return [
-    ...digits.map((zone) => withMain(`Numpad${zone}`, [], { command: 'place-in-zone', zone })),
-    withMain('Numpad0', [], { command: 'put-back' }),
-    withMain('NumpadDecimal', [], { command: 'fill-rest' }),
-    withMain('NumpadAdd', [], { command: 'bigger' }),
-    withMain('NumpadSubtract', [], { command: 'smaller' }),
-    withMain('NumpadEnter', [], { command: 'maximise' }),
-  ];
+  return [...onThePad([]).map(bound), withMain('NumpadEnter', [], { command: 'maximise' })];
 }
 
 /** What the buttons of a mouse do that has nine beside those that point. */

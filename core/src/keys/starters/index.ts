@@ -3,19 +3,19 @@ import type { Profile } from '../../profile/schema.ts';
 import type { StarterBinding } from './binding.ts';
 import {
   arrowsStarter,
+  blockStarter,
   buttonsStarter,
   fewStarter,
-  homeRowStarter,
-  leftHandStarter,
+  invertedTLeftStarter,
+  invertedTStarter,
   numberPadStarter,
   POINTING_BUTTONS,
-  underFingersStarter,
 } from './few.ts';
-import { wholeStarter } from './whole.ts';
+import { wholeMap, wholeStarter, type Moved } from './whole.ts';
 
 export interface Starter {
   title: string;
-  /** What it has, in a few words. */
+  /** What it has, and by which idea, in a sentence. */
   says: string;
   bindings: (profile: Profile) => StarterBinding[];
   /** What it is for, where that is no keyboard. */
@@ -26,42 +26,42 @@ export interface Starter {
 export const STARTER_MAPS: Record<StarterId, Starter> = {
   whole: {
     title: 'Every command',
-    says: 'focus on the arrows, workspaces by letter, the rest around them',
+    says: 'Main alone goes or changes how things are, with Shift the window comes along, with Ctrl it is sized and placed, with Alt the key reaches monitors and apps; each group of commands has its part of the keyboard, opposites side by side.',
     bindings: wholeStarter,
   },
   few: {
     title: 'Few keys',
-    says: 'two halves, maximise, and four apps',
+    says: 'The left hand says where (S left half, D the whole, F right half, G back), the right hand says which app (U I O P).',
     bindings: fewStarter,
   },
-  'under-fingers': {
-    title: 'Places under the fingers',
-    says: 'quarters and thirds on keys that stand as they do on the screen',
-    bindings: underFingersStarter,
+  block: {
+    title: 'Places in a block',
+    says: 'W E R, S D F and X C V have the shape of a monitor: each key is the part where it stands, and again the next share; G puts back.',
+    bindings: blockStarter,
   },
   arrows: {
     title: 'Places on the arrows',
-    says: 'sides place, up maximises, down minimises',
+    says: 'Each arrow places on its side, and again the next width or height; Home, End and the keys beside them do the rest, Alt reaches the other monitors.',
     bindings: arrowsStarter,
   },
-  'home-row': {
-    title: 'Directions on the home row',
-    says: 'J K L ; focus, move, grow and shrink',
-    bindings: homeRowStarter,
+  'inverted-t': {
+    title: 'Directions in an inverted T',
+    says: 'I above J K L: focus, with Shift move, with Ctrl grow, with both shrink; U is the last window, O swaps with the lead.',
+    bindings: invertedTStarter,
   },
-  'left-hand': {
-    title: 'Directions under the left hand',
-    says: 'S D E F focus, move, grow and shrink',
-    bindings: leftHandStarter,
+  'inverted-t-left': {
+    title: 'Inverted T, left hand',
+    says: 'E above S D F: focus, with Shift move, with Ctrl grow, with both shrink; W is the last window, R swaps with the lead.',
+    bindings: invertedTLeftStarter,
   },
   'number-pad': {
     title: 'Zones on the number pad',
-    says: 'each digit is a zone',
+    says: 'Each digit is a zone by its number; 0 puts back, the point fills the rest, − and + make smaller and bigger.',
     bindings: numberPadStarter,
   },
   buttons: {
     title: 'Buttons only',
-    says: 'nine buttons of a mouse, no modifier',
+    says: 'Nine buttons of a mouse, without a modifier.',
     bindings: buttonsStarter,
     device: {
       id: 'mouse',
@@ -72,6 +72,12 @@ export const STARTER_MAPS: Record<StarterId, Starter> = {
       profiles: 1,
     },
   },
-  none: { title: 'Nothing', says: 'only keys of your own', bindings: () => [] },
+  none: { title: 'Nothing', says: 'Only keys of your own.', bindings: () => [] },
 };
 export { POINTING_BUTTONS } from './few.ts';
+
+/** What a starter has on other keys than it would, since a person's letters come first. */
+export function movedByLetters(profile: Profile, id: StarterId): readonly Moved[] {
+  return id === 'whole' ? wholeMap(profile).moved : [];
+}
+export type { Moved } from './whole.ts';

@@ -1,135 +1,84 @@
-import { DIRECTIONS, type Direction } from '../../geometry/direction.ts';
-import type { Command, PlainCommandId } from '../../profile/command.ts';
 import type { Profile } from '../../profile/schema.ts';
-import { inOrder, type Modifier } from '../modifiers.ts';
-import { PLACING_STARTER } from './placing-keys.ts';
+import { inOrder, MAIN } from '../modifiers.ts';
 import { withMain, type StarterBinding } from './binding.ts';
+import { appKeys, LAYOUT_LETTERS, REGIONS, workspaceKeys, type KeyFor } from './regions.ts';
 
-const ARROWS: Record<Direction, string> = {
-  left: 'ArrowLeft',
-  right: 'ArrowRight',
-  up: 'ArrowUp',
-  down: 'ArrowDown',
-};
-
-type PlainBinding = readonly [string, Modifier[], PlainCommandId];
-
-/** What nothing may hide: the ways back. */
-const WAYS_BACK: readonly PlainBinding[] = [
-  ['KeyZ', [], 'undo'],
-  ['KeyZ', ['Shift'], 'redo'],
-  ['Escape', [], 'pause'],
-  ['Escape', ['Shift'], 'resume'],
-];
-
-const PLAIN: readonly PlainBinding[] = [
-  ['Comma', [], 'focus-previous'],
-  ['Period', [], 'focus-next'],
-  ['Backquote', [], 'focus-last'],
-  ['Tab', [], 'switch-window'],
-  ['Comma', ['Shift'], 'move-earlier'],
-  ['Period', ['Shift'], 'move-later'],
-  ['Enter', [], 'swap-with-lead'],
-  ['Enter', ['Shift'], 'promote'],
-  ['BracketLeft', [], 'lead-share-less'],
-  ['BracketRight', [], 'lead-share-more'],
-  ['Semicolon', [], 'lead-count-less'],
-  ['Quote', [], 'lead-count-more'],
-  ['Equal', [], 'even-out'],
-  ['KeyG', [], 'shape'],
-  ['Backspace', [], 'reset-layout'],
-  ['Backspace', ['Shift'], 'apply-rules'],
-  ['KeyL', [], 'next-layout'],
-  ['KeyL', ['Shift'], 'previous-layout'],
-  ['KeyT', [], 'turn-layout'],
-  ['KeyH', [], 'split-across'],
-  ['KeyV', [], 'split-down'],
-  ['Space', [], 'float'],
-  ['Space', ['Shift'], 'float-all'],
-  ['KeyA', [], 'stay-above'],
-  ['KeyE', [], 'everywhere'],
-  ['KeyX', [], 'maximise'],
-  ['KeyW', [], 'full-screen'],
-  ['Minus', [], 'minimise'],
-  ['Minus', ['Shift'], 'restore-last'],
-  ['KeyP', [], 'pocket'],
-  ['KeyO', [], 'call-back'],
-  ['KeyJ', [], 'next-of-app'],
-  ['KeyD', [], 'show-desktop'],
-  ['KeyU', [], 'peek-desktop'],
-  ['KeyN', [], 'new-workspace'],
-  ['KeyK', [], 'close-workspace'],
-  ['KeyI', [], 'bring-inside'],
-  ['KeyQ', [], 'close'],
-  ['End', [], 'open-start'],
-];
-
-/** Going round the workspaces, and putting a window on the next one: by which key, with which word. */
-const WORKSPACES_ROUND = [
-  ['PageDown', 'next'],
-  ['PageUp', 'previous'],
-  ['Home', 'last'],
-] as const;
-
-const MONITORS_ROUND = [
-  ['PageDown', 'next'],
-  ['PageUp', 'previous'],
-  ['Home', 'primary'],
-] as const;
+/** The key after which a letter is a layout. */
+const LAYOUTS_AFTER = `${MAIN}+Backslash`;
+/** The key after which a letter does what it did before a person gave it to a workspace or an app. */
+const MOVED_AFTER = `${MAIN}+Space`;
 const MOST_DESK_KEYS = 8;
+const LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'];
+
+/** A command of the map that is not where it would be, since what a person named has its letter. */
+export interface Moved {
+  binding: StarterBinding;
+  /** Where it would be. */
+  from: string;
+  /** What has its letter: "workspace S". */
+  by: string;
+}
+
+interface WholeMap {
+  bindings: StarterBinding[];
+  moved: Moved[];
+}
 
 /**
- * The whole map: directions on the arrows, the rest of the shaping around them,
- * workspaces by their letter or digit (with Ctrl the window is put there, with Shift too it is followed),
- * apps by their letter with Shift, another window of one with Alt. With Alt, directions and the
- * keys that go round workspaces mean monitors (with Shift the window is put there, with Ctrl the workspace),
- * and desks are on F1 and on. What is named by the person comes before what the starter puts on a letter;
- * within a kind a key stays with what took it first.
+ * The whole map. Each group of commands has its region of the keyboard. The modifiers say what kind of change it
+ * is: the main one alone goes somewhere or changes how things are; with Shift the window comes along; with Ctrl it
+ * is sized and placed; with Alt the key reaches farther, to monitors and apps. Letters that a person gives to
+ * workspaces and apps come first; what they take the place of is behind Main Space, on the same letter.
  */
-export function wholeStarter(profile: Profile): StarterBinding[] {
-  const bindings = new Map<string, StarterBinding>();
-  const bind = (code: string, more: readonly Modifier[], command: Command) => {
+export function wholeMap(profile: Profile): WholeMap {
+  const bindings = new Map<string, { binding: StarterBinding; by: string }>();
+  const moved: Moved[] = [];
+  const bind = ([code, more, command]: KeyFor, by = '') => {
     const binding = withMain(code, inOrder(more), command);
-    if (!bindings.has(binding.keys)) bindings.set(binding.keys, binding);
+    const inTheWay = bindings.get(binding.keys);
+    if (!inTheWay) {
+      bindings.set(binding.keys, { binding, by });
+      return;
+    }
+    const keys = behindSpace(binding.keys).find((each) => !bindings.has(each));
+    if (keys === undefined) return;
+    const there = { ...binding, keys };
+    bindings.set(keys, { binding: there, by });
+    moved.push({ binding: there, from: binding.keys, by: inTheWay.by });
   };
-  const workspace = (code: string, which: string) => {
-    bind(code, [], { command: 'go-workspace', which });
-    bind(code, ['Ctrl'], { command: 'put-on-workspace', which });
-    bind(code, ['Ctrl', 'Shift'], { command: 'put-on-workspace', which, follow: true });
-  };
-  const monitor = (code: string, which: string) => {
-    bind(code, ['Alt'], { command: 'go-monitor', which });
-    bind(code, ['Alt', 'Shift'], { command: 'put-on-monitor', which });
-    bind(code, ['Alt', 'Ctrl'], { command: 'put-workspace-on-monitor', which });
-  };
-  for (const direction of DIRECTIONS) {
-    bind(ARROWS[direction], [], { command: `focus-${direction}` });
-    bind(ARROWS[direction], ['Shift'], { command: `move-${direction}` });
-    bind(ARROWS[direction], ['Ctrl'], { command: `grow-${direction}` });
-    bind(ARROWS[direction], ['Ctrl', 'Shift'], { command: `shrink-${direction}` });
-    monitor(ARROWS[direction], direction);
-  }
-  for (const [code, more, command] of WAYS_BACK) bind(code, more, { command });
   for (const { id } of profile.workspaces) {
     const code = codeOf(id);
-    if (code !== null) workspace(code, id);
+    if (code !== null) for (const key of workspaceKeys(code, id)) bind(key, `workspace ${id}`);
   }
-  for (const [code, which] of WORKSPACES_ROUND) workspace(code, which);
-  for (const [code, which] of MONITORS_ROUND) monitor(code, which);
-  profile.desks.slice(0, MOST_DESK_KEYS).forEach(({ id }, i) => {
-    bind(`F${i + 1}`, [], { command: 'use-desk', desk: id });
-  });
-  bind('Backslash', [], { command: 'desk-mode' });
   for (const { id, letter } of profile.apps) {
     if (letter === undefined) continue;
-    bind(`Key${letter}`, ['Shift'], { command: 'call-app', app: id });
-    bind(`Key${letter}`, ['Alt'], { command: 'open-app', app: id });
+    for (const key of appKeys(`Key${letter}`, id)) bind(key, `app ${id}`);
   }
-  for (const [code, more, command] of PLAIN) bind(code, more, { command });
-  for (const [code, more, command] of PLACING_STARTER) bind(code, more, command);
-  bind('Slash', [], { command: 'find-window' });
-  bind('Slash', ['Shift'], { command: 'launch' });
-  return [...bindings.values()];
+  profile.desks.slice(0, MOST_DESK_KEYS).forEach(({ id }, i) => {
+    bind([`F${i + 1}`, [], { command: 'use-desk', desk: id }]);
+  });
+  for (const { keys } of REGIONS) for (const key of keys) bind(key);
+  for (const [letter, layout] of LAYOUT_LETTERS) {
+    const keys = `${LAYOUTS_AFTER} Key${letter}`;
+    bindings.set(keys, { binding: { keys, command: { command: 'use-layout', layout } }, by: '' });
+  }
+  return { bindings: [...bindings.values()].map(({ binding }) => binding), moved };
+}
+
+export const wholeStarter = (profile: Profile): StarterBinding[] => wholeMap(profile).bindings;
+
+/**
+ * Where a key that is taken is found: behind Main Space, on its own letter, or else on the next that is free, with
+ * what is pressed beside the main modifier. Behind two Spaces where one does not do. None for keys without a letter.
+ */
+export function behindSpace(keys: string): string[] {
+  const [, more = '', letter = ''] = /^Main\+(.*\+)?Key([A-Z])$/.exec(keys) ?? [];
+  const from = LETTERS.indexOf(letter);
+  if (from < 0) return [];
+  const letters = [...LETTERS.slice(from), ...LETTERS.slice(0, from)];
+  return ['', ' Space', ' Space Space'].flatMap((spaces) =>
+    letters.map((each) => `${MOVED_AFTER}${spaces} ${more}Key${each}`),
+  );
 }
 
 /** The key of a workspace that is called by one letter or digit. */

@@ -20,10 +20,10 @@ export function showDesktop({ session }: Situation): Outcome {
   return hidden(session, false, 'until show-desktop is pressed again, or anything else is done');
 }
 
-/** peek-desktop: the bare desktop for as long as the key is held. */
-export function peekDesktop({ session }: Situation): Outcome {
+/** clear-while-pressed: the bare desktop for as long as the key is down. */
+export function clearWhilePressed({ session }: Situation): Outcome {
   if (session.desktop) return nothing(session, 'the desktop is shown already');
-  return hidden(session, true, 'for as long as the key is held');
+  return hidden(session, true, 'for as long as the key is down');
 }
 
 function hidden(session: Session, whileHeld: boolean, because: string): Outcome {

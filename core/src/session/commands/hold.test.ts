@@ -135,7 +135,7 @@ describe('the bare desktop', () => {
   });
 
   it('is peeked at only while the key is held', () => {
-    const bare = desk.run('peek-desktop');
+    const bare = desk.run('clear-while-pressed');
     expect(bare.at('p').shown).toBe(false);
     const back = bare.event({ type: 'key-released', taken: true });
     expect(back.session).toEqual(desk.session);

@@ -36,7 +36,7 @@ function infoOf(command: Command): CommandInfo {
     case 'launch':
       return visit((now) => (command.text ? launch(now, command.text) : untyped(now, 'an app')));
     case 'place-at':
-      return step((now) => placeAt(now, command.x ?? 'full', command.y ?? 'full'));
+      return step((now) => placeAt(now, command));
     case 'place-in-zone':
       return step((now) => placeInZone(now, command.zone));
     case 'pick':
@@ -171,7 +171,7 @@ const PLACING_COMMANDS: readonly CommandId[] = [...GIVES_PLACE, 'centre', 'maxim
 const OF_CONNECTION: readonly CommandId[] = ['use-desk', 'desk-mode', 'put-workspace-on-monitor'];
 /** What can bring a monitor back where none is connected. */
 const CONNECTS: readonly CommandId[] = ['use-desk', 'undo', 'redo'];
-const OF_DESKTOP: readonly CommandId[] = ['show-desktop', 'peek-desktop'];
+const OF_DESKTOP: readonly CommandId[] = ['show-desktop', 'clear-while-pressed'];
 const OF_SHAPING: readonly CommandId[] = [
   'shape',
   'shape-as',
@@ -183,10 +183,11 @@ const OF_SHAPING: readonly CommandId[] = [
 const OF_PICKING: readonly CommandId[] = [
   'pick',
   'pick-next',
+  'pick-previous',
   'pick-take',
   'pick-back',
   'pick-drop',
-  'corner-stays',
+  'corner-go-on',
 ];
 
 /**
@@ -210,7 +211,7 @@ export function settled({ session, ...around }: Situation, command: CommandId | 
 
 function staysOpen(picking: Picking, command: CommandId | null): boolean {
   if (isAmong(OF_PICKING, command)) return true;
-  if (picking.by === 'corner') return picking.stays || command === 'corner-pick';
+  if (picking.by === 'corner') return picking.goOn || command === 'corner-pick';
   return picking.by === 'board' && command === 'pick-board';
 }
 
@@ -222,5 +223,5 @@ function isAmong(commands: readonly CommandId[], command: CommandId | null): boo
   return command !== null && commands.includes(command);
 }
 
-export { boardChoices, type BoardChoice } from './pick.ts';
+export { boardChoices, gridHere, gridOf, type BoardChoice } from './pick.ts';
 export * from '../../profile/command.ts';

@@ -120,6 +120,24 @@ describe('pick-board', () => {
     expect(taken.run('undo').shapes()).toEqual(desk.shapes());
   });
 
+  it('goes through the boards one by one, and round', () => {
+    const two = testDesk(
+      { ...OFFICE, boards: [...OFFICE.boards, { ...OFFICE.boards[0], id: 'other' }] },
+      { ...windows('a', 'b', 'c'), focus: 'a' },
+    );
+    const marked = (at: typeof two) =>
+      boardChoices(at).flatMap(({ board, isMarked }) => (isMarked ? [board.id] : []));
+    const open = two.run('pick-board');
+    expect(marked(open)).toEqual(['five']);
+    expect(marked(open.run('pick-next'))).toEqual(['other']);
+    expect(marked(open.run('pick-next', 'pick-next'))).toEqual(['five']);
+    expect(marked(open.run('pick-previous'))).toEqual(['other']);
+    // What was typed of a number is over, and a number is a zone of the board that is marked now.
+    const first = desk.run('pick-board', 'pick-next');
+    expect(first.trace[0]?.because).toBe('no other zone board fits this monitor');
+    expect(open.run('pick-next', pick('1')).at('a')).toMatchObject({ zones: ['left'] });
+  });
+
   it('ends when pressed again, and says where no board fits', () => {
     expect(picking(desk.run('pick-board', 'pick-board'))).toBeUndefined();
     const none = testDesk({ ...OFFICE, boards: [] }, windows('a')).run('pick-board');
@@ -128,6 +146,10 @@ describe('pick-board', () => {
 });
 
 describe('corner-pick', () => {
+  const desk = testDesk(
+    { ...OFFICE, placing: { cornerPick: { columns: 8, rows: 6 } } },
+    { ...windows('a', 'b', 'c'), focus: 'a' },
+  );
   // Eight columns and six rows of 3428 × 1400: cells of 421 or 420 by 225, with gaps of 10.
   it('two letters and two digits make a block', () => {
     const block = desk.run('corner-pick', pick('bd12'));
@@ -145,17 +167,17 @@ describe('corner-pick', () => {
     );
   });
 
-  it('stays open for the next window where it is set so, until dismissed', () => {
-    const stays = desk.run(
+  it('goes on with the next window where it is set so, until it is ended by key', () => {
+    const goesOn = desk.run(
       'corner-pick',
-      'corner-stays',
+      'corner-go-on',
       pick('ad16'),
       'focus-right',
       pick('eh16'),
     );
-    expect(stays.session.picking).toEqual({ by: 'corner', typed: '', stays: true });
-    const moved = stays.session.windows.filter(({ placing }) => placing).length;
+    expect(goesOn.session.picking).toEqual({ by: 'corner', typed: '', goOn: true });
+    const moved = goesOn.session.windows.filter(({ placing }) => placing).length;
     expect(moved).toBe(2);
-    expect(picking(stays.run('pick-drop'))).toBeUndefined();
+    expect(picking(goesOn.run('pick-drop'))).toBeUndefined();
   });
 });

@@ -1,7 +1,10 @@
-import { monitorOf } from '../../desk/desk.ts';
-import { blockOf, gridText, typedOn } from '../../placing/block.ts';
+import { monitorOf, type PlacedMonitor } from '../../desk/desk.ts';
+import { workArea } from '../../desk/work-area.ts';
+import { blockOf, cornerGrid, gridText, typedOn, type CornerGrid } from '../../placing/block.ts';
 import { letterOf, numberLabels } from '../../placing/labels.ts';
 import type { Board } from '../../profile/board.ts';
+import type { PlacingSettings } from '../../profile/placing.ts';
+import { boardName } from '../../zones/board.ts';
 import { boardsFitting } from '../../zones/fitting.ts';
 import { remembered } from '../history.ts';
 import { offerNow } from '../offers.ts';
@@ -45,7 +48,20 @@ function without({ picking: _over, ...session }: Session): Session {
   return session;
 }
 
-/** pick-board: the boards that fit this monitor; a number is a zone of the marked one, a letter marks another, Enter takes it as the layout here. Again, it ends. */
+/** The lettered and numbered grid over the monitor with the focus. */
+export function gridHere({ session, profile, desk }: Situation): CornerGrid {
+  return gridOf(profile.placing, monitorOf(desk, session.focusMonitor));
+}
+
+/** The lettered and numbered grid over a monitor. */
+export function gridOf({ cornerPick }: PlacingSettings, monitor: PlacedMonitor): CornerGrid {
+  return cornerGrid(cornerPick, workArea(monitor).area);
+}
+
+/**
+ * pick-board: the boards that fit this monitor, the marked one drawn on it; a number is a zone of that, a letter or
+ * an arrow marks another, Enter takes it as the layout here. Again, it ends.
+ */
 export function pickBoard(situation: Situation): Outcome {
   const { session } = situation;
   if (session.picking?.by === 'board') return drop(session);
@@ -56,7 +72,7 @@ export function pickBoard(situation: Situation): Outcome {
     {
       decided: `${choices.length === 1 ? 'one board fits' : `${choices.length} boards fit`} this monitor`,
       because:
-        'a number picks a zone for the window, a letter marks a board, Enter takes it for this workspace',
+        'a number picks a zone for the window, a letter or an arrow marks another board, Enter takes it for this workspace',
     },
   );
 }
@@ -65,31 +81,31 @@ export function pickBoard(situation: Situation): Outcome {
 export function cornerPick(situation: Situation): Outcome {
   const { session, profile } = situation;
   if (session.picking?.by === 'corner') return drop(session);
-  const { stays, ...grid } = profile.placing.cornerPick;
+  const { goOn } = profile.placing.cornerPick;
   return did(
-    { ...session, picking: { by: 'corner', typed: '', stays } },
+    { ...session, picking: { by: 'corner', typed: '', goOn } },
     {
       decided: 'corner pick',
-      because: `${gridText(grid)}; two letters and two digits make a block`,
+      because: `${gridText(gridHere(situation))}; two letters and two digits make a block`,
     },
   );
 }
 
-/** corner-stays: the grid stays open for the next window, until it is dismissed; again, it does not. */
-export function cornerStays({ session }: Situation): Outcome {
+/** corner-go-on: the grid goes on with the next window, until it is ended by key; again, it ends with its block. */
+export function cornerGoOn({ session }: Situation): Outcome {
   const { picking } = session;
   if (picking?.by !== 'corner') return nothing(session, 'no corner pick is open');
   return did(
-    { ...session, picking: { ...picking, stays: !picking.stays } },
+    { ...session, picking: { ...picking, goOn: !picking.goOn } },
     {
-      decided: picking.stays ? 'ends with the next block' : 'stays open for the next window',
+      decided: picking.goOn ? 'ends with the next block' : 'goes on with the next window',
       because: 'by key',
     },
   );
 }
 
 function drop(session: Session): Outcome {
-  return did(without(session), { decided: 'the choice is ended', because: 'dismissed by key' });
+  return did(without(session), { decided: 'the choice is ended', because: 'ended by key' });
 }
 
 const NO_PICK = 'nothing is to be picked';
@@ -108,22 +124,41 @@ export function pickBack({ session }: Situation): Outcome {
   return did(withTyped(session, picking, typed), said(typed));
 }
 
-/** pick-next: leaves this empty place as it is, and offers the next. */
-export function pickNext(situation: Situation): Outcome {
+/**
+ * pick-next (1) and pick-previous (−1): the next empty place is offered, and this one left as it is; or the next of
+ * the boards is marked, the first again after the last.
+ */
+export function pickStep(situation: Situation, step: 1 | -1): Outcome {
   const { session } = situation;
   const { picking } = session;
-  if (picking?.by !== 'offer') return nothing(session, 'no place is offered');
-  const next = offering(situation, { ...picking, typed: '', skipped: picking.skipped + 1 });
+  if (picking?.by === 'board') return markBoard(situation, picking, step);
+  if (picking?.by !== 'offer') return nothing(session, 'no place or board is offered');
+  const skipped = picking.skipped + step;
+  if (skipped < 0) return nothing(session, 'this is the first empty place');
+  const next = offering(situation, { ...picking, typed: '', skipped });
   return did(next, offered({ ...situation, session: next }));
+}
+
+function markBoard(situation: Situation, picking: Picking, step: 1 | -1): Outcome {
+  const { session } = situation;
+  const choices = boardChoices(situation);
+  const at = choices.findIndex(({ isMarked }) => isMarked);
+  const next = choices[(at + step + choices.length) % choices.length];
+  if (!next || choices.length === 1)
+    return nothing(session, 'no other zone board fits this monitor');
+  return did(withTyped(session, picking, next.letter), {
+    decided: `marked ${boardName(next.board)}`,
+    because: 'by key',
+  });
 }
 
 /** pick-take: takes the block typed so far, or the marked board as the layout here. */
 export function pickTake(situation: Situation): Outcome {
-  const { session, profile } = situation;
+  const { session } = situation;
   const { picking } = session;
   if (picking?.by === 'board') return takeBoard(situation);
   if (picking?.by !== 'corner') return nothing(session, NO_PICK);
-  const block = blockOf(profile.placing.cornerPick, picking.typed);
+  const block = blockOf(gridHere(situation), picking.typed);
   return block
     ? takeBlock(situation, picking.typed)
     : nothing(session, 'no letter or digit is typed');
@@ -243,8 +278,8 @@ function pickedCorner(
   picking: Extract<Picking, { by: 'corner' }>,
   key: string,
 ): Outcome {
-  const { session, profile } = situation;
-  const grid = profile.placing.cornerPick;
+  const { session } = situation;
+  const grid = gridHere(situation);
   const typed = typedOn(grid, picking.typed, key);
   if (typed === null) return nothing(session, `two of each at most: ${gridText(grid)}`);
   if (blockOf(grid, typed)?.isWhole) return takeBlock(situation, typed);
@@ -253,13 +288,13 @@ function pickedCorner(
 
 /** The focused window over a block of the grid. */
 function takeBlock(situation: Situation, typed: string): Outcome {
-  const { session, profile } = situation;
+  const { session } = situation;
   const picking = session.picking as Extract<Picking, { by: 'corner' }>;
-  const { x, y } = blockOf(profile.placing.cornerPick, typed)!;
+  const { x, y } = blockOf(gridHere(situation), typed)!;
   const closed = { ...situation, session: without(session) };
-  const placed = withTogether(closed, placeAt(closed, x, y));
+  const placed = withTogether(closed, placeAt(closed, { x, y }));
   const step = asStep(closed.session, placed, 'corner-pick');
-  if (!picking.stays) {
+  if (!picking.goOn) {
     const besides = session.focus === undefined ? {} : { besides: session.focus };
     return withOffers({ ...situation, session: step.session }, step, besides);
   }

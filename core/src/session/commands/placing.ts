@@ -2,8 +2,9 @@ import { monitorTowards } from '../../desk/neighbours.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { axisOf, isForward, type Direction } from '../../geometry/direction.ts';
 import type { Axis } from '../../geometry/rect.ts';
-import { placingText } from '../../placing/along.ts';
+import { placingText, type PlacedBy } from '../../placing/along.ts';
 import { nextRung, onSide, type PlacingSide } from '../../placing/ladder.ts';
+import { isSameAlong, placesOf, type PlaceAt } from '../../placing/place-at.ts';
 import type { Along } from '../../profile/placing.ts';
 import { placingArea } from '../placed.ts';
 import type { Placing } from '../schema.ts';
@@ -57,11 +58,16 @@ export function placeTowards(situation: Situation, direction: Direction): Outcom
 
 /** place-middle: in the middle of the longer side of the work area, a rung further with every press. */
 export function placeMiddle(situation: Situation): Outcome {
-  const { workspace, monitor } = placeInFocus(situation.session);
-  const { width, height } = placingArea(situation, workspace, monitor).area;
-  return steppedOn(situation, width >= height ? 'x' : 'y', 'middle', () =>
+  return steppedOn(situation, longerSide(situation), 'middle', () =>
     nothing(situation.session, 'it is in the middle'),
   );
+}
+
+/** The longer side of the area that the focused place has for placing. */
+function longerSide(situation: Situation): Axis {
+  const { workspace, monitor } = placeInFocus(situation.session);
+  const { width, height } = placingArea(situation, workspace, monitor).area;
+  return width >= height ? 'x' : 'y';
 }
 
 function steppedOn(
@@ -75,25 +81,30 @@ function steppedOn(
   if (isOutcome(window)) return window;
   const { x, y } = window.placing ?? UNPLACED;
   const rung = nextRung({ x, y }[axis], side, placing.ladders[axis], placing);
-  if ('leaves' in rung) return beyond(window, { x, y });
-  return placedAt(situation, window, { x, y, [axis]: rung.along });
+  if ('to' in rung) {
+    return rung.to === 'monitor'
+      ? beyond(window, { x, y })
+      : wherePlacedFrom(situation, window, 'the last of its ladder, or the opposite key');
+  }
+  const along = { x, y, [axis]: rung.along };
+  return along.x === 'full' && along.y === 'full'
+    ? wherePlacedFrom(situation, window, 'both axes are full again')
+    : placedAt(situation, window, along);
 }
 
-/** The window with both axes set; put back where both are full. */
+/** The window where it was before it was placed. */
+function wherePlacedFrom({ session }: Situation, window: SessionWindow, why: string): Outcome {
+  if (!window.placing && !window.maximised && !window.fullScreen)
+    return nothing(session, 'it is not placed');
+  return did(withWindow(session, window.id, unplaced), said(window, 'put back where it was', why));
+}
+
+/** The window with both axes set. */
 function placedAt(
-  situation: Situation,
+  { session }: Situation,
   window: SessionWindow,
   along: Pick<Placing, 'x' | 'y'>,
 ): Outcome {
-  const { session } = situation;
-  if (along.x === 'full' && along.y === 'full') {
-    if (!window.placing && !window.maximised && !window.fullScreen)
-      return nothing(session, 'it is not placed');
-    return did(
-      withWindow(session, window.id, unplaced),
-      said(window, 'put back where it was', 'both axes are full again'),
-    );
-  }
   const next = withPlacing(session, window.id, along);
   return did(next, said(window, placingText(along), because(window)));
 }
@@ -128,21 +139,25 @@ function placedBeyond(
   );
 }
 
-/** place-at: both axes at once, whatever they were. */
-export function placeAt(situation: Situation, x: Along, y: Along): Outcome {
+/**
+ * place-at: both axes at once, whatever they were; both full fill the area. Where the window is there already,
+ * the next share of the command's own ladder, and after the last one the first again.
+ */
+export function placeAt(situation: Situation, where: PlaceAt): Outcome {
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
-  const now = window.placing;
-  const isThere =
-    now &&
-    !window.maximised &&
-    !window.fullScreen &&
-    !now.zone &&
-    !now.at &&
-    !now.moved &&
-    JSON.stringify([now.x, now.y]) === JSON.stringify([x, y]);
-  if (isThere) return nothing(situation.session, 'it is placed there already');
-  return placedAt(situation, window, { x, y });
+  const places = placesOf(where, longerSide(situation));
+  const at = placeNow(window, places);
+  if (at >= 0 && places.length === 1)
+    return nothing(situation.session, 'it is placed there already');
+  return placedAt(situation, window, places[(at + 1) % places.length]!);
+}
+
+/** Which of some places a window stands in by key; −1 where in none. */
+function placeNow({ placing, maximised, fullScreen }: SessionWindow, places: readonly PlacedBy[]) {
+  if (!placing || maximised || fullScreen) return -1;
+  if (placing.zone ?? placing.at ?? placing.moved) return -1;
+  return places.findIndex(({ x, y }) => isSameAlong(x, placing.x) && isSameAlong(y, placing.y));
 }
 
 /**

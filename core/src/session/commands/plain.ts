@@ -3,7 +3,7 @@ import { redo, undo } from '../history.ts';
 import { applyRules } from '../again.ts';
 import type { PlainCommandId } from '../../profile/command.ts';
 import { nothing, type Outcome, type Situation } from '../session.ts';
-import { peekDesktop, showDesktop } from './desktop.ts';
+import { clearWhilePressed, showDesktop } from './desktop.ts';
 import { nextOfApp } from './find.ts';
 import { focusInOrder, focusLast, focusTowards } from './focus.ts';
 import { growTowards } from './grow.ts';
@@ -16,11 +16,11 @@ import { fillRest, offerPlaces } from './offer.ts';
 import { pause, resume } from './pause.ts';
 import {
   cornerPick,
-  cornerStays,
+  cornerGoOn,
   pickBack,
   pickBoard,
   pickDrop,
-  pickNext,
+  pickStep,
   pickTake,
 } from './pick.ts';
 import { placeMiddle, placeTowards, putBack } from './placing.ts';
@@ -122,8 +122,9 @@ export const PLAIN = {
   'offer-places': picking(offerPlaces),
   'pick-board': picking(pickBoard),
   'corner-pick': picking(cornerPick),
-  'corner-stays': visit(cornerStays),
-  'pick-next': visit(pickNext),
+  'corner-go-on': visit(cornerGoOn),
+  'pick-next': visit((now) => pickStep(now, 1)),
+  'pick-previous': visit((now) => pickStep(now, -1)),
   'pick-take': picking(pickTake),
   'pick-back': visit(pickBack),
   'pick-drop': visit(pickDrop),
@@ -142,7 +143,7 @@ export const PLAIN = {
   'next-of-app': visit(nextOfApp),
   'switch-window': visit(switchWindow),
   'show-desktop': visit(showDesktop),
-  'peek-desktop': visit(peekDesktop),
+  'clear-while-pressed': visit(clearWhilePressed),
   'bring-inside': step(bringInside),
   'apply-rules': step(applyRules),
   'new-workspace': step(newWorkspace),

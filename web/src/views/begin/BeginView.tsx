@@ -3,11 +3,13 @@ import {
   ARRANGEMENT_CHOICES,
   beginProfile,
   HAND_CHOICES,
+  keyCommandText,
   LAYOUTS,
   MONITOR_CHOICES,
+  movedByLetters,
   type Answers,
 } from '@sorn/core';
-import { useRef, useState, type ReactNode } from 'react';
+import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { KeyStrip } from '../../app/KeyStrip.tsx';
@@ -28,6 +30,22 @@ interface Card {
   title: string;
   says: string;
   drawing: ReactNode;
+}
+
+/** What the letters of the workspaces took the keys of, and where that is. */
+function LettersNote({ answers }: { answers: Answers }) {
+  const profile = useMemo(() => beginProfile(answers, 'Made', DEMO_APPS), [answers]);
+  const moved = movedByLetters(profile, profile.keys.from);
+  const letters = profile.workspaces.flatMap(({ id }) => (/^[A-Z]$/.test(id) ? [id] : []));
+  const { main } = profile.keys;
+  return (
+    <chakra.p mt="14px" fontSize="13px" color="slate" data-letters>
+      {letters.length === 1 ? 'The workspace' : 'The workspaces'} {letters.join(', ')}{' '}
+      {letters.length === 1 ? 'has its letter as key' : 'have their letters as keys'}. What stood
+      there is behind {main} Space, on the same letter:{' '}
+      {moved.map(({ binding: { command } }) => keyCommandText(command)).join(', ')}.
+    </chakra.p>
+  );
 }
 
 /** Three questions with drawings; the answers make a profile out of starters, and Rehearse opens on it. */
@@ -127,6 +145,7 @@ export function BeginView() {
             chosen={chosen}
             onChoose={choose}
           />
+          {step === LAST && <LettersNote answers={answers} />}
           <Flex mt="24px" gap="10px" align="center">
             <Button size="sm" borderRadius="edge" loading={create.isPending} onClick={goOn}>
               {step === LAST ? 'Make it, and rehearse' : 'Go on'} <KeyCap>Enter</KeyCap>

@@ -7,9 +7,11 @@ import {
   LAYER_COMMANDS,
   MARKS,
   readTrigger,
+  movedByLetters,
   STARTER_MAPS,
   type KeyBinding,
   type KeyCommand,
+  type Profile,
 } from '@sorn/core';
 import type { Ref } from 'react';
 import { Figure } from '../../app/Figure.tsx';
@@ -19,11 +21,33 @@ import { Select } from '../../app/Select.tsx';
 import { Choice, SettingRow } from '../../app/SettingRow.tsx';
 import { TextField } from '../../app/TextField.tsx';
 import { useBench } from '../../data/bench-context.ts';
-import { fieldsOf, firstOf, saidOf, withSaid, type KeyCommandId } from './command-fields.ts';
+import {
+  faultOfSaid,
+  fieldsOf,
+  firstOf,
+  saidOf,
+  withSaid,
+  type KeyCommandId,
+} from './command-fields.ts';
 import type { KeyEdits } from './edits.ts';
 
 const NONE = '';
 const IDS: readonly KeyCommandId[] = [...COMMANDS, ...LAYER_COMMANDS];
+
+/** Why a binding of the starter is not where it would be. */
+function MovedNote({ profile, binding }: { profile: Profile; binding: KeyBinding }) {
+  const moved =
+    binding.from === 'starter' &&
+    movedByLetters(profile, profile.keys.from).find(
+      ({ binding: { keys } }) => keys === binding.keys,
+    );
+  if (!moved) return null;
+  return (
+    <chakra.p fontSize="12px" color="slate" mb="6px">
+      <KeyCaps caps={keysCaps(moved.from, profile.keys.main)} /> is for {moved.by}.
+    </chakra.p>
+  );
+}
 
 /** The binding in hand: its keys, its layer, and what it does. */
 export function BindingSettings(props: {
@@ -61,6 +85,7 @@ export function BindingSettings(props: {
         )}
         .
       </chakra.p>
+      <MovedNote profile={profile} binding={binding} />
       {!isFixed && (
         <>
           <SettingRow label="Keys" caps={['Enter']} origin={origin}>
@@ -185,7 +210,7 @@ function CommandRows(props: {
                   label={name}
                   value={said}
                   options={[
-                    ...(field.isOptional ? [{ value: NONE, text: 'the next one' }] : []),
+                    ...(field.none !== undefined ? [{ value: NONE, text: field.none }] : []),
                     ...(said === '' || field.options.some(({ value }) => value === said)
                       ? []
                       : [{ value: said, text: said }]),
@@ -216,12 +241,13 @@ function CommandRows(props: {
                   onChange={(value) => say(String(Math.round(value)))}
                 />
               )}
-              {field.of === 'text' && (
+              {(field.of === 'text' || field.of === 'rungs') && (
                 <Box width="150px">
                   <TextField
                     label={name}
                     value={said}
                     placeholder={field.placeholder}
+                    faultOf={(text) => faultOfSaid(field, text)}
                     onChange={say}
                   />
                 </Box>

@@ -166,6 +166,11 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
                 onChange={(next) => setKeys({ standIn: next as typeof standIn })}
               />
             </SettingRow>
+            {standIn !== main && MODIFIERS.some((name) => name === standIn) && (
+              <chakra.p fontSize="12px" color="slate">
+                Both {standIn} keys together are {main} {standIn}.
+              </chakra.p>
+            )}
           </Section>
           <Section title="Layers" note="maps of keys that are entered and left">
             {layers.length === 0 && (

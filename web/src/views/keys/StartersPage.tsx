@@ -2,10 +2,13 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import {
   beginningFrom,
   keysCaps,
+  keyCommandText,
   mapChanges,
+  movedByLetters,
   STARTER_MAPS,
   STARTERS,
   withMerged,
+  type Profile,
   type StarterId,
 } from '@sorn/core';
 import { useMemo, useState, type ReactNode } from 'react';
@@ -25,6 +28,31 @@ const HOW = [
   { value: 'begin', text: 'Begin from it' },
 ] as const;
 type How = (typeof HOW)[number]['value'];
+
+/** The commands of a starter whose letters a person gave away, and where they are. */
+function MovedByLetters({ profile, id }: { profile: Profile; id: StarterId }) {
+  const moved = movedByLetters(profile, id);
+  if (moved.length === 0) return null;
+  const { main } = profile.keys;
+  return (
+    <Box mb="8px" fontSize="12px" role="group" aria-label="Moved by your letters">
+      <chakra.p mb="4px">
+        Your letters come first. What stood on them is behind {main} Space:
+      </chakra.p>
+      <chakra.ul>
+        {moved.map(({ binding, by }) => (
+          <chakra.li key={binding.keys} display="flex" alignItems="center" gap="6px" minH="24px">
+            <KeyCaps caps={keysCaps(binding.keys, main)} />
+            <chakra.span flex="1" truncate>
+              {keyCommandText(binding.command)}
+            </chakra.span>
+            <chakra.span color="slate">{by}</chakra.span>
+          </chakra.li>
+        ))}
+      </chakra.ul>
+    </Box>
+  );
+}
 
 /** Ready-made maps, and what would change if one were merged into the map or begun from. */
 export function StartersPage({ pages }: { pages: ReactNode }) {
@@ -77,6 +105,7 @@ export function StartersPage({ pages }: { pages: ReactNode }) {
             <chakra.p fontSize="13px" color="slate" mb="8px">
               {STARTER_MAPS[id].says}
             </chakra.p>
+            <MovedByLetters profile={profile} id={id} />
             <Choice label="What becomes of it" value={how} options={HOW} onChange={setHow} />
             <Flex mt="10px" gap="6px" align="center" fontSize="13px">
               <KeyCap>Enter</KeyCap>

@@ -39,7 +39,12 @@ describe('commands by form', () => {
         const said =
           field.of === 'choice'
             ? field.options.map(({ value }) => value)
-            : { flag: ['true', 'false'], figure: ['-40', '10'], text: ['name'] }[field.of];
+            : {
+                flag: ['true', 'false'],
+                figure: ['-40', '10'],
+                text: ['name'],
+                rungs: ['1/3 2/3'],
+              }[field.of];
         for (const value of said) {
           const command = withSaid(first!, field, value);
           expect(keyCommandSchema.parse(command)).toEqual(command);
@@ -53,7 +58,7 @@ describe('commands by form', () => {
     const command = keyCommandSchema.parse({ command: 'place-at', x: { from: 2, to: 3, of: 7 } });
     const [across] = fieldsOf('place-at', profile);
     expect(withSaid(command, across!, saidOf(command, 'x'))).toEqual(command);
-    expect(saidOf(command, 'y')).toBe('full');
+    expect(saidOf(command, 'y')).toBe('');
   });
 
   it('can be bound, each thing by its name, and none that only something under way asks for', () => {
@@ -74,14 +79,14 @@ describe('commands by form', () => {
 });
 
 describe('rows of the table', () => {
-  const uses = [{ keys: 'Main+Space', command: 'float', times: 7 }];
+  const uses = [{ keys: 'Main+KeyW', command: 'float', times: 7 }];
   const rows = keyRows(profile, uses);
 
   it('are every binding once, with its use, what changed and what was found', () => {
     expect(rows).toHaveLength(keyMap(profile).length);
     expect(rows.find(({ command }) => command === 'float')?.uses).toBe(7);
     const conflict = shownRows(rows, 'conflict', '');
-    expect(conflict.map(({ command }) => command).sort()).toEqual(['close', 'next-layout']);
+    expect(conflict.map(({ command }) => command).sort()).toEqual(['close', 'reset-layout']);
     expect(shownRows(rows, 'changed', '').map(({ command }) => command)).toEqual([
       'close',
       'close',

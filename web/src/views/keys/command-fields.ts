@@ -1,5 +1,9 @@
 import {
   BASE,
+  rungsField,
+  rungsIn,
+  without,
+  type Fraction,
   COMMANDS,
   DIRECTIONS,
   LAYER_COMMANDS,
@@ -22,19 +26,26 @@ interface Option {
 
 /** Something that is said with a command. */
 export type CommandField =
-  | { of: 'choice'; name: string; label: string; options: readonly Option[]; isOptional?: boolean }
+  | { of: 'choice'; name: string; label: string; options: readonly Option[]; none?: string }
   | { of: 'flag'; name: string; label: string; isOn: boolean }
   | { of: 'figure'; name: string; label: string; least: number; most: number }
-  | { of: 'text'; name: string; label: string; placeholder: string };
+  | { of: 'text' | 'rungs'; name: string; label: string; placeholder: string };
 
 const plain = (values: readonly string[]): Option[] =>
   values.map((value) => ({ value, text: value }));
 const named = (list: readonly { id: string; name?: string }[]): Option[] =>
   list.map(({ id, name = id }) => ({ value: id, text: name === id ? id : `${id} ${name}` }));
 
+/** What place-at can say of its axes; along the longer side, whichever that is, or across and down. */
+const PLACE_AXES = [
+  ['x', 'Across'],
+  ['y', 'Down'],
+  ['long', 'Along the longer side'],
+] as const;
+const isAxis = (name: string) => PLACE_AXES.some(([axis]) => axis === name);
+
 /** Where a window can stand along an axis, as a choice. */
 const ALONGS: readonly (readonly [string, Along])[] = [
-  ['full', 'full'],
   ...['1/2', '1/3', '2/3', '1/4', '3/4'].flatMap((share): (readonly [string, Along])[] => [
     [`start ${share}`, { start: share }],
     [`end ${share}`, { end: share }],
@@ -81,15 +92,24 @@ export function fieldsOf(command: KeyCommandId, profile: Profile): CommandField[
       return [{ of: 'choice', name: 'desk', label: 'Desk', options: named(profile.desks) }];
     case 'desk-mode':
       return [
-        { of: 'choice', name: 'mode', label: 'Mode', options: plain(MODES), isOptional: true },
+        { of: 'choice', name: 'mode', label: 'Mode', options: plain(MODES), none: 'the next one' },
       ];
     case 'place-at':
-      return (['x', 'y'] as const).map((name) => ({
-        of: 'choice',
-        name,
-        label: name === 'x' ? 'Across' : 'Down',
-        options: ALONGS.map(([value]) => ({ value, text: value })),
-      }));
+      return [
+        ...PLACE_AXES.map(([name, label]): CommandField => ({
+          of: 'choice',
+          name,
+          label,
+          options: ALONGS.map(([value]) => ({ value, text: value })),
+          none: name === 'long' ? 'not said' : 'full',
+        })),
+        {
+          of: 'rungs',
+          name: 'ladder',
+          label: 'Pressed again',
+          placeholder: 'sizes, such as 1/3 2/3',
+        },
+      ];
     case 'place-in-zone': {
       const names = profile.boards.flatMap(({ zones }) => zones.map(({ name }) => name));
       const all = [...new Set(['1', '2', '3', '4', '5', '6', '7', '8', '9', ...names])];
@@ -133,26 +153,44 @@ export function fieldsOf(command: KeyCommandId, profile: Profile): CommandField[
 /** What a field of a command says now, as its choice has it; empty where it says nothing. */
 export function saidOf(command: KeyCommand, name: string): string {
   const value = (command as Record<string, unknown>)[name];
-  if (name === 'x' || name === 'y') {
-    const same = JSON.stringify(value ?? 'full');
+  if (value === undefined) return '';
+  if (isAxis(name)) {
+    const same = JSON.stringify(value);
     return ALONGS.find(([, along]) => JSON.stringify(along) === same)?.[0] ?? same;
   }
+  if (name === 'ladder') return (value as readonly Fraction[]).join(' ');
   if (name === 'layout') return (value as { kind: string }).kind;
-  return value === undefined ? '' : String(value);
+  return String(value);
 }
 
 /** A command with something else said with it; empty takes it out. */
 export function withSaid(command: KeyCommand, field: CommandField, said: string): KeyCommand {
-  const { [field.name]: _former, ...rest } = command as Record<string, unknown>;
-  if (said === '') return rest as KeyCommand;
-  return { ...rest, [field.name]: valueOf(field, said) } as KeyCommand;
+  const { [field.name]: _former, ...others } = command as Record<string, unknown>;
+  if (said === '') return others as KeyCommand;
+  const value = valueOf(field, said);
+  if (value === undefined) return command;
+  // Along the longer side, and across and down, take each other's place.
+  const rest = isAxis(field.name)
+    ? without(others, field.name === 'long' ? ['x', 'y'] : ['long'])
+    : others;
+  return { ...rest, [field.name]: value } as KeyCommand;
+}
+
+/** Why a text cannot be said with a command; null where it can. */
+export function faultOfSaid(field: CommandField, said: string): string | null {
+  const isRight = said.trim() === '' || valueOf(field, said) !== undefined;
+  return isRight ? null : 'expected shares above 0 and below 1, such as 1/3 2/3';
 }
 
 function valueOf(field: CommandField, said: string): unknown {
   if (field.of === 'flag') return said === 'true';
   if (field.of === 'figure') return Number(said);
   if (field.name === 'layout') return { kind: said };
-  if (field.name === 'x' || field.name === 'y') {
+  if (field.of === 'rungs') {
+    const rungs = rungsField.safeParse(rungsIn(said));
+    return rungs.success ? rungs.data : undefined;
+  }
+  if (isAxis(field.name)) {
     return ALONGS.find(([value]) => value === said)?.[1] ?? JSON.parse(said);
   }
   return said;
@@ -162,7 +200,7 @@ function valueOf(field: CommandField, said: string): unknown {
 export function firstOf(id: KeyCommandId, profile: Profile): KeyCommand | null {
   let command = { command: id } as KeyCommand;
   for (const field of fieldsOf(id, profile)) {
-    if (field.of === 'choice' && !field.isOptional) {
+    if (field.of === 'choice' && field.none === undefined) {
       const [first] = field.options;
       if (!first) return null;
       command = withSaid(command, field, first.value);
@@ -176,10 +214,11 @@ export function firstOf(id: KeyCommandId, profile: Profile): KeyCommand | null {
 const STEPS: readonly CommandId[] = [
   'pick',
   'pick-next',
+  'pick-previous',
   'pick-take',
   'pick-back',
   'pick-drop',
-  'corner-stays',
+  'corner-go-on',
   'shape-as',
   'shape-step',
   'shape-back',
@@ -194,7 +233,7 @@ export function commandsToBind(profile: Profile): KeyCommand[] {
     const [field, more] = fieldsOf(id, profile);
     const first = firstOf(id, profile);
     if (!first) return [];
-    if (field?.of !== 'choice' || more?.of === 'choice' || field.isOptional) return [first];
+    if (field?.of !== 'choice' || more?.of === 'choice' || field.none !== undefined) return [first];
     return field.options.map(({ value }) => withSaid(first, field, value));
   });
 }

@@ -3,26 +3,22 @@ import {
   boardChoices,
   boardName,
   deskInForce,
+  gridHere,
   gridText,
   monitorOf,
   numberLabels,
   offerNow,
   windowName,
-  workArea,
-  zoneRects,
-  type BoardChoice,
   type Offer,
-  type Rect,
   type Situation,
 } from '@sorn/core';
-import type { ReactNode } from 'react';
+import { useEffect, useMemo, useRef, type ReactNode } from 'react';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { useBench } from '../../data/bench-context.ts';
 import { Balloon } from '../../sheet/Balloon.tsx';
-import { onSheet, type Viewport } from '../../sheet/viewport.ts';
+import { onSheet, sideBeside, type RoomBeside, type Viewport } from '../../sheet/viewport.ts';
 import { balloonStyle } from '../../app/balloon-style.ts';
 import { useBlockKey } from './block-keys.ts';
-import { OverSheet } from './OverSheet.tsx';
 
 /** What can be chosen now by typing: windows for an empty place, boards and their zones, or a block. */
 export function PickPanel({ view }: { view: Viewport }) {
@@ -38,9 +34,9 @@ export function PickPanel({ view }: { view: Viewport }) {
     );
   }
   return picking.by === 'board' ? (
-    <BoardList situation={situation} typed={picking.typed} />
+    <BoardColumn situation={situation} view={view} />
   ) : (
-    <CornerNote situation={situation} stays={picking.stays} />
+    <CornerNote situation={situation} goesOn={picking.goOn} />
   );
 }
 
@@ -157,105 +153,105 @@ function Hints({ children }: { children: ReactNode }) {
   );
 }
 
-const SMALL = { width: 128, height: 76 };
-/** A marked board of so many zones is drawn larger, so that there is room for its numbers. */
-const MANY = 20;
-const LARGE = { width: 520, height: 280 };
-/** Room that a number needs, in pixels, for each of its digits and in height. */
-const DIGIT = { width: 7.6, height: 13 };
+const COLUMN_WIDTH = 196;
+/** Between the column and the monitor, and the edges of the sheet. */
+const APART = 14;
 
-/** The boards that fit the monitor, small: a letter for each, a number for each of their zones. */
-function BoardList({ situation, typed }: { situation: Situation; typed: string }) {
-  const { desk, session } = situation;
-  const monitor = monitorOf(desk, session.focusMonitor);
-  const { area } = workArea(monitor);
-  const intoOf = ({ board, isMarked }: BoardChoice): Rect => {
-    const { width, height } = isMarked && board.zones.length > MANY ? LARGE : SMALL;
-    const scale = Math.min(width / area.width, height / area.height);
-    return { x: 1, y: 1, width: area.width * scale, height: area.height * scale };
-  };
-  return (
-    <OverSheet
-      head={<chakra.span fontSize="13px">Boards for {monitor.name}</chakra.span>}
-      width={580}
-    >
-      <Flex wrap="wrap" gap="6px 10px" p="10px" maxHeight="360px" overflowY="auto">
-        {boardChoices(situation).map((choice) => (
-          <BoardCell
-            key={choice.board.id}
-            choice={choice}
-            into={intoOf(choice)}
-            typed={typed.replace(/^[a-z]/, '')}
-          />
-        ))}
-      </Flex>
-      <Hints>
-        <KeyCap>1 … 9</KeyCap> the window there <KeyCap>a … z</KeyCap> mark a board{' '}
-        <KeyCap>Enter</KeyCap> it arranges workspace {session.shown[monitor.id]} <Box flex="1" />
-        <KeyCap>Esc</KeyCap> end
-      </Hints>
-    </OverSheet>
+/** What the sheet keeps free beside the monitor with the focus while boards are chosen. */
+export function useRoomForBoards(): RoomBeside | undefined {
+  const monitor = useBench(({ session }) =>
+    session.picking?.by === 'board' ? session.focusMonitor : undefined,
+  );
+  return useMemo(
+    () => (monitor === undefined ? undefined : { monitor, width: COLUMN_WIDTH + 2 * APART }),
+    [monitor],
   );
 }
 
-function BoardCell(props: { choice: BoardChoice; into: Rect; typed: string }) {
-  const { choice, into, typed } = props;
-  const { board, letter, numbers, isMarked } = choice;
+/** The names of the boards that fit the monitor, a letter each, beside its edge: the marked one is drawn on it. */
+function BoardColumn({ situation, view }: { situation: Situation; view: Viewport }) {
+  const { desk, session } = situation;
+  const monitor = monitorOf(desk, session.focusMonitor);
+  const choices = boardChoices(situation);
+  const numbers = choices.find(({ isMarked }) => isMarked)?.numbers ?? [];
+  const list = useRef<HTMLUListElement>(null);
+  useEffect(() =>
+    list.current?.querySelector('[aria-current=true]')?.scrollIntoView({ block: 'nearest' }),
+  );
+  const frame = onSheet(view, monitor);
+  const left =
+    sideBeside(monitor, desk.monitors) === 'left'
+      ? Math.max(APART / 2, frame.x - COLUMN_WIDTH - APART)
+      : frame.x + frame.width + APART;
   return (
-    <Box
-      data-board-choice={board.id}
-      aria-current={isMarked}
-      minW={`${SMALL.width + 24}px`}
-      maxW={`${into.width + 24}px`}
-      px="8px"
-      py="6px"
-      borderLeft="4px solid"
-      borderColor={isMarked ? 'vermilion' : 'transparent'}
+    <Flex
+      direction="column"
+      role="group"
+      aria-label={`Boards for ${monitor.name}`}
+      position="absolute"
+      width={`${COLUMN_WIDTH}px`}
+      bg="sheet"
+      borderTop="2px solid"
+      borderColor="ink"
+      fontSize="12px"
+      style={{
+        left,
+        top: Math.max(6, frame.y),
+        maxHeight: `calc(100% - ${Math.max(6, frame.y) + 6}px)`,
+      }}
     >
-      <Flex align="center" gap="6px" mb="4px">
-        <KeyCap>{letter}</KeyCap>
-        <chakra.span fontSize="12px" fontStretch="92%" truncate>
-          {boardName(board)}
-        </chakra.span>
-      </Flex>
-      <chakra.svg
-        width={`${into.width + 2}px`}
-        height={`${into.height + 2}px`}
-        role="img"
-        aria-label={board.zones.map(({ name }, i) => `${numbers[i]} ${name}`).join(', ')}
-        css={{
-          '& rect': { fill: 'petrol.wash', stroke: 'petrol', strokeWidth: 1 },
-          '& text': { fill: 'ink', fontFamily: 'mono', fontSize: '12px', fontWeight: 600 },
-          '& .is-out text': { fill: 'slate', fontWeight: 400 },
-        }}
-      >
-        {zoneRects(board, into, { x: 2, y: 2 }).map((rect, i) => (
-          <g key={numbers[i]} className={isMarked && numbers[i]!.startsWith(typed) ? '' : 'is-out'}>
-            <rect {...rect} />
-            {rect.width >= DIGIT.width * numbers[i]!.length && rect.height >= DIGIT.height && (
-              <text
-                x={rect.x + rect.width / 2}
-                y={rect.y + rect.height / 2 + 4}
-                textAnchor="middle"
-              >
-                {numbers[i]}
-              </text>
-            )}
-          </g>
+      <chakra.p py="5px" fontWeight={650} truncate>
+        Boards for {monitor.name}
+      </chakra.p>
+      <chakra.ul ref={list} overflowY="auto" minH="0" borderY="1px solid" borderColor="hairline">
+        {choices.map(({ board, letter, isMarked }) => (
+          <chakra.li
+            key={board.id}
+            data-board-choice={board.id}
+            aria-current={isMarked}
+            display="flex"
+            alignItems="center"
+            gap="8px"
+            minH="28px"
+            pl="6px"
+            borderLeft="4px solid"
+            borderColor={isMarked ? 'vermilion' : 'transparent'}
+            fontWeight={isMarked ? 650 : 400}
+          >
+            <KeyCap>{letter}</KeyCap>
+            <chakra.span truncate>{boardName(board)}</chakra.span>
+          </chakra.li>
         ))}
-      </chakra.svg>
-    </Box>
+      </chakra.ul>
+      <Flex direction="column" gap="4px" py="6px" color="slate">
+        {numbers.length > 0 && (
+          <span>
+            <KeyCap>{numbers.length > 1 ? `${numbers[0]} … ${numbers.at(-1)}` : numbers[0]}</KeyCap>{' '}
+            the window there
+          </span>
+        )}
+        <span>
+          <KeyCap>↑</KeyCap> <KeyCap>↓</KeyCap> another board
+        </span>
+        <span>
+          <KeyCap>Enter</KeyCap> arranges workspace {session.shown[monitor.id]}
+        </span>
+        <span>
+          <KeyCap>Esc</KeyCap> end
+        </span>
+      </Flex>
+    </Flex>
   );
 }
 
 /** What can be typed on the lettered grid, and what is asked while a block is put on a key. */
-function CornerNote({ situation, stays }: { situation: Situation; stays: boolean }) {
+function CornerNote({ situation, goesOn }: { situation: Situation; goesOn: boolean }) {
   const asks = useBlockKey((block) => block.asks);
   const says = useBlockKey((block) => block.says);
   const { main } = situation.profile.keys;
   const text = asks
     ? says || `Press the key for this place, with ${main}. Escape: no key.`
-    : `${gridText(situation.profile.placing.cornerPick)}${stays ? '; stays open for the next window' : ''}`;
+    : `${gridText(gridHere(situation))}${goesOn ? '; goes on with the next window' : ''}`;
   return (
     <Box
       role="status"

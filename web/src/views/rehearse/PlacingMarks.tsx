@@ -1,15 +1,19 @@
 import {
   blockOf,
+  boardChoices,
   deskInForce,
+  gridHere,
   letterOf,
   offerNow,
   placedRect,
   placingArea,
   previewedPlacement,
+  zoneRects,
   type Rect,
   type Situation,
 } from '@sorn/core';
 import { useBench } from '../../data/bench-context.ts';
+import { textWidth } from '../../sheet/text-width.ts';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
 
 /** What lies over the windows while something is placed: where it would land, what is offered, or the lettered grid. */
@@ -27,9 +31,60 @@ export function PlacingMarks({ view }: { view: Viewport }) {
     const offer = offerNow(situation, picking);
     return offer && <Outline name="offer" rect={offer.place.rect} view={view} />;
   }
+  if (picking?.by === 'board')
+    return <MarkedBoard situation={situation} typed={picking.typed} view={view} />;
   return picking?.by === 'corner' ? (
     <CornerGrid situation={situation} typed={picking.typed} view={view} />
   ) : null;
+}
+
+/** Room that a number needs, in pixels, for each of its digits and in height. */
+const DIGIT = { width: 11, height: 18 };
+
+/** The marked board on its monitor, at true scale: a number for each of its zones, and what it is called. */
+function MarkedBoard(props: { situation: Situation; typed: string; view: Viewport }) {
+  const { situation, typed, view } = props;
+  const { session } = situation;
+  const marked = boardChoices(situation).find(({ isMarked }) => isMarked);
+  if (!marked) return null;
+  const monitor = session.focusMonitor;
+  const { area, gap } = placingArea(situation, session.shown[monitor] ?? '', monitor);
+  const { board, numbers } = marked;
+  const digits = typed.replace(/^[a-z]/, '');
+  return (
+    <g data-board-drawn={board.id}>
+      {zoneRects(board, area, gap).map((rect, i) => {
+        const number = numbers[i]!;
+        const { name } = board.zones[i]!;
+        const frame = onSheet(view, rect);
+        const middle = { x: frame.x + frame.width / 2, y: frame.y + frame.height / 2 };
+        const hasRoom =
+          frame.width >= DIGIT.width * number.length + 8 && frame.height >= DIGIT.height;
+        const isNamed = frame.height >= 60 && frame.width >= textWidth(name, 'label') + 12;
+        return (
+          <g
+            key={name}
+            className={number.startsWith(digits) ? 'choice-zone' : 'choice-zone is-out'}
+            data-zone-choice={number}
+            data-at={`${rect.x},${rect.y}`}
+            data-size={`${rect.width} × ${rect.height}`}
+          >
+            <rect {...frame} />
+            {hasRoom && (
+              <text x={middle.x} y={middle.y + 7} textAnchor="middle" className="choice-number">
+                {number}
+              </text>
+            )}
+            {isNamed && (
+              <text x={middle.x} y={middle.y + 26} textAnchor="middle" className="label">
+                {name}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </g>
+  );
 }
 
 function Outline(props: { name: 'preview' | 'offer' | 'block'; rect: Rect; view: Viewport }) {
@@ -58,8 +113,8 @@ function Outline(props: { name: 'preview' | 'offer' | 'block'; rect: Rect; view:
 /** The grid over the focused monitor, lettered along the top and numbered down the side, and the block typed so far. */
 function CornerGrid(props: { situation: Situation; typed: string; view: Viewport }) {
   const { situation, typed, view } = props;
-  const { session, profile } = situation;
-  const grid = profile.placing.cornerPick;
+  const { session } = situation;
+  const grid = gridHere(situation);
   const monitor = session.focusMonitor;
   const { area, gap } = placingArea(situation, session.shown[monitor] ?? '', monitor);
   const cell = (axis: 'x' | 'y', at: number) => ({

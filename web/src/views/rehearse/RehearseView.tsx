@@ -14,7 +14,7 @@ import { LastKey } from './LastKey.tsx';
 import { Log } from './Log.tsx';
 import { ModeList } from './ModeList.tsx';
 import { Picker } from './Picker.tsx';
-import { PickPanel } from './PickPanel.tsx';
+import { PickPanel, useRoomForBoards } from './PickPanel.tsx';
 import { PlacingMarks } from './PlacingMarks.tsx';
 import { Spared } from './Spared.tsx';
 import { SwitchList } from './SwitchList.tsx';
@@ -34,6 +34,7 @@ export function RehearseView() {
   const navigate = useNavigate();
   const apps = useBench((bench) => bench.profile.apps);
   const place = useRef<HTMLDivElement>(null);
+  const roomForBoards = useRoomForBoards();
   const keyboard = useSheetKeyboard(place);
   const fullScreen = useFullScreen(place);
   const giveInFull = async () => {
@@ -144,7 +145,13 @@ export function RehearseView() {
         >
           <KeyboardOwner isGiven={keyboard.isGiven} locked={fullScreen.locked} />
           <Box position="relative" flex="1" minH="0">
-            <Sheet placed={placed} onWindow={chooseWindow} marks={placingMarks} notes={pickPanel} />
+            <Sheet
+              placed={placed}
+              onWindow={chooseWindow}
+              marks={placingMarks}
+              notes={pickPanel}
+              room={roomForBoards}
+            />
             <LastKey />
             <Picker />
             <SwitchList />

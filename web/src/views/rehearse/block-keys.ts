@@ -2,6 +2,8 @@ import {
   bindingText,
   blockOf,
   boundAt,
+  deskInForce,
+  gridHere,
   keysCaps,
   triggerOf,
   withBinding,
@@ -52,7 +54,7 @@ export function takeBlockKey(
     return true;
   }
   if (keys !== 'Equal' && keys !== 'Period') return false;
-  const grid = profile.placing.cornerPick;
+  const grid = gridHere({ session, profile, desk: deskInForce(profile, session) });
   const block = blockOf(grid, session.picking.typed);
   if (!block) {
     bench.note(caps, 'no block', 'type a letter or a digit of the grid first');

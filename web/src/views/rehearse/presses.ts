@@ -75,7 +75,7 @@ function follow(bench: Bench, out: KeyOutput, caps: readonly string[], input: Ke
       // What was pressed for it may be a while ago.
       const pressed = on === 'press' && input.type === 'down' ? caps : keysCaps(binding.keys, main);
       const typed = pickerOf(command);
-      const lasts = bench.session.previewing ?? command.command === 'peek-desktop';
+      const lasts = bench.session.previewing ?? command.command === 'clear-while-pressed';
       const text = commandText(command);
       const by = { keys: binding.keys, command: text };
       if (typed) usePicker.getState().open(typed, pressed, by);

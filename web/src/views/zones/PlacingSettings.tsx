@@ -1,33 +1,57 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import {
-  alongText,
+  gridOf,
   keyMap,
   keysCaps,
   MOST_DIGITS,
   MOST_LETTERS,
   read,
+  placeAtText,
   placingSchema,
+  rungsIn,
+  without,
   withoutBinding,
+  type PlacedMonitor,
   type PlacingSettings as Settings,
 } from '@sorn/core';
 import { Figure } from '../../app/Figure.tsx';
 import { KeyCaps } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';
-import { Choice, OnOff, SettingRow } from '../../app/SettingRow.tsx';
+import { Select } from '../../app/Select.tsx';
+import { OnOff, SettingRow } from '../../app/SettingRow.tsx';
 import { TextField } from '../../app/TextField.tsx';
 import { TextButton } from '../../app/TextButton.tsx';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';
 
+const REPEATS = [
+  { value: 'next-rung', text: 'next size, then full' },
+  { value: 'other-side', text: 'the other side' },
+  { value: 'next-monitor', text: 'the monitor there' },
+  { value: 'round', text: 'next size, then back' },
+] as const satisfies readonly { value: Settings['onRepeat']; text: string }[];
+const OPPOSITES = [
+  { value: 'other-side', text: 'the other side' },
+  { value: 'full', text: 'the whole length' },
+  { value: 'put-back', text: 'back where it was' },
+] as const satisfies readonly { value: Settings['onOpposite']; text: string }[];
+const GRID_SIDES = [
+  {
+    side: 'columns',
+    label: 'Columns, lettered',
+    name: 'Columns of the corner pick',
+    most: MOST_LETTERS,
+  },
+  { side: 'rows', label: 'Rows, numbered', name: 'Rows of the corner pick', most: MOST_DIGITS },
+] as const;
+
 /** Ladders and what else decides how windows are placed by key. */
-export function PlacingSettings() {
+export function PlacingSettings({ monitor }: { monitor: PlacedMonitor }) {
   const placing = useBench((bench) => bench.profile.placing);
   const profile = useBench((bench) => bench.profile);
   const places = keyMap(profile).flatMap((binding) => {
     const { from, command, keys } = binding;
     if (from !== 'own' || command?.command !== 'place-at') return [];
-    const { x = 'full', y = 'full' } = command;
-    const says = [alongText(x, 'x'), alongText(y, 'y')].join(', ');
-    return [{ binding, caps: keysCaps(keys, profile.keys.main), says }];
+    return [{ binding, caps: keysCaps(keys, profile.keys.main), says: placeAtText(command) }];
   });
   const store = useBenchStore();
   const set = (patch: Partial<Settings>, merge = '') =>
@@ -35,35 +59,28 @@ export function PlacingSettings() {
       .getState()
       .edit((profile) => ({ ...profile, placing: { ...profile.placing, ...patch } }), merge);
   const { cornerPick } = placing;
+  const grid = gridOf(placing, monitor);
   return (
     <>
       <Section title="Placing" note="by key, without a layout">
         <Ladder axis="x" label="Widths" />
         <Ladder axis="y" label="Heights" />
         <SettingRow label="The same key again">
-          <span />
+          <Select
+            label="The same key again"
+            value={placing.onRepeat}
+            options={REPEATS}
+            onChange={(onRepeat) => set({ onRepeat: onRepeat as Settings['onRepeat'] })}
+          />
         </SettingRow>
-        <Choice
-          label="The same key again"
-          value={placing.onRepeat}
-          options={[
-            { value: 'next-rung', text: 'next of the ladder' },
-            { value: 'next-monitor', text: 'the monitor there' },
-          ]}
-          onChange={(onRepeat) => set({ onRepeat })}
-        />
         <SettingRow label="The opposite key">
-          <span />
+          <Select
+            label="The opposite key"
+            value={placing.onOpposite}
+            options={OPPOSITES}
+            onChange={(onOpposite) => set({ onOpposite: onOpposite as Settings['onOpposite'] })}
+          />
         </SettingRow>
-        <Choice
-          label="The opposite key"
-          value={placing.onOpposite}
-          options={[
-            { value: 'full', text: 'the whole length' },
-            { value: 'other-side', text: 'the other side' },
-          ]}
-          onChange={(onOpposite) => set({ onOpposite })}
-        />
         <Flex direction="column" gap="3px" mt="4px">
           <OnOff
             label="Gaps around placed windows"
@@ -83,34 +100,33 @@ export function PlacingSettings() {
         </Flex>
       </Section>
       <Section title="Corner pick" note="the lettered grid">
-        <SettingRow label="Columns, lettered">
-          <Figure
-            label="Columns of the corner pick"
-            value={cornerPick.columns}
-            least={1}
-            most={MOST_LETTERS}
-            step={1}
-            onChange={(columns) =>
-              set({ cornerPick: { ...cornerPick, columns: Math.round(columns) } }, 'grid columns')
+        {GRID_SIDES.map(({ side, label, name, most }) => (
+          <SettingRow
+            key={side}
+            label={label}
+            {...(cornerPick[side] === undefined && { origin: `near to square on ${monitor.name}` })}
+            onSetBack={
+              cornerPick[side] === undefined
+                ? undefined
+                : () => set({ cornerPick: without(cornerPick, [side]) as Settings['cornerPick'] })
             }
-          />
-        </SettingRow>
-        <SettingRow label="Rows, numbered">
-          <Figure
-            label="Rows of the corner pick"
-            value={cornerPick.rows}
-            least={1}
-            most={MOST_DIGITS}
-            step={1}
-            onChange={(rows) =>
-              set({ cornerPick: { ...cornerPick, rows: Math.round(rows) } }, 'grid rows')
-            }
-          />
-        </SettingRow>
+          >
+            <Figure
+              label={name}
+              value={cornerPick[side] ?? grid[side]}
+              least={1}
+              most={most}
+              step={1}
+              onChange={(count) =>
+                set({ cornerPick: { ...cornerPick, [side]: Math.round(count) } }, `grid ${side}`)
+              }
+            />
+          </SettingRow>
+        ))}
         <OnOff
-          label="Stays for the next window"
-          value={cornerPick.stays}
-          onChange={(stays) => set({ cornerPick: { ...cornerPick, stays } })}
+          label="Go on with the next window"
+          value={cornerPick.goOn}
+          onChange={(goOn) => set({ cornerPick: { ...cornerPick, goOn } })}
         />
         {places.map((place) => (
           <Flex
@@ -143,13 +159,8 @@ export function PlacingSettings() {
 function Ladder({ axis, label }: { axis: 'x' | 'y'; label: string }) {
   const ladders = useBench((bench) => bench.profile.placing.ladders);
   const store = useBenchStore();
-  const rungs = (text: string) =>
-    text
-      .split(/[\s,;]+/)
-      .filter(Boolean)
-      .map((word) => (word.includes('/') ? word : Number(word)));
   const parsed = (text: string) =>
-    read(placingSchema, { ladders: { ...ladders, [axis]: rungs(text) } });
+    read(placingSchema, { ladders: { ...ladders, [axis]: rungsIn(text) } });
   return (
     <SettingRow label={label}>
       <TextField

@@ -87,7 +87,7 @@ export function ZonesView() {
           )}
           {board && <BoardSettings key={board.id} board={board} edits={edits} />}
           <MonitorBoards placed={placed} board={board} monitor={monitor.id} />
-          <PlacingSettings />
+          <PlacingSettings monitor={monitor} />
         </>
       }
     >

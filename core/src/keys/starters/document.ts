@@ -1,0 +1,59 @@
+import { keyCommandText, STARTERS, type StarterId } from '../../profile/keys.ts';
+import { profileSchema } from '../../profile/schema.ts';
+import { keysCaps } from '../trigger.ts';
+import { withMain, type StarterBinding } from './binding.ts';
+import { STARTER_MAPS } from './index.ts';
+import { REGIONS } from './regions.ts';
+
+/** A profile in which one thing of each kind is named: a workspace, an app with a letter, a desk. */
+const NAMED = profileSchema.parse({
+  monitors: [{ id: 'm', width: 1920, height: 1080 }],
+  desks: [{ id: 'desk', monitors: [{ monitor: 'm', x: 0, y: 0 }] }],
+  workspaces: [{ id: '1' }],
+  apps: ['p', 'q', 'r', 's'].map((id) => ({ id, ...(id === 'p' && { letter: 'P' }) })),
+});
+
+/** The keys of every starter as Markdown: one part a starter, its regions in their order. */
+export function startersDocument(): string {
+  return STARTERS.filter((id) => id !== 'none')
+    .map((id) => [`### ${STARTER_MAPS[id].title} (\`${id}\`)`, STARTER_MAPS[id].says, ...parts(id)])
+    .flat()
+    .join('\n\n');
+}
+
+function parts(id: StarterId): string[] {
+  const all = STARTER_MAPS[id].bindings(NAMED);
+  if (id !== 'whole') return [table(all)];
+  const regions = REGIONS.map(({ title, keys }) => ({
+    title,
+    bindings: keys.map(([code, more, command]) => withMain(code, more, command).keys),
+  }));
+  const placed = new Set(regions.flatMap(({ bindings }) => bindings));
+  const isLayout = ({ command }: StarterBinding) => command.command === 'use-layout';
+  const rest = all.filter((binding) => !placed.has(binding.keys));
+  return [
+    'What has your name: here workspace 1, an app with the letter P, and a desk',
+    table(rest.filter((binding) => !isLayout(binding))),
+    ...regions.flatMap(({ title, bindings }) => [
+      title,
+      table(all.filter(({ keys }) => bindings.includes(keys))),
+    ]),
+    'After `Meta` `\\`: a layout by its letter',
+    table(rest.filter(isLayout)),
+  ];
+}
+
+function table(bindings: readonly StarterBinding[]): string {
+  const rows = bindings.map(({ keys, command }) => [
+    keysCaps(keys, 'Meta')
+      .map((cap) => (cap === '`' ? '`` ` ``' : `\`${cap}\``))
+      .join(' ')
+      .replace('`then`', 'then'),
+    keyCommandText(command),
+  ]);
+  return [
+    '| keys | command |',
+    '| --- | --- |',
+    ...rows.map((row) => `| ${row.join(' | ')} |`),
+  ].join('\n');
+}

@@ -1,0 +1,13 @@
+// npm run keys: writes the keys of every starter into docs/keys.md, below its mark.
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { buildEngine, install, needNode, root } from './steps.mjs';
+
+needNode();
+install();
+buildEngine();
+const { startersDocument } = await import('../core/dist/index.js');
+const file = join(root, 'docs/keys.md');
+const MARK = '## The keys of each starter\n';
+const [own] = readFileSync(file, 'utf8').split(MARK);
+writeFileSync(file, `${own}${MARK}\n${startersDocument()}\n`);
