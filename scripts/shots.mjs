@@ -12,20 +12,14 @@ const SHOTS = [
     name: 'rehearse-night',
     path: '/bulletin-desk/rehearse',
     night: true,
-    keys: ['Enter', 'Meta+Shift+KeyM', 'Meta+Space', 'Meta+ArrowLeft', 'Meta+BracketRight'],
+    keys: ['Enter', 'Meta+Alt+KeyM', 'Meta+KeyW', 'Meta+ArrowLeft', 'Meta+BracketRight'],
   },
   {
     name: 'rehearse-day',
     path: '/bulletin-desk/rehearse',
-    keys: ['Enter', 'Meta+ArrowDown', 'Meta+Alt+KeyN', 'Meta+Alt+KeyR', 'F9'],
+    keys: ['Enter', 'Meta+ArrowDown', 'Meta+Control+Alt+KeyN', 'Meta+Control+Alt+KeyR', 'F9'],
   },
   { name: 'tiling-places-day', path: '/bulletin-desk/tiling', keys: ['ArrowDown', 'p'] },
-  {
-    name: 'rehearse-find-night',
-    path: '/bulletin-desk/rehearse',
-    night: true,
-    keys: ['Enter', 'Meta+KeyG', 'ArrowRight', 'Enter', 'Meta+Slash', 's', 'ArrowDown'],
-  },
   { name: 'desk-day', path: '/bulletin-desk/desk', keys: [']', ']'] },
   { name: 'desk-cable-night', path: '/bulletin-desk/desk', night: true, keys: ['x', '2'] },
   {
@@ -42,14 +36,19 @@ const SHOTS = [
     name: 'rehearse-corner-night',
     path: '/bulletin-desk/rehearse',
     night: true,
-    keys: ['Enter', 'Meta+KeyC', 'b', 'd', '2'],
+    keys: ['Enter', 'Meta+Control+KeyH', 'b', 'd', '2'],
+  },
+  {
+    name: 'rehearse-boards-day',
+    path: '/bulletin-desk/rehearse',
+    keys: ['Enter', 'Meta+Control+KeyY', 'ArrowDown'],
   },
   { name: 'rules-day', path: '/bulletin-desk/rules', keys: ['ArrowDown', 'ArrowDown'] },
   { name: 'apps-day', path: '/bulletin-desk/rules', keys: ['p', 'ArrowDown', 'ArrowDown'] },
   {
     name: 'keys-day',
     path: '/bulletin-desk/keys',
-    keys: ['/', ...'next-layout', 'Enter', 'r', 'Meta+KeyB', 'wait:1200', 'ArrowDown', 'ArrowUp'],
+    keys: ['/', ...'turn-layout', 'Enter', 'r', 'Meta+KeyB', 'wait:1200', 'ArrowDown', 'ArrowUp'],
   },
   {
     // The chart itself, in the pixels of the briefing wall, as the page saves it.

@@ -14,7 +14,7 @@ const SCREENS: readonly Screen[] = [
   {
     name: 'Rehearse with a crowd, the sheet with the keyboard',
     path: '/bulletin-desk/rehearse',
-    keys: ['i', 'm', 'c', 'w', 'Enter', 'Meta+BracketRight', 'Meta+KeyX'],
+    keys: ['i', 'm', 'c', 'w', 'Enter', 'Meta+BracketRight', 'Meta+KeyT'],
   },
   {
     name: 'Rehearse with a list over the sheet',
@@ -24,7 +24,7 @@ const SCREENS: readonly Screen[] = [
   {
     name: 'Rehearse while a window is shaped and the engine then paused',
     path: '/bulletin-desk/rehearse',
-    keys: ['Enter', 'Meta+KeyG', 'ArrowRight', 'Meta+Escape'],
+    keys: ['Enter', 'Meta+Enter', 'ArrowRight', 'Meta+Escape'],
   },
   {
     name: 'Rehearse with places on offer',
@@ -34,12 +34,12 @@ const SCREENS: readonly Screen[] = [
   {
     name: 'Rehearse with a corner pick',
     path: '/bulletin-desk/rehearse',
-    keys: ['Enter', 'Meta+KeyC', 'b', 'd'],
+    keys: ['Enter', 'Meta+Control+KeyH', 'b', 'd'],
   },
   {
     name: 'Rehearse with boards to pick',
     path: '/bulletin-desk/rehearse',
-    keys: ['Enter', 'Meta+KeyY', 'b'],
+    keys: ['Enter', 'Meta+Control+KeyY', 'b'],
   },
   { name: 'Zones', path: '/bulletin-desk/zones', keys: [']', 'n', 'k'] },
   { name: 'Zones with a board to add', path: '/bulletin-desk/zones', keys: ['b'] },

@@ -73,17 +73,17 @@ describe('the demo, by keys alone', () => {
       stations: wider.rest,
     });
 
-    await press('Meta+Enter');
+    await press('Meta+KeyJ');
     const swapped = { stations: wider.lead, bulletin: wider.rest, pitreader: wider.rest };
     await poll(figures).toEqual(swapped);
 
-    await press('Meta+Space');
+    await press('Meta+KeyW');
     await poll(
       async () => (await drawnWindows(page)).find(({ app }) => app === 'stations')?.held,
     ).toBe('floating');
     await poll(async () => (await figures())['bulletin']).toBe(wider.lead);
 
-    await press('Meta+KeyZ');
+    await press('Meta+Minus');
     await poll(figures).toEqual(swapped);
     await page.locator('[data-last-key]').getByText('undo').waitFor();
   });
@@ -102,10 +102,10 @@ describe('the demo, by keys alone', () => {
   });
 
   it('still knows what to take back after the reload', async () => {
-    await press('Enter', 'Meta+KeyZ');
+    await press('Enter', 'Meta+Minus');
     const { lead, rest } = wide(0.6);
     await poll(figures).toEqual({ pitreader: lead, bulletin: rest, stations: rest });
-    await press('Meta+Shift+KeyZ', 'F9');
+    await press('Meta+Equal', 'F9');
     await poll(async () => (await figures())['stations']).toBe(lead);
   });
 

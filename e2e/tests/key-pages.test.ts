@@ -38,7 +38,7 @@ describe('the pages of keys, by keys', () => {
     await open.page.locator('[data-starter=arrows] [aria-pressed=true]').waitFor();
     const changes = () =>
       open.page.locator('[data-change] td').evaluateAll((cells) => cells.map((c) => c.textContent));
-    await poll(() => open.page.locator('[data-changes]').getAttribute('data-changes')).toBe('8');
+    await poll(() => open.page.locator('[data-changes]').getAttribute('data-changes')).toBe('9');
     expect((await changes()).slice(0, 3)).toEqual(['Meta←', 'focus-left', 'place-left']);
     await press('Enter');
     await poll(() => open.page.locator('[data-changes]').getAttribute('data-changes')).toBe('0');

@@ -87,10 +87,10 @@ describe('Tiling in numbers', () => {
     await open.page.keyboard.press('n');
     // The new window leads, at B's share.
     await poll(() => size('notes')).toBe('1982 × 1400');
-    for (const key of ['Enter', 'Meta+KeyL']) await open.page.keyboard.press(key);
+    for (const key of ['Enter', 'Meta+Space', 's']) await open.page.keyboard.press(key);
     await open.page.getByText('Rows on workspace B: it was Lead').waitFor();
     await open.page.getByRole('img', { name: /^Tour Notes, tiled, 3428 × / }).waitFor();
-    await open.page.keyboard.press('Meta+KeyL');
+    for (const key of ['Meta+Space', 's']) await open.page.keyboard.press(key);
     await poll(() => size('notes')).toBe('1982 × 1400');
   });
 

@@ -56,23 +56,23 @@ describe('Rehearse', () => {
     const before = await drawnWindows(open.page);
     await press('Enter', 'Meta+Shift+ArrowDown');
     await poll(() => figuresOf(open.page, 'pitreader')).toEqual({ pitreader: '699 × 1648' });
-    await press('Meta+KeyZ');
+    await press('Meta+Minus');
     await poll(() => drawnWindows(open.page)).toEqual(before);
   });
 
   it('puts a window on another workspace by letter, and follows it there', async () => {
-    await press('Enter', 'Meta+Control+Digit1');
+    await press('Enter', 'Meta+Shift+Digit1');
     await poll(() => figuresOf(open.page, 'pitreader')).toEqual({});
     await poll(focused).toBe('stations-1');
     await press('Meta+Digit1');
     await poll(() => figuresOf(open.page, 'pitreader')).toEqual({ pitreader: '3428 × 1400' });
-    await press('Meta+Control+Shift+KeyB');
+    await press('Meta+Alt+Shift+KeyB');
     await poll(async () => (await drawnWindows(open.page)).length).toBe(8);
     await poll(focused).toBe('pitreader-1');
   });
 
   it('shows a window that is too small, what it has and what it needs', async () => {
-    await press('Enter', 'Meta+KeyR', 'Meta+Shift+KeyM', 'Meta+Shift+KeyI');
+    await press('Enter', 'Meta+KeyR', 'Meta+Alt+KeyM', 'Meta+Alt+KeyI');
     await poll(() => open.page.locator('[data-window=post-1] .flag').count()).toBe(1);
     const text = await open.page.locator('[data-window=post-1]').getAttribute('aria-label');
     const [, has, need] = /has (\d+), needs (\d+)/.exec(text ?? '') ?? [];
@@ -89,11 +89,9 @@ describe('Rehearse', () => {
   it('logs keys, commands and reasons', async () => {
     await press('Enter', 'Meta+BracketRight');
     await open.page.getByText('lead share 0.6: it was 0.58').waitFor();
-    await press('Meta+Shift+Enter');
+    await press('Meta+KeyK');
     await open.page.getByText('nothing to do: Pit Reader is the lead already').waitFor();
-    await poll(() => open.page.locator('[data-last-key]').textContent()).toBe(
-      'MetaShiftEnterpromote',
-    );
+    await poll(() => open.page.locator('[data-last-key]').textContent()).toBe('MetaKpromote');
   });
 
   it('opens utilities floating and a guest screen left alone', async () => {
@@ -149,9 +147,9 @@ describe('Rehearse', () => {
     expect(put.status).toBe(200);
     await open.page.goto(`${running.server.url}/${open.id}/rehearse`);
     await poll(() => open.page.locator('[data-window]').count()).toBe(500);
-    await press('Enter', 'Meta+KeyL');
+    await press('Enter', 'Meta+Space', 's');
     await open.page.getByText('Middle lead on workspace B: it was Lead').waitFor();
-    await press('Meta+KeyQ');
+    await press('Meta+KeyC');
     await poll(() => open.page.locator('[data-window]').count()).toBe(499);
   });
 });

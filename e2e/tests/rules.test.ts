@@ -60,7 +60,7 @@ describe('rules, by keys', () => {
 
     // It opens where the focus is, and floats.
     await toView(open.page, '6', 'Rehearse');
-    await press('Enter', 'Meta+Shift+Slash');
+    await press('Enter', 'Meta+Alt+Slash');
     await type('legend');
     await press('Enter');
     await poll(async () => (await window('areamap-1'))?.held).toBe('floating');
@@ -90,19 +90,19 @@ describe('rules, by keys', () => {
       'zone Middle | M | Korvane Wide 34 | rules 1, 7',
     );
 
-    // Closed and opened again it is there: the middle third of 3428 × 1400 at 6,34, gaps of 10.
+    // Closed and opened again it is there: the broad middle of 3428 × 1400 at 6,34, gaps of 10.
     await toView(open.page, '6', 'Rehearse');
-    await press('Enter', 'Meta+KeyQ');
+    await press('Enter', 'Meta+KeyC');
     await poll(() => window('areamap-1')).toBeUndefined();
     for (const id of ['areamap-2', 'areamap-3']) {
-      await press('Meta+KeyB', 'Meta+Shift+Slash');
+      await press('Meta+KeyB', 'Meta+Alt+Slash');
       await type('legend');
       await press('Enter');
       await poll(async () => {
         const there = await window(id);
         return there && `${there.at} ${there.size}`;
-      }).toBe('1152,34 1136 × 1400');
-      await press('Meta+KeyQ');
+      }).toBe('868,34 1704 × 1400');
+      await press('Meta+KeyC');
       await poll(() => window(id)).toBeUndefined();
     }
     await press('F9');

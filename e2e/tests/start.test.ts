@@ -41,7 +41,7 @@ describe('an empty database', () => {
     await keyWorks(page, 'give the keyboard to the sheet');
     // Two apps opened by their keys stand in two columns; the left hand moves the focus.
     await page.keyboard.press('Enter');
-    for (const app of ['P', 'B']) await page.keyboard.press(`Meta+Shift+Key${app}`);
+    for (const app of ['P', 'B']) await page.keyboard.press(`Meta+Alt+Key${app}`);
     await poll(async () => (await drawnWindows(page)).length).toBe(2);
     // 2560 wide, outer gaps of 6, an inner one of 10.
     const column = Math.floor((2560 - 12 - 10) / 2);

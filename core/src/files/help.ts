@@ -182,7 +182,8 @@ export const HELP: Readonly<Record<string, string>> = {
   rows: 'The weights of its rows',
   'zones.columns': 'The first and the last of its columns, counted from 1',
   'zones.rows': 'The first and the last of its rows, counted from 1',
-  'cornerPick.columns': 'How many columns it has; left out, nearly square cells, about fifty of them',
+  'cornerPick.columns':
+    'How many columns it has; left out, nearly square cells, about fifty of them',
   'cornerPick.rows': 'How many rows it has; left out, as many as make nearly square cells',
   zones: 'Named places for windows, in the order in which windows fill them',
   for: 'The shape of work area it is for; all that is said must hold',

@@ -180,6 +180,13 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
           void navigate('rules');
         },
       })),
+      ...LAYOUT_KINDS.map((kind) =>
+        command('Layouts here', { command: 'use-layout', layout: { kind } }, LAYOUTS[kind].title),
+      ),
+      ...PLAIN_COMMANDS.filter((id) => !HELD_COMMANDS.includes(id)).map((id) =>
+        command('Commands', { command: id }),
+      ),
+      // Last: who types the name of something wants it done before its key.
       ...keyMap(profile).map((binding) => ({
         group: 'Bindings',
         text: `${keysCaps(binding.keys, main).join(' ')} · ${bindingText(binding)}`,
@@ -188,12 +195,6 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
           void navigate('keys');
         },
       })),
-      ...LAYOUT_KINDS.map((kind) =>
-        command('Layouts here', { command: 'use-layout', layout: { kind } }, LAYOUTS[kind].title),
-      ),
-      ...PLAIN_COMMANDS.filter((id) => !HELD_COMMANDS.includes(id)).map((id) =>
-        command('Commands', { command: id }),
-      ),
     ];
   }, [profile, store, navigate, onPanel, goTo, setMode, board, lineups]);
 }

@@ -19,13 +19,19 @@ export const KeyCap = chakra('kbd', {
   },
 });
 
-/** A row of key caps, pressed together. */
+/** A row of key caps, pressed together; “then” stands between the presses of a sequence. */
 export function KeyCaps({ caps }: { caps: readonly string[] }) {
   return (
-    <chakra.span display="inline-flex" gap="3px">
-      {caps.map((cap, i) => (
-        <KeyCap key={i}>{cap}</KeyCap>
-      ))}
+    <chakra.span display="inline-flex" gap="3px" alignItems="center">
+      {caps.map((cap, i) =>
+        cap === 'then' ? (
+          <chakra.span key={i} color="slate" fontSize="12px" px="1px">
+            then
+          </chakra.span>
+        ) : (
+          <KeyCap key={i}>{cap}</KeyCap>
+        ),
+      )}
     </chakra.span>
   );
 }

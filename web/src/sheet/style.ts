@@ -100,7 +100,7 @@ export const sheetStyle: SystemStyleObject = {
   '& .place-outline.is-block': { fill: 'vermilion', fillOpacity: 0.14, strokeDasharray: 'none' },
   '& .choice-zone rect': {
     fill: 'sheet',
-    fillOpacity: 0.72,
+    fillOpacity: 0.88,
     stroke: 'petrol',
     strokeWidth: 2,
   },

@@ -206,7 +206,8 @@ function boardDrawing(profile: Profile, colours: ChartColours, width: number, to
     const isPlain = step!.modifiers.length === 1 && step!.modifiers[0] === main;
     const code = step!.code;
     if (layer !== BASE || app !== null || !isPlain || code === undefined || !command) continue;
-    if (!does.has(code)) does.set(code, shortText(command));
+    const begins = trigger.steps.length > 1;
+    if (!does.has(code)) does.set(code, begins ? '…' : shortText(command));
   }
   const small = Math.max(6, unit * 0.17);
   const keys = board.keys.map(({ code, x, y, width: w, height: h }) => {

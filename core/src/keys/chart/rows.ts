@@ -1,6 +1,10 @@
 import { BASE, keyCommandText, type KeyCommand } from '../../profile/keys.ts';
 import type { Profile } from '../../profile/schema.ts';
 import type { Use } from '../../session/uses.ts';
+import { shareText } from '../../placing/along.ts';
+import type { PlaceAt } from '../../placing/place-at.ts';
+import type { LayoutSetting } from '../../profile/layout.ts';
+import type { Along, Fraction } from '../../profile/placing.ts';
 import { bindingText } from '../edit.ts';
 import { keyMap, type KeyBinding } from '../map.ts';
 import { TASKS, TASK_TITLES, taskOf, type Task } from '../tasks.ts';
@@ -76,11 +80,38 @@ export function shortText(command: KeyCommand): string {
     case 'enter-layer':
       return command.layer === BASE ? 'base layer' : `layer: ${command.layer}`;
     case 'place-at':
-      return 'place';
+      return shortPlace(command);
+    case 'use-layout':
+      return layoutName(command.layout);
     default:
       return keyCommandText(command)
         .replace(/-/g, ' ')
         .replace(/workspace/, 'ws')
         .replace(/^lead /, '');
   }
+}
+
+function layoutName(layout: LayoutSetting): string {
+  const strip = 'strip' in layout && layout.strip !== 'none' ? layout.strip : undefined;
+  return strip ?? layout.kind;
+}
+
+const SIDES = {
+  x: { start: 'left', middle: 'middle', end: 'right' },
+  y: { start: 'upper', middle: 'middle', end: 'lower' },
+  long: { start: 'first', middle: 'middle', end: 'last' },
+} as const;
+
+/** A place in a few letters: "left 1/2", "upper right", "whole". */
+function shortPlace({ x = 'full', y = 'full', long }: PlaceAt): string {
+  const side = (axis: keyof typeof SIDES, along: Along): string[] => {
+    if (along === 'full') return [];
+    if ('from' in along) return ['block'];
+    const [[of, share]] = Object.entries(along) as [['start' | 'middle' | 'end', Fraction]];
+    return [SIDES[axis][of], shareText(share)];
+  };
+  const [across, down] = [side('x', x), side('y', y)];
+  if (long !== undefined) return side('long', long).join(' ') || 'whole';
+  if (across.length > 0 && down.length > 0) return `${down[0]} ${across[0]}`;
+  return [...across, ...down].join(' ') || 'whole';
 }

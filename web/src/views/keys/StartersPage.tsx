@@ -1,9 +1,11 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import {
+  BASE,
   beginningFrom,
   keysCaps,
   keyCommandText,
   mapChanges,
+  modifierSets,
   movedByLetters,
   STARTER_MAPS,
   STARTERS,
@@ -22,11 +24,25 @@ import { TextButton } from '../../app/TextButton.tsx';
 import { tableStyle } from '../../app/table-style.ts';
 import { usePageKeys } from '../../app/keys.ts';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { BoardDrawing } from './BoardDrawing.tsx';
+import { useHeldModifiers } from './held.ts';
+import { useRoom } from './room.ts';
 
 const HOW = [
   { value: 'merge', text: 'Merge into mine' },
   { value: 'begin', text: 'Begin from it' },
 ] as const;
+/** The board takes at most this part of the paper's height. */
+const BOARD_HEIGHT = 330;
+const NO_COUNTS: ReadonlyMap<string, number> = new Map();
+const NO_KEYS: ReadonlySet<string> = new Set();
+const NOTHING = () => undefined;
+
+/** The profile with the keys of a starter alone, to be drawn. */
+function startedFrom(profile: Profile, id: StarterId): Profile {
+  return beginningFrom({ ...profile, keys: { ...profile.keys, bindings: [], layers: [] } }, id);
+}
+
 type How = (typeof HOW)[number]['value'];
 
 /** The commands of a starter whose letters a person gave away, and where they are. */
@@ -64,17 +80,30 @@ export function StartersPage({ pages }: { pages: ReactNode }) {
     () => (how === 'merge' ? withMerged(profile, id) : beginningFrom(profile, id)),
     [profile, id, how],
   );
+  const alone = useMemo(() => startedFrom(profile, id), [profile, id]);
+  const sets = useMemo(() => modifierSets(alone, BASE), [alone]);
+  const [set, setSet] = useState(0);
+  const pressed = useHeldModifiers(profile);
+  const held = pressed.length > 0 ? pressed : (sets[set % Math.max(1, sets.length)] ?? []);
+  const [setRoom, width] = useRoom();
   const changes = useMemo(() => mapChanges(profile, next), [profile, next]);
   const take = () => {
     if (changes.length > 0) store.getState().edit(() => next);
   };
   const goTo = (by: 1 | -1) => {
     const to = STARTERS[STARTERS.indexOf(id) + by];
-    if (to) setId(to);
+    if (!to) return;
+    setId(to);
+    setSet(0);
   };
   usePageKeys('Starters', [
     { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'starter', run: () => goTo(-1) },
     { keys: ['ArrowDown'], label: 'next starter', minor: true, run: () => goTo(1) },
+    {
+      keys: ['h'],
+      label: 'modifiers shown',
+      run: () => setSet((set + 1) % Math.max(1, sets.length)),
+    },
     {
       keys: ['w'],
       label: 'merge or begin',
@@ -126,28 +155,55 @@ export function StartersPage({ pages }: { pages: ReactNode }) {
               : `${changes.length} keys would change.`}
           </span>
         </Flex>
-        <Box overflow="auto" minH="0" tabIndex={0} role="region" aria-label="What would change">
-          <chakra.table width="100%" fontSize="12.5px" css={tableStyle}>
-            <thead>
-              <tr>
-                <th>Keys</th>
-                <th>Does now</th>
-                <th>Would do</th>
-              </tr>
-            </thead>
-            <tbody>
-              {changes.map(({ keys, layer, was, is }) => (
-                <tr key={`${layer} ${keys} ${was} ${is}`} data-change={keys}>
-                  <td>
-                    <KeyCaps caps={keysCaps(keys, main)} />
-                  </td>
-                  <td>{was ?? '—'}</td>
-                  <td>{is ?? 'nothing'}</td>
-                </tr>
-              ))}
-            </tbody>
-          </chakra.table>
+        <Box ref={setRoom} minW="0">
+          <Flex align="center" gap="6px" pb="6px" fontSize="13px" color="slate">
+            <span>
+              {held.length > 0 ? `${STARTER_MAPS[id].title}, with` : STARTER_MAPS[id].title}
+            </span>
+            <span data-holding={held.join(' ')}>
+              <KeyCaps caps={held} />
+            </span>
+            <chakra.span flex="1" />
+            <KeyCap>H</KeyCap>
+            <span>other modifiers</span>
+          </Flex>
+          <BoardDrawing
+            profile={alone}
+            layer={BASE}
+            held={held}
+            face="commands"
+            uses={NO_COUNTS}
+            inHand={null}
+            faulty={NO_KEYS}
+            width={width}
+            height={BOARD_HEIGHT}
+            onKey={NOTHING}
+          />
         </Box>
+        {changes.length > 0 && (
+          <Box overflow="auto" minH="0" tabIndex={0} role="region" aria-label="What would change">
+            <chakra.table width="100%" fontSize="12.5px" css={tableStyle}>
+              <thead>
+                <tr>
+                  <th>Keys</th>
+                  <th>Does now</th>
+                  <th>Would do</th>
+                </tr>
+              </thead>
+              <tbody>
+                {changes.map(({ keys, layer, was, is }) => (
+                  <tr key={`${layer} ${keys} ${was} ${is}`} data-change={keys}>
+                    <td>
+                      <KeyCaps caps={keysCaps(keys, main)} />
+                    </td>
+                    <td>{was ?? '—'}</td>
+                    <td>{is ?? 'nothing'}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </chakra.table>
+          </Box>
+        )}
       </Paper>
     </BenchLayout>
   );

@@ -175,9 +175,9 @@ function BoardColumn({ situation, view }: { situation: Situation; view: Viewport
   const choices = boardChoices(situation);
   const numbers = choices.find(({ isMarked }) => isMarked)?.numbers ?? [];
   const list = useRef<HTMLUListElement>(null);
-  useEffect(() =>
-    list.current?.querySelector('[aria-current=true]')?.scrollIntoView({ block: 'nearest' }),
-  );
+  useEffect(() => {
+    list.current?.querySelector('[aria-current=true]')?.scrollIntoView({ block: 'nearest' });
+  });
   const frame = onSheet(view, monitor);
   const left =
     sideBeside(monitor, desk.monitors) === 'left'

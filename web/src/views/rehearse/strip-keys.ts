@@ -1,4 +1,13 @@
-import { bindingText, keyMap, keyName, keysCaps, type Profile } from '@sorn/core';
+import {
+  BASE,
+  bindingText,
+  DIRECTIONS,
+  keyMap,
+  keyName,
+  keysCaps,
+  type CommandId,
+  type Profile,
+} from '@sorn/core';
 import { usePageKeys, type PageKey } from '../../app/keys.ts';
 import { useBench } from '../../data/bench-context.ts';
 import { useBlockKey } from './block-keys.ts';
@@ -24,11 +33,13 @@ export function useStripKeys(profile: Profile): void {
     offer: [
       shown(['1 … 9'], 'put it there', summary),
       shown(['Space'], 'next place', summary),
+      shown(['Shift', 'Space'], 'the one before', summary),
       shown(['Esc'], 'end the offers', summary),
     ],
     board: [
       shown(['1 … 9'], 'a zone for the window', summary),
-      shown(['a … z'], 'mark a board', summary),
+      shown(['↑ ↓'], 'another board', summary),
+      shown(['a … z'], 'that board', summary),
       shown(['Enter'], 'it arranges the workspace', summary),
       shown(['Esc'], 'end', summary),
     ],
@@ -36,7 +47,7 @@ export function useStripKeys(profile: Profile): void {
       shown(['a … z'], 'columns', summary),
       shown(['1 … 9'], 'rows', summary),
       shown(['Enter'], 'take it', summary),
-      shown(['Space'], 'stay open', summary),
+      shown(['Space'], 'go on with the next window', summary),
       shown(['='], 'keep as a zone', summary),
       shown(['.'], 'put on a key', summary),
       shown(['Esc'], 'end', summary),
@@ -64,19 +75,42 @@ export function useStripKeys(profile: Profile): void {
                 shown(['Enter'], 'take it', summary),
                 shown(['Esc'], 'drop it', summary),
               ]
-            : [
-                shown([main, '← → ↑ ↓'], 'focus', summary),
-                shown([main, 'Shift', '← → ↑ ↓'], 'move', summary),
-                // Most keys wait while the engine is paused: the one that ends it is in sight.
-                isPaused
-                  ? shown([main, 'Shift', 'Esc'], 'resume', summary)
-                  : shown([main, 'Ctrl', 'I J K L'], 'place', summary),
-                shown([main, 'P'], 'pocket', summary),
-                shown([main, '/'], 'find window', summary),
-                shown([main, 'Z'], 'undo', summary),
-              ]),
+            : [...inShort(profile, isPaused).map(([caps, label]) => shown(caps, label, summary))]),
     ...keyMap(profile).map((binding) =>
       shown(keysCaps(binding.keys, main), bindingText(binding), { minor: true }),
     ),
   ]);
+}
+
+/** The commands that the strip shows, as far as they have keys; those of a direction stand for all four. */
+const IN_SHORT = [
+  ['focus', 'focus'],
+  ['move', 'move'],
+  ['place', 'place'],
+] as const;
+
+/** The keys that are needed most, in the map that holds. */
+function inShort(profile: Profile, isPaused: boolean): (readonly [string[], string])[] {
+  const { main } = profile.keys;
+  const map = keyMap(profile);
+  const capsOf = (id: CommandId) => {
+    const binding = map.find(({ command, layer }) => command?.command === id && layer === BASE);
+    return binding ? keysCaps(binding.keys, main) : null;
+  };
+  const directed = IN_SHORT.flatMap(([family, label]): [string[], string][] => {
+    const caps = DIRECTIONS.map((direction) => capsOf(`${family}-${direction}`));
+    const [first] = caps;
+    if (!first || caps.some((each) => each === null)) return [];
+    const keys = caps.map((each) => each!.at(-1)!);
+    return [[[...first.slice(0, -1), keys.join(' ')], label]];
+  });
+  // Most keys wait while the engine is paused: the one that ends it is in sight.
+  const plain = isPaused ? (['resume'] as const) : (['pocket', 'find-window', 'undo'] as const);
+  return [
+    ...directed,
+    ...plain.flatMap((id): [string[], string][] => {
+      const caps = capsOf(id);
+      return caps ? [[caps, id.replace('-', ' ')]] : [];
+    }),
+  ];
 }
