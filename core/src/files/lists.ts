@@ -33,8 +33,21 @@ const KNOWN_BY: Record<string, (item: Item) => string> = {
   'keys.marks': (item) => keyCommandText(item.command as KeyCommand),
 };
 
-/** Lists that are the same in whatever order. */
-const UNORDERED = new Set(['keys.without', 'keys.marks', 'tiling.places', 'workspaces']);
+/** Lists that are the same in whatever order: only there is a change of order no difference that is told. */
+const UNORDERED = new Set(['keys.without', 'keys.marks', 'tiling.places']);
+
+/** The last part of a path to the order of a list; no entry can have this name. */
+const ORDER = '\u0000order';
+
+/** The path to the order of a list, which is a value of its own: the names of its entries. */
+export function orderPath(path: Path): Path {
+  return [...path, ORDER];
+}
+
+/** The list whose order a path leads to; null where it leads to something else. */
+export function listOfOrder(path: Path): Path | null {
+  return path.at(-1) === ORDER ? path.slice(0, -1) : null;
+}
 
 export type Entries = ReadonlyMap<string, { value: unknown; index: number }>;
 

@@ -1,5 +1,5 @@
 import { isFields, isSame } from './differences.ts';
-import { entriesOf, isOrdered, type Entries, type Path } from './lists.ts';
+import { entriesOf, isOrdered, orderPath, type Entries, type Path } from './lists.ts';
 
 /** A part that two people made different of the same. `undefined`: left out. */
 export interface Clash {
@@ -21,7 +21,7 @@ export type Decisions = ReadonlyMap<string, 'mine' | 'theirs'>;
 /**
  * Both edits of a base in one, field by field (three-way merge): what only one of them changed is as that
  * one has it. Where both changed the same field to something else, mine is taken and the clash told; what
- * is decided is taken as decided.
+ * is decided is taken as decided. The order of a list is a field of its own.
  */
 export function merge<T>(base: T, mine: T, theirs: T, decided: Decisions = NOTHING): Merged<T> {
   const clashes: Clash[] = [];
@@ -84,11 +84,38 @@ function mergedList(
     const value = merged(old, own, other, [...path, name], clashes, decided);
     if (value !== undefined) values.set(name, value);
   }
-  const isMineMoved = isOrdered(path) && !isSame(order(base, mine), order(mine, base));
-  const [first, second] = isMineMoved || !isOrdered(path) ? [mine, theirs] : [theirs, mine];
+  const isTheirsFirst = orderedAs(base, mine, theirs, path, clashes, decided) === 'theirs';
+  const [first, second] = isTheirsFirst ? [theirs, mine] : [mine, theirs];
   return inOrder([...first.keys()], [...second.keys()])
     .filter((name) => values.has(name))
     .map((name) => values.get(name));
+}
+
+/** Whose order a list is in: the one's who changed it. Where both did, to another one, that is a clash. */
+function orderedAs(
+  base: Entries,
+  mine: Entries,
+  theirs: Entries,
+  path: Path,
+  clashes: Clash[],
+  decided: Decisions,
+): 'mine' | 'theirs' {
+  const isMoved = (entries: Entries) => !isSame(order(base, entries), order(entries, base));
+  if (!isMoved(theirs)) return 'mine';
+  if (!isMoved(mine)) return 'theirs';
+  const inAll = (entries: Entries) =>
+    order(entries, base).filter((name) => mine.has(name) && theirs.has(name));
+  if (isSame(inAll(mine), inAll(theirs))) return 'mine';
+  const decision = decided.get(clashId({ path: orderPath(path) }));
+  if (decision) return decision;
+  if (isOrdered(path))
+    clashes.push({
+      path: orderPath(path),
+      base: order(base, base),
+      mine: order(mine, mine),
+      theirs: order(theirs, theirs),
+    });
+  return 'mine';
 }
 
 const order = (one: Entries, other: Entries) => [...one.keys()].filter((name) => other.has(name));

@@ -2,7 +2,7 @@ import { keyCommandText, type KeyCommand } from '../profile/keys.ts';
 import type { Profile } from '../profile/schema.ts';
 import { keysCaps } from '../keys/trigger.ts';
 import { differences, isFields, type Difference } from './differences.ts';
-import { entriesOf, entryEnd, valueAt, type Path } from './lists.ts';
+import { entriesOf, entryEnd, listOfOrder, valueAt, type Path } from './lists.ts';
 
 /** Fields that are called otherwise in words than in the file. */
 const FIELD_WORDS: Record<string, string> = {
@@ -110,6 +110,14 @@ export function clashWords(
   { path, mine, theirs }: { path: Path; mine: unknown; theirs: unknown },
   profile: Profile,
 ): { what: string; mine: string; theirs: string } {
+  const list = listOfOrder(path);
+  if (list) {
+    return {
+      what: `order of ${listWords(list, profile)}`,
+      mine: namesText(list, mine, profile),
+      theirs: namesText(list, theirs, profile),
+    };
+  }
   const end = entryEnd(path);
   const [known, field] = [path.slice(0, end), path.slice(end)];
   const isEntry = field.length === 0;
@@ -122,6 +130,23 @@ export function clashWords(
     ...(isEntry ? [] : [fieldWords(field)]),
   ];
   return { what: what.join(': '), mine: said(mine), theirs: said(theirs) };
+}
+
+/** What a list is called: "rules", "zones of board wide-three". */
+function listWords(list: Path, profile: Profile): string {
+  const end = entryEnd(list);
+  const name = fieldWords(list.slice(end));
+  return end > 0 ? `${name} of ${subject(list.slice(0, end), profile)}` : name;
+}
+
+/** The names of a list's entries in an order, as a person knows them. */
+function namesText(list: Path, names: unknown, profile: Profile): string {
+  const known = (valueAt(profile, list) ?? []) as readonly unknown[];
+  const called = (name: string) => {
+    const entry = entriesOf(list, known)?.get(name)?.value as { name?: string } | undefined;
+    return list[0] === 'workspaces' ? name : (entry?.name ?? name);
+  };
+  return (names as readonly string[]).map(called).join(', ');
 }
 
 /** What a part of a profile is called: an entry of a list, or a setting. */

@@ -143,7 +143,7 @@ function withRulesForApps(profile: Fields): Fields {
 /** A session as it was read, with what it says of commands and choices as it is said now. */
 export function migratedSession(input: unknown): unknown {
   if (!isFields(input)) return input;
-  const session = { ...(withoutWishes(input) as Fields) };
+  const session = withFlatTrees({ ...(withoutWishes(input) as Fields) });
   const { picking, uses } = session;
   if (isFields(picking) && 'stays' in picking) {
     const { stays, ...rest } = picking;
@@ -155,6 +155,48 @@ export function migratedSession(input: unknown): unknown {
     );
   }
   return session;
+}
+
+/** Trees made by hand were written with one split within the other, which grew deeper with every window. */
+function withFlatTrees(session: Fields): Fields {
+  const each = (value: unknown, change: (part: Fields) => Fields): unknown => {
+    if (Array.isArray(value))
+      return value.map((part: unknown) => (isFields(part) ? change(part) : part));
+    if (!isFields(value)) return value;
+    const parts = Object.entries(value);
+    return Object.fromEntries(
+      parts.map(([name, part]) => [name, isFields(part) ? change(part) : part]),
+    );
+  };
+  const flat = (part: Fields): Fields =>
+    isFields(part.hand) ? { ...part, hand: flatTree(part.hand) } : part;
+  const inside = (part: Fields): Fields => ({
+    ...part,
+    ...('arrangements' in part && { arrangements: each(part.arrangements, flat) }),
+    ...('lineups' in part && { lineups: each(part.lineups, flat) }),
+  });
+  return {
+    ...inside(session),
+    ...(isFields(session.together) && { together: flat(session.together) }),
+    ...('past' in session && { past: each(session.past, inside) }),
+    ...('future' in session && { future: each(session.future, inside) }),
+  };
+}
+
+function flatTree(tree: Fields): Fields[] {
+  const splits: Fields[] = [];
+  const add = (split: Fields): number => {
+    const at = splits.length;
+    splits.push(split);
+    const { children } = split;
+    if (Array.isArray(children)) {
+      const parts = children.map((child: unknown) => (isFields(child) ? add(child) : child));
+      splits[at] = { ...split, children: parts };
+    }
+    return at;
+  };
+  add(tree);
+  return splits;
 }
 
 /** A script as it was read, its commands by their present names. */

@@ -104,20 +104,40 @@ const adjustedByKind = z.partialRecord(oneOf(LAYOUT_KINDS), adjustedSchema, {
   error: 'adjustments by kind of layout',
 });
 
+const PART = 'a window id, or the place of a later split in the list';
 const handSplitSchema = fields({
   axis: oneOf(AXES),
   weights: listOf(weightField, 'weights', MOST),
-  get children() {
-    return listOf(handTreeSchema, 'window ids and splits', MOST).min(2, {
-      error: 'at least two window ids or splits',
-    });
-  },
+  children: listOf(z.union([idField, z.int().min(1)], { error: PART }), 'parts', MOST).min(2, {
+    error: 'at least two parts',
+  }),
 }).refine(({ weights, children }) => weights.length === children.length, {
-  error: 'as many weights as children',
+  error: 'as many weights as parts',
 });
-const handTreeSchema: z.ZodType<HandTree> = z.union([idField, handSplitSchema], {
-  error: 'a window id, or a split with axis, weights and children',
-});
+const handTreeSchema: z.ZodType<HandTree> = z.union(
+  [
+    idField,
+    listOf(handSplitSchema, 'splits', MOST)
+      .min(1, { error: 'at least one split' })
+      .refine(isOneTree, { error: 'each split after the first once within an earlier one' }),
+  ],
+  { error: 'a window id, or a list of splits with axis, weights and children' },
+);
+
+/** True where the splits of a list make one tree, the first being the outermost. */
+function isOneTree(splits: readonly { children: readonly (string | number)[] }[]): boolean {
+  const within = new Set<number>();
+  return (
+    splits.every(({ children }, at) =>
+      children.every((child) => {
+        if (typeof child === 'string') return true;
+        const isFirst = child > at && child < splits.length && !within.has(child);
+        within.add(child);
+        return isFirst;
+      }),
+    ) && within.size === splits.length - 1
+  );
+}
 
 /** How a workspace is arranged on a monitor. */
 const arrangementSchema = fields({

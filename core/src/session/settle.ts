@@ -1,7 +1,7 @@
 import { deskInForce, monitorOf, workspacesOn, type DeskInForce } from '../desk/desk.ts';
 import { fallbackOf } from '../desk/homes.ts';
 import type { Profile } from '../profile/schema.ts';
-import { withoutLeaf } from '../tree/hand.ts';
+import { keeping } from '../tree/hand.ts';
 import { picked, without } from './picked.ts';
 import type { Arrangement } from './schema.ts';
 import {
@@ -178,18 +178,9 @@ function arrived(there: Arrangement | undefined, coming: Arrangement): Arrangeme
     mine.order.every((id, i) => id === coming.order[i]);
   if (isAsItWas) return { ...mine, ...state };
   const { hand: _former, ...rest } = mine;
-  const hand = coming.hand === undefined ? undefined : onlyOf(coming.hand, coming.order);
+  const kept = new Set(coming.order);
+  const hand = coming.hand === undefined ? undefined : keeping(coming.hand, (id) => kept.has(id));
   return { ...rest, ...state, order: coming.order, ...(hand !== undefined && { hand }) };
-}
-
-function onlyOf(hand: NonNullable<Arrangement['hand']>, ids: readonly string[]) {
-  const leaves = (tree: typeof hand): string[] =>
-    typeof tree === 'string' ? [tree] : tree.children.flatMap(leaves);
-  let kept: Arrangement['hand'] = hand;
-  for (const id of leaves(hand)) {
-    if (kept !== undefined && !ids.includes(id)) kept = withoutLeaf(kept, id);
-  }
-  return kept;
 }
 
 /**

@@ -4,7 +4,9 @@ import {
   completed,
   dividedBy,
   evened,
+  flattened,
   leavesOf,
+  nested,
   renamed,
   shapeOfLeaf,
   shownTree,
@@ -17,7 +19,7 @@ import {
 import { solve } from './solve.ts';
 
 const AREA = { width: 1600, height: 900 };
-const ab: HandTree = { axis: 'x', weights: [1, 1], children: ['a', 'b'] };
+const ab = flattened({ axis: 'x', weights: [1, 1], children: ['a', 'b'] });
 
 /** Trees as hands make them: one window after another divides an earlier one. */
 const grown = fc
@@ -33,11 +35,15 @@ const grown = fc
 
 describe('a tree made by hand', () => {
   it('has the new window after the one it divides, half and half', () => {
-    expect(dividedBy(ab, 'b', 'c', 'y')).toEqual({
+    expect(nested(dividedBy(ab, 'b', 'c', 'y'))).toEqual({
       axis: 'x',
       weights: [1, 1],
       children: ['a', { axis: 'y', weights: [1, 1], children: ['b', 'c'] }],
     });
+    expect(dividedBy(ab, 'b', 'c', 'y')).toEqual([
+      { axis: 'x', weights: [1, 1], children: ['a', 1] },
+      { axis: 'y', weights: [1, 1], children: ['b', 'c'] },
+    ]);
   });
 
   it('closes up when a leaf goes, and is itself where none does', () => {
@@ -89,7 +95,7 @@ describe('a tree made by hand', () => {
 
   it('is taken over from a layout with other names at its leaves, and the same shape', () => {
     const tree = { name: 'n', axis: 'x' as const, weights: [3, 0], children: [1, 0] };
-    expect(takenOver(tree, ['a', 'b'])).toEqual({
+    expect(nested(takenOver(tree, ['a', 'b']))).toEqual({
       axis: 'x',
       weights: [3, 1e-9],
       children: ['b', 'a'],
@@ -102,21 +108,40 @@ describe('a tree made by hand', () => {
           ['b', 'a'],
         ]),
       ),
-    ).toEqual({ ...ab, children: ['b', 'a'] });
+    ).toEqual([{ axis: 'x', weights: [1, 1], children: ['b', 'a'] }]);
   });
 
   it('turns the nearest split, and evens all of them', () => {
-    const tree = dividedBy({ axis: 'x', weights: [3, 1], children: ['a', 'b'] }, 'b', 'c', 'y');
-    expect(turnedAround(tree, 'c')).toMatchObject({ axis: 'x', children: ['a', { axis: 'x' }] });
-    expect(turnedAround(tree, 'a')).toMatchObject({ axis: 'y', children: ['a', { axis: 'y' }] });
+    const tree = dividedBy([{ axis: 'x', weights: [3, 1], children: ['a', 'b'] }], 'b', 'c', 'y');
+    expect(turnedAround(tree, 'c')).toMatchObject([{ axis: 'x' }, { axis: 'x' }]);
+    expect(turnedAround(tree, 'a')).toMatchObject([{ axis: 'y' }, { axis: 'y' }]);
     expect(turnedAround('a', 'a')).toBeUndefined();
-    expect(evened(tree)).toMatchObject({ weights: [1, 1] });
+    expect(evened(tree)).toMatchObject([{ weights: [1, 1] }, { weights: [1, 1] }]);
   });
 
   it('keeps the sizes of shown parts, and the proportion of those away to them', () => {
-    const three: HandTree = { axis: 'x', weights: [1, 1, 2], children: ['a', 'b', 'c'] };
-    expect(withSizes(three, 'hand', [300, 100], (id) => id !== 'c')).toMatchObject({
-      weights: [1.5, 0.5, 2],
-    });
+    const three: HandTree = [{ axis: 'x', weights: [1, 1, 2], children: ['a', 'b', 'c'] }];
+    expect(withSizes(three, 'hand', [300, 100], (id) => id !== 'c')).toMatchObject([
+      { weights: [1.5, 0.5, 2] },
+    ]);
+  });
+
+  it('is written no deeper however many windows divide each other, and is the same tree', () => {
+    const depth = (value: unknown): number =>
+      typeof value === 'object' && value !== null
+        ? 1 + Math.max(0, ...Object.values(value).map(depth))
+        : 0;
+    const deep = Array.from({ length: 200 }, (_, i) => i).reduce<HandTree>(
+      (tree, i) => dividedBy(tree, `w${i}`, `w${i + 1}`, i % 2 === 0 ? 'x' : 'y'),
+      'w0',
+    );
+    expect(depth(deep)).toBe(3);
+    fc.assert(
+      fc.property(grown, (tree) => {
+        const again: HandTree = JSON.parse(JSON.stringify(tree));
+        expect(flattened(nested(again))).toEqual(tree);
+        expect(depth(tree)).toBeLessThanOrEqual(3);
+      }),
+    );
   });
 });

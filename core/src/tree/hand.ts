@@ -3,15 +3,68 @@ import { split, type Tree } from './tree.ts';
 
 /**
  * A split tree that a person makes by hand: its leaves are window ids, and it keeps them while a window
- * is away for a moment (floating, minimised, pocketed), so that it comes back to its place.
+ * is away for a moment (floating, minimised, pocketed), so that it comes back to its place. One leaf, or a list of
+ * splits, the outermost first: so however many windows divide each other, it is written no deeper.
  */
-export type HandTree = string | HandSplit;
+export type HandTree = string | readonly HandSplit[];
 
+/** A split of it: each of its parts is a window, or the place in the list of a split that comes later in it. */
 export interface HandSplit {
   axis: Axis;
-  /** One per child, above 0. */
+  /** One per part, above 0. */
   weights: readonly number[];
-  children: readonly HandTree[];
+  children: readonly (string | number)[];
+}
+
+/** The same tree, a split within the other, as it is worked on. */
+export type HandNode = string | HandBranch;
+
+export interface HandBranch {
+  axis: Axis;
+  weights: readonly number[];
+  children: readonly HandNode[];
+}
+
+/** Trees are read with every placement; each is taken apart and put together once. */
+const nodes = new WeakMap<readonly HandSplit[], HandNode>();
+const trees = new WeakMap<HandBranch, readonly HandSplit[]>();
+
+/** A tree with its splits within each other. */
+export function nested(tree: HandTree): HandNode {
+  if (typeof tree === 'string') return tree;
+  const known = nodes.get(tree);
+  if (known !== undefined) return known;
+  const node = (at: number): HandNode => {
+    const { axis, weights, children } = tree[at]!;
+    return {
+      axis,
+      weights,
+      children: children.map((child) => (typeof child === 'string' ? child : node(child))),
+    };
+  };
+  const whole = node(0);
+  nodes.set(tree, whole);
+  if (typeof whole !== 'string') trees.set(whole, tree);
+  return whole;
+}
+
+/** A tree as it is kept. */
+export function flattened(node: HandNode): HandTree {
+  if (typeof node === 'string') return node;
+  const known = trees.get(node);
+  if (known) return known;
+  const splits: HandSplit[] = [];
+  const add = ({ axis, weights, children }: HandBranch): number => {
+    const at = splits.length;
+    splits.push({ axis, weights, children: [] });
+    const parts = children.map((child) => (typeof child === 'string' ? child : add(child)));
+    splits[at] = { axis, weights, children: parts };
+    return at;
+  };
+  add(node);
+  trees.set(node, splits);
+  nodes.set(splits, node);
+  return splits;
 }
 
 const EVEN = [1, 1] as const;
@@ -23,53 +76,74 @@ export function longerAxis({ width, height }: Size): Axis {
 
 /** A layout's tree as it stands, for hand-splitting from there. Weights of 0 become the least that counts. */
 export function takenOver(tree: Tree, ids: readonly string[]): HandTree {
-  if (typeof tree === 'number') return ids[tree]!;
-  return {
-    axis: tree.axis,
-    weights: tree.weights.map((weight) => Math.max(weight, 1e-9)),
-    children: tree.children.map((child) => takenOver(child, ids)),
-  };
+  const node = (part: Tree): HandNode =>
+    typeof part === 'number'
+      ? ids[part]!
+      : {
+          axis: part.axis,
+          weights: part.weights.map((weight) => Math.max(weight, 1e-9)),
+          children: part.children.map(node),
+        };
+  return flattened(node(tree));
 }
 
 /** Makes `id` share the place of the leaf `beside`, half and half, after it along the axis. */
 export function dividedBy(tree: HandTree, beside: string, id: string, axis: Axis): HandTree {
-  return atLeaf(tree, beside, (leaf) => ({ axis, weights: EVEN, children: [leaf, id] }));
+  return flattened(divided(nested(tree), beside, id, axis));
 }
 
-function atLeaf(tree: HandTree, id: string, change: (leaf: string) => HandTree): HandTree {
-  if (typeof tree === 'string') return tree === id ? change(tree) : tree;
-  const children = tree.children.map((child) => atLeaf(child, id, change));
-  return children.some((child, i) => child !== tree.children[i]) ? { ...tree, children } : tree;
+function divided(node: HandNode, beside: string, id: string, axis: Axis): HandNode {
+  return atLeaf(node, beside, (leaf) => ({ axis, weights: EVEN, children: [leaf, id] }));
+}
+
+function atLeaf(node: HandNode, id: string, change: (leaf: string) => HandNode): HandNode {
+  if (typeof node === 'string') return node === id ? change(node) : node;
+  const children = node.children.map((child) => atLeaf(child, id, change));
+  return children.some((child, i) => child !== node.children[i]) ? { ...node, children } : node;
 }
 
 /** The tree with other windows at its leaves; those not named stay. */
 export function renamed(tree: HandTree, names: ReadonlyMap<string, string>): HandTree {
-  if (typeof tree === 'string') return names.get(tree) ?? tree;
-  return { ...tree, children: tree.children.map((child) => renamed(child, names)) };
+  const called = (id: string) => names.get(id) ?? id;
+  if (typeof tree === 'string') return called(tree);
+  return tree.map((split) => ({
+    ...split,
+    children: split.children.map((child) => (typeof child === 'string' ? called(child) : child)),
+  }));
 }
 
 /** The tree without a leaf; a split left with one child becomes that child. Undefined when nothing is left. */
 export function withoutLeaf(tree: HandTree, id: string): HandTree | undefined {
-  return pruned(tree, (leaf) => leaf !== id);
+  return keeping(tree, (leaf) => leaf !== id);
 }
 
-function pruned(tree: HandTree, isKept: (id: string) => boolean): HandTree | undefined {
-  if (typeof tree === 'string') return isKept(tree) ? tree : undefined;
+/** The tree with only some leaves; undefined when none is left. */
+export function keeping(tree: HandTree, isKept: (id: string) => boolean): HandTree | undefined {
+  const node = pruned(nested(tree), isKept);
+  return node === undefined ? undefined : flattened(node);
+}
+
+function pruned(node: HandNode, isKept: (id: string) => boolean): HandNode | undefined {
+  if (typeof node === 'string') return isKept(node) ? node : undefined;
   const weights: number[] = [];
-  const children: HandTree[] = [];
-  tree.children.forEach((child, i) => {
+  const children: HandNode[] = [];
+  node.children.forEach((child, i) => {
     const kept = pruned(child, isKept);
     if (kept === undefined) return;
     children.push(kept);
-    weights.push(tree.weights[i]!);
+    weights.push(node.weights[i]!);
   });
-  if (children.length === tree.children.length && children.every((c, i) => c === tree.children[i]))
-    return tree;
-  return children.length < 2 ? children[0] : { ...tree, weights, children };
+  if (children.length === node.children.length && children.every((c, i) => c === node.children[i]))
+    return node;
+  return children.length < 2 ? children[0] : { ...node, weights, children };
 }
 
 export function leavesOf(tree: HandTree): string[] {
-  return typeof tree === 'string' ? [tree] : tree.children.flatMap(leavesOf);
+  return leaves(nested(tree));
+}
+
+function leaves(node: HandNode): string[] {
+  return typeof node === 'string' ? [node] : node.children.flatMap(leaves);
 }
 
 /**
@@ -81,31 +155,35 @@ export function completed(
   ids: readonly string[],
   area: Size,
 ): HandTree | undefined {
-  const there = new Set(tree === undefined ? [] : leavesOf(tree));
-  let whole = tree;
+  let whole = tree === undefined ? undefined : nested(tree);
+  const there = new Set(whole === undefined ? [] : leaves(whole));
   ids.forEach((id, i) => {
     if (there.has(id)) return;
     if (whole === undefined) whole = id;
     else {
-      const beside = i > 0 ? ids[i - 1]! : leavesOf(whole).at(-1)!;
-      whole = dividedBy(whole, beside, id, longerAxis(shapeOfLeaf(whole, beside, area) ?? area));
+      const beside = i > 0 ? ids[i - 1]! : leaves(whole).at(-1)!;
+      whole = divided(whole, beside, id, longerAxis(shapeOf(whole, beside, area) ?? area));
     }
     there.add(id);
   });
-  return whole;
+  return whole === undefined ? undefined : flattened(whole);
 }
 
 /** About how large a leaf's tile is: by the weights alone, without gaps and minimums. */
 export function shapeOfLeaf(tree: HandTree, id: string, area: Size): Size | null {
-  if (typeof tree === 'string') return tree === id ? area : null;
-  const sum = tree.weights.reduce((total, weight) => total + weight, 0);
-  for (const [i, child] of tree.children.entries()) {
-    const part = tree.weights[i]! / sum;
+  return shapeOf(nested(tree), id, area);
+}
+
+function shapeOf(node: HandNode, id: string, area: Size): Size | null {
+  if (typeof node === 'string') return node === id ? area : null;
+  const sum = node.weights.reduce((total, weight) => total + weight, 0);
+  for (const [i, child] of node.children.entries()) {
+    const part = node.weights[i]! / sum;
     const shape =
-      tree.axis === 'x'
+      node.axis === 'x'
         ? { ...area, width: area.width * part }
         : { ...area, height: area.height * part };
-    const found = shapeOfLeaf(child, id, shape);
+    const found = shapeOf(child, id, shape);
     if (found) return found;
   }
   return null;
@@ -117,7 +195,7 @@ export function shapeOfLeaf(tree: HandTree, id: string, area: Size): Size | null
  */
 export function shownTree(tree: HandTree, ids: readonly string[]): Tree | undefined {
   const positions = new Map(ids.map((id, i) => [id, i]));
-  const shown = (node: HandTree, name: string): Tree | undefined => {
+  const shown = (node: HandNode, name: string): Tree | undefined => {
     if (typeof node === 'string') return positions.get(node);
     const weights: number[] = [];
     const children: Tree[] = [];
@@ -129,7 +207,7 @@ export function shownTree(tree: HandTree, ids: readonly string[]): Tree | undefi
     });
     return children.length === 0 ? undefined : split(name, node.axis, children, weights);
   };
-  return shown(tree, 'hand');
+  return shown(nested(tree), 'hand');
 }
 
 /**
@@ -144,8 +222,9 @@ export function withSizes(
   sizes: readonly number[],
   isShown: (id: string) => boolean,
 ): HandTree {
-  return atSplit(tree, name.split('.').slice(1).map(Number), (node) => {
-    const shown = node.children.map((child) => leavesOf(child).some(isShown));
+  const way = name.split('.').slice(1).map(Number);
+  const sized = atSplit(nested(tree), way, (node) => {
+    const shown = node.children.map((child) => leaves(child).some(isShown));
     const before = node.weights.reduce((sum, weight, i) => sum + (shown[i] ? weight : 0), 0);
     const total = sizes.reduce((sum, size) => sum + size, 0);
     let next = 0;
@@ -154,36 +233,34 @@ export function withSizes(
     );
     return { ...node, weights };
   });
+  return flattened(sized);
 }
 
 function atSplit(
-  tree: HandTree,
+  node: HandNode,
   way: readonly number[],
-  change: (node: HandSplit) => HandSplit,
-): HandTree {
-  if (typeof tree === 'string') return tree;
+  change: (node: HandBranch) => HandBranch,
+): HandNode {
+  if (typeof node === 'string') return node;
   const [at, ...further] = way;
-  if (at === undefined) return change(tree);
+  if (at === undefined) return change(node);
   return {
-    ...tree,
-    children: tree.children.map((child, i) => (i === at ? atSplit(child, further, change) : child)),
+    ...node,
+    children: node.children.map((child, i) => (i === at ? atSplit(child, further, change) : child)),
   };
 }
 
 /** The tree with the split around a leaf turned; undefined when no split is around it. */
 export function turnedAround(tree: HandTree, id: string): HandTree | undefined {
-  if (typeof tree === 'string') return undefined;
-  if (tree.children.includes(id)) return { ...tree, axis: tree.axis === 'x' ? 'y' : 'x' };
-  for (const [i, child] of tree.children.entries()) {
-    const turned = turnedAround(child, id);
-    if (turned === undefined) continue;
-    return { ...tree, children: tree.children.map((other, k) => (k === i ? turned : other)) };
-  }
-  return undefined;
+  if (typeof tree === 'string' || !tree.some(({ children }) => children.includes(id)))
+    return undefined;
+  return tree.map((split) =>
+    split.children.includes(id) ? { ...split, axis: split.axis === 'x' ? 'y' : 'x' } : split,
+  );
 }
 
 /** The tree with every split's parts alike. */
 export function evened(tree: HandTree): HandTree {
   if (typeof tree === 'string') return tree;
-  return { ...tree, weights: tree.weights.map(() => 1), children: tree.children.map(evened) };
+  return tree.map((split) => ({ ...split, weights: split.weights.map(() => 1) }));
 }

@@ -92,6 +92,37 @@ describe('the autosaver', () => {
     expect(last()).toEqual({ kind: 'saved', revision: 3 });
   });
 
+  it('knows it whichever of its saves it was: the first lost on the way, the answer to the second lost', async () => {
+    const saver = begin();
+    server.failing = 'before';
+    saver.offer({ a: 1 });
+    await vi.advanceTimersByTimeAsync(500);
+    server.failing = 'after';
+    saver.offer({ a: 2 });
+    await vi.advanceTimersByTimeAsync(1100);
+    expect(server.saves).toEqual([{ a: 2 }]);
+    server.failing = 'never';
+    saver.offer({ a: 3 });
+    await vi.advanceTimersByTimeAsync(60_000);
+    expect(states.filter(({ kind }) => kind === 'stale')).toEqual([]);
+    expect(server.saves).toEqual([{ a: 2 }, { a: 3 }]);
+    expect(last()).toEqual({ kind: 'saved', revision: 3 });
+  });
+
+  it('takes nobody else’s save for its own, however many of its own got lost', async () => {
+    const saver = begin();
+    server.failing = 'before';
+    for (const a of [1, 2, 3]) {
+      saver.offer({ a });
+      await vi.advanceTimersByTimeAsync(5_000);
+    }
+    server.failing = 'never';
+    server.save({ theirs: true }, 1);
+    await vi.advanceTimersByTimeAsync(60_000);
+    expect(last()).toEqual({ kind: 'stale', revision: 1, present: 2 });
+    expect(server.value).toEqual({ theirs: true });
+  });
+
   it('sends what waits at once when it is told to', async () => {
     const saver = begin();
     saver.offer({ a: 1 });

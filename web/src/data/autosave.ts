@@ -57,8 +57,8 @@ export function autosaver<T>(
   let retryMs = FIRST_RETRY_MS;
   let isStale = false;
   let stopped = false;
-  /** Sent, and perhaps saved: the answer got lost. */
-  let unanswered: { value: T } | null = null;
+  /** Sent, and perhaps saved: the answer got lost on the way, or what was sent did. */
+  const unanswered = new Set<{ value: T }>();
 
   function later(delayMs: number) {
     clearTimeout(timer);
@@ -81,7 +81,7 @@ export function autosaver<T>(
   function arrived(sent: { value: T }, at: number) {
     revision = at;
     retryMs = FIRST_RETRY_MS;
-    unanswered = null;
+    unanswered.clear();
     if (waiting === sent) waiting = null;
     report({ kind: waiting ? 'waiting' : 'saved', revision });
     if (waiting) later(0);
@@ -90,9 +90,9 @@ export function autosaver<T>(
   async function refused(sent: { value: T }, error: unknown) {
     if (error instanceof ApiError && error.status === 412) {
       const present = await readPresent().catch(() => null);
-      // A save of our own whose answer got lost is nobody else's.
-      const own = unanswered;
-      if (own && present?.revision === revision + 1 && sameJson(present.value, own.value)) {
+      // A save of our own whose answer got lost is nobody else's, whichever of them it was.
+      const own = [...unanswered].find(({ value }) => sameJson(present?.value, value));
+      if (own && present?.revision === revision + 1) {
         arrived(own, present.revision);
         return;
       }
@@ -100,7 +100,7 @@ export function autosaver<T>(
       report({ kind: 'stale', revision, present: present?.revision ?? null });
       return;
     }
-    if (error instanceof ApiError && error.status === 0) unanswered ??= sent;
+    if (error instanceof ApiError && error.status === 0) unanswered.add(sent);
     const message = error instanceof Error ? error.message : String(error);
     report({ kind: 'failed', revision, message, retryInMs: retryMs });
     later(retryMs);
@@ -135,6 +135,7 @@ export function autosaver<T>(
     rebase(present) {
       isStale = false;
       revision = present;
+      unanswered.clear();
       report({ kind: waiting ? 'waiting' : 'saved', revision });
       if (waiting) later(0);
     },

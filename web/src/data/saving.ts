@@ -128,7 +128,8 @@ export function savingOf({ kept, keptSession, draft, get, set, showProfile }: Ha
     const cameIn = changeTexts(mine, value);
     set({ past: carried(get().past), future: carried(get().future), clashing: null, text });
     known = { revision: theirs.revision, profile: theirs.profile };
-    if (cameIn.length > 0) {
+    // What is told of it decides nothing: whatever differs is taken over.
+    if (!isSame(value, mine)) {
       // Whoever changed the profile saves the desk as it became by that.
       const edited = showProfile(value);
       set({ cameIn, session: edited, looking: null });

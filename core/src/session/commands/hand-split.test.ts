@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { LAYOUT_KINDS, LAYOUTS } from '../../layouts/index.ts';
+import { read } from '../../profile/faults.ts';
 import { OFFICE, testDesk, windows } from '../../testing/desk.ts';
+import { sessionSchema } from '../schema.ts';
 
 const bare = { ...OFFICE, tiling: { gaps: { inner: 10, outer: 6 }, layout: { kind: 'split' } } };
 const desk = testDesk(bare);
@@ -113,5 +115,45 @@ describe('one at a time and cascade', () => {
       s: '70,98 2400×980',
     });
     expect(cascade.run('grow-right').trace[0]?.because).toContain('Cascade');
+  });
+
+  it('of any number of windows is saved: no deeper than what can be read, and the same when it is', () => {
+    const many = Array.from({ length: 60 }).reduce<typeof desk>(
+      (now) => now.run('split-down', open),
+      desk.run(open),
+    );
+    const text = JSON.parse(JSON.stringify(many.session)) as unknown;
+    const result = read(sessionSchema, text);
+    expect(result).toMatchObject({ ok: true });
+    expect(result.ok && result.value).toEqual(many.session);
+    // As it was written before, one split within the other, it is read, too.
+    const former = {
+      windows: [{ id: 'a' }, { id: 'b' }, { id: 'c' }],
+      arrangements: {
+        'B/wide': {
+          order: ['a', 'b', 'c'],
+          layout: { kind: 'split' },
+          hand: {
+            axis: 'y',
+            weights: [1, 1],
+            children: ['a', { axis: 'x', weights: [3, 1], children: ['b', 'c'] }],
+          },
+        },
+      },
+    };
+    expect(testDesk(OFFICE, former).shapes()).toEqual({
+      a: '6,34 3428×695',
+      b: '6,739 2564×695',
+      c: '2580,739 854×695',
+    });
+    // What is no tree is told.
+    const faulty = (hand: unknown) =>
+      read(sessionSchema, { arrangements: { 'B/wide': { order: [], hand } } }).ok;
+    const split = (...children: unknown[]) => ({ axis: 'x', weights: [1, 1], children });
+    expect(faulty([split('a', 1)])).toBe(false);
+    expect(faulty([split('a', 1), split('b', 1)])).toBe(false);
+    expect(faulty([split(1, 1), split('b', 'c')])).toBe(false);
+    expect(faulty([split('a', 'b'), split('c', 'd')])).toBe(false);
+    expect(faulty([split(1, 2), split('a', 'b'), split('c', 'd')])).toBe(true);
   });
 });
