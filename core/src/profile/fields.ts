@@ -31,7 +31,11 @@ export const weightField = z
   .max(1e6, { error: WEIGHT });
 
 const ID = 'a name of 1 to 80 characters without spaces or slashes';
-export const idField = z.string({ error: ID }).regex(/^[^\s/]{1,80}$/, { error: ID });
+/** What no record of data can have as a key that is written and read again. */
+const NO_KEY = '__proto__';
+export const idField = z.string({ error: ID }).regex(/^(?!__proto__$)[^\s/]{1,80}$/, {
+  error: ({ input }) => (input === NO_KEY ? `a name other than ${NO_KEY}` : ID),
+});
 
 export function textOf(most: number) {
   const error = `text of at most ${most} characters`;
@@ -99,12 +103,16 @@ export function byShape<T extends z.ZodType>(
 export const sizeField = fields({ width: whole(1, 100_000), height: whole(1, 100_000) });
 
 /** A window's placing in physical pixels of the joint desktop. */
-export const rectField = fields({
-  x: coordinateField,
-  y: coordinateField,
-  width: whole(1, 100_000),
-  height: whole(1, 100_000),
-});
+/**
+ * How far out a rectangle of the joint desktop can lie, and how large it can be, in physical pixels: 32 of the
+ * largest monitors in a row, and the largest size that a window may ask for at the largest scale.
+ */
+export const FARTHEST = 10_000_000;
+export const LARGEST = 1_000_000;
+const farField = whole(-FARTHEST, FARTHEST);
+const longField = whole(1, LARGEST);
+/** A rectangle of the joint desktop, in physical pixels. */
+export const rectField = fields({ x: farField, y: farField, width: longField, height: longField });
 
 const edge = lengthField.default(0);
 export const edgesField = fields({ top: edge, right: edge, bottom: edge, left: edge });

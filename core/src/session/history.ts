@@ -1,3 +1,4 @@
+import { own } from '../profile/own.ts';
 import { deskInForce, monitorOf, type DeskInForce } from '../desk/desk.ts';
 import type { Profile } from '../profile/schema.ts';
 import { CONNECTION_FIELDS, HOLDING_FIELDS, LIST_FIELDS, type Step } from './schema.ts';
@@ -134,9 +135,9 @@ function applyStep(before: Session, step: Step, profile: Profile): Session {
   const session = step.connection
     ? { ...without(before, CONNECTION_FIELDS), ...step.connection }
     : before;
-  const isHeldOtherwise = session.windows.some(({ id }) => step.windows[id]);
+  const isHeldOtherwise = session.windows.some(({ id }) => own(step.windows, id));
   const former = (window: SessionWindow): SessionWindow => {
-    const holding = step.windows[window.id];
+    const holding = own(step.windows, window.id);
     if (!holding) return window;
     const { workspace = window.workspace, monitor = window.monitor } = holding;
     return { ...without(window, HOLDING_FIELDS), ...holding, workspace, monitor };
@@ -150,7 +151,7 @@ function applyStep(before: Session, step: Step, profile: Profile): Session {
       ...listed,
       windows: isHeldOtherwise
         ? windows.map((window) =>
-            step.windows[window.id] ? whereItsWorkspaceIs(window, desk) : window,
+            own(step.windows, window.id) ? whereItsWorkspaceIs(window, desk) : window,
           )
         : windows,
       arrangements: arrangementsAfter(session.arrangements, step.arrangements, desk),

@@ -1,3 +1,4 @@
+import { own } from '../profile/own.ts';
 import type { Board } from '../profile/board.ts';
 import type { BoardLayout } from '../profile/layout.ts';
 import { boardMeant, dividedByBoard, type OnBoard } from '../zones/divided.ts';
@@ -44,7 +45,8 @@ function onBoardOf({ inZones, adjusted }: Arrangement, { id }: Board): OnBoard {
     ...(weights?.[columns] && { columns: weights[columns] }),
     ...(weights?.[rows] && { rows: weights[rows] }),
   };
-  return { ...(inZones?.[id] && { inZones: inZones[id] }), moved };
+  const seat = own(inZones, id);
+  return { ...(seat && { inZones: seat }), moved };
 }
 
 /** The names under which the moved tracks of a board are kept. */

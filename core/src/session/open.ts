@@ -1,3 +1,4 @@
+import { own } from '../profile/own.ts';
 import { deskInForce, monitorFor, monitorOf, type DeskInForce } from '../desk/desk.ts';
 import { fallbackOf } from '../desk/homes.ts';
 import { workArea } from '../desk/work-area.ts';
@@ -166,12 +167,12 @@ function placeFor(
   profile: Profile,
   shown: Session['shown'],
 ): { monitor: string; workspace: string; away?: string } {
-  const own = asked.monitor ?? desk.monitors[0]!.id;
-  const isHere = isThere(desk, own);
-  const there = isHere ? own : fallbackOf(profile, own, desk.monitors).monitor.id;
-  const workspace = asked.workspace ?? shown[there] ?? desk.workspaces[0]!.id;
+  const wanted = asked.monitor ?? desk.monitors[0]!.id;
+  const isHere = isThere(desk, wanted);
+  const there = isHere ? wanted : fallbackOf(profile, wanted, desk.monitors).monitor.id;
+  const workspace = asked.workspace ?? own(shown, there) ?? desk.workspaces[0]!.id;
   const home = desk.workspaces.find(({ id }) => id === workspace)!;
-  return { workspace, monitor: monitorFor(desk, home, there), ...(!isHere && { away: own }) };
+  return { workspace, monitor: monitorFor(desk, home, there), ...(!isHere && { away: wanted }) };
 }
 
 /** What rules say of windows that are there already when a session is opened: zones, corners and places in the order. */
@@ -217,9 +218,9 @@ function lastOpenedIn(session: Session): SessionWindow | undefined {
 /** At least as many as there are, so that a new window's id was never another's. */
 function countsOfOpened(input: SessionInput): Record<string, number> {
   const opened: Record<string, number> = {};
-  for (const { app, id } of input.windows) opened[app ?? id] = (opened[app ?? id] ?? 0) + 1;
+  for (const { app, id } of input.windows) opened[app ?? id] = (own(opened, app ?? id) ?? 0) + 1;
   for (const [app, count] of Object.entries(input.opened)) {
-    opened[app] = Math.max(count, opened[app] ?? 0);
+    opened[app] = Math.max(count, own(opened, app) ?? 0);
   }
   return opened;
 }

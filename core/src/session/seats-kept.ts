@@ -1,3 +1,4 @@
+import { own } from '../profile/own.ts';
 import { deskInForce } from '../desk/desk.ts';
 import type { Profile } from '../profile/schema.ts';
 import { arrange } from './arrange.ts';
@@ -17,11 +18,11 @@ export function withSeatsKept(session: Session, profile: Profile): Session {
   for (const { workspace, monitor } of placesOf(session.windows)) {
     const { zoned, tiled } = arrange({ session: next, profile, desk }, workspace, monitor);
     if (!zoned) continue;
-    const put = arrangementOf(next, workspace, monitor).inZones?.[zoned.board.id] ?? {};
+    const put = own(arrangementOf(next, workspace, monitor).inZones, zoned.board.id) ?? {};
     const taken: Record<string, InZones> = {};
     zoned.seats.forEach(({ isOver, ...seat }, i) => {
       const { id } = tiled[i]!;
-      if (!isOver && put[id] !== seat && JSON.stringify(put[id]) !== JSON.stringify(seat))
+      if (!isOver && own(put, id) !== seat && JSON.stringify(own(put, id)) !== JSON.stringify(seat))
         taken[id] = seat;
     });
     if (Object.keys(taken).length > 0)

@@ -1,3 +1,4 @@
+import { own } from '../profile/own.ts';
 import type { DeskInForce } from '../desk/desk.ts';
 import type { Held, Profile } from '../profile/schema.ts';
 import { withoutLeaf } from '../tree/hand.ts';
@@ -99,7 +100,7 @@ export function windowOf(session: Session, id: string | undefined): SessionWindo
 
 /** The workspace a monitor shows. */
 export function shownOn(session: Session, monitor: string): string {
-  return session.shown[monitor] ?? '';
+  return own(session.shown, monitor) ?? '';
 }
 
 /** True when a window stands on a workspace that is shown; another one may still cover it. */
@@ -178,8 +179,12 @@ export function withAdjusted(
   return Object.keys(next).length > 0 ? { ...bare, adjusted: next } : bare;
 }
 
-/** Gives a window the focus, and shows it: its workspace, and the window itself where it was minimised. */
+/**
+ * Gives a window the focus, and shows it: its workspace, and the window itself where it was minimised. A window
+ * in the pocket is not in sight, and does not get it.
+ */
 export function withFocus(session: Session, window: SessionWindow): Session {
+  if (window.held === 'pocketed') return session;
   if (
     session.focus === window.id &&
     session.focusMonitor === window.monitor &&
@@ -224,7 +229,7 @@ export function shownNow(
   monitor: string,
   workspace: string,
 ): Pick<Session, 'shown' | 'shownBefore'> {
-  const before = shown[monitor];
+  const before = own(shown, monitor);
   if (before === workspace) return { shown, ...(shownBefore && { shownBefore }) };
   const together = joined ? Object.keys(shown) : [monitor];
   const all = (id: string) => Object.fromEntries(together.map((each) => [each, id]));

@@ -1,3 +1,4 @@
+import { own } from '../profile/own.ts';
 import { deskInForce, monitorOf, workspacesOn, type DeskInForce } from '../desk/desk.ts';
 import { fallbackOf } from '../desk/homes.ts';
 import type { Profile } from '../profile/schema.ts';
@@ -199,7 +200,7 @@ export function shownOnDesk(session: Session, desk: DeskInForce): Session {
   }
   for (const { id: monitor } of desk.monitors) {
     const here = workspacesOn(desk, monitor);
-    const wanted = [former[monitor], shownBefore[monitor]].find((id) =>
+    const wanted = [own(former, monitor), own(shownBefore, monitor)].find((id) =>
       here.some((workspace) => workspace.id === id),
     );
     shown[monitor] = wanted ?? here[0]!.id;

@@ -2,6 +2,7 @@ import type { PlacedMonitor } from '../desk/desk.ts';
 import { workArea } from '../desk/work-area.ts';
 import { round, toPixels } from '../geometry/round.ts';
 import { centredIn, keptInside, sameRect, type Rect, type Size } from '../geometry/rect.ts';
+import { FARTHEST, LARGEST } from '../profile/fields.ts';
 import { largestAllowed, minimumOf } from './hints.ts';
 import type { Standing, WindowInput } from './schema.ts';
 
@@ -54,8 +55,8 @@ function floatingSize(window: WindowInput, monitor: PlacedMonitor, area: Size): 
   const preferred = window.preferred;
   const asked: Size = preferred
     ? {
-        width: round(preferred.width * monitor.scale),
-        height: round(preferred.height * monitor.scale),
+        width: Math.max(1, round(preferred.width * monitor.scale)),
+        height: Math.max(1, round(preferred.height * monitor.scale)),
       }
     : {
         width: Math.max(minimum.width, round(area.width * FLOATING_SHARE)),
@@ -68,10 +69,18 @@ function floatingSize(window: WindowInput, monitor: PlacedMonitor, area: Size): 
   return largestAllowed(window, asRoomAllows, monitor.scale) ?? asked;
 }
 
-/** A rectangle as a window stands in a monitor's work area from now on. */
+/** A rectangle as a window stands in a monitor's work area from now on, within what a session can keep. */
 export function stood(rect: Rect, monitor: PlacedMonitor): Standing {
   const { x, y, width, height } = rect;
-  return { x, y, width, height, area: { ...workArea(monitor).area, scale: monitor.scale } };
+  const within = (value: number, least: number, most: number) =>
+    Math.min(most, Math.max(least, value));
+  return {
+    x: within(x, -FARTHEST, FARTHEST),
+    y: within(y, -FARTHEST, FARTHEST),
+    width: within(width, 1, LARGEST),
+    height: within(height, 1, LARGEST),
+    area: { ...workArea(monitor).area, scale: monitor.scale },
+  };
 }
 
 /**
@@ -105,8 +114,8 @@ export function carried(
   const wanted: Size =
     window.resizable === false
       ? {
-          width: round((rect.width * to.scale) / from.scale),
-          height: round((rect.height * to.scale) / from.scale),
+          width: Math.max(1, round((rect.width * to.scale) / from.scale)),
+          height: Math.max(1, round((rect.height * to.scale) / from.scale)),
         }
       : {
           width: Math.max(1, round((rect.width * area.width) / from.width)),

@@ -1,3 +1,4 @@
+import { own } from '../profile/own.ts';
 import { shareLength } from '../geometry/length.ts';
 import { span, type Axis, type Rect, type Size } from '../geometry/rect.ts';
 import type { Board } from '../profile/board.ts';
@@ -46,8 +47,8 @@ export function seated(
   ];
   const last = board.zones.at(-1)?.name;
   return ids.map((id) => {
-    const own = put[id];
-    if (isThere(own)) return own;
+    const before = own(put, id);
+    if (isThere(before)) return before;
     const next = nextEmpty.shift();
     if (next !== undefined) return { zones: [next] };
     return last === undefined || whenFull === 'float' ? null : { zones: [last], isOver: true };

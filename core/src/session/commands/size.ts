@@ -51,7 +51,10 @@ export function minimise(situation: Situation): Outcome {
 
 /** restore-last: the window minimised last is back at its place, wherever that is. */
 export function restoreLast({ session, profile }: Situation): Outcome {
-  const window = windowOf(session, session.minimised?.at(-1));
+  // What is in the pocket as well is called back from there.
+  const window = session.minimised
+    ?.map((id) => windowOf(session, id))
+    .findLast((each) => each !== undefined && each.held !== 'pocketed');
   if (!window) return nothing(session, 'no window is minimised');
   return did(withFocus(session, window), {
     about: window.id,
