@@ -1,8 +1,6 @@
 import { own } from '../profile/own.ts';
 import { deskInForce, monitorFor, monitorOf, type DeskInForce } from '../desk/desk.ts';
 import { fallbackOf } from '../desk/homes.ts';
-import { workArea } from '../desk/work-area.ts';
-import { keptInside } from '../geometry/rect.ts';
 import { nearestName } from '../profile/nearest.ts';
 import type { RuleSettings } from '../profile/rule.ts';
 import type { Profile } from '../profile/schema.ts';
@@ -22,7 +20,7 @@ import {
   type Session,
   type SessionWindow,
 } from './session.ts';
-import { firstStanding, stood } from './standing.ts';
+import { firstStanding, stood, stoodAsGiven } from './standing.ts';
 
 /** A session ready to run, and what in its file could not be taken as it was. */
 export interface Opened {
@@ -202,13 +200,11 @@ function followed(
 /** A window in sight that no tile holds must stand somewhere from the beginning. */
 function standingSomewhere(window: SessionWindow, desk: DeskInForce): SessionWindow {
   const isFree = window.held === 'floating' || window.held === 'left-alone';
-  const { standing } = window;
-  if (!isFree || standing?.area) return window;
+  if (!isFree) return window;
   const monitor = monitorOf(desk, window.monitor);
+  const { standing } = window;
   if (!standing) return { ...window, standing: stood(firstStanding(window, monitor), monitor) };
-  const isKept = window.held === 'floating';
-  const there = isKept ? keptInside(workArea(monitor).area, standing) : standing;
-  return { ...window, standing: stood(there, monitor) };
+  return { ...window, standing: stoodAsGiven(window.held, standing, monitor) };
 }
 
 function lastOpenedIn(session: Session): SessionWindow | undefined {

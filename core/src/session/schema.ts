@@ -55,6 +55,15 @@ const holdingFields = {
    */
   lifted: fields({ standing: standingField.exactOptional() }).exactOptional(),
   placing: placingField.exactOptional(),
+  /** How it was held before float put it into its tile, where that was more than floating. */
+  untiled: fields({
+    held: oneOf(HELD),
+    standing: standingField.exactOptional(),
+    stayAbove: flagField.exactOptional(),
+    everywhere: flagField.exactOptional(),
+    lifted: fields({ standing: standingField.exactOptional() }).exactOptional(),
+    placing: placingField.exactOptional(),
+  }).exactOptional(),
   maximised: flagField.exactOptional(),
   fullScreen: flagField.exactOptional(),
   minimised: flagField.exactOptional(),

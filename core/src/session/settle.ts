@@ -35,7 +35,8 @@ export function connectionOf(session: Session): ConnectionNow {
  */
 export function reconnected(situation: Situation, connection: ConnectionNow): Session {
   const { profile } = situation;
-  const kept = withNamesKept(withoutUnused(situation.session), situation.desk);
+  const put = new Set((connection.workspacesPut ?? []).map(({ id }) => id));
+  const kept = withNamesKept(withoutUnused(situation.session, put), situation.desk);
   const next: Session = { ...without(kept, [...CONNECTION, 'unplugged']), ...connection };
   const desk = deskInForce(profile, next);
   return focusedOn(settledOn(next, profile, desk), profile, desk);
@@ -63,9 +64,9 @@ export function withNamesKept(session: Session, desk: DeskInForce, also = ''): S
   ]);
 }
 
-/** Without kept names that no window needs any more. */
-function withoutUnused(session: Session): Session {
-  const used = new Set(session.windows.map(({ workspace }) => workspace));
+/** Without kept names that no window needs any more, and that were put nowhere by key. */
+function withoutUnused(session: Session, put: ReadonlySet<string>): Session {
+  const used = new Set([...session.windows.map(({ workspace }) => workspace), ...put]);
   return session.workspacesMade?.some(({ id, byItself }) => byItself && !used.has(id))
     ? withList(session, 'workspacesMade', (all) =>
         all.filter(({ id, byItself }) => !byItself || used.has(id)),
@@ -185,8 +186,8 @@ function arrived(there: Arrangement | undefined, coming: Arrangement): Arrangeme
 }
 
 /**
- * Each monitor shows what it showed, else what it showed before that, else its first workspace. What a
- * monitor that is not there showed is kept for its return.
+ * Each monitor shows what it showed, else what was on screen on one that is gone, else what it showed before that,
+ * else its first workspace. What a monitor that is not there showed is kept for its return.
  */
 export function shownOnDesk(session: Session, desk: DeskInForce): Session {
   const { shown: former, shownBefore = {} } = session;
@@ -198,9 +199,11 @@ export function shownOnDesk(session: Session, desk: DeskInForce): Session {
     for (const { id } of desk.monitors) shown[id] = wanted ?? desk.workspaces[0]!.id;
     return { ...session, shown };
   }
+  const there = new Set(desk.monitors.map(({ id }) => id));
+  const onGone = Object.entries(former).flatMap(([id, shows]) => (there.has(id) ? [] : [shows]));
   for (const { id: monitor } of desk.monitors) {
     const here = workspacesOn(desk, monitor);
-    const wanted = [own(former, monitor), own(shownBefore, monitor)].find((id) =>
+    const wanted = [own(former, monitor), ...onGone, own(shownBefore, monitor)].find((id) =>
       here.some((workspace) => workspace.id === id),
     );
     shown[monitor] = wanted ?? here[0]!.id;

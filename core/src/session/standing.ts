@@ -84,6 +84,19 @@ export function stood(rect: Rect, monitor: PlacedMonitor): Standing {
 }
 
 /**
+ * A rectangle that a window was given by its own words, as it stands from now on: a floating one is inside the
+ * work area, one that is left alone is nobody's to move. One that was put somewhere before stays as it was put.
+ */
+export function stoodAsGiven(
+  held: WindowInput['held'],
+  given: Standing,
+  monitor: PlacedMonitor,
+): Standing {
+  if (given.area) return given;
+  return stood(held === 'floating' ? keptInside(workArea(monitor).area, given) : given, monitor);
+}
+
+/**
  * Where a window stands on a monitor: as it was put, if in this very work area; in another one, on
  * another monitor or after this one was moved, turned or scaled, it keeps its share of the work area, not
  * its pixels, and is inside. One that is left alone is nobody's to move.

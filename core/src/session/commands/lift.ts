@@ -19,6 +19,7 @@ import {
   type Situation,
 } from '../session.ts';
 import { firstStanding, standingNow, stood } from '../standing.ts';
+import { picked, without } from '../picked.ts';
 import type { Standing } from '../schema.ts';
 import { focusedWindow, isOutcome } from './focused.ts';
 import { joined, withoutFormerPlace } from './join.ts';
@@ -26,7 +27,8 @@ import { placeInFocus } from './shares.ts';
 
 /**
  * float: a tiled window leaves its tile and stands where it stood the last time, else over its tile; a
- * floating one goes back. Its place in the order is kept meanwhile.
+ * floating one goes back. Its place in the order is kept meanwhile. What it was beside that (placed, above all
+ * others, everywhere) is over in its tile, and holds again when it floats again.
  */
 export function toggleFloat(situation: Situation): Outcome {
   const { session, profile } = situation;
@@ -37,10 +39,13 @@ export function toggleFloat(situation: Situation): Outcome {
   if (floats && isFree(situation, window)) {
     return nothing(session, `${windowName(profile, window)} floats already: Free gives no tiles`);
   }
+  const here = shownOn(session, window.monitor);
+  if (window.everywhere && here !== window.workspace) {
+    const why = `it is everywhere, and its tile is on workspace ${window.workspace}; the command everywhere ends that here`;
+    return nothing(session, why);
+  }
   const next = withWindow(session, window.id, (there) =>
-    floats
-      ? { ...there, held: 'floating', standing: standingFor(situation, there) }
-      : settledInTile(there),
+    floats ? outOfItsTile(situation, there) : settledInTile(there),
   );
   return did(floats ? next : withoutFormerPlace(next, windowOf(next, window.id)!), {
     about: window.id,
@@ -54,15 +59,27 @@ function isFree({ session, profile }: Situation, window: SessionWindow): boolean
   return layout.kind === 'free';
 }
 
-/** A window that goes into a tile for good. */
-function settledInTile({
-  stayAbove: _above,
-  everywhere: _everywhere,
-  lifted: _lifted,
-  placing: _placing,
-  ...window
-}: SessionWindow): SessionWindow {
-  return { ...window, held: 'tiled' };
+/** A tiled window that floats from now on: as it was before it went into its tile, where that is known. */
+function outOfItsTile(situation: Situation, window: SessionWindow): SessionWindow {
+  const { untiled, ...rest } = window;
+  if (untiled) return { ...rest, ...untiled };
+  return { ...window, held: 'floating', standing: standingFor(situation, window) };
+}
+
+const BESIDE_FLOATING = ['stayAbove', 'everywhere', 'lifted', 'placing'] as const;
+
+/** A window that goes into its tile. What it was beside floating is kept for when it floats again. */
+function settledInTile(window: SessionWindow): SessionWindow {
+  const beside = picked(window, BESIDE_FLOATING);
+  const { held, standing } = window;
+  const { untiled: _former, ...rest } = without(window, BESIDE_FLOATING);
+  return {
+    ...(rest as SessionWindow),
+    held: 'tiled',
+    ...(Object.keys(beside).length > 0 && {
+      untiled: { held, ...(standing && { standing }), ...beside },
+    }),
+  };
 }
 
 /** A window out of its tile for the time being, at a rectangle. */

@@ -4,6 +4,7 @@ import type { RuleSettings } from '../../profile/rule.ts';
 import type { TilingInForce } from '../../profile/settings.ts';
 import { dividedBy, longerAxis } from '../../tree/hand.ts';
 import { arrange, tilingInForce, type Arranged } from '../arrange.ts';
+import { stoodAsGiven } from '../standing.ts';
 import { heldBy, parentApp, placedBy, standingBy } from '../follow.ts';
 import { rulesWhy } from '../rules-why.ts';
 import { rulingFor, type Ruling, type Spot } from '../ruling.ts';
@@ -117,7 +118,13 @@ function openedWindow(
     tiling.layout.kind === 'free' || !hasZoneLeft(arrange(situation, workspace, monitor));
   const stands = window.held !== 'tiled' || isTileless || session.paused !== undefined;
   if (!stands) return { window, stands: null };
-  if (input.standing) return { window: { ...window, standing: input.standing }, stands: null };
+  if (input.standing) {
+    const isFree = window.held === 'floating' || window.held === 'left-alone';
+    const standing = isFree
+      ? stoodAsGiven(window.held, input.standing, monitorOf(situation.desk, monitor))
+      : input.standing;
+    return { window: { ...window, standing }, stands: null };
+  }
   const { standing, because } = standingBy(situation, window, follows);
   return { window: { ...window, standing }, stands: because };
 }

@@ -1,0 +1,96 @@
+import { describe, expect, it } from 'vitest';
+import { testDesk, windows, type TestDesk } from '../testing/desk.ts';
+import { openSession } from './open.ts';
+import { place } from './place.ts';
+import { sessionSchema } from './schema.ts';
+
+const MONITORS = [
+  { id: 'm1', width: 1920, height: 1080 },
+  { id: 'm2', width: 1920, height: 1080 },
+];
+const go = (which: string) => ({ command: 'go-workspace', which }) as const;
+const toMonitor = (which: string) => ({ command: 'go-monitor', which }) as const;
+const workspaceTo = (which: string) => ({ command: 'put-workspace-on-monitor', which }) as const;
+
+/** What a person sees: where every window is, what is shown, what has the focus. */
+const seen = ({ session, profile }: TestDesk) => ({
+  placements: place(session, profile).placements,
+  shown: session.shown,
+  focus: session.focus,
+});
+/** The same once the session was written and read. */
+const reopened = ({ session, profile }: TestDesk) => {
+  const written = JSON.parse(JSON.stringify(session)) as unknown;
+  const again = openSession(sessionSchema.parse(written), profile).session;
+  return { placements: place(again, profile).placements, shown: again.shown, focus: again.focus };
+};
+
+describe('a monitor that goes and comes back', () => {
+  const desk = testDesk(
+    { monitors: MONITORS, workspaces: [{ id: 'w0' }, { id: 'w1' }] },
+    { windows: [{ id: 'a', workspace: 'w0' }], focus: 'a' },
+  );
+
+  it('shows what it showed, though what it shows has no window', () => {
+    const there = desk.run(go('w1'));
+    expect(there.session.shown.m1).toBe('w1');
+    const away = there.plug('m2');
+    expect(away.session.shown.m2).not.toBe('w0');
+    expect(seen(away.plug('m1', 'm2'))).toEqual(seen(there));
+  });
+});
+
+describe('a session that is written and read', () => {
+  it('hides what was hidden, after workspaces were put on other monitors', () => {
+    const desk = testDesk({ monitors: MONITORS }, windows('a'));
+    const moved = desk.run(workspaceTo('right'), go('2'), workspaceTo('right'));
+    expect(reopened(moved)).toEqual(seen(moved));
+  });
+
+  it('has a floating window where it was, also one that was given a rectangle partly outside', () => {
+    const desk = testDesk({ monitors: MONITORS }).event({
+      type: 'window-opened',
+      window: {
+        id: 'out',
+        kind: 'normal',
+        held: 'floating',
+        standing: { x: -900, y: 200, width: 800, height: 600 },
+      },
+    });
+    expect(reopened(desk)).toEqual(seen(desk));
+  });
+});
+
+describe('undo and redo', () => {
+  it('lead back to what is on each monitor, and to the focus', () => {
+    const desk = testDesk({ monitors: MONITORS }, windows('a', 'b'));
+    const there = desk.run(toMonitor('m2'), workspaceTo('next'));
+    expect(seen(there.run('undo', 'redo'))).toEqual(seen(there));
+  });
+
+  it('keep the focus on a window that was everywhere', () => {
+    const desk = testDesk(
+      {
+        monitors: MONITORS,
+        workspaces: [
+          { id: 'w0', monitor: 'm1' },
+          { id: 'w1', monitor: 'm1' },
+        ],
+      },
+      { windows: [{ id: 'a' }, { id: 'b' }], focus: 'a' },
+    );
+    const there = desk.run('everywhere', go('next'), 'float');
+    expect(there.session.focus).toBe('a');
+    expect(there.at('a').shown).toBe(true);
+    expect(seen(there.run('undo', 'redo'))).toEqual(seen(there));
+  });
+});
+
+describe('a toggle and its way back', () => {
+  const desk = testDesk({ monitors: MONITORS }, { ...windows('a', 'b'), focus: 'a' });
+
+  it('float of a placed window, twice, is the placing', () => {
+    const placed = desk.run('place-left');
+    expect(seen(placed.run('float', 'float'))).toEqual(seen(placed));
+  });
+});
