@@ -1,4 +1,5 @@
 import { LAYOUTS, SHARE_SPLIT } from '../../layouts/index.ts';
+import { span, type Axis } from '../../geometry/rect.ts';
 import type { Layout } from '../../profile/layout.ts';
 import { evened } from '../../tree/hand.ts';
 import { arrange, tilingInForce } from '../arrange.ts';
@@ -63,26 +64,84 @@ export function presentLeadShare(layout: Layout, { weights }: Adjusted): number 
   return moved[1]! / moved.reduce((sum, weight) => sum + weight, 0);
 }
 
-/** lead-share-more (1) and lead-share-less (−1): 0.02 at a time within 0.05 – 0.95. */
+/** The edge of the leads as it stands: how long they are, and the length that they share with the rest. */
+interface LeadEdge {
+  length: number;
+  shared: number;
+  /** Leads in the middle have rest on both sides, and two edges that go together. */
+  isDouble: boolean;
+}
+
+/** Where the edge between leads and rest stands; null where there is none. */
+function leadEdge(situation: Situation): LeadEdge | null {
+  const { workspace, monitor } = placeInFocus(situation.session);
+  const { tiles, area, gap, tiling } = arrange(situation, workspace, monitor);
+  const { layout } = tiling;
+  if (!('leadCount' in layout) || !tiles || tiles.length <= layout.leadCount) return null;
+  const isDouble = layout.kind === 'middle' && tiles.length - layout.leadCount > 1;
+  const isAcross =
+    layout.kind === 'middle'
+      ? layout.axis === 'x'
+      : layout.side === 'left' || layout.side === 'right';
+  const axis: Axis = isAcross ? 'x' : 'y';
+  const shared = span(area, axis).length - gap[axis] * (isDouble ? 2 : 1);
+  return shared > 0 ? { length: span(tiles[0]!, axis).length, shared, isDouble } : null;
+}
+
+/**
+ * The share in force: what is set, but where a minimum is in the way of a single edge, that which the edge stands
+ * at. Two edges have no share of their own where one of them is stopped.
+ */
+function shareInForce(edge: LeadEdge | null, set: number): number {
+  if (!edge || edge.isDouble) return set;
+  const isStopped = Math.abs(edge.length - set * edge.shared) > 1;
+  return isStopped ? edge.length / edge.shared : set;
+}
+
+/**
+ * lead-share-more (1) and lead-share-less (−1): 0.02 at a time within 0.05 – 0.95, and no further than minimums let
+ * the edge go. What is kept is the share in force, and the next step goes on from there.
+ */
 export function stepLeadShare(situation: Situation, direction: 1 | -1): Outcome {
   const { session } = situation;
   const { layout, adjusted } = layoutInFocus(situation);
-  const leadShare = presentLeadShare(layout, adjusted);
-  if (leadShare === null)
-    return nothing(session, `${LAYOUTS[layout.kind].title} has no lead share`);
-  const stepped = Math.min(MOST_SHARE, Math.max(LEAST_SHARE, leadShare + direction * SHARE_STEP));
-  const next = Number(stepped.toFixed(6));
-  if ((next - leadShare) * direction <= 0) {
-    return nothing(session, `the lead share is at its ${direction > 0 ? 'most' : 'least'}`);
+  const set = presentLeadShare(layout, adjusted);
+  if (set === null) return nothing(session, `${LAYOUTS[layout.kind].title} has no lead share`);
+  const before = leadEdge(situation);
+  const leadShare = shareInForce(before, set);
+  // Of two edges both may be stopped for some steps: the first share that moves them is meant.
+  for (let steps = 1; ; steps++) {
+    const far = leadShare + steps * direction * SHARE_STEP;
+    const wanted = Number(Math.min(MOST_SHARE, Math.max(LEAST_SHARE, far)).toFixed(6));
+    if ((wanted - leadShare) * direction <= 0)
+      return nothing(session, `the lead share is at its ${direction > 0 ? 'most' : 'least'}`);
+    const next = withLeadShare(situation, wanted);
+    const edge = leadEdge({ ...situation, session: next });
+    const share = shareInForce(edge, wanted);
+    const isMoved = !before || !edge || (edge.length - before.length) * direction > 0;
+    // A step of less than a pixel is kept for the next ones.
+    if (isMoved || (!edge.isDouble && share === wanted)) {
+      const said = leadShareSaid(share, leadShare);
+      if (share === wanted) return did(next, said);
+      const because = `${said.because}; a minimum stops the edge there`;
+      return did(withLeadShare(situation, share), { ...said, because });
+    }
+    if (before.isDouble && Math.abs(wanted - far) < 1e-5) continue;
+    const at = shareText(before.length / before.shared);
+    return nothing(session, `the edge stops at ${at}: no minimum lets it go further`);
   }
-  return did(
-    adjust(situation, ({ weights = {}, ...kept }) => {
-      const { [SHARE_SPLIT]: _moved, ...others } = weights;
-      const remaining = Object.keys(others).length > 0 ? { weights: others } : {};
-      return { ...kept, ...remaining, leadShare: next };
-    }),
-    { decided: `lead share ${shareText(next)}`, because: `it was ${shareText(leadShare)}` },
-  );
+}
+
+function leadShareSaid(share: number, before: number) {
+  return { decided: `lead share ${shareText(share)}`, because: `it was ${shareText(before)}` };
+}
+
+function withLeadShare(situation: Situation, share: number): Session {
+  return adjust(situation, ({ weights = {}, ...kept }) => {
+    const { [SHARE_SPLIT]: _moved, ...others } = weights;
+    const remaining = Object.keys(others).length > 0 ? { weights: others } : {};
+    return { ...kept, ...remaining, leadShare: Number(share.toFixed(6)) };
+  });
 }
 
 /** A share with at most three decimals. */

@@ -30,7 +30,13 @@ export const view = (session: Session, profile: Profile) => ({
   focus: session.focus,
 });
 const calm = (s: Session) =>
-  !s.picking && !s.previewing && !s.switching && !s.desktop && !s.shaping && !s.choosingMode && !s.unplugged;
+  !s.picking &&
+  !s.previewing &&
+  !s.switching &&
+  !s.desktop &&
+  !s.shaping &&
+  !s.choosingMode &&
+  !s.unplugged;
 let events = 0;
 it('fuzz', () => {
   const checks: Record<string, (session: Session, profile: Profile) => void> = {

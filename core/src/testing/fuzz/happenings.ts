@@ -63,7 +63,6 @@ export const anyCommand: fc.Arbitrary<Command> = fc.oneof(
 );
 
 const windowId = fc.nat(7).map((n) => `w${n}`);
-let opened = 0;
 const command = anyCommand.map((given): SessionEvent => ({ type: 'command', command: given }));
 const happening: fc.Arbitrary<SessionEvent> = fc.oneof(
   anyCommand.map((given): SessionEvent => ({ type: 'key-held', command: given })),
@@ -90,8 +89,6 @@ const happening: fc.Arbitrary<SessionEvent> = fc.oneof(
     .tuple(fc.subarray([...IDS]), fc.boolean())
     .map(([connected, byHand]): SessionEvent => ({ type: 'monitors-changed', connected, byHand })),
 );
-void opened;
-
 export const anyHappening: fc.Arbitrary<SessionEvent> = fc.oneof(
   { weight: 4, arbitrary: command },
   { weight: 1, arbitrary: happening },
