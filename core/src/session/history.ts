@@ -26,20 +26,24 @@ function holdingOf(window: SessionWindow): Step['windows'][string] {
   return picked(window, HOLDING_FIELDS) as Step['windows'][string];
 }
 
-/** What led from one session to another, as it was before: only that which changed. */
+/** What led from one session to another, as it was before. */
 function stepBetween(before: Session, after: Session, command: string): Step {
+  const step = differenceFrom(before, after, command);
+  // Windows follow what is connected by themselves, there and back.
+  return step.connection ? { ...step, windows: {}, arrangements: {} } : step;
+}
+
+/** All that is otherwise in a session than in another one, as the first has it. */
+function differenceFrom(before: Session, after: Session, command: string): Step {
+  const isOtherwise = CONNECTION_FIELDS.some((field) => before[field] !== after[field]);
   const common = {
     command,
     shown: before.shown,
     ...picked(before, LIST_FIELDS),
+    ...(isOtherwise && { connection: picked(before, CONNECTION_FIELDS) }),
     ...(before.focus !== undefined && { focus: before.focus }),
     focusMonitor: before.focusMonitor,
   };
-  // Windows follow what is connected by themselves, there and back.
-  if (CONNECTION_FIELDS.some((field) => before[field] !== after[field])) {
-    const connection = picked(before, CONNECTION_FIELDS);
-    return { ...common, windows: {}, arrangements: {}, connection };
-  }
   const windows: Step['windows'] = {};
   if (before.windows !== after.windows) {
     for (const window of before.windows) {
@@ -95,7 +99,7 @@ function travel(
     return nothing(session, from === 'past' ? 'no step to take back' : 'no step to take again');
   }
   const there = applyStep(session, step, profile);
-  const opposite = stepBetween(session, there, step.command);
+  const opposite = differenceFrom(session, there, step.command);
   return did(
     { ...there, [from]: session[from].slice(0, -1), [to]: [...session[to], opposite] },
     {
@@ -154,7 +158,10 @@ function applyStep(before: Session, step: Step, profile: Profile): Session {
             own(step.windows, window.id) ? whereItsWorkspaceIs(window, desk) : window,
           )
         : windows,
-      arrangements: arrangementsAfter(session.arrangements, step.arrangements, desk),
+      // With what was connected then, each arrangement is where it was.
+      arrangements: step.connection
+        ? { ...session.arrangements, ...step.arrangements }
+        : arrangementsAfter(session.arrangements, step.arrangements, desk),
       shown: { ...session.shown, ...step.shown },
     },
     profile,
@@ -162,6 +169,9 @@ function applyStep(before: Session, step: Step, profile: Profile): Session {
   );
   const focused = windowOf(there, step.focus);
   if (focused && isShown(there, focused)) return withFocus(there, focused);
+  // No window had it.
+  if (step.focus === undefined && desk.monitors.some((each) => each.id === step.focusMonitor))
+    return { ...without(there, ['focus']), focusMonitor: step.focusMonitor };
   const { id } = monitorOf(desk, step.focusMonitor);
   return withFocusOnMonitor(there, id);
 }
