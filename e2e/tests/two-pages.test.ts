@@ -76,6 +76,64 @@ describe('two pages on one profile', () => {
       expect(JSON.stringify(await kept.json())).toContain('"inner":20');
     }));
 
+  it('workspaces reordered elsewhere are in that order after the next edit here; reordered in both, it is asked', () =>
+    two(async (mine, theirs, id) => {
+      const address = `${running.server.url}/api/profiles/${id}`;
+      interface Kept {
+        revision: number;
+        profile: { workspaces: { id: string }[]; tiling: object };
+      }
+      const kept = async () => (await (await fetch(address)).json()) as Kept;
+      const order = async () => (await kept()).profile.workspaces.map((each) => each.id).join(' ');
+      const reorder = async (change: (list: { id: string }[]) => { id: string }[]) => {
+        const { revision, profile } = await kept();
+        const put = await fetch(address, {
+          method: 'PUT',
+          headers: { 'content-type': 'application/json', 'if-match': `"${revision}"` },
+          body: JSON.stringify({
+            profile: { ...profile, workspaces: change(profile.workspaces) },
+          }),
+        });
+        expect(put.status).toBe(200);
+      };
+      const before = await order();
+      await reorder((list) => [...list].reverse());
+      const reversed = before.split(' ').reverse().join(' ');
+      await mine.page.locator('[data-came-in]').waitFor();
+      await mine.page.keyboard.press(']');
+      await saved(mine.page);
+      await poll(async () => JSON.stringify((await kept()).profile.tiling)).toContain('0.6');
+      expect(await order()).toBe(reversed);
+      await saved(theirs.page);
+
+      // Away from the server, this page moves rules about; the other one moves them otherwise.
+      await toView(mine.page, '4', 'Rules');
+      await toView(theirs.page, '4', 'Rules');
+      await mine.context.setOffline(true);
+      await mine.page.keyboard.press('Alt+ArrowDown');
+      await mine.page.getByRole('alert').getByText('Not saved').waitFor();
+      for (let i = 0; i < 3; i++) await theirs.page.keyboard.press('ArrowDown');
+      for (let i = 0; i < 3; i++) await theirs.page.keyboard.press('Alt+ArrowUp');
+      await saved(theirs.page);
+      await mine.context.setOffline(false);
+      const panel = mine.page.getByRole('dialog', { name: 'Changed here and in another window' });
+      await panel.waitFor();
+      expect(await panel.locator('[data-clash]').allTextContents()).toEqual([
+        expect.stringMatching(/^order of rules/),
+      ]);
+      await mine.page.keyboard.press('o');
+      await mine.page.keyboard.press('Enter');
+      await panel.waitFor({ state: 'detached' });
+      await saved(mine.page);
+      const { profile } = (await (await fetch(address)).json()) as {
+        profile: { rules: { id: string }[] };
+      };
+      expect(profile.rules[0]!.id).toBe('guest-screens');
+      expect(
+        [...mine.said, ...theirs.said].filter((line) => !/ERR_INTERNET|Failed to load/.test(line)),
+      ).toEqual([]);
+    }));
+
   it('a clash is shown field by field; each is decided by key, and nothing else is lost', () =>
     two(async (mine, theirs, id) => {
       await mine.context.setOffline(true);

@@ -26,15 +26,8 @@ function holdingOf(window: SessionWindow): Step['windows'][string] {
   return picked(window, HOLDING_FIELDS) as Step['windows'][string];
 }
 
-/** What led from one session to another, as it was before. */
+/** What led from one session to another: all that is otherwise, as it was before. */
 function stepBetween(before: Session, after: Session, command: string): Step {
-  const step = differenceFrom(before, after, command);
-  // Windows follow what is connected by themselves, there and back.
-  return step.connection ? { ...step, windows: {}, arrangements: {} } : step;
-}
-
-/** All that is otherwise in a session than in another one, as the first has it. */
-function differenceFrom(before: Session, after: Session, command: string): Step {
   const isOtherwise = CONNECTION_FIELDS.some((field) => before[field] !== after[field]);
   const common = {
     command,
@@ -99,7 +92,7 @@ function travel(
     return nothing(session, from === 'past' ? 'no step to take back' : 'no step to take again');
   }
   const there = applyStep(session, step, profile);
-  const opposite = differenceFrom(session, there, step.command);
+  const opposite = stepBetween(session, there, step.command);
   return did(
     { ...there, [from]: session[from].slice(0, -1), [to]: [...session[to], opposite] },
     {

@@ -2,7 +2,14 @@ import { deskInForce } from '../desk/desk.ts';
 import type { Rect } from '../geometry/rect.ts';
 import type { Profile } from '../profile/schema.ts';
 import { withUse, type UsedBy } from './uses.ts';
-import { keyHeld, previewTaken, settled, stepped, type Command } from './commands/index.ts';
+import {
+  keyHeld,
+  previewTaken,
+  settled,
+  stepped,
+  type Command,
+  type CommandId,
+} from './commands/index.ts';
 import { setMode, withoutChoice } from './commands/desks.ts';
 import { ruledAgain } from './again.ts';
 import { monitorsChanged, type Connected } from './connect.ts';
@@ -52,13 +59,18 @@ export type SessionEvent =
  * same session, event and profile always give the same outcome, and none of them is changed.
  */
 export function reduce(session: Session, event: SessionEvent, profile: Profile): Outcome {
-  const outcome = withRulesAgain(session, happened(session, event, profile), profile);
+  const happening = happened(session, event, profile);
+  // What is taken back or done again is as it was then, whatever rules would say now.
+  const isTravel = event.type === 'command' && TRAVEL.includes(event.command.command);
+  const outcome = isTravel ? happening : withRulesAgain(session, happening, profile);
   return outcome.session === session
     ? outcome
     : { ...outcome, session: withSeatsKept(outcome.session, profile) };
 }
 
-/** Where the desk is another one now, the rules that are asked again then are. */
+const TRAVEL: readonly CommandId[] = ['undo', 'redo'];
+
+/** Where the desk is another one now, the rules that are asked again then are, as a part of the same step. */
 function withRulesAgain(before: Session, outcome: Outcome, profile: Profile): Outcome {
   const { session } = outcome;
   if (session === before || session.paused || session.unplugged) return outcome;
@@ -67,7 +79,10 @@ function withRulesAgain(before: Session, outcome: Outcome, profile: Profile): Ou
   if (deskInForce(profile, before).desk === desk.desk) return outcome;
   const ids = session.windows.map(({ id }) => id);
   const again = ruledAgain({ session, profile, desk }, 'desk', ids);
-  return { session: again.session, trace: [...outcome.trace, ...again.trace] };
+  const step = session.past.at(-1);
+  const isStep = step !== undefined && step !== before.past.at(-1);
+  const next = isStep ? remembered(before, again.session, step.command) : again.session;
+  return { session: next, trace: [...outcome.trace, ...again.trace] };
 }
 
 function happened(session: Session, event: SessionEvent, profile: Profile): Outcome {

@@ -32,7 +32,8 @@ export function joined(
   );
   return withArrangement(gone, workspace, monitor, (arrangement) => ({
     ...arrangement,
-    order: [...arrangement.order, window.id],
+    // One that was called back from the pocket may have its place there still.
+    order: [...arrangement.order.filter((id) => id !== window.id), window.id],
   }));
 }
 

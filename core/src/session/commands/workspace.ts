@@ -18,7 +18,7 @@ import {
   type Session,
   type Situation,
 } from '../session.ts';
-import { withNamesKept } from '../settle.ts';
+import { settledOn, withNamesKept } from '../settle.ts';
 import { joined } from './join.ts';
 
 /**
@@ -157,10 +157,12 @@ export function closeWorkspace(situation: Situation): Outcome {
   const without = isMade
     ? withList(moved, 'workspacesMade', (all) => all.filter(({ id }) => id !== closed))
     : withList(moved, 'workspacesClosed', (ids) => [...ids, closed]);
-  const { shownBefore: _former, ...rest } = {
+  const { shownBefore: _former, ...left } = {
     ...without,
     ...shownNow(without, monitor, before.id),
   };
+  // Workspaces that only fill a monitor may be called otherwise without it.
+  const rest = settledOn(left, profile, deskInForce(profile, left));
   const focused = windowOf(rest, session.focus);
   const name = profile.workspaces.find(({ id }) => id === closed)?.name;
   return did(focused ? withFocus(rest, focused) : withFocusOnMonitor(rest, monitor), {
