@@ -1,5 +1,6 @@
 import { keyCommandText, STARTERS, type StarterId } from '../../profile/keys.ts';
 import { profileSchema } from '../../profile/schema.ts';
+import { inOrder } from '../modifiers.ts';
 import { keysCaps } from '../trigger.ts';
 import { withMain, type StarterBinding } from './binding.ts';
 import { STARTER_MAPS } from './index.ts';
@@ -26,7 +27,7 @@ function parts(id: StarterId): string[] {
   if (id !== 'whole') return [table(all)];
   const regions = REGIONS.map(({ title, keys }) => ({
     title,
-    bindings: keys.map(([code, more, command]) => withMain(code, more, command).keys),
+    bindings: keys.map(([code, more, command]) => withMain(code, inOrder(more), command).keys),
   }));
   const placed = new Set(regions.flatMap(({ bindings }) => bindings));
   const isLayout = ({ command }: StarterBinding) => command.command === 'use-layout';
