@@ -90,14 +90,20 @@ function decided(profile: Profile, connection: Connection): DeskInForce {
   const mode = connection.mode ?? desk?.mode ?? 'extend';
   const lit = all.find(({ id }) => id === (connection.only ?? desk?.only)) ?? all[0]!;
   const monitors = mode === 'extend' ? all : [mode === 'one' ? lit : all[0]!];
+  const others = all.filter((monitor) => !monitors.includes(monitor));
+  const name = monitors[0]!.name;
+  const dark = (id: string) => {
+    if (!others.some((monitor) => monitor.id === id)) return null;
+    return mode === 'mirror' ? `shows the same as ${name}` : `is dark while ${name} alone is lit`;
+  };
   return {
     desk: desk?.id ?? null,
     name: desk ? (desk.name ?? desk.id) : 'Monitors as connected',
     because,
     mode,
     monitors,
-    others: all.filter((monitor) => !monitors.includes(monitor)),
-    workspaces: homedWorkspaces(profile, monitors, connection),
+    others,
+    workspaces: homedWorkspaces(profile, monitors, connection, dark),
     joined: profile.tiling.workspacesAre === 'joined',
     wraps: profile.tiling.pastLastMonitor === 'wrap',
   };

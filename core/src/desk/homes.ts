@@ -9,16 +9,18 @@ import { fitsPattern, isPattern, isRole, monitorNamed } from './roles.ts';
  * workspace calls home gets one of its own, named by the next free number.
  *
  * @param monitors those that show something, the primary first
+ * @param dark why a connected monitor shows nothing of its own: "shows the same as Wide"; null for others
  */
 export function homedWorkspaces(
   profile: Profile,
   monitors: readonly PlacedMonitor[],
   { workspacesMade = [], workspacesClosed = [], workspacesPut = [] }: Connection,
+  dark: Dark,
 ): HomedWorkspace[] {
   const joined = profile.tiling.workspacesAre === 'joined';
   const homed = (id: string, name: string, home: string | undefined): HomedWorkspace => {
     const put = workspacesPut.find((each) => each.id === id);
-    const { monitor, because } = homeOf(profile, put?.monitor ?? home, monitors);
+    const { monitor, because } = homeOf(profile, put?.monitor ?? home, monitors, dark);
     return {
       id,
       name,
@@ -52,6 +54,10 @@ export interface Homed {
   because: string;
 }
 
+/** Why a monitor that is connected shows nothing of its own; null for any other. */
+type Dark = (monitor: string) => string | null;
+const NONE_DARK: Dark = () => null;
+
 const AT_HOME = 'it is at home there';
 
 /** The monitor a home means now: the one named or of that role, else the fallback. */
@@ -59,6 +65,7 @@ export function homeOf(
   profile: Profile,
   home: string | undefined,
   monitors: readonly PlacedMonitor[],
+  dark: Dark = NONE_DARK,
 ): Homed {
   if (home === undefined) return { monitor: monitors[0]!, because: 'no home is set: the primary' };
   const there = monitorNamed(home, monitors);
@@ -68,7 +75,7 @@ export function homeOf(
   }
   const fits = (name: string) => name === home || (isPattern(home) && fitsPattern(name, home));
   const absent = profile.monitors.find(({ id, name = id }) => fits(id) || fits(name));
-  if (absent) return fallbackOf(profile, absent.id, monitors);
+  if (absent) return fallbackOf(profile, absent.id, monitors, dark);
   return {
     monitor: monitors[0]!,
     because: `${isRole(home) ? `no monitor here is ${home}` : `no monitor is called ${home}`}: the primary`,
@@ -86,9 +93,10 @@ export function fallbackOf(
   profile: Profile,
   id: string,
   monitors: readonly PlacedMonitor[],
+  dark: Dark = NONE_DARK,
 ): Homed {
   const absent = profile.monitors.find((monitor) => monitor.id === id);
-  const said = (why: string) => `${absent?.name ?? id} is not there: ${why}`;
+  const said = (why: string) => `${absent?.name ?? id} ${dark(id) ?? 'is not there'}: ${why}`;
   const named = absent?.fallback === undefined ? null : monitorNamed(absent.fallback, monitors);
   if (named) return { monitor: named, because: said('this is its fallback') };
   const nearest = neighbourWhereItStood(profile, id, monitors);

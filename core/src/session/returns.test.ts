@@ -94,3 +94,30 @@ describe('a toggle and its way back', () => {
     expect(seen(placed.run('float', 'float'))).toEqual(seen(placed));
   });
 });
+
+describe('what is told where monitors are there, and show nothing of their own', () => {
+  const named = MONITORS.map((monitor, i) => ({ ...monitor, name: i === 0 ? 'Wide' : 'Tall' }));
+  const desk = testDesk(
+    {
+      monitors: named,
+      workspaces: [
+        { id: 'w0', monitor: 'm1' },
+        { id: 'w1', monitor: 'm2' },
+      ],
+    },
+    { windows: [{ id: 'a', workspace: 'w1' }] },
+  );
+  const because = (now: TestDesk) => now.desk.workspaces.find(({ id }) => id === 'w1')!.because;
+
+  it('is that they show the same, that another alone is lit, or that they are not there', () => {
+    const mode = (which: 'mirror' | 'one') => desk.run({ command: 'desk-mode', mode: which });
+    expect(because(mode('mirror'))).toMatch(/^Tall shows the same as Wide: /);
+    const one = mode('one');
+    const [lit] = one.desk.monitors;
+    const dark = one.desk.workspaces.find(
+      ({ monitor, because: why }) => monitor === lit!.id && why.includes('dark'),
+    );
+    expect(dark?.because).toMatch(/ is dark while (Wide|Tall) alone is lit: /);
+    expect(because(desk.plug('m1'))).toMatch(/^Tall is not there: /);
+  });
+});
