@@ -122,6 +122,12 @@ describe('lists of windows', () => {
     ]);
   });
 
+  it('add no app where a quote stays open, and tell the line where it was opened', () => {
+    const read = readWindowsCsv('app,title\na,"one\ntwo"\nb,"three\nc,four\n');
+    expect(told(read)).toEqual(['4: a quote that is opened here is never closed']);
+    expect(read.apps).toEqual([{ id: 'a', title: 'one\ntwo', kind: 'normal' }]);
+  });
+
   it('without what is needed are refused', () => {
     expect(told(readWindowsCsv(''))[0]).toContain(
       '1: nothing; right would be a line with app, name',

@@ -63,10 +63,14 @@ function rowsOf(text: string, faults: LineFault[]): Row[] {
   let line = 1;
   Papa.parse<string[]>(body, {
     step({ data, errors, meta }, parser) {
-      for (const { message } of errors) {
-        if (!/delimiting character/.test(message)) faults.push({ line, text: message });
+      const isOpen = errors.some(({ code }) => code === 'MissingQuotes');
+      if (isOpen) faults.push({ line, text: 'a quote that is opened here is never closed' });
+      for (const { code, message } of errors) {
+        if (code !== 'MissingQuotes' && !/delimiting character/.test(message))
+          faults.push({ line, text: message });
       }
-      if (data.some((cell) => cell.trim() !== '')) rows.push({ line, cells: data });
+      // Where a quote stays open, what follows it is no row that was meant.
+      if (!isOpen && data.some((cell) => cell.trim() !== '')) rows.push({ line, cells: data });
       line += (body.slice(from, meta.cursor).match(/\n|\r(?!\n)/g) ?? []).length;
       from = meta.cursor;
       if (rows.length > MOST_ROWS) {
