@@ -1,18 +1,19 @@
 import { keyCommandText, STARTERS, type StarterId } from '../../profile/keys.ts';
 import { profileSchema } from '../../profile/schema.ts';
-import { inOrder } from '../modifiers.ts';
 import { keysCaps } from '../trigger.ts';
-import { withMain, type StarterBinding } from './binding.ts';
+import type { StarterBinding } from './binding.ts';
 import { STARTER_MAPS } from './index.ts';
-import { REGIONS } from './regions.ts';
+import { bindingOf, REGIONS } from './regions.ts';
 
 /** A profile in which one thing of each kind is named: a workspace, an app with a letter, a desk. */
-const NAMED = profileSchema.parse({
-  monitors: [{ id: 'm', width: 1920, height: 1080 }],
-  desks: [{ id: 'desk', monitors: [{ monitor: 'm', x: 0, y: 0 }] }],
-  workspaces: [{ id: '1' }],
-  apps: ['p', 'q', 'r', 's'].map((id) => ({ id, ...(id === 'p' && { letter: 'P' }) })),
-});
+function named() {
+  return profileSchema.parse({
+    monitors: [{ id: 'm', width: 1920, height: 1080 }],
+    desks: [{ id: 'desk', monitors: [{ monitor: 'm', x: 0, y: 0 }] }],
+    workspaces: [{ id: '1' }],
+    apps: ['p', 'q', 'r', 's'].map((id) => ({ id, ...(id === 'p' && { letter: 'P' }) })),
+  });
+}
 
 /** The keys of every starter as Markdown: one part a starter, its regions in their order. */
 export function startersDocument(): string {
@@ -23,11 +24,11 @@ export function startersDocument(): string {
 }
 
 function parts(id: StarterId): string[] {
-  const all = STARTER_MAPS[id].bindings(NAMED);
+  const all = STARTER_MAPS[id].bindings(named());
   if (id !== 'whole') return [table(all)];
   const regions = REGIONS.map(({ title, keys }) => ({
     title,
-    bindings: keys.map(([code, more, command]) => withMain(code, inOrder(more), command).keys),
+    bindings: keys.map((key) => bindingOf(key).keys),
   }));
   const placed = new Set(regions.flatMap(({ bindings }) => bindings));
   const isLayout = ({ command }: StarterBinding) => command.command === 'use-layout';

@@ -2,11 +2,9 @@ import { DIRECTIONS, type Direction } from '../../geometry/direction.ts';
 import type { KeyCommand } from '../../profile/keys.ts';
 import type { Profile } from '../../profile/schema.ts';
 import { bareKey, withMain, type StarterBinding } from './binding.ts';
-import { ARROWS, BLOCK, LEFT_T, onThePad, RIGHT_T, type KeyFor } from './regions.ts';
+import { ARROWS, bindingOf, BLOCK, LEFT_T, onThePad, RIGHT_T } from './regions.ts';
 
 const CALLS = ['KeyU', 'KeyI', 'KeyO', 'KeyP'];
-
-const bound = ([code, more, command]: KeyFor) => withMain(code, more, command);
 
 /** The left hand says where: two halves and the whole between them. The right hand says which of the first four apps. */
 export function fewStarter({ apps }: Profile): StarterBinding[] {
@@ -86,7 +84,7 @@ export const invertedTLeftStarter = () => directionsOn(LEFT_T, ['KeyW', 'KeyR'])
 
 /** Zones by the digit of the number pad; the keys around it place without a board. */
 export function numberPadStarter(): StarterBinding[] {
-  return [...onThePad([]).map(bound), withMain('NumpadEnter', [], { command: 'maximise' })];
+  return [...onThePad([]).map(bindingOf), withMain('NumpadEnter', [], { command: 'maximise' })];
 }
 
 /** What the buttons of a mouse do that has nine beside those that point. */

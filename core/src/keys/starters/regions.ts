@@ -2,7 +2,8 @@ import { DIRECTIONS, type Direction } from '../../geometry/direction.ts';
 import type { Along, Fraction } from '../../profile/placing.ts';
 import type { Command, PlainCommandId } from '../../profile/command.ts';
 import type { LayoutSetting } from '../../profile/layout.ts';
-import type { Modifier } from '../modifiers.ts';
+import { inOrder, type Modifier } from '../modifiers.ts';
+import { withMain, type StarterBinding } from './binding.ts';
 
 /** A key, what is pressed with it beside the main modifier, and what it does. */
 export type KeyFor = readonly [code: string, more: readonly Modifier[], command: Command];
@@ -21,13 +22,17 @@ const ALT: readonly Modifier[] = ['Alt'];
 const ALT_SHIFT: readonly Modifier[] = ['Alt', 'Shift'];
 const ALT_CTRL: readonly Modifier[] = ['Alt', 'Ctrl'];
 
-/** Neighbouring keys from the left, one command each; `-` for a key without one. */
+/** The binding of a key, with the main modifier. */
+export function bindingOf([code, more, command]: KeyFor): StarterBinding {
+  return withMain(code, inOrder(more), command);
+}
+
+/** Neighbouring keys from the left, one command each. */
 function row(codes: string, more: readonly Modifier[], commands: string): KeyFor[] {
-  const ids = commands.split(' ');
-  return codes.split(' ').flatMap((code, i): KeyFor[] => {
-    const id = ids[i];
-    return id === undefined || id === '-' ? [] : [[code, more, { command: id as PlainCommandId }]];
-  });
+  const keys = codes.split(' ');
+  return commands
+    .split(' ')
+    .map((id, i): KeyFor => [keys[i]!, more, { command: id as PlainCommandId }]);
 }
 
 const UPPER_ROW = 'KeyQ KeyW KeyE KeyR KeyT KeyY KeyU KeyI KeyO KeyP';

@@ -1,7 +1,14 @@
 import type { Profile } from '../../profile/schema.ts';
-import { inOrder, MAIN } from '../modifiers.ts';
-import { withMain, type StarterBinding } from './binding.ts';
-import { appKeys, LAYOUT_LETTERS, REGIONS, workspaceKeys, type KeyFor } from './regions.ts';
+import { MAIN } from '../modifiers.ts';
+import type { StarterBinding } from './binding.ts';
+import {
+  appKeys,
+  bindingOf,
+  LAYOUT_LETTERS,
+  REGIONS,
+  workspaceKeys,
+  type KeyFor,
+} from './regions.ts';
 
 /** The key after which a letter is a layout. */
 const LAYOUTS_AFTER = `${MAIN}+Backslash`;
@@ -33,8 +40,8 @@ interface WholeMap {
 export function wholeMap(profile: Profile): WholeMap {
   const bindings = new Map<string, { binding: StarterBinding; by: string }>();
   const moved: Moved[] = [];
-  const bind = ([code, more, command]: KeyFor, by = '') => {
-    const binding = withMain(code, inOrder(more), command);
+  const bind = (key: KeyFor, by = '') => {
+    const binding = bindingOf(key);
     const inTheWay = bindings.get(binding.keys);
     if (!inTheWay) {
       bindings.set(binding.keys, { binding, by });

@@ -99,12 +99,12 @@ export function PlacingSettings({ monitor }: { monitor: PlacedMonitor }) {
           />
         </Flex>
       </Section>
-      <Section title="Corner pick" note="the lettered grid">
+      <Section title="Corner pick" note={`the lettered grid over ${monitor.name}`}>
         {GRID_SIDES.map(({ side, label, name, most }) => (
           <SettingRow
             key={side}
             label={label}
-            {...(cornerPick[side] === undefined && { origin: `near to square on ${monitor.name}` })}
+            {...(cornerPick[side] === undefined && { origin: 'nearly square' })}
             onSetBack={
               cornerPick[side] === undefined
                 ? undefined
