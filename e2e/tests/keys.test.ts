@@ -224,7 +224,7 @@ describe('the map of keys, by keys', () => {
       'After Meta J A float-all Esc leads home',
     );
     await press('KeyA');
-    await poll(last).toContain('float-all');
+    await poll(last).toMatch(/^Meta\s*J\s*then\s*A\s*float-all$/);
     await follows.waitFor({ state: 'detached' });
   });
 });

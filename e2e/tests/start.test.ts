@@ -34,6 +34,10 @@ describe('an empty database', () => {
     await page.keyboard.press('Enter');
     await page.keyboard.press('3');
     await page.locator('[data-card=inverted-t-left][aria-checked=true]').waitFor();
+    // What the letter A and the keys of the left hand took the place of is told.
+    const letters = await page.locator('[data-letters]').innerText();
+    for (const command of ['previous-layout', 'float', 'stay-above', 'next-layout', 'split-down'])
+      expect(letters).toContain(command);
     await page.keyboard.press('Enter');
     await page.getByRole('main', { name: 'Rehearse' }).waitFor();
     expect(page.url()).toBe(`${running.server.url}/hut-table/rehearse`);

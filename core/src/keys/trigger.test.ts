@@ -2,7 +2,15 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CODES } from './codes.ts';
 import { MAIN, MODIFIERS } from './modifiers.ts';
-import { keysCaps, readTrigger, triggerOf, triggerText, type Trigger } from './trigger.ts';
+import {
+  keysCaps,
+  pressesIn,
+  readTrigger,
+  THEN,
+  triggerOf,
+  triggerText,
+  type Trigger,
+} from './trigger.ts';
 
 const names = [MAIN, ...MODIFIERS, 'Caps', 'far-one'];
 const alone = CODES.filter((code) => !/^(Control|Alt|Shift|Meta)(Left|Right)$/.test(code));
@@ -81,5 +89,13 @@ describe('a trigger as text', () => {
       'Alt',
       'Button 4',
     ]);
+  });
+});
+
+describe('the caps of a sequence', () => {
+  it('have a word between its presses, which is no press', () => {
+    const caps = keysCaps('Main+Space Shift+KeyS', 'Meta');
+    expect(caps).toEqual(['Meta', 'Space', THEN, 'Shift', 'S']);
+    expect(pressesIn(caps)).toBe(4);
   });
 });

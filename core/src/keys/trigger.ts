@@ -111,9 +111,17 @@ export function triggerCaps({ how, steps }: Trigger, main: Modifier): string[][]
   ]);
 }
 
+/** What stands between the presses of a sequence, in a row of caps. */
+export const THEN = 'then';
+
 /** The caps of a trigger in one row. */
 export function keysCaps(keys: string, main: Modifier): string[] {
   return triggerCaps(triggerOf(keys), main).flatMap((caps, i) =>
-    i === 0 ? caps : ['then', ...caps],
+    i === 0 ? caps : [THEN, ...caps],
   );
+}
+
+/** How many keys are pressed for a row of caps, modifiers counted. */
+export function pressesIn(caps: readonly string[]): number {
+  return caps.filter((cap) => cap !== THEN).length;
 }

@@ -1,4 +1,4 @@
-import { own } from '../profile/own.ts';
+import { ownEntry } from '../profile/own-entry.ts';
 import type { Board } from '../profile/board.ts';
 import { trackNames } from './on-board.ts';
 import type { Arrangement } from './schema.ts';
@@ -71,7 +71,7 @@ function withSeatsRenamed(
   board: string,
   renames: ReadonlyMap<string, string>,
 ): Arrangement {
-  const seats = own(arrangement.inZones, board);
+  const seats = ownEntry(arrangement.inZones, board);
   if (!seats || renames.size === 0) return arrangement;
   const next = Object.fromEntries(
     Object.entries(seats).map(([id, { zones, before }]) => [

@@ -1,4 +1,4 @@
-import { own } from '../profile/own.ts';
+import { ownEntry } from '../profile/own-entry.ts';
 import { monitorOf } from '../desk/desk.ts';
 import { workArea } from '../desk/work-area.ts';
 import { keptInside, type Rect } from '../geometry/rect.ts';
@@ -60,7 +60,7 @@ export function standingBy(
 ): { standing: Standing; because: string | null } {
   const { session, desk, profile } = situation;
   const monitor = monitorOf(desk, window.monitor);
-  const last = own(session.remembered, window.app ?? window.id);
+  const last = ownEntry(session.remembered, window.app ?? window.id);
   if (last && (remember ?? profile.floating.remember)) {
     const there = standsAt(window, last.standing, monitor);
     const kept = keptInside(workArea(monitor).area, snapped(there, monitor, profile.floating.grid));

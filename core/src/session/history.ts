@@ -1,4 +1,4 @@
-import { own } from '../profile/own.ts';
+import { ownEntry } from '../profile/own-entry.ts';
 import { deskInForce, monitorOf, type DeskInForce } from '../desk/desk.ts';
 import type { Profile } from '../profile/schema.ts';
 import { CONNECTION_FIELDS, HOLDING_FIELDS, LIST_FIELDS, type Step } from './schema.ts';
@@ -132,9 +132,9 @@ function applyStep(before: Session, step: Step, profile: Profile): Session {
   const session = step.connection
     ? { ...without(before, CONNECTION_FIELDS), ...step.connection }
     : before;
-  const isHeldOtherwise = session.windows.some(({ id }) => own(step.windows, id));
+  const isHeldOtherwise = session.windows.some(({ id }) => ownEntry(step.windows, id));
   const former = (window: SessionWindow): SessionWindow => {
-    const holding = own(step.windows, window.id);
+    const holding = ownEntry(step.windows, window.id);
     if (!holding) return window;
     const { workspace = window.workspace, monitor = window.monitor } = holding;
     return { ...without(window, HOLDING_FIELDS), ...holding, workspace, monitor };
@@ -148,7 +148,7 @@ function applyStep(before: Session, step: Step, profile: Profile): Session {
       ...listed,
       windows: isHeldOtherwise
         ? windows.map((window) =>
-            own(step.windows, window.id) ? whereItsWorkspaceIs(window, desk) : window,
+            ownEntry(step.windows, window.id) ? whereItsWorkspaceIs(window, desk) : window,
           )
         : windows,
       // With what was connected then, each arrangement is where it was.

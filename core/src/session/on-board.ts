@@ -1,4 +1,4 @@
-import { own } from '../profile/own.ts';
+import { ownEntry } from '../profile/own-entry.ts';
 import type { Board } from '../profile/board.ts';
 import type { BoardLayout } from '../profile/layout.ts';
 import { boardMeant, dividedByBoard, type OnBoard } from '../zones/divided.ts';
@@ -45,7 +45,7 @@ function onBoardOf({ inZones, adjusted }: Arrangement, { id }: Board): OnBoard {
     ...(weights?.[columns] && { columns: weights[columns] }),
     ...(weights?.[rows] && { rows: weights[rows] }),
   };
-  const seat = own(inZones, id);
+  const seat = ownEntry(inZones, id);
   return { ...(seat && { inZones: seat }), moved };
 }
 

@@ -1,4 +1,4 @@
-import { own } from '../profile/own.ts';
+import { ownEntry } from '../profile/own-entry.ts';
 import { deskInForce, monitorFor, monitorOf, type DeskInForce } from '../desk/desk.ts';
 import { fallbackOf } from '../desk/homes.ts';
 import { nearestName } from '../profile/nearest.ts';
@@ -168,7 +168,7 @@ function placeFor(
   const wanted = asked.monitor ?? desk.monitors[0]!.id;
   const isHere = isThere(desk, wanted);
   const there = isHere ? wanted : fallbackOf(profile, wanted, desk.monitors).monitor.id;
-  const workspace = asked.workspace ?? own(shown, there) ?? desk.workspaces[0]!.id;
+  const workspace = asked.workspace ?? ownEntry(shown, there) ?? desk.workspaces[0]!.id;
   const home = desk.workspaces.find(({ id }) => id === workspace)!;
   return { workspace, monitor: monitorFor(desk, home, there), ...(!isHere && { away: wanted }) };
 }
@@ -214,9 +214,10 @@ function lastOpenedIn(session: Session): SessionWindow | undefined {
 /** At least as many as there are, so that a new window's id was never another's. */
 function countsOfOpened(input: SessionInput): Record<string, number> {
   const opened: Record<string, number> = {};
-  for (const { app, id } of input.windows) opened[app ?? id] = (own(opened, app ?? id) ?? 0) + 1;
+  for (const { app, id } of input.windows)
+    opened[app ?? id] = (ownEntry(opened, app ?? id) ?? 0) + 1;
   for (const [app, count] of Object.entries(input.opened)) {
-    opened[app] = Math.max(count, own(opened, app) ?? 0);
+    opened[app] = Math.max(count, ownEntry(opened, app) ?? 0);
   }
   return opened;
 }

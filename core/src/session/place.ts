@@ -1,4 +1,4 @@
-import { own } from '../profile/own.ts';
+import { ownEntry } from '../profile/own-entry.ts';
 import { deskFindings } from '../desk/check.ts';
 import { deskInForce, monitorOf, type DeskInForce } from '../desk/desk.ts';
 import { unknownNames } from '../desk/unknown.ts';
@@ -90,7 +90,7 @@ export function placeShown(situation: Situation, monitor: string): Placement[] {
   const here = session.windows.filter(
     (window) => window.monitor === monitor && isShown(session, window),
   );
-  const workspace = own(session.shown, monitor);
+  const workspace = ownEntry(session.shown, monitor);
   if (workspace === undefined || here.length === 0) return [];
   const read = readTiles(session, arrange(situation, workspace, monitor));
   const placed = placedOf(situation, read, workspace, monitor);
@@ -135,7 +135,7 @@ function placedOf(
   monitor: string,
 ): readonly Placement[] {
   const { session } = situation;
-  const isSeen = !session.desktop && own(session.shown, monitor) === workspace;
+  const isSeen = !session.desktop && ownEntry(session.shown, monitor) === workspace;
   const anew = () =>
     read.entries.map((given) => {
       const isHere = isSeen || isShown(session, given.window);
@@ -191,7 +191,7 @@ function placementOf(
 function rectOf(situation: Situation, window: SessionWindow, given: Rect | null): Rect {
   const { session, desk } = situation;
   const monitor = monitorOf(desk, window.monitor);
-  const paused = own(session.paused?.standing, window.id);
+  const paused = ownEntry(session.paused?.standing, window.id);
   if (paused) return standsAt(window, paused, monitor);
   if (window.fullScreen) return fitInto(window, monitor, monitor.scale);
   if (window.maximised) {

@@ -1,4 +1,4 @@
-import { own } from '../profile/own.ts';
+import { ownEntry } from '../profile/own-entry.ts';
 import { deskInForce } from '../desk/desk.ts';
 import type { Profile } from '../profile/schema.ts';
 import { arrange } from './arrange.ts';
@@ -18,11 +18,15 @@ export function withSeatsKept(session: Session, profile: Profile): Session {
   for (const { workspace, monitor } of placesOf(session.windows)) {
     const { zoned, tiled } = arrange({ session: next, profile, desk }, workspace, monitor);
     if (!zoned) continue;
-    const put = own(arrangementOf(next, workspace, monitor).inZones, zoned.board.id) ?? {};
+    const put = ownEntry(arrangementOf(next, workspace, monitor).inZones, zoned.board.id) ?? {};
     const taken: Record<string, InZones> = {};
     zoned.seats.forEach(({ isOver, ...seat }, i) => {
       const { id } = tiled[i]!;
-      if (!isOver && own(put, id) !== seat && JSON.stringify(own(put, id)) !== JSON.stringify(seat))
+      if (
+        !isOver &&
+        ownEntry(put, id) !== seat &&
+        JSON.stringify(ownEntry(put, id)) !== JSON.stringify(seat)
+      )
         taken[id] = seat;
     });
     if (Object.keys(taken).length > 0)

@@ -1,4 +1,4 @@
-import { own } from '../profile/own.ts';
+import { ownEntry } from '../profile/own-entry.ts';
 import type { DeskInForce } from '../desk/desk.ts';
 import type { Held, Profile } from '../profile/schema.ts';
 import { withoutLeaf } from '../tree/hand.ts';
@@ -100,7 +100,7 @@ export function windowOf(session: Session, id: string | undefined): SessionWindo
 
 /** The workspace a monitor shows. */
 export function shownOn(session: Session, monitor: string): string {
-  return own(session.shown, monitor) ?? '';
+  return ownEntry(session.shown, monitor) ?? '';
 }
 
 /** True when a window stands on a workspace that is shown; another one may still cover it. */
@@ -229,7 +229,7 @@ export function shownNow(
   monitor: string,
   workspace: string,
 ): Pick<Session, 'shown' | 'shownBefore'> {
-  const before = own(shown, monitor);
+  const before = ownEntry(shown, monitor);
   if (before === workspace) return { shown, ...(shownBefore && { shownBefore }) };
   const together = joined ? Object.keys(shown) : [monitor];
   const all = (id: string) => Object.fromEntries(together.map((each) => [each, id]));

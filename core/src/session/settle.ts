@@ -1,4 +1,4 @@
-import { own } from '../profile/own.ts';
+import { ownEntry } from '../profile/own-entry.ts';
 import { deskInForce, monitorOf, workspacesOn, type DeskInForce } from '../desk/desk.ts';
 import { fallbackOf } from '../desk/homes.ts';
 import type { Profile } from '../profile/schema.ts';
@@ -203,8 +203,8 @@ export function shownOnDesk(session: Session, desk: DeskInForce): Session {
   const onGone = Object.entries(former).flatMap(([id, shows]) => (there.has(id) ? [] : [shows]));
   for (const { id: monitor } of desk.monitors) {
     const here = workspacesOn(desk, monitor);
-    const wanted = [own(former, monitor), ...onGone, own(shownBefore, monitor)].find((id) =>
-      here.some((workspace) => workspace.id === id),
+    const wanted = [ownEntry(former, monitor), ...onGone, ownEntry(shownBefore, monitor)].find(
+      (id) => here.some((workspace) => workspace.id === id),
     );
     shown[monitor] = wanted ?? here[0]!.id;
   }

@@ -1,4 +1,4 @@
-import { own } from '../profile/own.ts';
+import { ownEntry } from '../profile/own-entry.ts';
 import { shareLength } from '../geometry/length.ts';
 import { span, type Axis, type Rect, type Size } from '../geometry/rect.ts';
 import type { Board } from '../profile/board.ts';
@@ -47,7 +47,7 @@ export function seated(
   ];
   const last = board.zones.at(-1)?.name;
   return ids.map((id) => {
-    const before = own(put, id);
+    const before = ownEntry(put, id);
     if (isThere(before)) return before;
     const next = nextEmpty.shift();
     if (next !== undefined) return { zones: [next] };

@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react';
+import { THEN } from '@sorn/core';
 
 export const KeyCap = chakra('kbd', {
   base: {
@@ -24,9 +25,9 @@ export function KeyCaps({ caps }: { caps: readonly string[] }) {
   return (
     <chakra.span display="inline-flex" gap="3px" alignItems="center">
       {caps.map((cap, i) =>
-        cap === 'then' ? (
+        cap === THEN ? (
           <chakra.span key={i} color="slate" fontSize="12px" px="1px">
-            then
+            {THEN}
           </chakra.span>
         ) : (
           <KeyCap key={i}>{cap}</KeyCap>

@@ -1,6 +1,7 @@
 import {
   NO_EFFORT,
   openSession,
+  pressesIn,
   ownTextSchema,
   profileSchema,
   reduce,
@@ -212,7 +213,7 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
         set({
           ...logged(caps, text, outcome.trace),
           ...(isByKey && {
-            effort: withEffort(get().effort, caps.length, command, isDone),
+            effort: withEffort(get().effort, pressesIn(caps), command, isDone),
           }),
           ...taken(outcome.session, text),
         });
@@ -238,7 +239,7 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
       note(caps, text, because, decided = 'nothing to do') {
         set({
           ...logged(caps, text, [{ decided, because }]),
-          effort: withEffort(get().effort, caps.length, null, false),
+          effort: withEffort(get().effort, pressesIn(caps), null, false),
         });
       },
       done(caps, text, decided) {
@@ -246,7 +247,7 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
           ...logged(caps, text, [
             { decided, because: 'by key; undo outside Rehearse takes it back' },
           ]),
-          effort: withEffort(get().effort, caps.length, null, true),
+          effort: withEffort(get().effort, pressesIn(caps), null, true),
         });
       },
       run(command, caps, text = command.command) {

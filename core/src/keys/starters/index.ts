@@ -80,4 +80,4 @@ export { POINTING_BUTTONS } from './few.ts';
 export function movedByLetters(profile: Profile, id: StarterId): readonly Moved[] {
   return id === 'whole' ? wholeMap(profile).moved : [];
 }
-export type { Moved } from './whole.ts';
+export { isBehindSpace, type Moved } from './whole.ts';

@@ -88,6 +88,11 @@ export function behindSpace(keys: string): string[] {
   );
 }
 
+/** True for keys that are pressed behind Main Space. */
+export function isBehindSpace(keys: string): boolean {
+  return keys.startsWith(`${MOVED_AFTER} `);
+}
+
 /** The key of a workspace that is called by one letter or digit. */
 function codeOf(workspace: string): string | null {
   if (/^[A-Za-z]$/.test(workspace)) return `Key${workspace.toUpperCase()}`;

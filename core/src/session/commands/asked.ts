@@ -1,4 +1,4 @@
-import { own } from '../../profile/own.ts';
+import { ownEntry } from '../../profile/own-entry.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { workArea } from '../../desk/work-area.ts';
 import { keptInside, type Rect } from '../../geometry/rect.ts';
@@ -32,7 +32,7 @@ export function windowAsked(situation: Situation, id: string, asked: Partial<Rec
   const { paused } = session;
   const isFree = window.held !== 'tiled' || kind === 'free' || paused !== undefined;
   if (!isFree) return nothing(session, 'its tile decides where it is and how large');
-  const pausedAt = own(paused?.standing, id);
+  const pausedAt = ownEntry(paused?.standing, id);
   const now = pausedAt ? standsAt(window, pausedAt, monitor) : standingNow(window, monitor);
   const wanted = { ...now, ...asked };
   const least = minimumOf(window, monitor.scale);

@@ -1,4 +1,4 @@
-import { own } from '../../profile/own.ts';
+import { ownEntry } from '../../profile/own-entry.ts';
 import type { Board } from '../../profile/board.ts';
 import type { InZones, Seat } from '../../zones/seats.ts';
 import { boardsFitting } from '../../zones/fitting.ts';
@@ -39,6 +39,6 @@ export function withSeats(
 ): Session {
   return withArrangement(session, workspace, monitor, (there) => ({
     ...there,
-    inZones: { ...there.inZones, [board]: { ...own(there.inZones, board), ...seats } },
+    inZones: { ...there.inZones, [board]: { ...ownEntry(there.inZones, board), ...seats } },
   }));
 }

@@ -1,4 +1,4 @@
-import { own } from '../../profile/own.ts';
+import { ownEntry } from '../../profile/own-entry.ts';
 import { monitorFor, monitorOf } from '../../desk/desk.ts';
 import type { RuleSettings } from '../../profile/rule.ts';
 import type { TilingInForce } from '../../profile/settings.ts';
@@ -152,7 +152,7 @@ function entered(
   const more: Session = {
     ...session,
     windows: [...session.windows, window],
-    opened: { ...session.opened, [app]: (own(session.opened, app) ?? 0) + 1 },
+    opened: { ...session.opened, [app]: (ownEntry(session.opened, app) ?? 0) + 1 },
     ...(paused && standing && { paused: adopting(paused, id, standing) }),
   };
   const entry = paused

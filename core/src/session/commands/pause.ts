@@ -1,4 +1,4 @@
-import { own } from '../../profile/own.ts';
+import { ownEntry } from '../../profile/own-entry.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { place } from '../place.ts';
 import type { Standing } from '../schema.ts';
@@ -46,6 +46,6 @@ export function resume({ session }: Situation): Outcome {
 }
 
 function inReadingOrder(ids: readonly string[], { standing }: NonNullable<Session['paused']>) {
-  const at = (id: string) => own(standing, id) ?? { x: 0, y: 0 };
+  const at = (id: string) => ownEntry(standing, id) ?? { x: 0, y: 0 };
   return [...ids].sort((a, b) => at(a).y - at(b).y || at(a).x - at(b).x);
 }

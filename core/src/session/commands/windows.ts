@@ -1,4 +1,4 @@
-import { own } from '../../profile/own.ts';
+import { ownEntry } from '../../profile/own-entry.ts';
 import { nearestName } from '../../profile/nearest.ts';
 import type { App, AppWindow, Profile } from '../../profile/schema.ts';
 import { appWindowSchema } from '../../profile/app.ts';
@@ -106,7 +106,7 @@ export function openStart(situation: Situation): Outcome {
 
 /** An id that no window of the app ever had. */
 function newId({ session }: Situation, appId: string): string {
-  let number = (own(session.opened, appId) ?? 0) + 1;
+  let number = (ownEntry(session.opened, appId) ?? 0) + 1;
   while (windowOf(session, `${appId}-${number}`)) number++;
   return `${appId}-${number}`;
 }

@@ -1,4 +1,4 @@
-import { own } from '../../profile/own.ts';
+import { ownEntry } from '../../profile/own-entry.ts';
 import type { HomedWorkspace } from '../../desk/desk.ts';
 import { deskInForce, monitorFor, workspacesOn } from '../../desk/desk.ts';
 import { freeNumber } from '../../desk/homes.ts';
@@ -53,8 +53,9 @@ function meant(situation: Situation, which: string): HomedWorkspace | string {
       return here[(at - 1 + here.length) % here.length]!;
     case 'last':
       return (
-        workspacesOn(desk, monitor).find(({ id }) => id === own(session.shownBefore, monitor)) ??
-        'this monitor showed no other workspace before'
+        workspacesOn(desk, monitor).find(
+          ({ id }) => id === ownEntry(session.shownBefore, monitor),
+        ) ?? 'this monitor showed no other workspace before'
       );
     default: {
       const names = desk.workspaces.map(({ id }) => id);
@@ -79,7 +80,7 @@ export function goWorkspace(before: Situation, which: string): Outcome {
   const to = meant(situation, which);
   if (typeof to === 'string') return nothing(session, to);
   const monitor = monitorFor(desk, to, session.focusMonitor);
-  if (session.focusMonitor === monitor && own(session.shown, monitor) === to.id) {
+  if (session.focusMonitor === monitor && ownEntry(session.shown, monitor) === to.id) {
     return nothing(session, `workspace ${to.id} has the focus already`);
   }
   const shown = { ...session, ...shownNow(session, monitor, to.id) };
@@ -145,7 +146,8 @@ export function closeWorkspace(situation: Situation): Outcome {
   const monitor = session.focusMonitor;
   const closed = shownOn(session, monitor);
   const others = workspacesOn(desk, monitor).filter(({ id }) => id !== closed);
-  const before = others.find(({ id }) => id === own(session.shownBefore, monitor)) ?? others[0];
+  const before =
+    others.find(({ id }) => id === ownEntry(session.shownBefore, monitor)) ?? others[0];
   if (!before) return nothing(session, `${closed} is the only workspace here`);
 
   const members = session.windows.filter(({ workspace }) => workspace === closed);

@@ -3,10 +3,11 @@ import {
   ARRANGEMENT_CHOICES,
   beginProfile,
   HAND_CHOICES,
-  keyCommandText,
+  bindingText,
+  isBehindSpace,
+  keyMap,
   LAYOUTS,
   MONITOR_CHOICES,
-  movedByLetters,
   type Answers,
 } from '@sorn/core';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
@@ -32,18 +33,18 @@ interface Card {
   drawing: ReactNode;
 }
 
-/** What the letters of the workspaces took the keys of, and where that is. */
+/** What letters of workspaces, and the keys of the hand, took the place of, and where that is. */
 function LettersNote({ answers }: { answers: Answers }) {
   const profile = useMemo(() => beginProfile(answers, 'Made', DEMO_APPS), [answers]);
-  const moved = movedByLetters(profile, profile.keys.from);
+  const moved = keyMap(profile).filter(({ keys }) => isBehindSpace(keys));
   const letters = profile.workspaces.flatMap(({ id }) => (/^[A-Z]$/.test(id) ? [id] : []));
   const { main } = profile.keys;
   return (
     <chakra.p mt="14px" fontSize="13px" color="slate" data-letters>
       {letters.length === 1 ? 'The workspace' : 'The workspaces'} {letters.join(', ')}{' '}
       {letters.length === 1 ? 'has its letter as key' : 'have their letters as keys'}. What stood
-      there is behind {main} Space, on the same letter:{' '}
-      {moved.map(({ binding: { command } }) => keyCommandText(command)).join(', ')}.
+      there, or on keys of the hand, is behind {main} Space, on the same letter:{' '}
+      {moved.map(bindingText).join(', ')}.
     </chakra.p>
   );
 }

@@ -1,4 +1,5 @@
 import { chakra, Flex } from '@chakra-ui/react';
+import { THEN } from '@sorn/core';
 import { memo } from 'react';
 import { useBench } from '../../data/bench-context.ts';
 
@@ -17,24 +18,30 @@ export const LastKey = memo(function LastKey() {
       aria-hidden
       data-last-key
     >
-      {last.caps.map((cap, i) => (
-        <chakra.kbd
-          key={i}
-          fontFamily="mono"
-          fontSize="16px"
-          fontStretch="88%"
-          fontWeight={600}
-          px="10px"
-          lineHeight="30px"
-          border="1px solid"
-          borderBottomWidth="2px"
-          borderColor="ink"
-          borderRadius="edge"
-          bg="sheet"
-        >
-          {cap}
-        </chakra.kbd>
-      ))}
+      {last.caps.map((cap, i) =>
+        cap === THEN ? (
+          <chakra.span key={i} fontSize="14px" bg="sheet" px="2px">
+            {THEN}
+          </chakra.span>
+        ) : (
+          <chakra.kbd
+            key={i}
+            fontFamily="mono"
+            fontSize="16px"
+            fontStretch="88%"
+            fontWeight={600}
+            px="10px"
+            lineHeight="30px"
+            border="1px solid"
+            borderBottomWidth="2px"
+            borderColor="ink"
+            borderRadius="edge"
+            bg="sheet"
+          >
+            {cap}
+          </chakra.kbd>
+        ),
+      )}
       <chakra.span fontSize="14px" bg="sheet" px="4px">
         {last.text}
       </chakra.span>

@@ -195,7 +195,8 @@ function BoardColumn({ situation, view }: { situation: Situation; view: Viewport
       borderColor="ink"
       fontSize="12px"
       style={{
-        left,
+        // Whoever moved the sheet keeps it in sight.
+        left: `min(${left}px, calc(100% - ${COLUMN_WIDTH + APART / 2}px))`,
         top: Math.max(6, frame.y),
         maxHeight: `calc(100% - ${Math.max(6, frame.y) + 6}px)`,
       }}

@@ -72,8 +72,10 @@ function follow(bench: Bench, out: KeyOutput, caps: readonly string[], input: Ke
   switch (out.type) {
     case 'command': {
       const { command, binding, on, repeat } = out;
-      // What was pressed for it may be a while ago.
-      const pressed = on === 'press' && input.type === 'down' ? caps : keysCaps(binding.keys, main);
+      // What was pressed for it may be a while ago, all of it or the beginning.
+      const isAtOnce =
+        on === 'press' && input.type === 'down' && binding.trigger.steps.length === 1;
+      const pressed = isAtOnce ? caps : keysCaps(binding.keys, main);
       const typed = pickerOf(command);
       const lasts = bench.session.previewing ?? command.command === 'clear-while-pressed';
       const text = commandText(command);
