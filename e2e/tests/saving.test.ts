@@ -47,4 +47,37 @@ describe('saving', () => {
     expect(JSON.stringify(await kept.json())).toContain('"leadShare":0.35');
     await context.close();
   });
+
+  it('goes on from its own save, when the page went away before the answer', async () => {
+    const { page, context, said } = await visit(running.browser, running.server.url);
+    await saved(page);
+    const isSave = (method: string, url: string) =>
+      method === 'PUT' && /profiles\/bulletin-desk$/.test(url);
+    let arrived = false;
+    await page.route(/bulletin-desk/, async (route) => {
+      const request = route.request();
+      if (!isSave(request.method(), request.url())) return route.continue();
+      // The server gets it; the page never hears of that.
+      await fetch(request.url(), {
+        method: 'PUT',
+        headers: {
+          'content-type': 'application/json',
+          'if-match': (await request.headerValue('if-match'))!,
+        },
+        body: request.postData()!,
+      });
+      arrived = true;
+    });
+    await typeShare(page, '0.45');
+    await poll(() => Promise.resolve(arrived)).toBe(true);
+    await typeShare(page, '0.4');
+    await page.unroute(/bulletin-desk/);
+    await page.reload();
+    await poll(() => lead(page)).toBe('1367 × 1400');
+    await saved(page);
+    const kept = await fetch(`${running.server.url}/api/profiles/bulletin-desk`);
+    expect(JSON.stringify(await kept.json())).toContain('"leadShare":0.4}');
+    expect(said).toEqual([]);
+    await context.close();
+  });
 });

@@ -134,6 +134,38 @@ describe('two pages on one profile', () => {
       ).toEqual([]);
     }));
 
+  it('an answer that got lost is asked about neither here nor there, and nothing vanishes', () =>
+    two(async (mine, theirs, id) => {
+      const address = `${running.server.url}/api/profiles/${id}`;
+      let losing = true;
+      await mine.page.route(address, async (route) => {
+        const request = route.request();
+        if (request.method() !== 'PUT' || !losing) return route.continue();
+        await route.fetch();
+        await route.abort('connectionreset');
+      });
+      await typeShare(mine.page, '0.7');
+      await mine.page.getByRole('alert').getByText('Not saved').waitFor();
+      await poll(() => lead(theirs.page)).toBe(leadOf(0.7));
+      // Away from the server altogether, the same field is changed here, and another one there.
+      await mine.context.setOffline(true);
+      await typeShare(mine.page, '0.65');
+      await theirs.page.getByLabel('Inner gap', { exact: true }).first().focus();
+      await theirs.page.keyboard.type('20');
+      await theirs.page.keyboard.press('Enter');
+      await saved(theirs.page);
+      losing = false;
+      await mine.context.setOffline(false);
+      const both = `${Math.round((3440 - 12 - 20) * 0.65)} × 1400`;
+      await poll(() => lead(mine.page)).toBe(both);
+      await saved(mine.page);
+      await poll(() => lead(theirs.page)).toBe(both);
+      expect(await mine.page.getByRole('dialog').count()).toBe(0);
+      const kept = JSON.stringify(await (await fetch(address)).json());
+      expect(kept).toContain('"leadShare":0.65');
+      expect(kept).toContain('"inner":20');
+    }));
+
   it('a clash is shown field by field; each is decided by key, and nothing else is lost', () =>
     two(async (mine, theirs, id) => {
       await mine.context.setOffline(true);

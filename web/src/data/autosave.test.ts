@@ -24,7 +24,7 @@ let server: FakeServer;
 let states: SaveState[];
 const begin = () =>
   autosaver<unknown>(
-    server.revision,
+    { base: server.revision },
     async (value, base) => server.save(value, base),
     async () => ({ revision: server.revision, value: server.value }),
     (state) => states.push(state),
@@ -58,7 +58,8 @@ describe('the autosaver', () => {
     const waits = states.flatMap((state) => (state.kind === 'failed' ? [state.retryInMs] : []));
     expect(waits).toEqual([1000, 2000, 4000]);
     saver.offer({ a: 2 });
-    expect(saver.pending()).toEqual({ value: { a: 2 }, base: 1 });
+    // The first one may have arrived: whoever keeps what is unsaved keeps that with it.
+    expect(saver.pending()).toEqual({ value: { a: 2 }, base: 1, sent: [{ a: 1 }] });
     server.failing = 'never';
     await vi.advanceTimersByTimeAsync(60_000);
     expect(server.saves).toEqual([{ a: 2 }]);
@@ -106,6 +107,20 @@ describe('the autosaver', () => {
     await vi.advanceTimersByTimeAsync(60_000);
     expect(states.filter(({ kind }) => kind === 'stale')).toEqual([]);
     expect(server.saves).toEqual([{ a: 2 }, { a: 3 }]);
+    expect(last()).toEqual({ kind: 'saved', revision: 3 });
+  });
+
+  it('knows what an earlier visit sent without an answer, should it arrive late', async () => {
+    const saver = autosaver<unknown>(
+      { base: 1, sent: [{ a: 1 }] },
+      async (value, base) => server.save(value, base),
+      async () => ({ revision: server.revision, value: server.value }),
+      (state) => states.push(state),
+    );
+    server.save({ a: 1 }, 1);
+    saver.offer({ a: 2 });
+    await vi.advanceTimersByTimeAsync(1000);
+    expect(server.saves).toEqual([{ a: 1 }, { a: 2 }]);
     expect(last()).toEqual({ kind: 'saved', revision: 3 });
   });
 

@@ -1,4 +1,6 @@
 import { ApiError, type Saved } from './api.ts';
+import type { Unsaved } from './drafts.ts';
+import { sameJson } from './same-json.ts';
 
 /** How far a document is saved. */
 export type SaveState =
@@ -19,7 +21,7 @@ export interface Autosaver<T> {
   /** Saves at once what waits. */
   flush: () => Promise<void>;
   /** What is not saved yet. */
-  pending: () => { value: T; base: number } | null;
+  pending: () => Unsaved<T> | null;
   /** The revision that is known to be the server's. */
   base: () => number;
   /** Waits until no save is under way. */
@@ -41,16 +43,18 @@ const LAST_RETRY_MS = 30_000;
  * Saves the newest value a moment after the last change, one save at a time, each based on the one
  * before. A failed save keeps the value and tries again, later each time; a stale one waits for a decision.
  *
+ * @param start the revision that is known to be the server's, and what an earlier visit sent on its ground
+ * without an answer
  * @param save sends a value, based on a revision; throws ApiError
  * @param readPresent reads what the server has, after a save was refused as stale
  */
 export function autosaver<T>(
-  base: number,
+  start: Pick<Unsaved<T>, 'base' | 'sent'>,
   save: (value: T, base: number) => Promise<Saved>,
   readPresent: () => Promise<Present>,
   report: (state: SaveState) => void,
 ): Autosaver<T> {
-  let revision = base;
+  let revision = start.base;
   let waiting: { value: T } | null = null;
   let sending: Promise<void> | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -58,7 +62,7 @@ export function autosaver<T>(
   let isStale = false;
   let stopped = false;
   /** Sent, and perhaps saved: the answer got lost on the way, or what was sent did. */
-  const unanswered = new Set<{ value: T }>();
+  const unanswered = new Set((start.sent ?? []).map((value) => ({ value })));
 
   function later(delayMs: number) {
     clearTimeout(timer);
@@ -69,6 +73,7 @@ export function autosaver<T>(
     if (sending || !waiting || isStale) return sending ?? undefined;
     clearTimeout(timer);
     const sent = waiting;
+    unanswered.add(sent);
     report({ kind: 'saving', revision });
     sending = save(sent.value, revision).then(
       (saved) => arrived(sent, saved.revision),
@@ -100,7 +105,7 @@ export function autosaver<T>(
       report({ kind: 'stale', revision, present: present?.revision ?? null });
       return;
     }
-    if (error instanceof ApiError && error.status === 0) unanswered.add(sent);
+    if (error instanceof ApiError && error.status !== 0) unanswered.delete(sent);
     const message = error instanceof Error ? error.message : String(error);
     report({ kind: 'failed', revision, message, retryInMs: retryMs });
     later(retryMs);
@@ -123,7 +128,14 @@ export function autosaver<T>(
         if (waiting === before) return;
       }
     },
-    pending: () => (waiting ? { value: waiting.value, base: revision } : null),
+    pending() {
+      if (!waiting) return null;
+      return {
+        value: waiting.value,
+        base: revision,
+        sent: [...unanswered].map(({ value }) => value),
+      };
+    },
     base: () => revision,
     async idle() {
       while (sending) await sending;
@@ -147,17 +159,4 @@ export function autosaver<T>(
       clearTimeout(timer);
     },
   };
-}
-
-/** The same as JSON, whatever the order of the fields. */
-function sameJson(a: unknown, b: unknown): boolean {
-  return sorted(a) === sorted(b);
-}
-
-function sorted(value: unknown): string {
-  return JSON.stringify(value, (_key, part: unknown) =>
-    typeof part === 'object' && part !== null && !Array.isArray(part)
-      ? Object.fromEntries(Object.entries(part).sort(([x], [y]) => (x < y ? -1 : 1)))
-      : part,
-  );
 }

@@ -20,7 +20,7 @@ import { createStore, type StoreApi } from 'zustand';
 import type { KeptProfile, KeptSession } from './api.ts';
 import type { SaveState } from './autosave.ts';
 import { commandOf, doesSomething } from './done.ts';
-import { readDraft } from './drafts.ts';
+import { readDraft, stillUnsaved, type Draft } from './drafts.ts';
 import { listen } from './listen.ts';
 import { savingOf, type ProfileDocument } from './saving.ts';
 import type { Clashing } from './taking-in.ts';
@@ -96,15 +96,24 @@ const MOST_EDITS = 200;
 const MOST_LOG = 200;
 const NOTHING_CAME: readonly string[] = [];
 
+function draftOf(kept: KeptProfile, { revision, session }: KeptSession): Draft {
+  const draft = readDraft(kept.id);
+  const document = { profile: kept.profile, text: kept.text ?? null };
+  return {
+    profile: stillUnsaved(draft?.profile, { revision: kept.revision, value: document }),
+    session: stillUnsaved(draft?.session, { revision, value: session }),
+  };
+}
+
 /** Takes what the server keeps, with edits that an earlier visit could not save, onto a bench. */
 export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreApi<Bench> {
   const { id } = kept;
-  const draft = readDraft(id);
-  const unsaved = draft?.profile?.value as Partial<ProfileDocument> | undefined;
+  const draft = draftOf(kept, keptSession);
+  const unsaved = draft.profile?.value as Partial<ProfileDocument> | undefined;
   // An earlier Sorn kept the profile alone.
   const draftProfile = profileSchema.safeParse(unsaved?.profile ?? unsaved);
   const draftText = ownTextSchema.safeParse(unsaved?.text);
-  const draftSession = sessionSchema.safeParse(draft?.session?.value);
+  const draftSession = sessionSchema.safeParse(draft.session?.value);
   const profile = draftProfile.success ? draftProfile.data : kept.profile;
   const input = draftSession.success
     ? draftSession.data

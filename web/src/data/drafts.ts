@@ -1,7 +1,18 @@
+import { sameJson } from './same-json.ts';
+
+/** A value that is not saved, as far as its page knows. */
+export interface Unsaved<T = unknown> {
+  value: T;
+  /** The revision that it goes on from. */
+  base: number;
+  /** What was sent on that ground without an answer: the server may have one of these. */
+  sent?: readonly T[] | undefined;
+}
+
 /** What was not saved when the page went away, kept in this browser until it is. */
 export interface Draft {
-  profile?: { value: unknown; base: number };
-  session?: { value: unknown; base: number };
+  profile?: Unsaved | undefined;
+  session?: Unsaved | undefined;
 }
 
 const keyOf = (id: string) => `sorn.draft.${id}`;
@@ -24,4 +35,18 @@ export function readDraft(id: string): Draft | null {
   } catch {
     return null;
   }
+}
+
+/**
+ * What is still to be saved of a draft. A page that goes away while a save is under way does not hear its answer:
+ * what the server has then is one of the values that the page sent, and what was done after it goes on from there.
+ */
+export function stillUnsaved(
+  draft: Unsaved | undefined,
+  present: { revision: number; value: unknown },
+): Unsaved | undefined {
+  if (!draft || present.revision !== draft.base + 1) return draft;
+  if (!draft.sent?.some((sent) => sameJson(sent, present.value))) return draft;
+  if (sameJson(draft.value, present.value)) return undefined;
+  return { value: draft.value, base: present.revision };
 }

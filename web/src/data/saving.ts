@@ -26,7 +26,7 @@ export interface ProfileDocument {
 interface Hands {
   kept: KeptProfile;
   keptSession: KeptSession;
-  draft: Draft | null;
+  draft: Draft;
   get: () => Bench;
   set: (part: Partial<Bench>) => void;
   /** Puts another profile in hand, and tells the desk as it becomes by that. */
@@ -62,7 +62,10 @@ export function savingOf({ kept, keptSession, draft, get, set, showProfile }: Ha
   let sentText = kept.text ?? null;
   const savers: Saving['savers'] = {
     profile: autosaver(
-      draft?.profile?.base ?? kept.revision,
+      {
+        base: draft.profile?.base ?? kept.revision,
+        sent: draft.profile?.sent as ProfileDocument[] | undefined,
+      },
       async ({ profile: value, text }, base) => {
         const isNew = text !== null && text !== sentText;
         const saved = await api.save(id, value, base, isNew ? text : undefined);
@@ -78,7 +81,10 @@ export function savingOf({ kept, keptSession, draft, get, set, showProfile }: Ha
       report('profile'),
     ),
     session: autosaver(
-      draft?.session?.base ?? keptSession.revision,
+      {
+        base: draft.session?.base ?? keptSession.revision,
+        sent: draft.session?.sent as Session[] | undefined,
+      },
       (value, base) => api.saveSession(id, value, base),
       async () => {
         const present = await api.readSession(id);
@@ -103,7 +109,12 @@ export function savingOf({ kept, keptSession, draft, get, set, showProfile }: Ha
     takingIn = true;
     await savers.profile.idle();
     savers.profile.hold();
-    const hands = () => ({ known, base: savers.profile.base(), mine: get().profile });
+    const hands = () => ({
+      known,
+      base: savers.profile.base(),
+      mine: get().profile,
+      sent: (savers.profile.pending()?.sent ?? []).map((each) => each.profile),
+    });
     const taking = await takeIn(id, hands).finally(() => (takingIn = false));
     if (!taking) savers.profile.rebase(savers.profile.base());
     else if (taking.clashes.length > 0) {

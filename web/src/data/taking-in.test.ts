@@ -30,10 +30,11 @@ beforeEach(() => {
   });
 });
 
-const hands = (mine: Profile, base = 1) => ({
+const hands = (mine: Profile, base = 1, sent: readonly Profile[] = []) => ({
   known: { revision: 1, profile: FIRST },
   base,
   mine,
+  sent,
 });
 
 describe('what somebody else saved', () => {
@@ -63,6 +64,20 @@ describe('what somebody else saved', () => {
     const taken = await takeIn('desk', () => hands(mine, 2));
     expect(taken).toMatchObject({ clashes: [], value: { name: 'Theirs' } });
     expect(taken!.value.tiling.gaps).toMatchObject({ inner: 4, outer: 0 });
+  });
+
+  it('is compared with one’s own save whose answer got lost', async () => {
+    const sent = withGap(FIRST, {}, 'inner', 4);
+    atServer(sent);
+    atServer(named('Theirs', sent));
+    const mine = withGap(FIRST, {}, 'inner', 7);
+    const taken = await takeIn('desk', () =>
+      hands(mine, 1, [withGap(FIRST, {}, 'inner', 5), sent]),
+    );
+    expect(taken).toMatchObject({ clashes: [], value: { name: 'Theirs' } });
+    expect(taken!.value.tiling.gaps).toMatchObject({ inner: 7 });
+    const others = await takeIn('desk', () => hands(mine, 1, [withGap(FIRST, {}, 'inner', 5)]));
+    expect(others!.clashes.map(({ path }) => path)).toEqual([['tiling', 'gaps', 'inner']]);
   });
 
   it('is asked about field by field where what both began from is gone', async () => {

@@ -1,5 +1,6 @@
 import { mergeProfiles, type Clash, type Decisions, type Profile } from '@sorn/core';
 import { api, type KeptProfile } from './api.ts';
+import { sameJson } from './same-json.ts';
 
 /** Edits made here and elsewhere that do not go together, until somebody decides. */
 export interface Clashing {
@@ -15,6 +16,8 @@ interface Hands {
   known: { revision: number; profile: Profile };
   base: number;
   mine: Profile;
+  /** What was sent from here on the ground of the base without an answer. */
+  sent: readonly Profile[];
 }
 
 /** What somebody else saved, read and merged with what is in hand. */
@@ -32,10 +35,23 @@ export interface TakenIn {
 export async function takeIn(id: string, hands: () => Hands): Promise<TakenIn | null> {
   const theirs = await api.read(id).catch(() => null);
   if (!theirs || theirs.revision <= hands().base) return null;
-  const { known, base } = hands();
-  const begun = known.revision === base ? known.profile : await formerly(id, base);
+  const { known, base, sent } = hands();
+  const begun =
+    (await arrivedUnanswered(id, base, sent)) ??
+    (known.revision === base ? known.profile : await formerly(id, base));
   // Whatever was done while that was read is part of what is in hand.
   return { theirs, base: begun, ...mergeProfiles(begun, hands().mine, theirs.profile) };
+}
+
+/** What arrived of a save whose answer got lost: what was done here since goes on from that. */
+async function arrivedUnanswered(
+  id: string,
+  base: number,
+  sent: readonly Profile[],
+): Promise<Profile | null> {
+  if (sent.length === 0) return null;
+  const next = await formerly(id, base + 1);
+  return next && sent.some((each) => sameJson(each, next)) ? next : null;
 }
 
 async function formerly(id: string, revision: number): Promise<Profile | null> {
