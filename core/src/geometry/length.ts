@@ -65,7 +65,7 @@ export function fillSizes(
  * minimums fit, with a gap between neighbours. Parts and gaps cover the length exactly.
  *
  * When the minimums do not fit together they are ignored. When there are more parts than pixels, each
- * part is one pixel and some lie over each other, for no size is ever under 1.
+ * part is one pixel, for no size is ever under 1, and those over lie where the last pixel is.
  *
  * @param length whole pixels, at least 1
  * @param weights one per part, ≥ 0 and not all 0
@@ -110,7 +110,7 @@ export function shareInto(
   const available = length - gap * (count - 1);
   if (available < count) {
     for (let i = 0; i < count; i++) {
-      starts[i] = Math.floor((i * length) / count);
+      starts[i] = Math.min(i, length - 1);
       ends[i] = starts[i]! + 1;
     }
     return;

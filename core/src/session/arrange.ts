@@ -19,6 +19,7 @@ import { completed, shownTree, type HandTree } from '../tree/hand.ts';
 import {
   flatten,
   minimumsCanBeMet,
+  positionsOver,
   rectsFor,
   solveInto,
   tilesOf,
@@ -31,6 +32,7 @@ import type { Zoned } from '../zones/divided.ts';
 import { boardsFitting } from '../zones/fitting.ts';
 import { minimumOf } from './hints.ts';
 import { onBoard } from './on-board.ts';
+import { neededBy, neededByAll, withRoom, type Division } from './room.ts';
 import {
   arrangementOf,
   isTiled,
@@ -51,6 +53,10 @@ export interface Arranged {
   tiled: readonly SessionWindow[];
   /** Windows that left the tiles because the minimums could not all be met, the one opened last first. */
   left: readonly SessionWindow[];
+  /** Positions for which no pixel is left: their windows lie beneath the last tile, and have that one. */
+  over: readonly number[];
+  /** Where windows float that found no tile, or no zone, and never floated before; by id. */
+  floats: ReadonlyMap<string, Rect>;
   /** The area that tiles divide, and the gap between them, in physical pixels. */
   area: Rect;
   gap: Gap;
@@ -59,7 +65,7 @@ export interface Arranged {
   /** One for each tiled window; null where the layout gives none, so that windows float where they are. */
   tiles: readonly Rect[] | null;
   /** The solved tree; null when nothing is tiled, or the layout divides nothing. */
-  solved: { flat: FlatTree; rects: Int32Array; crowded: boolean } | null;
+  solved: { flat: FlatTree; rects: Int32Array } | null;
   /** The strip that names the windows of which one is shown. */
   strip: Strip | null;
   /** The profile's boards, and those that fit the monitor. */
@@ -159,9 +165,9 @@ export function arrange(situation: Situation, workspace: string, monitorId: stri
   const tiling = tilingInForce(profile, session, workspace, monitorId);
   const boards = { all: profile.boards, fitting: boardsFitting(profile, desk, monitor) };
   const place = { workspace, monitor, tiling, boards };
-  const arranged = withRoom(session, (windows) =>
-    divided(arrangement, { ...place, tiled: windows }),
-  )(tiled);
+  const arranged = withRoom(session, tiled, (windows, beneath) =>
+    divided(arrangement, { ...place, tiled: windows }, beneath),
+  );
   divisions.set(arrangement, { windows: session.windows, profile, monitor, tiled, arranged });
   return arranged;
 }
@@ -176,45 +182,19 @@ export function arrangedAs(
   const all = new Map([...tiled, ...left, ...unseated].map((window) => [window.id, window]));
   const inOrder = arrangement.order.flatMap((id) => all.get(id) ?? []);
   const place = { workspace, monitor, boards, tiling: otherwise.tiling ?? tiling };
-  return withRoom(session, (windows) => divided(arrangement, { ...place, tiled: windows }))(
-    inOrder,
+  return withRoom(session, inOrder, (windows, beneath) =>
+    divided(arrangement, { ...place, tiled: windows }, beneath),
   );
 }
 
-interface Division {
-  arranged: Omit<Arranged, 'left'>;
-  /** The minimums of all windows are met. */
-  allFit: boolean;
-}
-
-/** Where windows may leave for want of room, the one opened last does, again and again, until the rest fits. */
-function withRoom(session: Session, divide: (windows: readonly SessionWindow[]) => Division) {
-  return (tiled: readonly SessionWindow[]): Arranged => {
-    let now = divide(tiled);
-    const left: SessionWindow[] = [];
-    if (now.allFit || now.arranged.tiling.whenTooSmall === 'squeeze') {
-      return { ...now.arranged, left };
-    }
-    const age = new Map(session.windows.map((window, i) => [window.id, i]));
-    const oldestFirst = [...tiled].sort((a, b) => age.get(a.id)! - age.get(b.id)!);
-    const gone = new Set<SessionWindow>();
-    while (!now.allFit && oldestFirst.length > 1) {
-      const last = oldestFirst.pop()!;
-      left.push(last);
-      gone.add(last);
-      now = divide(tiled.filter((window) => !gone.has(window)));
-    }
-    return { ...now.arranged, left };
-  };
-}
-
-/** Divides an area among some windows. */
+/** Divides an area among some windows; what lies beneath the last tile is to fit into it. */
 function divided(
   arrangement: Arrangement,
   of: Pick<Arranged, 'workspace' | 'monitor' | 'tiling' | 'tiled' | 'boards'>,
+  beneath: readonly SessionWindow[],
 ): Division {
   const { monitor, tiled } = of;
-  const { gaps, layout } = of.tiling;
+  const { gaps, layout, whenTooSmall } = of.tiling;
   const noGaps = gaps.dropWhenAlone && tiled.length === 1;
   const { area, dropped } = noGaps ? workArea(monitor) : workArea(monitor, gaps.outer);
   const gap = {
@@ -222,7 +202,7 @@ function divided(
     y: toPixels(gaps.inner.y, monitor.scale),
   };
   const minimums = tiled.map((window) => minimumOf(window, monitor.scale));
-  const none = { solved: null, strip: null, zoned: null, unseated: [] };
+  const none = { over: [], solved: null, strip: null, zoned: null, unseated: [] };
   const bare = { ...of, area, gap, dropped, minimums, ...none };
   if (layout.kind === 'board')
     return { arranged: onBoard(arrangement, layout, bare), allFit: true };
@@ -239,12 +219,18 @@ function divided(
         : null;
     return { arranged: { ...bare, tiles, strip }, allFit: allFit ?? true };
   }
-  const flat = flatten(treeFor(arrangement, layout, tiled, area), minimums, gap);
+  const needed = (window: SessionWindow) => neededBy(window, whenTooSmall, monitor.scale);
+  const needs = tiled.map(needed);
+  if (beneath.length > 0)
+    needs[needs.length - 1] = neededByAll([needs.at(-1)!, ...beneath.map(needed)], area);
+  const flat = flatten(treeFor(arrangement, layout, tiled, area), needs, gap);
   const rects = rectsFor(flat);
-  const crowded = solveInto(flat, area, rects) > 0;
-  const solved = { flat, rects, crowded };
+  const over = solveInto(flat, area, rects) > 0 ? positionsOver(flat, rects) : [];
+  const tiles = tilesOf(flat, rects);
+  const last = tiles.findLastIndex((_, i) => !over.includes(i));
+  for (const position of over) tiles[position] = tiles[last]!;
   return {
-    arranged: { ...bare, tiles: tilesOf(flat, rects), solved },
+    arranged: { ...bare, tiles, over, solved: { flat, rects } },
     allFit: minimumsCanBeMet(flat, area),
   };
 }

@@ -22,7 +22,6 @@ export type Finding =
   | { kind: 'no-zone'; window: string; workspace: string; monitor: string }
   /** The layout is a zone board, and none fits the monitor. */
   | { kind: 'no-board'; workspace: string; monitor: string }
-  | { kind: 'crowded'; workspace: string; monitor: string; windows: number }
   | ({ kind: 'no-room'; workspace: string; monitor: string } & Dropped)
   | ({ kind: 'unknown-name' } & UnknownName)
   | DeskFinding
@@ -49,8 +48,6 @@ export function findingText(finding: Finding, name: (id: string) => string): str
       return `${name(finding.window)} floats: no zone on workspace ${finding.workspace} is empty.`;
     case 'no-board':
       return `No zone board fits ${name(finding.monitor)}: the windows of workspace ${finding.workspace} float there.`;
-    case 'crowded':
-      return `${finding.windows} windows on workspace ${finding.workspace} have fewer pixels than windows; some lie over each other.`;
     case 'no-room': {
       const what = finding.what === 'reserved' ? 'reserved edges' : 'outer gap';
       const size = finding.axis === 'x' ? 'width' : 'height';
@@ -85,4 +82,61 @@ export function findingText(finding: Finding, name: (id: string) => string): str
     default:
       return `${finding.title}. ${finding.text}`;
   }
+}
+
+/** Findings that are told together. */
+export interface FindingGroup {
+  /** One sentence for all of them. */
+  text: string;
+  findings: readonly Finding[];
+}
+
+/** From so many windows on, what is alike is told in one sentence. */
+const MANY = 3;
+
+type OfWindows = Extract<Finding, { kind: 'squeeze' | 'no-tile' | 'no-zone' }>;
+
+/**
+ * Findings as a person reads them: many windows of one place with the same trouble are one sentence, where the
+ * first of them stood; everything else is told by itself.
+ */
+export function groupedFindings(
+  findings: readonly Finding[],
+  name: (id: string) => string,
+): FindingGroup[] {
+  const alike = new Map<string, OfWindows[]>();
+  for (const finding of findings) {
+    if (!isOfWindows(finding)) continue;
+    const key = troubleOf(finding);
+    alike.set(key, [...(alike.get(key) ?? []), finding]);
+  }
+  const told = new Set<string>();
+  return findings.flatMap((finding): FindingGroup[] => {
+    const single = [{ text: findingText(finding, name), findings: [finding] }];
+    if (!isOfWindows(finding)) return single;
+    const key = troubleOf(finding);
+    const all = alike.get(key)!;
+    const count = new Set(all.map(({ window }) => window)).size;
+    if (count < MANY) return single;
+    if (told.has(key)) return [];
+    told.add(key);
+    return [{ text: groupText(finding, count, name), findings: all }];
+  });
+}
+
+function isOfWindows(finding: Finding): finding is OfWindows {
+  return finding.kind === 'squeeze' || finding.kind === 'no-tile' || finding.kind === 'no-zone';
+}
+
+function troubleOf(finding: OfWindows): string {
+  const { kind, workspace, monitor } = finding;
+  return JSON.stringify([kind, workspace, monitor, kind === 'no-tile' && finding.now]);
+}
+
+function groupText(finding: OfWindows, count: number, name: (id: string) => string): string {
+  const windows = `${count} windows on workspace ${finding.workspace}, ${name(finding.monitor)},`;
+  if (finding.kind === 'squeeze') return `${windows} are under their minimum.`;
+  if (finding.kind === 'no-zone') return `${windows} float: no zone is empty.`;
+  const now = finding.now === 'float' ? 'float' : 'lie beneath the last tile';
+  return `${windows} ${now} until the rest fits.`;
 }

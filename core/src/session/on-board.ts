@@ -2,18 +2,18 @@ import { ownEntry } from '../profile/own-entry.ts';
 import type { Board } from '../profile/board.ts';
 import type { BoardLayout } from '../profile/layout.ts';
 import { boardMeant, dividedByBoard, type OnBoard } from '../zones/divided.ts';
-import type { Arranged } from './arrange.ts';
+import type { Division } from './room.ts';
 import type { Arrangement } from './schema.ts';
 
 /** What is there before windows have tiles. */
-type Undivided = Omit<Arranged, 'left' | 'tiles'>;
+type Undivided = Omit<Division['arranged'], 'tiles'>;
 
 /** A zone is what it is, however small: whether a window's minimum is met is told, and moves no window. */
 export function onBoard(
   arrangement: Arrangement,
   layout: BoardLayout,
   bare: Undivided,
-): Omit<Arranged, 'left'> {
+): Division['arranged'] {
   const { tiled, minimums, boards, area, gap } = bare;
   const board = boardMeant(layout, boards.all, boards.fitting);
   if (!board) return { ...bare, tiles: null };

@@ -199,6 +199,11 @@ function rectOf(situation: Situation, window: SessionWindow, given: Rect | null)
     return fitInto(window, area, monitor.scale);
   }
   if (given) return fitInto(window, given, monitor.scale);
+  const afloat =
+    window.held === 'tiled' && !window.standing && !session.paused
+      ? arrange(situation, window.workspace, window.monitor).floats.get(window.id)
+      : undefined;
+  if (afloat) return afloat;
   return standingNow(window, monitor);
 }
 

@@ -34,7 +34,7 @@ export function snapped(rect: Rect, monitor: PlacedMonitor, grid: number): Rect 
 }
 
 /** How far a window is moved aside so that it does not hide another's title, in logical pixels. */
-const ASIDE = 32;
+export const ASIDE = 32;
 
 /** The rectangle, moved right and down as often as another stands at its very corner; inside the work area. */
 export function clearOf(others: readonly Rect[], rect: Rect, monitor: PlacedMonitor): Rect {
@@ -50,7 +50,8 @@ export function clearOf(others: readonly Rect[], rect: Rect, monitor: PlacedMoni
   return there;
 }
 
-function floatingSize(window: WindowInput, monitor: PlacedMonitor, area: Size): Size {
+/** The size a window floats at by itself: its preferred one, else its share of the work area, as its hints allow. */
+export function floatingSize(window: WindowInput, monitor: PlacedMonitor, area: Size): Size {
   const minimum = minimumOf(window, monitor.scale);
   const preferred = window.preferred;
   const asked: Size = preferred

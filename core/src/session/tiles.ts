@@ -1,6 +1,7 @@
 import type { Axis, Rect, Size } from '../geometry/rect.ts';
 import type { Arranged } from './arrange.ts';
 import type { Finding } from './findings.ts';
+import { minimumOf } from './hints.ts';
 import type { Placement } from './place.ts';
 import type { Session, SessionWindow } from './session.ts';
 
@@ -34,6 +35,7 @@ export function readTiles(session: Session, arranged: Arranged): ReadTiles {
   const isLasting =
     arranged.tiling.layout.kind !== 'single' &&
     arranged.left.length === 0 &&
+    arranged.over.length === 0 &&
     (arranged.zoned?.piles.length ?? 0) === 0;
   if (isLasting) reads.set(arranged, read);
   return read;
@@ -42,7 +44,7 @@ export function readTiles(session: Session, arranged: Arranged): ReadTiles {
 function readAnew(session: Session, arranged: Arranged): ReadTiles {
   const entries: Given[] = [];
   const findings: Finding[] = [];
-  const { solved, tiled, minimums, workspace, zoned, unseated } = arranged;
+  const { tiled, minimums, workspace, zoned, unseated } = arranged;
   const monitor = arranged.monitor.id;
   for (const dropped of tiled.length > 0 ? arranged.dropped : []) {
     findings.push({ kind: 'no-room', workspace, monitor, ...dropped });
@@ -56,16 +58,20 @@ function readAnew(session: Session, arranged: Arranged): ReadTiles {
     }
     return { entries, findings };
   }
-  if (solved?.crowded) {
-    findings.push({ kind: 'crowded', workspace, monitor, windows: tiled.length });
-  }
   const { kind } = arranged.tiling.layout;
   const onTop = kind === 'single' ? topOf(session, [...tiled, ...arranged.left]) : null;
   const beneath = new Set<SessionWindow>();
+  const lie = (windows: readonly SessionWindow[], top: SessionWindow) => {
+    for (const window of windows) if (window !== top) beneath.add(window);
+  };
   for (const pile of zoned?.piles ?? []) {
     const windows = pile.map((at) => tiled[at]!);
-    const top = topOf(session, windows);
-    for (const window of windows) if (window !== top) beneath.add(window);
+    lie(windows, topOf(session, windows));
+  }
+  if (arranged.over.length > 0) {
+    const last = tiled.findLast((_, i) => !arranged.over.includes(i))!;
+    const pile = [last, ...arranged.over.map((at) => tiled[at]!)];
+    lie(pile, topOfLast(session, pile));
   }
   tiled.forEach((window, i) => {
     const tile = arranged.tiles![i]!;
@@ -74,6 +80,10 @@ function readAnew(session: Session, arranged: Arranged): ReadTiles {
     entries.push({ window, tile, covered, ...(zones && { zones }) });
     findings.push(...squeezes(window.id, tile, minimums[i]!, { workspace, monitor }));
   });
+  for (const position of arranged.over) {
+    const { id: window } = tiled[position]!;
+    findings.push({ kind: 'no-tile', window, workspace, monitor, now: 'stack' });
+  }
   readLeft(session, arranged, onTop, entries, findings);
   return { entries, findings };
 }
@@ -101,6 +111,11 @@ function topOf(session: Session, pile: readonly SessionWindow[]): SessionWindow 
   return byId.get(recent ?? '') ?? pile.at(-1)!;
 }
 
+/** Of windows at the last tile the focused one is on top, else the one whose tile it is, the first of them. */
+function topOfLast(session: Session, pile: readonly SessionWindow[]): SessionWindow {
+  return pile.find(({ id }) => id === session.focus) ?? pile[0]!;
+}
+
 /** Windows without a tile of their own: floating, or beneath the last tile, where the focused one is on top. */
 function readLeft(
   session: Session,
@@ -117,9 +132,13 @@ function readLeft(
   if (now === 'float') return;
   const last = entries.at(-1)!;
   const pile = ofAll ? left : [last.window, ...left];
-  const onTop = ofAll ?? pile.find(({ id }) => id === session.focus) ?? last.window;
+  const onTop = ofAll ?? topOfLast(session, pile);
   if (!ofAll) entries.pop();
   for (const window of pile) {
     entries.push({ window, tile: last.tile, covered: window !== onTop });
+  }
+  const place = { workspace, monitor: monitor.id };
+  for (const window of left) {
+    findings.push(...squeezes(window.id, last.tile, minimumOf(window, monitor.scale), place));
   }
 }

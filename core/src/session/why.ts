@@ -86,7 +86,7 @@ const ORIGINS: Record<Origin, string> = {
 };
 
 function tileBecause(window: SessionWindow, arranged: Arranged): Reason {
-  const { tiling, tiled, left, zoned } = arranged;
+  const { tiling, tiled, left, over, zoned } = arranged;
   const seat = zoned?.seats[tiled.indexOf(window)];
   if (zoned && seat) {
     const board = `${boardName(zoned.board)}, ${ORIGINS[tiling.from.board ?? tiling.from.kind ?? 'default']}`;
@@ -101,8 +101,9 @@ function tileBecause(window: SessionWindow, arranged: Arranged): Reason {
   const at = tiled.indexOf(window);
   const leads = 'leadCount' in tiling.layout ? tiling.layout.leadCount : 1;
   const isLead = can.lead && at >= 0 && at < leads;
-  const decided =
-    at < 0
+  const decided = over.includes(at)
+    ? 'beneath the last tile: no pixel is left for one of its own'
+    : at < 0
       ? `beneath the last tile of ${tiled.length}, with ${left.length - 1} more`
       : `${isLead ? 'lead, ' : ''}number ${at + 1} of ${tiled.length} in the order`;
   return { decided, because: `${title}, ${ORIGINS[tiling.from.kind ?? 'default']}` };
@@ -112,7 +113,7 @@ function sizeBecause(
   { session, profile }: Situation,
   window: SessionWindow,
   { tile, width, height, state, placed, zones }: Placement,
-  { tiled, minimums, tiling }: Arranged,
+  { tiled, minimums, tiling, floats }: Arranged,
 ): Reason {
   const decided = `${width} × ${height}`;
   if (session.paused) return { decided, because: 'the engine is paused: as it stood then' };
@@ -134,14 +135,9 @@ function sizeBecause(
   if (!tile) {
     const app = profile.apps.find(({ id }) => id === window.app);
     const isPreferred = (window.preferred ?? app?.preferred) !== undefined;
-    return {
-      decided,
-      because: window.standing
-        ? 'where it stood last'
-        : isPreferred
-          ? 'the size it prefers, in the middle'
-          : 'half the work area, in the middle',
-    };
+    const size = isPreferred ? 'the size it prefers' : 'half the work area';
+    const where = floats.size > 1 && floats.has(window.id) ? 'beside others' : 'in the middle';
+    return { decided, because: window.standing ? 'where it stood last' : `${size}, ${where}` };
   }
   const minimum = minimums[tiled.indexOf(window)];
   if (minimum && (tile.width < minimum.width || tile.height < minimum.height)) {

@@ -129,7 +129,7 @@ export function rectsFor(flat: FlatTree): Int32Array {
 /**
  * Gives every node of the tree its rectangle. Allocates nothing.
  * @param rects from `rectsFor`; entries 4·i … 4·i + 3 become node i's x, y, width and height
- * @returns how many splits have fewer pixels than parts, so that tiles lie over each other
+ * @returns how many splits have fewer pixels than parts; see `positionsOver`
  */
 export function solveInto(flat: FlatTree, area: Rect, rects: Int32Array): number {
   const { firstChild, childCount, weights, minimums, alongX, weightSums, easyLengths, room } = flat;
@@ -185,6 +185,19 @@ export function solveInto(flat: FlatTree, area: Rect, rects: Int32Array): number
     }
   }
   return crowded;
+}
+
+/** The window positions for which no pixel is left: those in the parts of a split that are more than its pixels. */
+export function positionsOver(flat: FlatTree, rects: Int32Array): number[] {
+  const isOver = new Uint8Array(flat.splits.length);
+  flat.splits.forEach((split, node) => {
+    const { width, height } = rectOf(rects, node);
+    const pixels = split?.axis === 'x' ? width : height;
+    split?.children.forEach((_, i) => {
+      isOver[flat.firstChild[node]! + i] = isOver[node]! | Number(i >= pixels);
+    });
+  });
+  return [...flat.leafNodes.keys()].filter((position) => isOver[flat.leafNodes[position]!]);
 }
 
 /** Node i's rectangle out of what `solveInto` wrote. */

@@ -1,5 +1,13 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { findingText, monitorName, windowName, type Finding } from '@sorn/core';
+import {
+  findingText,
+  groupedFindings,
+  monitorName,
+  windowName,
+  type Finding,
+  type FindingGroup,
+} from '@sorn/core';
+import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { useBench, useBenchStore, usePlacedDesk } from '../data/bench-context.ts';
 import { useInHand } from '../data/in-hand.ts';
@@ -9,97 +17,105 @@ import { Panel } from './Panel.tsx';
 /** The findings about what is on the desk; one about a window goes to it. */
 export function Checkup({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
   const { findings } = usePlacedDesk();
-  const profile = useBench((bench) => bench.profile);
-  const windows = useBench((bench) => bench.session.windows);
-  const store = useBenchStore();
-  const navigate = useNavigate();
-  const nameOf = (id: string) => {
-    const window = windows.find((candidate) => candidate.id === id);
-    if (window) return windowName(profile, window);
-    return monitorName(profile, id);
-  };
+  const nameOf = useNames();
   return (
     <Panel title="Findings" isOpen={isOpen} onClose={onClose} isRead={findings.length === 0}>
       {findings.length === 0 && (
         <chakra.p color="slate">Every window fits, and every name is known.</chakra.p>
       )}
       <chakra.ol fontSize="13px">
-        {findings.map((finding, i) => (
-          <Flex
-            as="li"
-            key={i}
-            justify="space-between"
-            gap="12px"
-            py="6px"
-            borderBottom="1px solid"
-            borderColor="hairline"
-          >
-            <span>{findingText(finding, nameOf)}</span>
-            {windowIn(finding) !== null && (
-              <chakra.button
-                type="button"
-                color="petrol"
-                textDecoration="underline"
-                cursor="pointer"
-                whiteSpace="nowrap"
-                onClick={() => {
-                  store.getState().happen({ type: 'window-focused', id: windowIn(finding)! });
-                  onClose();
-                }}
-              >
-                Go to it
-              </chakra.button>
-            )}
-            {finding.kind === 'outside' && (
-              <TextButton
-                onClick={() => {
-                  store.getState().run({ command: 'bring-inside' });
-                  onClose();
-                }}
-              >
-                Bring it inside
-              </TextButton>
-            )}
-            {'rule' in finding && (
-              <TextButton
-                onClick={() => {
-                  useInHand.getState().takeRule(finding.rule);
-                  void navigate('rules');
-                  onClose();
-                }}
-              >
-                Show the rule
-              </TextButton>
-            )}
-            {'about' in finding && (
-              <TextButton
-                onClick={() => {
-                  void navigate('keys');
-                  onClose();
-                }}
-              >
-                Show the keys
-              </TextButton>
-            )}
-            {OF_DESK.includes(finding.kind) && (
-              <TextButton
-                onClick={() => {
-                  void navigate('desk');
-                  onClose();
-                }}
-              >
-                Show the desk
-              </TextButton>
-            )}
-          </Flex>
-        ))}
+        {groupedFindings(findings, nameOf).map((group) =>
+          group.findings.length === 1 ? (
+            <FindingLine key={group.text} finding={group.findings[0]!} onClose={onClose} />
+          ) : (
+            <GroupLines key={group.text} group={group} onClose={onClose} />
+          ),
+        )}
       </chakra.ol>
     </Panel>
   );
 }
 
-const OF_DESK: readonly Finding['kind'][] = ['overlap', 'apart', 'unreached', 'homed-nowhere'];
-
-function windowIn(finding: Finding): string | null {
-  return 'window' in finding ? finding.window : null;
+function useNames(): (id: string) => string {
+  const profile = useBench((bench) => bench.profile);
+  const windows = useBench((bench) => bench.session.windows);
+  return (id) => {
+    const window = windows.find((candidate) => candidate.id === id);
+    return window ? windowName(profile, window) : monitorName(profile, id);
+  };
 }
+
+/** What many windows have in common, and each of them where that is asked for. */
+function GroupLines({ group, onClose }: { group: FindingGroup; onClose: () => void }) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <>
+      <Line text={group.text}>
+        <TextButton isExpanded={isOpen} onClick={() => setOpen(!isOpen)}>
+          {isOpen ? 'Hide them' : 'Show each'}
+        </TextButton>
+      </Line>
+      {isOpen && (
+        <li>
+          <chakra.ol pl="18px">
+            {group.findings.map((finding) => (
+              <FindingLine key={JSON.stringify(finding)} finding={finding} onClose={onClose} />
+            ))}
+          </chakra.ol>
+        </li>
+      )}
+    </>
+  );
+}
+
+function Line({ text, children }: { text: string; children: ReactNode }) {
+  return (
+    <Flex
+      as="li"
+      justify="space-between"
+      gap="12px"
+      py="6px"
+      borderBottom="1px solid"
+      borderColor="hairline"
+    >
+      <span>{text}</span>
+      {children}
+    </Flex>
+  );
+}
+
+/** A finding, and what leads from it to where it is mended. */
+function FindingLine({ finding, onClose }: { finding: Finding; onClose: () => void }) {
+  const store = useBenchStore();
+  const navigate = useNavigate();
+  const nameOf = useNames();
+  const way = (text: string, go: () => void) => (
+    <TextButton
+      onClick={() => {
+        go();
+        onClose();
+      }}
+    >
+      {text}
+    </TextButton>
+  );
+  return (
+    <Line text={findingText(finding, nameOf)}>
+      {'window' in finding &&
+        way('Go to it', () =>
+          store.getState().happen({ type: 'window-focused', id: finding.window }),
+        )}
+      {finding.kind === 'outside' &&
+        way('Bring it inside', () => store.getState().run({ command: 'bring-inside' }))}
+      {'rule' in finding &&
+        way('Show the rule', () => {
+          useInHand.getState().takeRule(finding.rule);
+          void navigate('rules');
+        })}
+      {'about' in finding && way('Show the keys', () => void navigate('keys'))}
+      {OF_DESK.includes(finding.kind) && way('Show the desk', () => void navigate('desk'))}
+    </Line>
+  );
+}
+
+const OF_DESK: readonly Finding['kind'][] = ['overlap', 'apart', 'unreached', 'homed-nowhere'];

@@ -2,11 +2,18 @@ import { chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 
 /** An action in a line of text. */
-export function TextButton(props: { label?: string; onClick: () => void; children: ReactNode }) {
+export function TextButton(props: {
+  label?: string;
+  /** Of one that shows and hides something. */
+  isExpanded?: boolean;
+  onClick: () => void;
+  children: ReactNode;
+}) {
   return (
     <chakra.button
       type="button"
       aria-label={props.label}
+      aria-expanded={props.isExpanded}
       fontSize="12px"
       color="petrol"
       textDecoration="underline"

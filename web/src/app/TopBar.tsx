@@ -53,8 +53,8 @@ function DeskName({ onPanel }: { onPanel: (panel: Panel) => void }) {
 }
 
 function FindingsCount({ onPanel }: { onPanel: (panel: Panel) => void }) {
-  const { findings } = usePlacedDesk();
-  const count = `${findings.length} ${findings.length === 1 ? 'finding' : 'findings'}`;
+  const { findingCount: found } = usePlacedDesk();
+  const count = `${found} ${found === 1 ? 'finding' : 'findings'}`;
   return (
     <chakra.button
       type="button"
@@ -62,12 +62,12 @@ function FindingsCount({ onPanel }: { onPanel: (panel: Panel) => void }) {
       fontWeight={600}
       whiteSpace="nowrap"
       cursor="pointer"
-      color={findings.length > 0 ? 'vermilion' : 'slate'}
+      color={found > 0 ? 'vermilion' : 'slate'}
       aria-keyshortcuts="!"
       title="Findings (!)"
       onClick={() => onPanel('checkup')}
     >
-      {findings.length === 0 ? 'No findings' : count}
+      {found === 0 ? 'No findings' : count}
     </chakra.button>
   );
 }

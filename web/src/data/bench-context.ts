@@ -2,6 +2,7 @@ import {
   arrange,
   checkup,
   deskInForce,
+  groupedFindings,
   place,
   type Arranged,
   type DeskInForce,
@@ -31,6 +32,8 @@ export interface PlacedDesk {
   desk: DeskInForce;
   placements: readonly Placement[];
   findings: readonly Finding[];
+  /** How many sentences they are told in. */
+  findingCount: number;
   /** What each monitor shows: a workspace, divided. */
   shown: readonly Arranged[];
   /** That of the monitor with the focus. */
@@ -54,10 +57,12 @@ export function placedDesk(
     arrange({ session, profile, desk }, session.shown[id]!, id),
   );
   const focused = shown.find(({ monitor }) => monitor.id === session.focusMonitor)!;
+  const found = distinct([...openedWith, ...findings, ...checkup(profile, session)]);
   const placed = {
     desk,
     placements,
-    findings: distinct([...openedWith, ...findings, ...checkup(profile, session)]),
+    findings: found,
+    findingCount: groupedFindings(found, (id) => id).length,
     shown,
     focused,
   };

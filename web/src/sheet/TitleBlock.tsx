@@ -8,7 +8,7 @@ import { TITLE_BLOCK } from './viewport.ts';
 export function TitleBlock({ placed, scale }: { placed: PlacedDesk; scale: number }) {
   const name = useBench((bench) => bench.profile.name);
   const revision = useBench((bench) => bench.saves.profile.revision);
-  const { desk, placements, findings, focused } = placed;
+  const { desk, placements, findingCount, focused } = placed;
   const { layout, gaps } = focused.tiling;
   const cells = [
     ['Layout', layoutText(layout)],
@@ -16,7 +16,7 @@ export function TitleBlock({ placed, scale }: { placed: PlacedDesk; scale: numbe
     ['Scale', `1 : ${Number((1 / scale).toFixed(1))}`],
     ['Monitors', String(desk.monitors.length)],
     ['Windows', String(placements.length)],
-    ['Findings', String(findings.length)],
+    ['Findings', String(findingCount)],
   ] as const;
   return (
     <Box
@@ -53,7 +53,7 @@ export function TitleBlock({ placed, scale }: { placed: PlacedDesk; scale: numbe
             term={term}
             value={value}
             isFirst={i % 3 === 0}
-            isMarked={term === 'Findings' && findings.length > 0}
+            isMarked={term === 'Findings' && findingCount > 0}
           />
         ))}
       </Grid>

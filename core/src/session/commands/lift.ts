@@ -101,8 +101,10 @@ function standingFor(situation: Situation, window: SessionWindow): Standing {
   if (window.standing) {
     return stood(keptInside(workArea(monitor).area, standingNow(window, monitor)), monitor);
   }
-  const tile = placeShown(situation, window.monitor).find(({ id }) => id === window.id)?.tile;
-  return stood(firstStanding(window, monitor, tile ?? undefined), monitor);
+  const now = placeShown(situation, window.monitor).find(({ id }) => id === window.id);
+  // One that floats for want of room floats on where it does.
+  if (now?.held === 'floating') return stood(now, monitor);
+  return stood(firstStanding(window, monitor, now?.tile ?? undefined), monitor);
 }
 
 /** stay-above: the focused window floats over all others; again, it is back where it was. */
