@@ -5,6 +5,7 @@ export default defineConfig({
   ssr: { resolve: { conditions: ['source'] } },
   test: {
     include: ['{core,cli,server,web}/src/**/*.test.ts'],
+    setupFiles: ['core/src/testing/seed.ts'],
     testTimeout: 30_000,
   },
 });

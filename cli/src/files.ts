@@ -14,9 +14,11 @@ import {
   profileSchema,
   rulesCsv,
   withImported,
+  whyNot,
   writeText,
   zoneBoardSvg,
   type ImportItem,
+  type Format,
   type Piece,
   type Profile,
 } from '@sorn/core';
@@ -40,7 +42,13 @@ export function exportFile(file: string, options: ExportOptions): string {
   const pieces = options.pieces === undefined ? undefined : piecesOf(options.pieces);
   if (form === 'csv') return table(profile, pieces);
   if (form === 'svg') return drawing(profile, options);
-  return writeText(fileOf(profile, pieces), form);
+  return written(fileOf(profile, pieces), form, file);
+}
+
+function written(value: object, format: Format, file: string): string {
+  const because = whyNot(value, format);
+  if (because !== null) throw new BadInput([`${file}: ${because}`]);
+  return writeText(value, format);
 }
 
 function table({ rules, keys }: Profile, pieces: readonly Piece[] = []): string {
@@ -87,7 +95,7 @@ const CLASHES = ['keep', 'take', 'both'] as const;
 /** `sorn import PROFILE FILE`: the profile with what a file brings; or only what that would be. */
 export function importFile(profileFile: string, file: string, options: ImportOptions): string {
   const profile = readInput(profileFile, profileSchema);
-  const brought = readPieces(file);
+  const brought = readPieces(file, profile);
   const pieces = options.pieces === undefined ? PIECES : piecesOf(options.pieces);
   const clashes = oneOf(options.clashes ?? 'keep', CLASHES, '--clashes');
   const items = importItems(profile, brought).filter(({ piece }) => pieces.includes(piece));
@@ -103,7 +111,7 @@ export function importFile(profileFile: string, file: string, options: ImportOpt
     options.as === undefined
       ? (formatOf(profileFile) ?? 'yaml')
       : oneOf(options.as, FORMATS, '--as');
-  return writeText(fileOf(made.value), format);
+  return written(fileOf(made.value), format, file);
 }
 
 function planLines({ kind, piece, text, details }: ImportItem): string[] {

@@ -9,6 +9,7 @@ import {
   refuseLarge,
   textIn,
   type FromFile,
+  type Profile,
   type Read,
 } from '@sorn/core';
 
@@ -27,9 +28,10 @@ export function readInput<S extends Parameters<typeof read>[0]>(file: string, sc
   return sound(file, read(schema, valueIn(file, textOf(file))) as Read<ReturnType<S['parse']>>);
 }
 
-/** Reads what a file of a profile, of pieces of one, or a table of rules or keys would bring. */
-export function readPieces(file: string): FromFile {
-  const result = readFileText(file, textOf(file));
+/** Reads what a file of a profile, of pieces of one, or a table of rules or keys would bring into a profile. */
+export function readPieces(file: string, { keys }: Profile): FromFile {
+  const bundles = keys.bundles.map(({ id }) => id);
+  const result = readFileText(file, textOf(file), bundles);
   if (result.ok) return result.value;
   throw new BadInput(result.lines);
 }

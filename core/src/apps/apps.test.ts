@@ -130,11 +130,26 @@ describe('lists of windows', () => {
 
   it('without what is needed are refused', () => {
     expect(told(readWindowsCsv(''))[0]).toContain(
-      '1: nothing; right would be a line with app, name',
+      '1: the file is empty; right would be a line with app, name',
     );
     expect(told(readWindowsCsv('title\nx\n'))).toEqual([
-      '1: no column app; right would be one with the id of each window’s app',
+      '1: no column app; right would be one with the id of each window’s app, or one with its name',
     ]);
+  });
+});
+
+describe('lists of windows without ids', () => {
+  it('give each app one made of its name; a second row of that name is a further window of it', () => {
+    const { apps, faults } = readWindowsCsv(
+      'name,title\nTour Notes,Ridge\nPost,\nTour Notes,Valley\n',
+    );
+    expect(faults).toEqual([]);
+    expect(apps.map(({ id, name, windows }) => [id, name, windows?.length])).toEqual([
+      ['Tour-Notes', 'Tour Notes', 1],
+      ['Post', 'Post', undefined],
+    ]);
+    const unnamed = readWindowsCsv('app,name\n,Shell\n,\npost,\n');
+    expect(unnamed.apps.map(({ id }) => id)).toEqual(['Shell', 'post']);
   });
 });
 

@@ -1,11 +1,11 @@
-import Papa from 'papaparse';
 import { appSchema, appWindowSchema } from '../profile/app.ts';
 import { read } from '../profile/faults.ts';
 import { nearestName } from '../profile/nearest.ts';
 import type { App, AppWindow } from '../profile/schema.ts';
-import type { LineFault } from './made.ts';
+import { csvRows, type CsvRow } from '../files/csv-rows.ts';
+import { idFrom, type LineFault } from './made.ts';
 
-/** The columns of a list of windows, in the order in which a person would write them; only `app` must be there. */
+/** The columns of a list of windows, in the order in which a person would write them; `app` or `name` must be there. */
 export const WINDOW_COLUMNS = [
   'app',
   'name',
@@ -38,9 +38,8 @@ const MOST_ROWS = 10_000;
  * is not right is told with its line, and the others are used.
  */
 export function readWindowsCsv(text: string): ReadWindows {
-  const faults: LineFault[] = [];
+  const { rows, faults } = csvRows(text, MOST_ROWS);
   const apps = new Map<string, App>();
-  const rows = rowsOf(text, faults);
   const columns = columnsOf(rows[0], faults);
   if (!columns) return { apps: [], faults };
   for (const { line, cells } of rows.slice(1)) {
@@ -50,43 +49,11 @@ export function readWindowsCsv(text: string): ReadWindows {
   return { apps: [...apps.values()], faults };
 }
 
-interface Row {
-  line: number;
-  cells: readonly string[];
-}
-
-/** The rows with the line each begins in; empty lines are left out. */
-function rowsOf(text: string, faults: LineFault[]): Row[] {
-  const rows: Row[] = [];
-  const body = text.replace(/^\uFEFF/, '');
-  let from = 0;
-  let line = 1;
-  Papa.parse<string[]>(body, {
-    step({ data, errors, meta }, parser) {
-      const isOpen = errors.some(({ code }) => code === 'MissingQuotes');
-      if (isOpen) faults.push({ line, text: 'a quote that is opened here is never closed' });
-      for (const { code, message } of errors) {
-        if (code !== 'MissingQuotes' && !/delimiting character/.test(message))
-          faults.push({ line, text: message });
-      }
-      // Where a quote stays open, what follows it is no row that was meant.
-      if (!isOpen && data.some((cell) => cell.trim() !== '')) rows.push({ line, cells: data });
-      line += (body.slice(from, meta.cursor).match(/\n|\r(?!\n)/g) ?? []).length;
-      from = meta.cursor;
-      if (rows.length > MOST_ROWS) {
-        faults.push({ line, text: `more than ${MOST_ROWS} rows; the rest is not read` });
-        parser.abort();
-      }
-    },
-  });
-  return rows;
-}
-
-function columnsOf(head: Row | undefined, faults: LineFault[]): (Column | null)[] | null {
+function columnsOf(head: CsvRow | undefined, faults: LineFault[]): (Column | null)[] | null {
   if (!head) {
     faults.push({
       line: 1,
-      text: `nothing; right would be a line with ${WINDOW_COLUMNS.join(', ')}`,
+      text: `the file is empty; right would be a line with ${WINDOW_COLUMNS.join(', ')}`,
     });
     return null;
   }
@@ -102,10 +69,10 @@ function columnsOf(head: Row | undefined, faults: LineFault[]): (Column | null)[
     faults.push({ line: head.line, text: `no column is called “${cell.trim()}”; ${hint}` });
     return null;
   });
-  if (columns.includes('app')) return columns;
+  if (columns.includes('app') || columns.includes('name')) return columns;
   faults.push({
     line: head.line,
-    text: 'no column app; right would be one with the id of each window’s app',
+    text: 'no column app; right would be one with the id of each window’s app, or one with its name',
   });
   return null;
 }
@@ -125,7 +92,9 @@ function namedCells(
     const cell = cells[i]?.trim();
     if (column && cell) row[column] = cell;
   });
-  return row;
+  // An id that is missing is made of the name.
+  const made = row.app ?? idFrom(row.name ?? '');
+  return made === null ? row : { ...row, app: made };
 }
 
 function takeRow(row: Cells, line: number, apps: Map<string, App>, faults: LineFault[]): void {

@@ -1,14 +1,17 @@
 import type { Desk, DeskEntry, Monitor, Profile } from '../profile/schema.ts';
 import type { DeskInForce, PlacedMonitor } from './desk.ts';
 
-/** A name made from text that no other has: "Korvane Wide 34" becomes korvane-wide-34. */
-export function freeId(text: string, taken: readonly string[]): string {
+/**
+ * A name made from text that no other has: "Korvane Wide 34" becomes korvane-wide-34.
+ * @param plain what stands for a text of which no letter can be used
+ */
+export function freeId(text: string, taken: readonly string[], plain = 'monitor'): string {
   const base =
     text
       .toLowerCase()
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-|-$/g, '')
-      .slice(0, 60) || 'monitor';
+      .slice(0, 60) || plain;
   let id = base;
   for (let number = 2; taken.includes(id); number++) id = `${base}-${number}`;
   return id;

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import type { Fault, Read } from '../profile/faults.ts';
+import { csvRows } from './csv-rows.ts';
 
 /** One column of a table of things: how the part of a thing in it is written, and read again. */
 export interface Column<T> {
@@ -19,37 +20,53 @@ export function writeCsv<T>(columns: readonly Column<T>[], items: readonly T[]):
   return `${Papa.unparse([columns.map(({ name }) => name), ...lines], { newline: '\n' })}\n`;
 }
 
-/** The things of a table, not checked yet; faults name the line and the column. Columns may stand in any order. */
-export function readCsv<T>(text: string, columns: readonly Column<T>[]): Read<unknown[]> {
-  const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
-    skipEmptyLines: true,
-  });
-  const [broken] = errors.filter(({ type }) => type === 'Quotes');
-  if (broken) {
-    const path = `line ${(broken.row ?? 0) + 1}`;
-    return fails([{ path, found: broken.message, right: 'comma-separated values' }]);
+/** The things of a table, not checked yet, and the line that each begins in. */
+export interface CsvItems {
+  items: Record<string, unknown>[];
+  lines: readonly number[];
+}
+
+/** Reads a table; faults name the line and the column. Columns may stand in any order. */
+export function readCsv<T>(text: string, columns: readonly Column<T>[]): Read<CsvItems> {
+  const { rows, faults: broken } = csvRows(text);
+  if (broken.length > 0) {
+    const right = 'comma-separated values';
+    return fails(broken.map(({ line, text: found }) => ({ path: `line ${line}`, found, right })));
   }
-  const [head = [], ...lines] = data;
-  const named = head.map((cell) => columns.find(({ name }) => name === cell.trim()));
-  const unknown = head.filter((_, i) => named[i] === undefined);
-  if (unknown.length > 0 || head.length === 0) {
+  const [head, ...lines] = rows;
+  const named = head?.cells.map((cell) => columns.find(({ name }) => name === cell.trim())) ?? [];
+  const unknown = head?.cells.filter((_, i) => named[i] === undefined) ?? [];
+  if (!head || unknown.length > 0) {
     const right = `columns named ${columns.map(({ name }) => name).join(', ')}`;
-    const found = unknown.join(', ') || 'nothing';
-    return fails([{ path: 'line 1', found, right }]);
+    const found = unknown.join(', ') || 'the file is empty';
+    return fails([{ path: `line ${head?.line ?? 1}`, found, right }]);
   }
   const faults: Fault[] = [];
-  const items = lines.map((cells, row) => {
+  const items = lines.map(({ line, cells }) => {
     const item: Record<string, unknown> = {};
     cells.forEach((cell, i) => {
       const column = named[i];
       if (!column || cell === '') return;
       const right = column.read(cell.replace(/^'/, ''), item);
       if (right !== undefined)
-        faults.push({ path: `line ${row + 2}, ${column.name}`, found: cell, right });
+        faults.push({ path: `line ${line}, ${column.name}`, found: cell, right });
     });
     return item;
   });
-  return faults.length > 0 ? fails(faults) : { ok: true, value: items };
+  if (faults.length > 0) return fails(faults);
+  return { ok: true, value: { items, lines: lines.map(({ line }) => line) } };
+}
+
+/** What was read of a table's things, its faults by their lines instead of their places in a list. */
+export function inLines<T>(result: Read<T>, list: string, lines: readonly number[]): Read<T> {
+  if (result.ok) return result;
+  const faults = result.faults.map((fault) => {
+    if (!fault.path.startsWith(`${list}[`)) return fault;
+    const [, index, rest = ''] = /^\[(\d+)\]\.?(.*)$/.exec(fault.path.slice(list.length))!;
+    const line = `line ${lines[Number(index)]}`;
+    return { ...fault, path: rest === '' ? line : `${line}, ${rest}` };
+  });
+  return { ok: false, faults };
 }
 
 const fails = (faults: Fault[]) => ({ ok: false, faults }) as const;

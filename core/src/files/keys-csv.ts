@@ -1,6 +1,15 @@
 import type { Read } from '../profile/faults.ts';
 import type { Keys, KeyCommand, OwnBinding } from '../profile/keys.ts';
-import { flagColumn, partAt, putAt, readCsv, textColumn, writeCsv, type Column } from './csv.ts';
+import {
+  flagColumn,
+  inLines,
+  partAt,
+  putAt,
+  readCsv,
+  textColumn,
+  writeCsv,
+  type Column,
+} from './csv.ts';
 import { readFile, type FromFile } from './pieces.ts';
 
 type When = 'command' | 'release';
@@ -51,14 +60,23 @@ export function keysCsv({ bindings, without }: Keys): string {
 }
 
 /** Bindings of one's own, and the starter's keys that are left out, read from such a table. */
-export function readKeysCsv(text: string): Read<FromFile> {
-  const lines = readCsv(text, COLUMNS);
-  if (!lines.ok) return lines;
+export function readKeysCsv(text: string, bundles: readonly string[] = []): Read<FromFile> {
+  const table = readCsv(text, COLUMNS);
+  if (!table.ok) return table;
+  const { items, lines } = table.value;
   const isLeftOut = (line: unknown) =>
     partAt(line, ['command']) === undefined && partAt(line, ['release']) === undefined;
-  const bindings = lines.value.filter((line) => !isLeftOut(line));
-  const without = lines.value.filter(isLeftOut).map((line) => partAt(line, ['keys']));
-  const file = readFile({ keys: { bindings, without } });
+  const linesOf = (isWanted: (line: unknown) => boolean) =>
+    lines.filter((_, i) => isWanted(items[i]));
+  const bindings = items.filter((line) => !isLeftOut(line));
+  const without = items.filter(isLeftOut).map((line) => partAt(line, ['keys']));
+  const read = readFile({ keys: { bindings, without } }, bundles);
+  const ofBindings = inLines(
+    read,
+    'keys.bindings',
+    linesOf((line) => !isLeftOut(line)),
+  );
+  const file = inLines(ofBindings, 'keys.without', linesOf(isLeftOut));
   if (!file.ok) return file;
   const says = [
     ['keys', 'bindings'],

@@ -20,6 +20,20 @@ const MOST_FAULTS = 20;
 
 /** Reads a text in a format; the value is not checked against anything yet. Never throws. */
 export function parseText(text: string, format: Format): Parsed {
+  const parsed = parsedText(text, format);
+  const isEmpty = plain(text).trim() === '' || (parsed.ok && saysNothing(parsed.value, format));
+  return isEmpty ? { ok: false, faults: [{ message: EMPTY }], format } : parsed;
+}
+
+const EMPTY = 'empty; right would be a text that says something';
+
+/** Nothing but comments. A JSON text of an empty object says that everything goes without saying. */
+function saysNothing(value: unknown, format: Format): boolean {
+  if (format === 'yaml') return value === null || value === undefined;
+  return format === 'toml' && Object.keys(value as object).length === 0;
+}
+
+function parsedText(text: string, format: Format): Parsed {
   try {
     if (format === 'json') return { ok: true, value: JSON.parse(plain(text)), format };
     if (format === 'toml') return { ok: true, value: parseToml(plain(text)), format };
@@ -98,5 +112,9 @@ function placeAt(text: string, offset: number): { line: number; column: number }
 
 /** What every format can be refused for by its name. */
 export function notReadText(name: string, { format, faults }: Parsed & { ok: false }): string[] {
-  return faults.map((fault) => `${name}: not ${FORMAT_NAMES[format]}: ${textFaultText(fault)}`);
+  return faults.map((fault) =>
+    fault.message === EMPTY
+      ? `${name}: ${EMPTY}`
+      : `${name}: not ${FORMAT_NAMES[format]}: ${textFaultText(fault)}`,
+  );
 }

@@ -4,6 +4,7 @@ import { PROFILE_FIELDS, profileSchema, type Profile } from '../profile/schema.t
 import { compactProfile } from './compact.ts';
 import { isFields } from './differences.ts';
 import type { Path } from './lists.ts';
+import { unknownModifiers } from './unknown-modifiers.ts';
 
 /** The parts of a profile that can leave and come back alone. */
 export const PIECES = ['desks', 'layouts', 'boards', 'rules', 'keys', 'apps', 'look'] as const;
@@ -60,8 +61,11 @@ export interface FromFile {
 /** Stands in for monitors in files that have none. */
 const NO_MONITOR = { id: 'none', width: 1, height: 1 };
 
-/** Reads what a file says, whole or in pieces and of any version, or tells every fault in it. */
-export function readFile(input: unknown): Read<FromFile> {
+/**
+ * Reads what a file says, whole or in pieces and of any version, or tells every fault in it.
+ * @param bundles those that pieces can name though they are not in the file
+ */
+export function readFile(input: unknown, bundles: readonly string[] = []): Read<FromFile> {
   const present = migrated(input);
   if (!isFields(present)) {
     const faults = read(profileSchema, input);
@@ -70,6 +74,8 @@ export function readFile(input: unknown): Read<FromFile> {
   const isWhole = 'monitors' in present;
   const result = read(profileSchema, isWhole ? present : { ...present, monitors: [NO_MONITOR] });
   if (!result.ok) return result;
+  const unknown = unknownModifiers(result.value, isWhole ? [] : bundles);
+  if (unknown.length > 0) return { ok: false, faults: unknown };
   const says = PROFILE_FIELDS.filter((field) => field in present && pieceOf(field) !== null);
   return {
     ok: true,

@@ -1,6 +1,8 @@
-import { faultText, type Read } from '../profile/faults.ts';
+import { faultText, type Fault, type Read } from '../profile/faults.ts';
+import type { Format } from './format.ts';
 import { readKeysCsv } from './keys-csv.ts';
 import { notReadText, parseFile } from './parse.ts';
+import { spanOf, stepsOf } from './positions.ts';
 import { readFile, type FromFile } from './pieces.ts';
 import { readRulesCsv } from './rules-csv.ts';
 
@@ -10,22 +12,43 @@ export type FileRead = { ok: true; value: FromFile } | { ok: false; lines: strin
 /**
  * Reads a file by its name and text: a profile or pieces of one in JSON, YAML or TOML, or a table (CSV) of rules
  * or of keys, which its first line tells apart.
+ *
+ * @param bundles of the profile that it is brought into: keys can name them
  */
-export function readFileText(name: string, text: string): FileRead {
+export function readFileText(
+  name: string,
+  text: string,
+  bundles: readonly string[] = [],
+): FileRead {
   if (/\.csv$/i.test(name)) {
     const isKeys = text
       .split('\n', 1)[0]!
       .split(',')
       .some((cell) => /^\W*keys\W*$/.test(cell));
-    return told(name, isKeys ? readKeysCsv(text) : readRulesCsv(text));
+    return told(name, isKeys ? readKeysCsv(text, bundles) : readRulesCsv(text));
   }
   const parsed = parseFile(name, text);
-  return parsed.ok
-    ? told(name, readFile(parsed.value))
-    : { ok: false, lines: notReadText(name, parsed) };
+  if (!parsed.ok) return { ok: false, lines: notReadText(name, parsed) };
+  return told(name, readFile(parsed.value, bundles), (fault) => lineOf(fault, text, parsed.format));
 }
 
-function told(name: string, result: Read<FromFile>): FileRead {
+/** So many faults are told with their line: each is looked for in the text. */
+const MOST_PLACED = 20;
+
+function told(
+  name: string,
+  result: Read<FromFile>,
+  where: (fault: Fault) => string = () => '',
+): FileRead {
   if (result.ok) return result;
-  return { ok: false, lines: result.faults.map((fault) => `${name}: ${faultText(fault)}`) };
+  const lines = result.faults.map(
+    (fault, i) => `${name}: ${i < MOST_PLACED ? where(fault) : ''}${faultText(fault)}`,
+  );
+  return { ok: false, lines };
+}
+
+function lineOf({ path }: Fault, text: string, format: Format): string {
+  if (path === '') return '';
+  const { from } = spanOf(text, format, stepsOf(path));
+  return `line ${text.slice(0, from).split('\n').length}: `;
 }

@@ -7,7 +7,16 @@ import {
   type Rule,
   type Setting,
 } from '../profile/rule.ts';
-import { flagColumn, readCsv, textColumn, valueColumn, writeCsv, type Column } from './csv.ts';
+import { freeId } from '../desk/edit.ts';
+import {
+  flagColumn,
+  inLines,
+  readCsv,
+  textColumn,
+  valueColumn,
+  writeCsv,
+  type Column,
+} from './csv.ts';
 import { readFile, type FromFile } from './pieces.ts';
 
 /** Settings that are on or off, and those that are more than a word. */
@@ -81,8 +90,17 @@ export function rulesCsv(rules: readonly Rule[]): string {
   return writeCsv(COLUMNS, rules);
 }
 
-/** Rules read from such a table; faults name the line. */
+/** Rules read from such a table; faults name the line. A rule without an id gets one made of its name. */
 export function readRulesCsv(text: string): Read<FromFile> {
-  const rules = readCsv(text, COLUMNS);
-  return rules.ok ? readFile({ rules: rules.value }) : rules;
+  const table = readCsv(text, COLUMNS);
+  if (!table.ok) return table;
+  const { items, lines } = table.value;
+  const taken = items.flatMap(({ id }) => (typeof id === 'string' ? [id] : []));
+  const rules = items.map((item) => {
+    if (item['id'] !== undefined) return item;
+    const id = freeId(String(item['name'] ?? 'rule'), taken, 'rule');
+    taken.push(id);
+    return { ...item, id };
+  });
+  return inLines(readFile({ rules }), 'rules', lines);
 }

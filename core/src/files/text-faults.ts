@@ -3,6 +3,7 @@ import { profileSchema, type Profile } from '../profile/schema.ts';
 import type { Format } from './format.ts';
 import { parseText } from './parse.ts';
 import { spanOf, stepsOf, type Span } from './positions.ts';
+import { unknownModifiers } from './unknown-modifiers.ts';
 
 /** What is wrong at a place of a profile's text. */
 export interface PlacedFault extends Span {
@@ -25,11 +26,12 @@ export function readProfileText(text: string, format: Format): ProfileRead {
     return { profile: null, faults };
   }
   const profile = read(profileSchema, parsed.value);
-  if (profile.ok) return { profile: profile.value, faults: [] };
-  const faults = profile.faults.map(({ path, found, right }) => {
+  const found = profile.ok ? unknownModifiers(profile.value) : profile.faults;
+  if (profile.ok && found.length === 0) return { profile: profile.value, faults: [] };
+  const faults = found.map(({ path, found: there, right }) => {
     const message = right.startsWith('no such field')
       ? `${path}: ${right}`
-      : `${path || 'the whole text'} is ${found}; right would be ${right}`;
+      : `${path || 'the whole text'} is ${there}; right would be ${right}`;
     return placed(text, spanOf(text, format, stepsOf(path)), message);
   });
   return { profile: null, faults };

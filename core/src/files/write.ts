@@ -1,12 +1,18 @@
 import { stringify as tomlOf } from 'smol-toml';
 import { Document, isCollection, isMap, isScalar, visit, type Node } from 'yaml';
+import { pathText } from '../profile/faults.ts';
 import type { Format } from './format.ts';
 
 /** A small object, such as a size or a condition, stands on one line of YAML up to so many letters. */
 const ONE_LINE = 76;
 
-/** A value of a file as text in a format, with a newline at its end. Read again it is the same value. */
+/**
+ * A value of a file as text in a format, with a newline at its end. Read again it is the same value.
+ * @throws RangeError for a text that the format cannot hold; see `whyNot`
+ */
 export function writeText(value: object, format: Format): string {
+  const because = whyNot(value, format);
+  if (because !== null) throw new RangeError(because);
   if (format === 'json') return `${JSON.stringify(value, null, 2)}\n`;
   if (format === 'toml') return `${tomlOf(value)}\n`;
   const document = new Document(value, { aliasDuplicateObjects: false });
@@ -22,6 +28,31 @@ export function writeText(value: object, format: Format): string {
   });
   return document.toString({ lineWidth: 0, flowCollectionPadding: true });
 }
+
+/** Why a format cannot hold a value; null where it can. TOML's texts are whole characters (TOML 1.0, String). */
+export function whyNot(value: object, format: Format): string | null {
+  const path = format === 'toml' ? halfCharacter(value, []) : null;
+  if (path === null) return null;
+  return `${pathText(path)}: half a character (a lone surrogate), which TOML cannot hold; right would be YAML or JSON`;
+}
+
+/** The path to the first text that is no whole characters. */
+function halfCharacter(
+  value: unknown,
+  path: readonly PropertyKey[],
+): readonly PropertyKey[] | null {
+  if (typeof value === 'string') return HALF.test(value) ? path : null;
+  if (typeof value !== 'object' || value === null) return null;
+  const isList = Array.isArray(value);
+  for (const [name, part] of Object.entries(value)) {
+    if (!isList && HALF.test(name)) return [...path, name];
+    const found = halfCharacter(part, [...path, isList ? Number(name) : name]);
+    if (found) return found;
+  }
+  return null;
+}
+
+const HALF = /\p{Surrogate}/u;
 
 /** Nothing in it that holds more than plain values, and short. */
 function isSmall(node: Node): boolean {

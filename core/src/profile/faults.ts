@@ -66,7 +66,8 @@ function valueAt(input: unknown, path: readonly PropertyKey[]): unknown {
   );
 }
 
-function shortJson(value: unknown): string {
+/** A value as JSON, shortened; "nothing" when it is missing. */
+export function shortJson(value: unknown): string {
   if (value === undefined) return 'nothing';
   const text =
     typeof value === 'number' && !Number.isFinite(value) ? String(value) : JSON.stringify(value);

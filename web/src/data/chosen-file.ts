@@ -7,12 +7,19 @@ export interface ChosenFile {
   faults: readonly string[];
 }
 
-/** Reads a chosen file: a profile or pieces of one, or a table of rules or keys. Never throws. */
-export async function readChosen(chosen: File): Promise<ChosenFile> {
+/**
+ * Reads a chosen file: a profile or pieces of one, or a table of rules or keys. Never throws.
+ * @param bundles of the profile that it is brought into
+ */
+export async function readChosen(
+  chosen: File,
+  bundles: readonly string[] = [],
+): Promise<ChosenFile> {
   const { name } = chosen;
   try {
     refuseLarge(chosen.size);
-    const result = readFileText(name, textIn(new Uint8Array(await chosen.arrayBuffer())));
+    const text = textIn(new Uint8Array(await chosen.arrayBuffer()));
+    const result = readFileText(name, text, bundles);
     return result.ok
       ? { name, file: result.value, faults: [] }
       : { name, file: null, faults: result.lines };

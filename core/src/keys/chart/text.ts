@@ -5,7 +5,7 @@ import { byTask, chartRows, type ChartRow } from './rows.ts';
 const HEAD = ['task', 'keys', 'command', 'layer', 'app', 'from'];
 
 /** A spreadsheet would take these for a formula. */
-const FORMULA = /^[=+\-@\t]/;
+const FORMULA = /^[=+\-@\t\r]/;
 const cell = (text: string) => (FORMULA.test(text) ? `'${text}` : text);
 
 /** Every binding once, as comma-separated values (RFC 4180). */
@@ -16,7 +16,9 @@ export function chartCsv(profile: Profile): string {
   return `${Papa.unparse([HEAD, ...lines], { newline: '\n' })}\n`;
 }
 
-const escaped = (text: string) => text.replace(/[|\\`]/g, (character) => `\\${character}`);
+/** Text as it is written in a line of Markdown, where none of it is a mark. */
+export const escaped = (text: string) =>
+  text.replace(/[\s\p{Cc}]+/gu, ' ').replace(/[\\`*_{}[\]<>#!|&~$^=:@]/g, (mark) => `\\${mark}`);
 
 function markdownLine({ caps, command, layer, app }: ChartRow): string {
   const keys = caps
@@ -40,9 +42,14 @@ export function chartMarkdown(profile: Profile): string {
   return `# Keys of ${escaped(profile.name)}\n\n${groups.join('\n\n')}\n`;
 }
 
-/** Text as it is written in HTML and SVG. */
+/** What XML has no way to write, beside halves of characters (XML 1.0, Char). */
+// eslint-disable-next-line no-control-regex
+const NO_XML = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]|\p{Surrogate}/gu;
+
+/** Text as it is written in HTML and SVG; what neither can hold becomes the mark of a character that is not there. */
 export function html(text: string): string {
   return text
+    .replace(NO_XML, '\uFFFD')
     .replace(/&/g, '&amp;')
     .replace(/</g, '&lt;')
     .replace(/>/g, '&gt;')

@@ -1,5 +1,5 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { boardName, monitorName, PIECE_NAMES, PIECES, type Piece } from '@sorn/core';
+import { boardName, monitorName, PIECE_NAMES, PIECES, whyNot, type Piece } from '@sorn/core';
 import { useState, type ReactNode } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { KeyCap } from '../../app/KeyCap.tsx';
@@ -33,7 +33,8 @@ export function ExportPage({ pages }: { pages: ReactNode }) {
   const [wished, setForm] = useState<Form>('yaml');
   const [drawn, setDrawn] = useState<Drawn>({ monitor: null, board: null, windows: 4 });
   const [said, setSaid] = useState('');
-  const forms = formsFor(what);
+  const forms = formsFor(what, profile);
+  const noToml = whyNot(profile, 'toml');
   const form = forms.includes(wished) ? wished : forms[0]!;
   const file = exported(profile, what, form, drawn);
 
@@ -110,6 +111,11 @@ export function ExportPage({ pages }: { pages: ReactNode }) {
                 onChange={setForm}
               />
             </SettingRow>
+            {noToml !== null && !isDrawing && (
+              <chakra.p fontSize="12.5px" color="slate">
+                Not as TOML: {noToml}.
+              </chakra.p>
+            )}
             {isDrawing && <DrawnSettings what={what} drawn={drawn} onChange={setDrawn} />}
             <Action cap="Enter" text="Save as a file" says={file.name} onClick={save} />
             <Action cap="C" text="Copy" onClick={() => void copy()} />

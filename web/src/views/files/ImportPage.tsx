@@ -48,7 +48,11 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
   async function read(files: FileList | null) {
     const chosen = files?.[0];
     if (!chosen) return;
-    const result = await readChosen(chosen);
+    const { bundles } = store.getState().profile.keys;
+    const result = await readChosen(
+      chosen,
+      bundles.map(({ id }) => id),
+    );
     setBrought(result);
     setAt(0);
     setSaid('');

@@ -4,6 +4,7 @@ import {
   keysCsv,
   layoutSvg,
   rulesCsv,
+  whyNot,
   writeText,
   zoneBoardSvg,
   type Format,
@@ -37,10 +38,11 @@ const TYPES: Record<Form, string> = {
   svg: 'image/svg+xml',
 };
 
-/** The forms something can be saved in. */
-export function formsFor(what: What): readonly Form[] {
+/** The forms something of a profile can be saved in. */
+export function formsFor(what: What, profile: Profile): readonly Form[] {
   if (what === 'layout-drawing' || what === 'board-drawing') return ['svg'];
-  return what === 'rules' || what === 'keys' ? [...FORMATS, 'csv'] : FORMATS;
+  const formats = FORMATS.filter((format) => whyNot(profile, format) === null);
+  return what === 'rules' || what === 'keys' ? [...formats, 'csv'] : formats;
 }
 
 /** Something of a profile as a file. */

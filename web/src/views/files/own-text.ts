@@ -3,6 +3,7 @@ import {
   mergeProfiles,
   readProfileText,
   textFor,
+  whyNot,
   writeText,
   type Format,
   type PlacedFault,
@@ -63,7 +64,9 @@ export function useOwnText(): TextInHand {
   const unapplied = useUnapplied(({ texts }) => texts.get(id));
   const chosen = useUnapplied(({ formats }) => formats.get(id));
   const { keep, choose } = useUnapplied.getState();
-  const format = unapplied?.format ?? chosen ?? own?.format ?? 'yaml';
+  const wished = unapplied?.format ?? chosen ?? own?.format ?? 'yaml';
+  // A text that TOML cannot hold is shown in the form that holds all.
+  const format = whyNot(profile, wished) === null ? wished : 'yaml';
   const applied = useMemo(
     () =>
       own?.format === format ? textFor(own, profile) : writeText(compactProfile(profile), format),

@@ -1,0 +1,45 @@
+import Papa from 'papaparse';
+
+/** A row of a table, and the line of the text in which it begins, counted from 1. */
+export interface CsvRow {
+  line: number;
+  cells: readonly string[];
+}
+
+/** What is wrong with a text as a table, by line. */
+export interface CsvFault {
+  line: number;
+  text: string;
+}
+
+/**
+ * The rows of comma-separated values (RFC 4180; also with semicolons or tabs); empty lines are left out. A row
+ * whose quote stays open is a fault: what follows it is no row that was meant.
+ *
+ * @param most more rows than these are not read, which is a fault
+ */
+export function csvRows(text: string, most = Infinity): { rows: CsvRow[]; faults: CsvFault[] } {
+  const rows: CsvRow[] = [];
+  const faults: CsvFault[] = [];
+  const body = text.replace(/^\uFEFF/, '');
+  let from = 0;
+  let line = 1;
+  Papa.parse<string[]>(body, {
+    step({ data, errors, meta }, parser) {
+      const isOpen = errors.some(({ code }) => code === 'MissingQuotes');
+      if (isOpen) faults.push({ line, text: 'a quote that is opened here is never closed' });
+      for (const { code, message } of errors) {
+        if (code !== 'MissingQuotes' && !/delimiting character/.test(message))
+          faults.push({ line, text: message });
+      }
+      if (!isOpen && data.some((cell) => cell.trim() !== '')) rows.push({ line, cells: data });
+      line += (body.slice(from, meta.cursor).match(/\n|\r(?!\n)/g) ?? []).length;
+      from = meta.cursor;
+      if (rows.length > most) {
+        faults.push({ line, text: `more than ${most} rows; the rest is not read` });
+        parser.abort();
+      }
+    },
+  });
+  return { rows, faults };
+}

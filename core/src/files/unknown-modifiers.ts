@@ -1,0 +1,38 @@
+import { MAIN, MODIFIERS } from '../keys/modifiers.ts';
+import { triggerOf } from '../keys/trigger.ts';
+import { shortJson, type Fault } from '../profile/faults.ts';
+import { nearestName } from '../profile/nearest.ts';
+import type { Profile } from '../profile/schema.ts';
+
+/**
+ * Keys that name a modifier which does not exist: such keys could never be pressed.
+ *
+ * @param bundles further bundles that are known where the keys go
+ */
+export function unknownModifiers(profile: Profile, bundles: readonly string[] = []): Fault[] {
+  const known = [MAIN, ...MODIFIERS, ...profile.keys.bundles.map(({ id }) => id), ...bundles];
+  return triggersOf(profile).flatMap(([path, keys]) => {
+    const unknown = triggerOf(keys)
+      .steps.flatMap(({ modifiers }) => modifiers)
+      .find((name) => !known.includes(name));
+    if (unknown === undefined) return [];
+    const nearest = nearestName(unknown, known);
+    const hint = nearest ? `; the nearest to ${unknown} is ${nearest}` : `, not ${unknown}`;
+    const right = `modifiers among ${known.join(', ')}${hint}`;
+    return [{ path, found: shortJson(keys), right }];
+  });
+}
+
+/** Every trigger of a profile, with the path to it. */
+function triggersOf({ keys, apps }: Profile): [string, string][] {
+  const shortcuts = (path: string, list: readonly { keys: string }[] = []): [string, string][] =>
+    list.map((each, i) => [`${path}[${i}].keys`, each.keys]);
+  return [
+    ...shortcuts('keys.bindings', keys.bindings),
+    ...keys.without.map((each, i): [string, string] => [`keys.without[${i}]`, each]),
+    ...(keys.taken ?? []).flatMap((each, i) =>
+      shortcuts(`keys.taken[${i}].shortcuts`, each.shortcuts),
+    ),
+    ...apps.flatMap((app, i) => shortcuts(`apps[${i}].shortcuts`, app.shortcuts)),
+  ];
+}
