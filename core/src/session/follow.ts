@@ -10,6 +10,7 @@ import { arrange } from './arrange.ts';
 import { withSeats } from './commands/board-here.ts';
 import { placeShown } from './place.ts';
 import { placingArea } from './placed.ts';
+import { without } from './picked.ts';
 import type { Standing } from './schema.ts';
 import {
   isTiled,
@@ -35,7 +36,9 @@ export function parentApp(
 /** A window with what rules say of it alone, wherever it is: size, above, everywhere, and how it is held. */
 export function heldBy(window: SessionWindow, follows: RuleSettings): SessionWindow {
   const { size, stayAbove, everywhere, held = window.held } = follows;
-  const { stayAbove: wasAbove, everywhere: wasEverywhere, lifted, ...rest } = window;
+  const { stayAbove: wasAbove, everywhere: wasEverywhere, lifted, ...given } = window;
+  // A window of a fixed size covers nothing that it does not cover by itself.
+  const rest = window.resizable === false ? without(given, ['maximised', 'fullScreen']) : given;
   const above = stayAbove ?? wasAbove;
   const all = everywhere ?? wasEverywhere;
   const isLifted = held === 'tiled' && (above === true || all === true);

@@ -39,7 +39,13 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
     findings.push({ kind: 'unknown-name', path, value, nearest: nearestName(value, names) });
 
   // What lasts only while a key is held, or until something else is done, does not outlive a visit.
-  const { switching: _choice, shaping: _steps, calledBack: _back, ...lasting } = input;
+  const {
+    switching: _choice,
+    shaping: _steps,
+    calledBack: _back,
+    putAway: _put,
+    ...lasting
+  } = input;
   const { picking: _picked, previewing: _preview, ...still } = lasting;
   const { choosingMode: _mode, desktop, connected: devices, ...kept } = still;
   const { desk: deskId, focus, pocket, minimised, joined: _was, ...rest } = kept;

@@ -54,6 +54,9 @@ const holdingFields = {
    * with it, where it stood when it floated before.
    */
   lifted: fields({ standing: standingField.exactOptional() }).exactOptional(),
+  /** Where it stood when it was lifted the last time, by itself and with all others. */
+  liftedAt: standingField.exactOptional(),
+  afloatAt: standingField.exactOptional(),
   placing: placingField.exactOptional(),
   /** How it was held before float put it into its tile, where that was more than floating. */
   untiled: fields({
@@ -305,6 +308,14 @@ const wholeSchema = fields({
   choosingMode: oneOf(MODES).exactOptional(),
   /** The window that call-back brought last, as long as nothing else was done. */
   calledBack: idField.exactOptional(),
+  /** The window that was put into the pocket last, as long as nothing else was done: call-back brings it. */
+  putAway: idField.exactOptional(),
+  /** Monitors that the focus was on when they went, one after the other, and what got it then. */
+  focusAway: listOf(
+    fields({ monitor: idField, to: idField, window: idField.exactOptional() }),
+    'monitors',
+    MOST,
+  ).exactOptional(),
   /** The focused window is being shaped by keys: what arrows do, and how many steps were made. */
   shaping: fields({ window: idField, by: oneOf(SHAPING), steps: z.int().min(0) }).exactOptional(),
   /** By app, where the person moved its last floating window. */

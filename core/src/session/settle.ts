@@ -52,7 +52,7 @@ export function settledOn(session: Session, profile: Profile, desk: DeskInForce)
  * another desk would give the name to another monitor's.
  */
 export function withNamesKept(session: Session, desk: DeskInForce, also = ''): Session {
-  const used = new Set([...session.windows.map(({ workspace }) => workspace), also]);
+  const used = new Set([...inUse(session), also]);
   const made = new Set((session.workspacesMade ?? []).map(({ id }) => id));
   const madeUp = desk.workspaces.filter(
     ({ id, isMadeUp }) => isMadeUp && used.has(id) && !made.has(id),
@@ -64,9 +64,15 @@ export function withNamesKept(session: Session, desk: DeskInForce, also = ''): S
   ]);
 }
 
-/** Without kept names that no window needs any more, and that were put nowhere by key. */
+/** Workspaces that hold windows, are in sight or were just before: such a one keeps its name, though it is empty. */
+function inUse({ windows, shown, shownBefore = {} }: Session): string[] {
+  const held = windows.map(({ workspace }) => workspace);
+  return [...held, ...Object.values(shown), ...Object.values(shownBefore)];
+}
+
+/** Without kept names that nothing needs any more, and that were put nowhere by key. */
 function withoutUnused(session: Session, put: ReadonlySet<string>): Session {
-  const used = new Set([...session.windows.map(({ workspace }) => workspace), ...put]);
+  const used = new Set([...inUse(session), ...put]);
   return session.workspacesMade?.some(({ id, byItself }) => byItself && !used.has(id))
     ? withList(session, 'workspacesMade', (all) =>
         all.filter(({ id, byItself }) => !byItself || used.has(id)),
@@ -186,7 +192,7 @@ function arrived(there: Arrangement | undefined, coming: Arrangement): Arrangeme
 }
 
 /**
- * Each monitor shows what it showed, else what was on screen on one that is gone, else what it showed before that,
+ * Each monitor shows what it showed, else what it showed before that, else what was on screen on one that is gone,
  * else its first workspace. What a monitor that is not there showed is kept for its return.
  */
 export function shownOnDesk(session: Session, desk: DeskInForce): Session {
@@ -203,7 +209,7 @@ export function shownOnDesk(session: Session, desk: DeskInForce): Session {
   const onGone = Object.entries(former).flatMap(([id, shows]) => (there.has(id) ? [] : [shows]));
   for (const { id: monitor } of desk.monitors) {
     const here = workspacesOn(desk, monitor);
-    const wanted = [ownEntry(former, monitor), ...onGone, ownEntry(shownBefore, monitor)].find(
+    const wanted = [ownEntry(former, monitor), ownEntry(shownBefore, monitor), ...onGone].find(
       (id) => here.some((workspace) => workspace.id === id),
     );
     shown[monitor] = wanted ?? here[0]!.id;
@@ -211,8 +217,38 @@ export function shownOnDesk(session: Session, desk: DeskInForce): Session {
   return { ...session, shown };
 }
 
-/** The focus stays with its window, which is in sight then, or with the monitor it was sent to. */
+/**
+ * The focus stays with its window, which is in sight then, or with the monitor it was sent to. Where that monitor
+ * went, a window of the fallback has it, until the monitor is back, unless it was moved meanwhile.
+ */
 function focusedOn(session: Session, profile: Profile, desk: DeskInForce): Session {
+  const { focusAway = [], ...rest } = session;
+  const last = focusAway.at(-1);
+  const isUnmoved = last?.window === session.focus && last?.to === session.focusMonitor;
+  const away = isUnmoved ? focusAway : [];
+  const back = away.findIndex(({ monitor }) => desk.monitors.some(({ id }) => id === monitor));
+  if (back >= 0) {
+    const { focus: _given, ...none } = rest;
+    const earlier = away.slice(0, back);
+    const window = earlier.at(-1)?.window;
+    return {
+      ...none,
+      ...(window !== undefined && { focus: window }),
+      focusMonitor: away[back]!.monitor,
+      ...(earlier.length > 0 && { focusAway: earlier }),
+    };
+  }
+  const next = focusKept(rest, profile, desk);
+  const { focus: window, focusMonitor: to } = next;
+  const isSent = to !== session.focusMonitor && (!session.focus || away.length > 0);
+  const all = isSent
+    ? [...away, { monitor: session.focusMonitor, to, ...(window !== undefined && { window }) }]
+    : away;
+  // Behind a bare desktop, what had the focus is known otherwise.
+  return next.desktop || all.length === 0 ? next : { ...next, focusAway: all };
+}
+
+function focusKept(session: Session, profile: Profile, desk: DeskInForce): Session {
   const focused = windowOf(session, session.focus);
   const canHaveIt = focused && focused.held !== 'pocketed' && !focused.minimised;
   if (canHaveIt && !session.desktop) {

@@ -1,3 +1,4 @@
+import { without } from '../picked.ts';
 import { did, nothing, windowOf, type Outcome, type Session, type Situation } from '../session.ts';
 import { LAST, type Command, type CommandId } from '../../profile/command.ts';
 import { windowsBack } from './desktop.ts';
@@ -202,10 +203,8 @@ export function settled({ session, ...around }: Situation, command: CommandId | 
   if (now.shaping && !isAmong(OF_SHAPING, command)) now = taken({ session: now, ...around });
   if (now.picking && !staysOpen(now.picking, command)) now = withoutPicking(now);
   if (now.choosingMode && command !== 'desk-mode') now = withoutChoice(now);
-  if (now.calledBack !== undefined && command !== 'call-back') {
-    const { calledBack: _before, ...rest } = now;
-    now = rest;
-  }
+  if ((now.calledBack ?? now.putAway) !== undefined && command !== 'call-back')
+    now = without(now, ['calledBack', 'putAway']);
   return now;
 }
 

@@ -1,5 +1,7 @@
 import { monitorOf, type DeskInForce } from '../../desk/desk.ts';
+import { without } from '../picked.ts';
 import {
+  arrangementOf,
   withArrangement,
   withoutMember,
   withWindow,
@@ -18,7 +20,7 @@ export function joined(
 ): Session {
   const { away: _home, ...here } = window;
   const there: SessionWindow = {
-    ...here,
+    ...afloatNoMore(session, here, monitor, workspace),
     monitor,
     workspace,
     ...leftAloneAcross(desk, window, monitor),
@@ -35,6 +37,19 @@ export function joined(
     // One that was called back from the pocket may have its place there still.
     order: [...arrangement.order.filter((id) => id !== window.id), window.id],
   }));
+}
+
+/** One that floats with all others floats by itself from now on, where not all float. */
+function afloatNoMore(
+  session: Session,
+  window: SessionWindow,
+  monitor: string,
+  workspace: string,
+): SessionWindow {
+  const { lifted, stayAbove, everywhere } = window;
+  if (!lifted || stayAbove || everywhere) return window;
+  if (arrangementOf(session, workspace, monitor).afloat) return window;
+  return without(window, ['lifted']);
 }
 
 /** A window that nothing touches stands where it is put: taken across, it is put there anew. */

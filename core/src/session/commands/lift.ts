@@ -1,5 +1,5 @@
 import { monitorOf } from '../../desk/desk.ts';
-import { keptInside } from '../../geometry/rect.ts';
+import { keptInside, sameRect } from '../../geometry/rect.ts';
 import { workArea } from '../../desk/work-area.ts';
 import { LAYOUTS } from '../../layouts/index.ts';
 import { tilingInForce } from '../arrange.ts';
@@ -15,6 +15,7 @@ import {
   withFocus,
   withWindow,
   type Outcome,
+  type Session,
   type SessionWindow,
   type Situation,
 } from '../session.ts';
@@ -36,7 +37,7 @@ export function toggleFloat(situation: Situation): Outcome {
   if (isOutcome(window)) return window;
   // A placed window is out of its tile already.
   const floats = window.held !== 'floating' && !window.placing;
-  if (floats && isFree(situation, window)) {
+  if (isFree(situation, window)) {
     return nothing(session, `${windowName(profile, window)} floats already: Free gives no tiles`);
   }
   const here = shownOn(session, window.monitor);
@@ -76,7 +77,7 @@ function settledInTile(window: SessionWindow): SessionWindow {
   return {
     ...(rest as SessionWindow),
     held: 'tiled',
-    ...(Object.keys(beside).length > 0 && {
+    ...((standing || Object.keys(beside).length > 0) && {
       untiled: { held, ...(standing && { standing }), ...beside },
     }),
   };
@@ -89,11 +90,22 @@ function liftedTo(window: SessionWindow, standing: Standing): SessionWindow {
   return { ...window, held: 'floating', lifted, standing };
 }
 
-/** A lifted window back in its tile, with what it remembered of floating before; others stay as they are. */
-function landed(window: SessionWindow): SessionWindow {
-  const { lifted, standing: _now, ...rest } = window;
+/**
+ * A lifted window back in its tile, with what it remembered of floating before; others stay as they are.
+ * @param memory where it is kept how it stood until now, for when it is lifted again
+ */
+function landed(window: SessionWindow, memory: 'liftedAt' | 'afloatAt'): SessionWindow {
+  const { lifted, standing, ...rest } = window;
   if (!lifted || window.stayAbove || window.everywhere) return window;
-  return { ...rest, ...lifted, held: 'tiled' };
+  return { ...rest, ...lifted, held: 'tiled', ...(standing && { [memory]: standing }) };
+}
+
+/** Where a window stands that is lifted by itself: as it did the last time, else as it would float. */
+function liftedStanding(situation: Situation, window: SessionWindow): Standing {
+  const { liftedAt } = window;
+  if (!liftedAt) return standingFor(situation, window);
+  const monitor = monitorOf(situation.desk, window.monitor);
+  return stood(standingNow({ ...window, held: 'floating', standing: liftedAt }, monitor), monitor);
 }
 
 function standingFor(situation: Situation, window: SessionWindow): Standing {
@@ -116,7 +128,7 @@ export function toggleStayAbove(situation: Situation): Outcome {
   if (!window.stayAbove) {
     return did(
       withWindow(session, window.id, (there) => ({
-        ...liftedTo(there, standingFor(situation, there)),
+        ...liftedTo(there, liftedStanding(situation, there)),
         stayAbove: true,
       })),
       said('stays above', 'floating over all others, by key'),
@@ -139,7 +151,7 @@ export function toggleEverywhere(situation: Situation): Outcome {
   if (!window.everywhere) {
     return did(
       withWindow(session, window.id, (there) => ({
-        ...liftedTo(there, standingFor(situation, there)),
+        ...liftedTo(there, liftedStanding(situation, there)),
         everywhere: true,
       })),
       said('everywhere', 'on every workspace of its monitor, by key'),
@@ -163,7 +175,9 @@ export function toggleEverywhere(situation: Situation): Outcome {
 }
 
 function landedUnlessAfloat({ session }: Situation, window: SessionWindow): SessionWindow {
-  return arrangementOf(session, window.workspace, window.monitor).afloat ? window : landed(window);
+  return arrangementOf(session, window.workspace, window.monitor).afloat
+    ? window
+    : landed(window, 'liftedAt');
 }
 
 /** float-all: every tiled window here floats where it is; again, all are back in their tiles. */
@@ -175,14 +189,19 @@ export function floatAll(situation: Situation): Outcome {
   const arrangement = arrangementOf(session, workspace, monitor);
   const said = (decided: string, because: string) => ({ about: workspace, decided, because });
   if (arrangement.afloat) {
-    const windows = session.windows.map((window) => (isHere(window) ? landed(window) : window));
+    const windows = session.windows.map((window) =>
+      isHere(window) ? landed(window, 'afloatAt') : window,
+    );
     const back = withArrangement(
       { ...session, windows },
       workspace,
       monitor,
       ({ afloat: _gone, ...rest }) => rest,
     );
-    return did(back, said('all in their tiles', 'the arrangement from before float-all'));
+    return did(
+      withMovedAlone(situation, back),
+      said('all in their tiles', 'the arrangement from before float-all'),
+    );
   }
   const { kind } = tilingInForce(profile, session, workspace, monitor).layout;
   if (kind === 'free')
@@ -193,7 +212,12 @@ export function floatAll(situation: Situation): Outcome {
   if (!session.windows.some(isTaken)) return nothing(session, 'no window is tiled here');
   const windows = session.windows.map((window) => {
     if (!isTaken(window)) return window;
-    return liftedTo(window, stood(placements.get(window.id)!, monitorOf(desk, monitor)));
+    const { afloatAt, ...rest } = window;
+    const on = monitorOf(desk, monitor);
+    const at = afloatAt
+      ? standingNow({ ...window, held: 'floating', standing: afloatAt }, on)
+      : placements.get(window.id)!;
+    return liftedTo(rest, stood(at, on));
   });
   return did(
     withArrangement({ ...session, windows }, workspace, monitor, (there) => ({
@@ -202,4 +226,14 @@ export function floatAll(situation: Situation): Outcome {
     })),
     said('all float where they are', 'float-all; again, all go back into their tiles'),
   );
+}
+
+/** Of windows that are back in their tiles, only those that were moved meanwhile keep how they floated. */
+function withMovedAlone({ profile, desk }: Situation, session: Session): Session {
+  const placements = new Map(place(session, profile, desk).placements.map((p) => [p.id, p]));
+  const windows = session.windows.map((window) => {
+    const { afloatAt, ...rest } = window;
+    return afloatAt && sameRect(afloatAt, placements.get(window.id)!) ? rest : window;
+  });
+  return { ...session, windows };
 }

@@ -15,7 +15,7 @@ import {
   type SessionWindow,
   type Situation,
 } from '../session.ts';
-import { firstStanding, stood } from '../standing.ts';
+import { firstStanding, stood, stoodAsGiven } from '../standing.ts';
 import { focusedWindow, isOutcome } from './focused.ts';
 import { placeInFocus } from './shares.ts';
 
@@ -23,11 +23,14 @@ import { placeInFocus } from './shares.ts';
 export function pocket(situation: Situation): Outcome {
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
-  return did(pocketed(situation.session, window), {
-    about: window.id,
-    decided: 'pocketed',
-    because: 'by key; call-back brings it to where you are',
-  });
+  return did(
+    { ...pocketed(situation.session, window), putAway: window.id },
+    {
+      about: window.id,
+      decided: 'pocketed',
+      because: 'by key; call-back brings it to where you are',
+    },
+  );
 }
 
 /** The session with a window put into the pocket. */
@@ -56,7 +59,8 @@ export function pocketed(session: Session, window: SessionWindow): Session {
 export function callBack(situation: Situation): Outcome {
   const { session, profile } = situation;
   const focused = windowOf(session, session.focus);
-  if (focused && (focused.pocketedFrom || session.calledBack === focused.id)) {
+  const isVisitor = focused?.pocketedFrom !== undefined && session.putAway === undefined;
+  if (focused && (isVisitor || session.calledBack === focused.id)) {
     return did(pocketed(session, focused), {
       about: focused.id,
       decided: 'pocketed again',
@@ -65,7 +69,7 @@ export function callBack(situation: Situation): Outcome {
   }
   const window = windowOf(session, session.pocket?.at(-1));
   if (!window) return nothing(session, 'the pocket is empty');
-  const back = broughtBack(situation, window);
+  const { putAway: _done, ...back } = broughtBack(situation, window);
   return did(
     { ...back, calledBack: window.id },
     {
@@ -82,22 +86,39 @@ export function callBack(situation: Situation): Outcome {
 export function broughtBack({ session, desk }: Situation, window: SessionWindow): Session {
   const here = placeInFocus(session);
   const from = window.pocketedFrom ?? { ...window, held: 'tiled' as const };
-  const isHome = from.workspace === here.workspace && from.monitor === here.monitor;
+  // One that is everywhere is at home on every workspace of its monitor.
+  const isHome =
+    from.monitor === here.monitor &&
+    (from.workspace === here.workspace || window.everywhere === true);
   const isAway = window.workspace !== from.workspace || window.monitor !== from.monitor;
   const taken = withList(session, 'pocket', (ids) => ids.filter((id) => id !== window.id));
+  // Called back to where it visited last, it is as it was there.
+  const isAgain = isAway && window.workspace === here.workspace && window.monitor === here.monitor;
   // Its place where it came from stays in the order there; that of a visit elsewhere is let go.
-  const left = isAway
-    ? withArrangement(taken, window.workspace, window.monitor, (arrangement) =>
-        withoutMember(arrangement, window.id),
-      )
-    : taken;
+  const left =
+    isAway && !isAgain
+      ? withArrangement(taken, window.workspace, window.monitor, (arrangement) =>
+          withoutMember(arrangement, window.id),
+        )
+      : taken;
   const back = withWindow(left, window.id, (there) => {
     const { pocketedFrom: _from, standing: _standing, away: _away, ...rest } = there;
     if (isHome) {
-      const { held, standing, away } = from;
+      const { workspace, monitor, held, standing, away } = from;
       const home = away === undefined ? {} : { away };
-      return { ...rest, ...here, ...home, held, ...(standing && { standing }) };
+      const isLifted = held === 'tiled' && (rest.stayAbove === true || rest.everywhere === true);
+      const now = isLifted ? 'floating' : held;
+      return {
+        ...rest,
+        workspace,
+        monitor,
+        ...home,
+        held: now,
+        ...(isLifted && { lifted: {} }),
+        ...(standing && { standing: stoodAsGiven(now, standing, monitorOf(desk, monitor)) }),
+      };
     }
+    if (isAgain) return { ...there, held: 'floating' };
     const { maximised: _large, fullScreen: _larger, ...plain } = rest;
     const on = monitorOf(desk, here.monitor);
     const standing = stood(firstStanding(there, on), on);
@@ -111,11 +132,12 @@ export function broughtBack({ session, desk }: Situation, window: SessionWindow)
     };
     return { ...plain, ...here, held: 'floating', standing, pocketedFrom };
   });
-  const joined = isHome
-    ? back
-    : withArrangement(back, here.workspace, here.monitor, (arrangement) => ({
-        ...arrangement,
-        order: [...arrangement.order, window.id],
-      }));
+  const joined =
+    isHome || isAgain
+      ? back
+      : withArrangement(back, here.workspace, here.monitor, (arrangement) => ({
+          ...arrangement,
+          order: [...arrangement.order, window.id],
+        }));
   return withFocus(joined, windowOf(joined, window.id)!);
 }

@@ -1,100 +1,83 @@
 import fc from 'fast-check';
 import { afterAll, describe, expect, it } from 'vitest';
 import { COMMANDS } from '../../profile/command.ts';
-import { profileSchema, type Profile } from '../../profile/schema.ts';
-import { openSession } from '../../session/open.ts';
 import { place } from '../../session/place.ts';
-import { reduce, type SessionEvent } from '../../session/reduce.ts';
-import { sessionSchema } from '../../session/schema.ts';
-import type { Session } from '../../session/session.ts';
-import { deepFrozen } from '../desk.ts';
-import { anyDesk, anySession } from './desks.ts';
-import { anyHappening } from './happenings.ts';
+import { sessionSchema, windowSchema } from '../../session/schema.ts';
+import type { SessionEvent } from '../../session/reduce.ts';
+import { commandFor } from './happenings.ts';
+import {
+  after,
+  commanded,
+  events,
+  holds,
+  isCalm,
+  SEED,
+  seen,
+  Tally,
+  TIMEOUT,
+  UNDER_WAY,
+  type Desk,
+  type UnderWay,
+} from './holds.ts';
 
-/** `npm run fuzz -- --seconds N --seed S` sets both; each property has its part of the time. */
-const SEED = Number(process.env.FUZZ_SEED ?? 1);
-const SECONDS = Number(process.env.FUZZ_SECONDS ?? 20);
-const PROPERTIES = 3;
-
-const counts = new Map<string, number>();
-let events = 0;
+const ran = new Tally(COMMANDS);
+const KINDS = Object.keys(UNDER_WAY) as UnderWay[];
+/** What begins each thing that can be under way. */
+const BEGINNINGS: Readonly<Record<UnderWay, SessionEvent | readonly SessionEvent[]>> = {
+  offer: [
+    ...['x1', 'x2'].map((id): SessionEvent => ({
+      type: 'window-opened',
+      window: windowSchema.parse({ id, held: 'tiled' }),
+    })),
+    { type: 'command', command: { command: 'place-left' } },
+    { type: 'command', command: { command: 'offer-places' } },
+  ],
+  'board pick': { type: 'command', command: { command: 'pick-board' } },
+  'corner pick': { type: 'command', command: { command: 'corner-pick' } },
+  preview: { type: 'key-held', command: { command: 'place-left' } },
+  switching: { type: 'key-held', command: { command: 'switch-window' } },
+  shaping: { type: 'command', command: { command: 'shape' } },
+  'choosing a mode': { type: 'command', command: { command: 'desk-mode' } },
+  'bare desktop': { type: 'command', command: { command: 'show-desktop' } },
+  'bare desktop while pressed': {
+    type: 'key-held',
+    command: { command: 'clear-while-pressed' },
+  },
+  unplugged: { type: 'monitors-changed', connected: [], byHand: false },
+  pause: { type: 'command', command: { command: 'pause' } },
+};
+const begun = new Tally(KINDS);
+const pairsOf = (kind: UnderWay) => COMMANDS.map((command) => `${kind} ${command}`);
+const from = new Tally(KINDS.flatMap(pairsOf));
 let redone = 0;
-const never = () => COMMANDS.filter((id) => !counts.has(id));
 afterAll(() => {
-  const missing = never().join(', ') || 'none';
+  const least = from.least(KINDS.flatMap(pairsOf));
   process.stdout.write(
-    `\nfuzz: seed ${SEED}, ${events} events, ${redone} steps redone; commands that never ran: ${missing}\n`,
+    [
+      `\nfuzz: seed ${SEED}, ${events.count} events, ${redone} steps redone`,
+      `commands: ${ran.text()}`,
+      `least often from what was under way: ${least} ${from.of(least)}`,
+      `never: ${[...ran.never(), ...from.never()].join(', ') || 'none'}\n`,
+    ].join('\n'),
   );
 });
 
-interface Desk {
-  session: Session;
-  profile: Profile;
+function soundly(desk: Desk) {
+  const { session, profile } = desk;
+  expect(place(session, profile).placements).toHaveLength(session.windows.length);
+  const written = JSON.parse(JSON.stringify(session)) as unknown;
+  expect(sessionSchema.parse(written)).toEqual(written);
 }
 
-function begun(deskInput: unknown, sessionInput: unknown): Desk {
-  const profile = deepFrozen(profileSchema.parse(deskInput));
-  const { session } = openSession(sessionSchema.parse(sessionInput), profile);
-  return { profile, session: deepFrozen(session) };
-}
-
-/** What a person sees of a desk, and the orders that decide what comes next. */
-function seen({ session, profile }: Desk) {
-  const orders = Object.entries(session.arrangements).flatMap(([key, { order, left }]) =>
-    left || order.length === 0 ? [] : [[key, order] as const],
-  );
-  return {
-    placements: place(session, profile).placements,
-    orders: Object.fromEntries(orders.sort(([a], [b]) => (a < b ? -1 : 1))),
-    shown: session.shown,
-    focus: session.focus,
-  };
-}
-
-/** Nothing is under way that ends when something else is done. */
-function isCalm(session: Session): boolean {
-  const { picking, previewing, switching, desktop, shaping, choosingMode, unplugged } = session;
-  return [picking, previewing, switching, desktop, shaping, choosingMode, unplugged].every(
-    (each) => each === undefined,
-  );
-}
-
-/** Runs events on any desk, and looks after each. What goes in is frozen: a reducer that changes it throws. */
-function holds(look: (desk: Desk) => void) {
-  const ms = (SECONDS * 1000) / PROPERTIES;
-  fc.assert(
-    fc.property(
-      anyDesk,
-      anySession,
-      fc.array(anyHappening, { maxLength: 25 }),
-      (desk, given, list) => {
-        let now = begun(desk, given);
-        look(now);
-        for (const event of list) {
-          events++;
-          if (event.type === 'command') {
-            const { command } = event.command;
-            counts.set(command, (counts.get(command) ?? 0) + 1);
-          }
-          now = { ...now, session: deepFrozen(reduce(now.session, event, now.profile).session) };
-          look(now);
-        }
-      },
-    ),
-    { seed: SEED, numRuns: 1e9, interruptAfterTimeLimit: ms, markInterruptAsFailure: false },
-  );
-}
-
-const command = (id: 'undo' | 'redo'): SessionEvent => ({
-  type: 'command',
-  command: { command: id },
-});
-
-describe('whatever happens on whatever desk', { timeout: SECONDS * 4_000 + 60_000 }, () => {
+describe('whatever happens on whatever desk', TIMEOUT, () => {
   it('nothing throws, and every window has a place', () => {
-    holds(({ session, profile }) => {
-      expect(place(session, profile).placements).toHaveLength(session.windows.length);
-    });
+    holds(
+      ({ session, profile }, event) => {
+        if (event?.type === 'command') ran.count(event.command.command);
+        expect(place(session, profile).placements).toHaveLength(session.windows.length);
+      },
+      () => ran.never().length === 0,
+    );
   });
 
   it('the schema takes what the engine makes, unchanged', () => {
@@ -105,18 +88,46 @@ describe('whatever happens on whatever desk', { timeout: SECONDS * 4_000 + 60_00
   });
 
   it('undo, then redo, is where one was', () => {
-    holds(({ session, profile }) => {
-      if (!isCalm(session) || session.past.length === 0) return;
-      const undone = reduce(session, command('undo'), profile).session;
-      if (undone === session) return;
-      const again = reduce(undone, command('redo'), profile).session;
-      redone++;
-      expect(seen({ session: again, profile })).toEqual(seen({ session, profile }));
-    });
+    holds(
+      (desk) => {
+        if (!isCalm(desk.session) || desk.session.past.length === 0) return;
+        const undone = commanded(desk, { command: 'undo' });
+        if (undone.session === desk.session) return;
+        redone++;
+        expect(seen(commanded(undone, { command: 'redo' }))).toEqual(seen(desk));
+      },
+      () => redone > 100,
+    );
   });
 
-  it('every command was tried, and steps were redone', () => {
-    expect(never()).toEqual([]);
+  it('each command goes on soundly from whatever is under way', () => {
+    holds(
+      (desk) => {
+        if (!isCalm(desk.session)) return;
+        // What was gone on from least often, of that what was tried least often: not each begins on every desk.
+        const rarest = (kind: UnderWay) => from.of(from.least(pairsOf(kind)));
+        const least = Math.min(...KINDS.map(rarest));
+        const kind = begun.least(KINDS.filter((each) => rarest(each) === least));
+        begun.count(kind);
+        const going = [BEGINNINGS[kind]].flat().reduce(after, desk);
+        if (!UNDER_WAY[kind](going.session)) return;
+        for (let i = 0; i < 30; i++) {
+          const next = from.least(pairsOf(kind));
+          from.count(next);
+          const id = COMMANDS.find((command) => next === `${kind} ${command}`)!;
+          const [command] = fc.sample(commandFor(id), { numRuns: 1, seed: i });
+          const done = commanded(going, command!);
+          soundly(done);
+          // The key that it was done with comes up after it.
+          soundly(after(done, { type: 'key-released', taken: true }));
+        }
+      },
+      () => from.never().length === 0,
+    );
+  });
+
+  it('every command was tried, from everything that can be under way, and steps were redone', () => {
+    expect([...ran.never(), ...from.never()]).toEqual([]);
     expect(redone).toBeGreaterThan(100);
   });
 });

@@ -53,14 +53,16 @@ const SAID: Partial<Record<CommandId, fc.Arbitrary<object>>> = {
 };
 
 const plain = new Set<CommandId>(PLAIN_COMMANDS);
-/** Any command, each as often as any other, with whatever can be said with it. */
-export const anyCommand: fc.Arbitrary<Command> = fc.oneof(
-  ...COMMANDS.map((command) =>
-    plain.has(command)
-      ? fc.constant({ command } as Command)
-      : SAID[command]!.map((said) => ({ command, ...said }) as Command),
-  ),
-);
+
+/** A command, with whatever can be said with it. */
+export function commandFor(command: CommandId): fc.Arbitrary<Command> {
+  return plain.has(command)
+    ? fc.constant({ command } as Command)
+    : SAID[command]!.map((said) => ({ command, ...said }) as Command);
+}
+
+/** Any command, each as often as any other. */
+const anyCommand: fc.Arbitrary<Command> = fc.oneof(...COMMANDS.map(commandFor));
 
 const windowId = fc.nat(7).map((n) => `w${n}`);
 const command = anyCommand.map((given): SessionEvent => ({ type: 'command', command: given }));
