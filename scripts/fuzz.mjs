@@ -1,17 +1,25 @@
 // npm run fuzz -- --seconds N --seed S: runs made-up events on made-up desks, and tells the first fault as its shortest case.
+// With --faults, faults are planted into the engine one at a time: each is to be caught.
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { install, needNode, root, runShown } from './steps.mjs';
 
 const { values } = parseArgs({
-  options: { seconds: { type: 'string', default: '60' }, seed: { type: 'string' } },
+  options: {
+    seconds: { type: 'string', default: '60' },
+    seed: { type: 'string' },
+    faults: { type: 'boolean' },
+  },
 });
 needNode();
 install();
+const tests = values.faults ? ['faults'] : ['fuzz', 'returns'];
+const runs = tests.map((name) => `core/src/testing/fuzz/${name}.test.ts`);
 const { status } = await runShown(
   process.execPath,
-  [join(root, 'node_modules/vitest/vitest.mjs'), 'run', 'core/src/testing/fuzz'],
+  [join(root, 'node_modules/vitest/vitest.mjs'), 'run', ...runs],
   {
+    ...(values.faults && { FUZZ_FAULTS: 'all' }),
     FUZZ_SECONDS: values.seconds,
     FUZZ_SEED: values.seed ?? String(Date.now() % 1_000_000),
   },

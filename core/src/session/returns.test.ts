@@ -121,3 +121,58 @@ describe('what is told where monitors are there, and show nothing of their own',
     expect(because(desk.plug('m1'))).toMatch(/^Tall is not there: /);
   });
 });
+
+describe('what leads back, once more', () => {
+  const desk = testDesk(
+    {
+      monitors: MONITORS,
+      workspaces: [
+        { id: 'w0', monitor: 'm1' },
+        { id: 'w1', monitor: 'm2' },
+      ],
+    },
+    {
+      windows: [
+        { id: 'a', workspace: 'w0' },
+        { id: 'b', workspace: 'w0' },
+      ],
+      focus: 'b',
+    },
+  );
+
+  it('the focus of a monitor without windows, unless it was moved meanwhile', () => {
+    const there = desk.run(toMonitor('m2'));
+    expect([there.session.focus, there.session.focusMonitor]).toEqual([undefined, 'm2']);
+    const away = there.plug('m1');
+    expect(away.session.focus).toBe('b');
+    const back = away.plug('m1', 'm2');
+    expect([back.session.focus, back.session.focusMonitor]).toEqual([undefined, 'm2']);
+    const moved = away.run('focus-left').plug('m1', 'm2');
+    expect([moved.session.focus, moved.session.focusMonitor]).toEqual(['a', 'm1']);
+  });
+
+  it('a window above all others, and one that floats with all, to where they were moved', () => {
+    for (const toggle of ['stay-above', 'everywhere', 'float-all'] as const) {
+      const moved = desk.run(toggle, 'nudge-down', 'nudge-right');
+      expect(moved.run(toggle).at('b').tile).not.toBeNull();
+      expect(seen(moved.run(toggle, toggle))).toEqual(seen(moved));
+    }
+    // All float where they are now, where none was moved since.
+    const other = desk.run('float-all', 'float-all', {
+      command: 'use-layout',
+      layout: { kind: 'rows' },
+    });
+    expect(other.run('float-all').shapes()).toEqual(other.shapes());
+  });
+
+  it('what was put away last, though one that was called back has the focus then', () => {
+    const visited = desk
+      .run('pocket', toMonitor('m2'), 'call-back', toMonitor('m1'), 'pocket')
+      .run(toMonitor('m2'));
+    expect(visited.session.focus).toBe('b');
+    const put = desk.run('pocket', go('w1'), 'call-back');
+    expect(put.at('b')).toMatchObject({ workspace: 'w1', held: 'floating' });
+    const again = put.run('nudge-down', 'pocket', 'call-back');
+    expect(seen(again)).toEqual(seen(put.run('nudge-down')));
+  });
+});

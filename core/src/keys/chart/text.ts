@@ -17,7 +17,7 @@ export function chartCsv(profile: Profile): string {
 }
 
 /** Text as it is written in a line of Markdown, where none of it is a mark. */
-export const escaped = (text: string) =>
+const escaped = (text: string) =>
   text.replace(/[\s\p{Cc}]+/gu, ' ').replace(/[\\`*_{}[\]<>#!|&~$^=:@]/g, (mark) => `\\${mark}`);
 
 function markdownLine({ caps, command, layer, app }: ChartRow): string {

@@ -168,13 +168,15 @@ function entered(
 /** Gives a window that opened the focus, or where a rule says it takes none, a place after the focused one. */
 function withFirstFocus(before: Session, now: Session, id: string, follows: RuleSettings): Session {
   const window = windowOf(now, id)!;
-  if (window.held === 'pocketed') {
-    return withList({ ...now, recent: [...now.recent, id] }, 'pocket', (ids) => [...ids, id]);
-  }
-  if (follows.focus !== false) return withFocus(now, window);
-  const [focused, ...others] = now.recent;
+  const isPocketed = window.held === 'pocketed';
+  if (!isPocketed && follows.focus !== false) return withFocus(now, window);
+  const listed = window.minimised ? withList(now, 'minimised', (ids) => [...ids, id]) : now;
+  const { recent } = listed;
+  if (isPocketed)
+    return withList({ ...listed, recent: [...recent, id] }, 'pocket', (ids) => [...ids, id]);
+  const [focused, ...others] = recent;
   const isFirst = before.focus === undefined || focused === undefined;
-  return { ...now, recent: isFirst ? [id, ...now.recent] : [focused, id, ...others] };
+  return { ...listed, recent: isFirst ? [id, ...recent] : [focused, id, ...others] };
 }
 
 function seatTaken(situation: Situation, { id }: SessionWindow): Reason[] {

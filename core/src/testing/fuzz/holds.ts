@@ -12,7 +12,7 @@ import { anyHappening } from './happenings.ts';
 
 /** `npm run fuzz -- --seconds N --seed S` sets both; each property has its part of the time. */
 export const SEED = Number(process.env['FUZZ_SEED'] ?? 1);
-export const SECONDS = Number(process.env['FUZZ_SECONDS'] ?? 20);
+const SECONDS = Number(process.env['FUZZ_SECONDS'] ?? 20);
 const PROPERTIES = 8;
 /** What one property may take until vitest gives it up: its last made-up desk, and making a fault's case short. */
 export const TIMEOUT = { timeout: SECONDS * 8_000 + 90_000 };
@@ -91,6 +91,9 @@ export function seen({ session, profile }: Desk) {
     shown: session.shown,
     focus: session.focus,
     focusMonitor: session.focusMonitor,
+    // What call-back and restore-last bring next.
+    pocket: session.pocket ?? [],
+    minimised: session.minimised ?? [],
   };
 }
 
@@ -110,7 +113,7 @@ export const UNDER_WAY = {
 } satisfies Record<string, (session: Session) => boolean>;
 export type UnderWay = keyof typeof UNDER_WAY;
 
-export function underWay(session: Session): UnderWay[] {
+function underWay(session: Session): UnderWay[] {
   return (Object.keys(UNDER_WAY) as UnderWay[]).filter((kind) => UNDER_WAY[kind](session));
 }
 

@@ -1,0 +1,87 @@
+// npm run mutants -- --count N --seed S: changes N places of core, one at a time, and tells which changes no test notices.
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, relative } from 'node:path';
+import { parseArgs } from 'node:util';
+import { install, needNode, root, say } from './steps.mjs';
+
+const { values } = parseArgs({
+  options: { count: { type: 'string', default: '100' }, seed: { type: 'string', default: '1' } },
+});
+needNode();
+install();
+
+/** Numbers from 0 to 1 from a seed (mulberry32). */
+function randomFrom(seed) {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = Math.imul(state ^ (state >>> 15), state | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
+  };
+}
+
+/** Lines on which something is decided or computed; tables of words are left out. */
+function linesToChange() {
+  const files = readdirSync(join(root, 'core/src'), { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile() && entry.name.endsWith('.ts'))
+    .map((entry) => relative(root, join(entry.parentPath, entry.name)))
+    .filter((file) => !/\.test\.ts$|\/testing\/|index\.ts$|help\.ts$/.test(file));
+  return files.flatMap((file) =>
+    readFileSync(join(root, file), 'utf8')
+      .split('\n')
+      .flatMap((line, i) =>
+        /[<>+*/-] |[!=]==|&&|\|\||\?\?|\? |return |if \(/.test(line) &&
+        !/^\s*(\/\/|\/?\*|import |export type|type |interface )/.test(line)
+          ? [`${file}:${i + 1}-${i + 1}`]
+          : [],
+      ),
+  );
+}
+
+const random = randomFrom(Number(values.seed));
+const lines = linesToChange();
+const count = Math.min(Number(values.count), lines.length);
+const chosen = Array.from({ length: count }, () =>
+  lines.splice(Math.floor(random() * lines.length), 1),
+).flat();
+const folder = mkdtempSync(join(tmpdir(), 'sorn-mutants-'));
+const config = join(folder, 'config.json');
+const report = join(folder, 'report.json');
+writeFileSync(
+  config,
+  JSON.stringify({
+    testRunner: 'vitest',
+    vitest: { configFile: 'core/mutants.config.ts', related: true },
+    coverageAnalysis: 'perTest',
+    mutate: chosen,
+    // A text of a reason can be any text.
+    mutator: { excludedMutations: ['StringLiteral'] },
+    reporters: ['progress-append-only', 'clear-text', 'json'],
+    jsonReporter: { fileName: report },
+    clearTextReporter: { logTests: false, reportTests: false },
+    tempDirName: join(folder, 'work'),
+    concurrency: 2,
+    timeoutMS: 60_000,
+    dryRunTimeoutMinutes: 20,
+  }),
+);
+say(`${count} lines of core are changed, seed ${values.seed}`);
+const { status } = spawnSync(
+  process.execPath,
+  [join(root, 'node_modules/@stryker-mutator/core/bin/stryker.js'), 'run', config],
+  { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] },
+);
+if (status === 0) {
+  const { files } = JSON.parse(readFileSync(report, 'utf8'));
+  const mutants = Object.values(files).flatMap((file) => file.mutants);
+  const killed = mutants.filter((each) => /Killed|Timeout/.test(each.status)).length;
+  const all = mutants.filter((each) => each.status !== 'Ignored').length;
+  process.stdout.write(
+    `\nmutants: seed ${values.seed}, ${killed} of ${all} changes noticed (${((100 * killed) / all).toFixed(1)} %)\n`,
+  );
+}
+rmSync(folder, { recursive: true, force: true });
+process.exit(status ?? 1);
