@@ -3,6 +3,7 @@ import { testDesk, windows, type TestDesk } from '../testing/desk.ts';
 import { openSession } from './open.ts';
 import { place } from './place.ts';
 import { sessionSchema } from './schema.ts';
+import { whyHere } from './why.ts';
 
 const MONITORS = [
   { id: 'm1', width: 1920, height: 1080 },
@@ -119,6 +120,13 @@ describe('what is told where monitors are there, and show nothing of their own',
     );
     expect(dark?.because).toMatch(/ is dark while (Wide|Tall) alone is lit: /);
     expect(because(desk.plug('m1'))).toMatch(/^Tall is not there: /);
+  });
+
+  it('is that no monitor is connected, once the last cable is pulled', () => {
+    for (const now of [desk.plug(), desk.plug('m1').plug()]) {
+      const reasons = whyHere(now, 'a').filter(({ decided }) => decided === 'not shown');
+      expect(reasons.map((reason) => reason.because)).toEqual(['no monitor is connected']);
+    }
   });
 });
 

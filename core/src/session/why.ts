@@ -179,12 +179,14 @@ function unseenBecause(
 ): Reason[] {
   if (shown || window.held === 'pocketed') return [];
   const here = shownOn(session, window.monitor);
-  const because = window.minimised
-    ? 'minimised; restore-last brings it'
-    : session.desktop
-      ? 'the bare desktop is shown'
-      : here !== window.workspace
-        ? `its monitor shows workspace ${here}`
-        : 'another window in the same place is on top';
+  const because = session.unplugged
+    ? 'no monitor is connected'
+    : window.minimised
+      ? 'minimised; restore-last brings it'
+      : session.desktop
+        ? 'the bare desktop is shown'
+        : here !== window.workspace
+          ? `its monitor shows workspace ${here}`
+          : 'another window in the same place is on top';
   return [{ decided: 'not shown', because }];
 }
