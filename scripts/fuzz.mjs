@@ -13,7 +13,7 @@ const { values } = parseArgs({
 });
 needNode();
 install();
-const tests = values.faults ? ['faults'] : ['fuzz', 'returns'];
+const tests = values.faults ? ['faults'] : ['fuzz', 'returns', 'files'];
 const runs = tests.map((name) => `core/src/testing/fuzz/${name}.test.ts`);
 const { status } = await runShown(
   process.execPath,
