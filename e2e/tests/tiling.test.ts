@@ -155,7 +155,9 @@ describe('Tiling', () => {
     await poll(() => map.getAttribute('data-held')).toBe('floating');
     await open.page.getByRole('radio', { name: 'stack', exact: true }).click();
     await poll(() => map.getAttribute('data-held')).toBe('tiled');
-    await open.page.getByRole('img', { name: '1 beneath' }).waitFor();
+    // At scale 2 Post needs 1520 of 2856 px and Area Map 1600: what it lies beneath fits it, so all share one tile.
+    await open.page.getByRole('img', { name: '3 beneath' }).waitFor();
+    await poll(() => size('areamap')).toBe('2856 × 1648');
   });
 
   it('undoes and redoes edits, and keeps them over a reload', async () => {
