@@ -183,4 +183,28 @@ describe('what leads back, once more', () => {
     const again = put.run('nudge-down', 'pocket', 'call-back');
     expect(seen(again)).toEqual(seen(put.run('nudge-down')));
   });
+
+  it('a floating window that was moved, to where it was when its app opens again; no other does', () => {
+    const app = testDesk(
+      { monitors: [MONITORS[0]], apps: [{ id: 'p' }] },
+      { windows: [{ id: 'p-1', app: 'p' }], focus: 'p-1' },
+    );
+    const open = { command: 'open-app', app: 'p' } as const;
+    const moved = app.run('float', 'nudge-down', 'nudge-right');
+    const { x, y } = moved.at('p-1');
+    const again = moved.run('close', open);
+    expect(again.session.remembered?.p?.standing).toMatchObject({ x, y });
+    // Tiled when it closed, or floating where it came to be by itself: nothing is remembered.
+    expect(moved.run('float', 'close').session.remembered).toBeUndefined();
+    expect(app.run('float', 'close').session.remembered).toBeUndefined();
+  });
+
+  it('a file that says only that a window stays above, to its tile', () => {
+    for (const said of ['stayAbove', 'everywhere'] as const) {
+      const one = testDesk({ monitors: [MONITORS[0]] }, { windows: [{ id: 'a', [said]: true }] });
+      expect(one.at('a').held).toBe('floating');
+      const toggle = said === 'stayAbove' ? 'stay-above' : 'everywhere';
+      expect(one.run(toggle).at('a')).toMatchObject({ held: 'tiled', width: 1920 });
+    }
+  });
 });

@@ -163,6 +163,25 @@ describe('tracks', () => {
   });
 });
 
+describe('a track that goes', () => {
+  it('takes its own weight with it, and no other’s', () => {
+    const board = boardSchema.parse({
+      id: 'b',
+      columns: [1, 2, 3, 4],
+      rows: [5, 6],
+      zones: [{ name: 'z', columns: [1, 4], rows: [1, 2] }],
+    });
+    const columns = [1, 2, 3, 4].map((track) => withoutTrack(board, 'x', track).columns);
+    expect(columns).toEqual([
+      [2, 3, 4],
+      [1, 3, 4],
+      [1, 2, 4],
+      [1, 2, 3],
+    ]);
+    expect(withoutTrack(board, 'y', 2).rows).toEqual([5]);
+  });
+});
+
 describe('a block of the lettered grid', () => {
   const grid = { columns: 8, rows: 6 };
   const block = { x: { from: 2, to: 4, of: 8 }, y: { from: 1, to: 2, of: 6 } };
