@@ -146,11 +146,15 @@ function returned(situation: Situation, id: string, from: From, gave: Ruled['gav
 }
 
 function heldAsBefore(session: Session, { id }: SessionWindow, { held }: From): Session {
-  const unpocketed = withList(session, 'pocket', (ids) => ids.filter((other) => other !== id));
-  return withWindow(unpocketed, id, ({ lifted: _lifted, pocketedFrom: _from, ...there }) => ({
+  return withWindow(outOfThePocket(session, id), id, ({ lifted: _lifted, ...there }) => ({
     ...there,
     held,
   }));
+}
+
+function outOfThePocket(session: Session, id: string): Session {
+  const unlisted = withList(session, 'pocket', (ids) => ids.filter((other) => other !== id));
+  return withWindow(unlisted, id, ({ pocketedFrom: _from, ...there }) => there);
 }
 
 /** The settings to be followed now, of all that the rules give. */
@@ -200,6 +204,8 @@ function followedNow(situation: Situation, id: string, follows: RuleSettings): S
     return window.held === 'pocketed' ? session : pocketed(session, window);
   }
   session = withWindow(session, id, (there) => heldAgain(at(), there, follows));
+  const isFetched = window.held === 'pocketed' && windowOf(session, id)!.held !== 'pocketed';
+  if (isFetched) session = outOfThePocket(session, id);
   session = joinedBy(at(), id, follows);
   return placedBy(at(), id, follows).session;
 }

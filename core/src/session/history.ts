@@ -102,21 +102,31 @@ function travel(
   );
 }
 
-/** The lists a step brings back: closed windows are skipped, a workspace with windows on it stays. */
+/**
+ * The lists a step brings back: closed windows are skipped, those put away since they opened are at the end, a
+ * workspace with windows on it stays.
+ */
 function listsAfter(
   session: Session,
   step: Step,
   windows: readonly SessionWindow[],
 ): Pick<Session, (typeof LIST_FIELDS)[number]> {
-  const open = new Set(windows.map(({ id }) => id));
+  const away = (
+    before: readonly string[],
+    now: readonly string[] = [],
+    isAway: (window: SessionWindow) => boolean,
+  ) => {
+    const ids = new Set(windows.filter(isAway).map(({ id }) => id));
+    return [...new Set([...before, ...now])].filter((id) => ids.has(id));
+  };
   const used = new Set(windows.map(({ workspace }) => workspace));
   const { pocket = [], minimised = [], workspacesMade = [], workspacesClosed = [] } = step;
   const { lineups = [] } = step;
   const made = new Set(workspacesMade.map(({ id }) => id));
   const stay = (session.workspacesMade ?? []).filter(({ id }) => used.has(id) && !made.has(id));
   const lists = {
-    pocket: pocket.filter((id) => open.has(id)),
-    minimised: minimised.filter((id) => open.has(id)),
+    pocket: away(pocket, session.pocket, ({ held }) => held === 'pocketed'),
+    minimised: away(minimised, session.minimised, (window) => window.minimised === true),
     workspacesMade: [...workspacesMade, ...stay],
     workspacesClosed: workspacesClosed.filter((id) => !used.has(id)),
     lineups,

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { testDesk, windows, type TestDesk } from '../testing/desk.ts';
 import { openSession } from './open.ts';
 import { place } from './place.ts';
-import { sessionSchema } from './schema.ts';
+import { sessionSchema, windowSchema } from './schema.ts';
 import { whyHere } from './why.ts';
 
 const MONITORS = [
@@ -206,5 +206,46 @@ describe('what leads back, once more', () => {
       const toggle = said === 'stayAbove' ? 'stay-above' : 'everywhere';
       expect(one.run(toggle).at('a')).toMatchObject({ held: 'tiled', width: 1920 });
     }
+  });
+
+  it('the pocket as it is: fetched by a rule it is out of it, put in since a step it stays there', () => {
+    const rule = {
+      id: 'r',
+      when: { all: [{ of: 'app', is: 'p' }] },
+      then: { held: 'tiled' },
+    };
+    const fetched = testDesk(
+      { monitors: [MONITORS[0]], apps: [{ id: 'p' }], rules: [rule] },
+      { windows: [{ id: 'p-1', app: 'p' }], focus: 'p-1' },
+    ).run('pocket', 'apply-rules');
+    expect(fetched.at('p-1').held).toBe('tiled');
+    expect(fetched.session.pocket).toBeUndefined();
+    expect(reopened(fetched)).toMatchObject({ shown: fetched.session.shown });
+
+    const since = desk
+      .run('maximise')
+      .event({ type: 'window-opened', window: windowSchema.parse({ id: 'c', held: 'pocketed' }) })
+      .run('undo');
+    expect(since.session.pocket).toEqual(['c']);
+  });
+
+  it('a visitor on another monitor to its place in both orders, where workspaces are joined', () => {
+    const joined = testDesk(
+      { monitors: MONITORS, tiling: { workspacesAre: 'joined' } },
+      {
+        windows: [
+          { id: 'v', held: 'pocketed', monitor: 'm2' },
+          { id: 'a', monitor: 'm1' },
+        ],
+        focus: 'a',
+      },
+    ).run('call-back');
+    const orders = ({ session }: TestDesk) =>
+      Object.fromEntries(
+        Object.entries(session.arrangements).map(([key, { order }]) => [key, order]),
+      );
+    expect(orders(joined)).toMatchObject({ '1/m1': ['a', 'v'], '1/m2': ['v'] });
+    for (const stays of ['m1', 'm2'])
+      expect(orders(joined.plug(stays).plug('m1', 'm2'))).toEqual(orders(joined));
   });
 });

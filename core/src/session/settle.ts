@@ -110,20 +110,28 @@ function spotFor(profile: Profile, desk: DeskInForce) {
 /** Every window on the monitor where it belongs, with its place in the order there. */
 function rehomed(session: Session, profile: Profile, desk: DeskInForce): Session {
   const spot = spotFor(profile, desk);
-  const moves = new Map<string, Move & { ids: Set<string> }>();
-  const moving = (id: string, workspace: string, from: string, to: string) => {
+  const moves = new Map<string, Move & { ids: Set<string>; staying: Set<string> }>();
+  const moving = (id: string, workspace: string, from: string, to: string, isBothHere: boolean) => {
     if (from === to) return;
     const key = `${placeKey(workspace, from)} ${to}`;
-    const move = moves.get(key) ?? { workspace, from, to, ids: new Set<string>() };
+    const move = moves.get(key) ?? { workspace, from, to, ids: new Set(), staying: new Set() };
     move.ids.add(id);
+    if (isBothHere) move.staying.add(id);
     moves.set(key, move);
   };
   const windows = session.windows.map((window): SessionWindow => {
     const former = window.pocketedFrom;
     const now = spot(window.workspace, window);
     const then = former && spot(former.workspace, former);
-    moving(window.id, window.workspace, window.monitor, now.monitor);
-    if (former) moving(window.id, former.workspace, former.monitor, then!.monitor);
+    // A visitor and its place at home can be in one order; what stays of them there keeps its place.
+    const isOne = (from: Spot, other: Spot) =>
+      window.workspace === former?.workspace && from.monitor === other.monitor;
+    const stays = then !== undefined && isOne(window, then);
+    moving(window.id, window.workspace, window.monitor, now.monitor, stays);
+    if (former) {
+      const visits = isOne(former, now);
+      moving(window.id, former.workspace, former.monitor, then!.monitor, visits);
+    }
     const isSame = sameSpot(now, window) && (!former || sameSpot(then!, former));
     if (isSame) return window;
     const { away: _away, ...rest } = window;
@@ -143,6 +151,8 @@ interface Move {
   from: string;
   to: string;
   ids: ReadonlySet<string>;
+  /** Those that have a place where they came from as well. */
+  staying: ReadonlySet<string>;
 }
 
 type Arrangements = Session['arrangements'];
@@ -150,7 +160,7 @@ type Arrangements = Session['arrangements'];
 /** What leaves goes in its order; how it was is kept where it left, and holds again when it returns so. */
 function movedOver(before: Arrangements, moves: readonly Move[]): Arrangements {
   const after = { ...before };
-  const gone = moves.map((move) => {
+  const coming = moves.map((move) => {
     const key = placeKey(move.workspace, move.from);
     const from = after[key] ?? { order: [] };
     const leaving = from.order.filter((id) => move.ids.has(id));
@@ -158,21 +168,29 @@ function movedOver(before: Arrangements, moves: readonly Move[]): Arrangements {
       ...from,
       order: [...leaving, ...[...move.ids].filter((id) => !leaving.includes(id))],
     };
-    const isAll = leaving.length === from.order.length;
+    const gone = leaving.filter((id) => !move.staying.has(id));
+    const isAll = gone.length === from.order.length;
     after[key] = isAll
       ? { ...from, left: true }
-      : leaving.reduce((now, id) => withoutMember(now, id), from);
+      : gone.reduce((now, id) => withoutMember(now, id), from);
     return { ...move, listed };
   });
-  for (const { workspace, to, listed } of gone) {
+  for (const { workspace, to, listed, staying } of coming) {
     const key = placeKey(workspace, to);
-    after[key] = arrived(after[key], listed);
+    after[key] = arrived(after[key], listed, staying);
   }
   return after;
 }
 
-/** An arrangement that windows come to, in the order they had. */
-function arrived(there: Arrangement | undefined, coming: Arrangement): Arrangement {
+/**
+ * An arrangement that windows come to, in the order they had.
+ * @param staying those that had two places in one order meanwhile: where they stood among the others says nothing
+ */
+function arrived(
+  there: Arrangement | undefined,
+  coming: Arrangement,
+  staying: ReadonlySet<string>,
+): Arrangement {
   const { left, afloat: _afloat, divides: _divides, ...mine } = there ?? { order: [] };
   if (there && !left && there.order.length > 0) {
     return { ...there, order: [...new Set([...there.order, ...coming.order])] };
@@ -181,9 +199,11 @@ function arrived(there: Arrangement | undefined, coming: Arrangement): Arrangeme
     ...(coming.afloat && { afloat: true }),
     ...(coming.divides && { divides: coming.divides }),
   };
+  const moved = (order: readonly string[]) => order.filter((id) => !staying.has(id)).join(' ');
   const isAsItWas =
     mine.order.length === coming.order.length &&
-    mine.order.every((id, i) => id === coming.order[i]);
+    coming.order.every((id) => mine.order.includes(id)) &&
+    moved(mine.order) === moved(coming.order);
   if (isAsItWas) return { ...mine, ...state };
   const { hand: _former, ...rest } = mine;
   const kept = new Set(coming.order);

@@ -93,7 +93,10 @@ export function broughtBack({ session, desk }: Situation, window: SessionWindow)
   const isAway = window.workspace !== from.workspace || window.monitor !== from.monitor;
   const taken = withList(session, 'pocket', (ids) => ids.filter((id) => id !== window.id));
   // Called back to where it visited last, it is as it was there.
-  const isAgain = isAway && window.workspace === here.workspace && window.monitor === here.monitor;
+  const isAgain =
+    isAway &&
+    window.monitor === here.monitor &&
+    (window.workspace === here.workspace || window.everywhere === true);
   // Its place where it came from stays in the order there; that of a visit elsewhere is let go.
   const left =
     isAway && !isAgain
