@@ -55,8 +55,8 @@ export interface Arranged {
   left: readonly SessionWindow[];
   /** Positions for which no pixel is left: their windows lie beneath the last tile, and have that one. */
   over: readonly number[];
-  /** Where windows float that found no tile, or no zone, and never floated before; by id. */
-  floats: ReadonlyMap<string, Rect>;
+  /** Windows that float, for they found no tile or no zone. */
+  afloat: readonly SessionWindow[];
   /** The area that tiles divide, and the gap between them, in physical pixels. */
   area: Rect;
   gap: Gap;

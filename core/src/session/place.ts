@@ -7,6 +7,7 @@ import { meet, type Rect } from '../geometry/rect.ts';
 import type { Held, Profile } from '../profile/schema.ts';
 import { arrange } from './arrange.ts';
 import type { Finding } from './findings.ts';
+import { floatPlaces } from './float-places.ts';
 import { fitInto, minimumOf } from './hints.ts';
 import { placingArea, rectOfPlacing } from './placed.ts';
 import {
@@ -199,11 +200,11 @@ function rectOf(situation: Situation, window: SessionWindow, given: Rect | null)
     return fitInto(window, area, monitor.scale);
   }
   if (given) return fitInto(window, given, monitor.scale);
-  const afloat =
-    window.held === 'tiled' && !window.standing && !session.paused
-      ? arrange(situation, window.workspace, window.monitor).floats.get(window.id)
-      : undefined;
-  if (afloat) return afloat;
+  if (window.held === 'tiled' && !session.paused) {
+    const arranged = arrange(situation, window.workspace, window.monitor);
+    const floats = floatPlaces(session, arranged).get(window.id);
+    if (floats) return floats;
+  }
   return standingNow(window, monitor);
 }
 

@@ -1,5 +1,4 @@
 import { minimumOf } from './hints.ts';
-import { besideEachOther } from './beside.ts';
 import { toPixels } from '../geometry/round.ts';
 import type { Size } from '../geometry/rect.ts';
 import type { TooSmall } from '../profile/schema.ts';
@@ -8,7 +7,7 @@ import type { Session, SessionWindow } from './session.ts';
 
 /** Windows divided, before it is known which of them have no room. */
 export interface Division {
-  arranged: Omit<Arranged, 'left' | 'floats'>;
+  arranged: Omit<Arranged, 'left' | 'afloat'>;
   /** The minimums of all windows are met. */
   allFit: boolean;
 }
@@ -71,6 +70,6 @@ export function withRoom(
 
 function complete({ arranged }: Division, left: readonly SessionWindow[]): Arranged {
   const isAfloat = arranged.tiling.whenTooSmall === 'float';
-  const afloat = [...arranged.unseated, ...(isAfloat ? left.toReversed() : [])];
-  return { ...arranged, left, floats: besideEachOther(afloat, arranged.monitor) };
+  const afloat = [...arranged.unseated, ...(isAfloat ? left : [])];
+  return { ...arranged, left, afloat };
 }

@@ -222,6 +222,25 @@ describe('many windows in halving', () => {
     expect(moved.shapes()['w79']).toBe('7,9 300×200');
   });
 
+  it('a float that is moved, made larger or put away moves no other', () => {
+    const floating = desk('float', { say: () => ({ preferred: { width: 500, height: 300 } }) });
+    const last = floating.run('focus-previous');
+    const others = (now: ReturnType<typeof desk>) => {
+      const { w79: _moved, ...rest } = now.shapes();
+      return rest;
+    };
+    for (const command of [
+      'nudge-left',
+      'bigger',
+      'centre',
+      'float',
+      'stay-above',
+      'pocket',
+      'minimise',
+    ] as const)
+      expect(others(last.run(command)), command).toEqual(others(floating));
+  });
+
   it('stack makes the last tile as large as what lies beneath it', () => {
     const asks = (i: number) => ({ min: { width: 100 + 20 * i, height: 60 + 12 * i } });
     const stacked = desk('stack', { count: 40, say: asks });

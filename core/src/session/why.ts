@@ -113,7 +113,7 @@ function sizeBecause(
   { session, profile }: Situation,
   window: SessionWindow,
   { tile, width, height, state, placed, zones }: Placement,
-  { tiled, minimums, tiling, floats }: Arranged,
+  { tiled, minimums, tiling, afloat }: Arranged,
 ): Reason {
   const decided = `${width} × ${height}`;
   if (session.paused) return { decided, because: 'the engine is paused: as it stood then' };
@@ -136,7 +136,7 @@ function sizeBecause(
     const app = profile.apps.find(({ id }) => id === window.app);
     const isPreferred = (window.preferred ?? app?.preferred) !== undefined;
     const size = isPreferred ? 'the size it prefers' : 'half the work area';
-    const where = floats.size > 1 && floats.has(window.id) ? 'beside others' : 'in the middle';
+    const where = afloat.length > 1 && afloat.includes(window) ? 'beside others' : 'in the middle';
     return { decided, because: window.standing ? 'where it stood last' : `${size}, ${where}` };
   }
   const minimum = minimums[tiled.indexOf(window)];

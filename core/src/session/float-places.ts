@@ -1,38 +1,42 @@
 import { workArea } from '../desk/work-area.ts';
-import type { PlacedMonitor } from '../desk/desk.ts';
 import { toPixels } from '../geometry/round.ts';
 import { centredIn, keptInside, type Rect, type Size } from '../geometry/rect.ts';
-import type { SessionWindow } from './session.ts';
-import { ASIDE, floatingSize, standingNow } from './standing.ts';
+import type { Arranged } from './arrange.ts';
+import type { Session } from './session.ts';
+import { ASIDE, floatingSize } from './standing.ts';
 
-const NONE: ReadonlyMap<string, Rect> = new Map();
+const NONE: FloatPlaces = new Map();
 
 interface Row extends Size {
   windows: { id: string; size: Size }[];
 }
 
+const known = new WeakMap<Arranged, { windows: Session['windows']; places: FloatPlaces }>();
+type FloatPlaces = ReadonlyMap<string, Rect>;
+
 /**
- * Where windows float that found no tile, by id: side by side in rows as far as the work area has room, the rows in
- * its middle; the others in steps from its upper left, each with its corner free. One that floated before stands
- * where it stood.
- *
- * @param windows in their order
+ * Where windows float that found no tile and never floated before, by id: side by side in rows as far as the work
+ * area has room, the rows in its middle; the others in steps from its upper left, no two with one corner. Each window
+ * of the place that has no tile counts, wherever it was moved: so none moves because another one was.
  */
-export function besideEachOther(
-  windows: readonly SessionWindow[],
-  monitor: PlacedMonitor,
-): ReadonlyMap<string, Rect> {
-  if (windows.length === 0) return NONE;
+export function floatPlaces(session: Session, arranged: Arranged): FloatPlaces {
+  const { afloat, tiled, monitor, workspace } = arranged;
+  if (afloat.length === 0) return NONE;
+  const former = known.get(arranged);
+  if (former?.windows === session.windows) return former.places;
   const { area } = workArea(monitor);
-  const sized = windows
-    .filter(({ standing }) => !standing)
+  const hasTile = new Set(tiled);
+  const sized = session.windows
+    .filter((window) => window.workspace === workspace && window.monitor === monitor.id)
+    .filter((window) => !hasTile.has(window))
     .map((window) => ({ id: window.id, size: floatingSize(window, monitor, area) }));
   const { rows, over } = inRows(sized, area);
-  const places = new Map(placedRows(rows, area));
-  const stood = windows.filter(({ standing }) => standing);
-  const taken = [...places.values(), ...stood.map((window) => standingNow(window, monitor))];
-  const steps = new Steps(area, toPixels(ASIDE, monitor.scale), taken);
-  for (const { id, size } of over) places.set(id, steps.next(size));
+  const all = new Map(placedRows(rows, area));
+  const steps = new Steps(area, toPixels(ASIDE, monitor.scale), [...all.values()]);
+  for (const { id, size } of over) all.set(id, steps.next(size));
+  const unmoved = afloat.filter(({ standing }) => !standing);
+  const places = new Map(unmoved.map(({ id }) => [id, all.get(id)!]));
+  known.set(arranged, { windows: session.windows, places });
   return places;
 }
 
