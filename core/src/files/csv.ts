@@ -57,14 +57,22 @@ export function readCsv<T>(text: string, columns: readonly Column<T>[]): Read<Cs
   return { ok: true, value: { items, lines: lines.map(({ line }) => line) } };
 }
 
-/** What was read of a table's things, its faults by their lines instead of their places in a list. */
-export function inLines<T>(result: Read<T>, list: string, lines: readonly number[]): Read<T> {
+/**
+ * What was read of a table's things, its faults by their lines instead of their places in a list.
+ * @param columnOf the column that says a part of a thing
+ */
+export function inLines<T>(
+  result: Read<T>,
+  list: string,
+  lines: readonly number[],
+  columnOf: (part: string) => string,
+): Read<T> {
   if (result.ok) return result;
   const faults = result.faults.map((fault) => {
     if (!fault.path.startsWith(`${list}[`)) return fault;
     const [, index, rest = ''] = /^\[(\d+)\]\.?(.*)$/.exec(fault.path.slice(list.length))!;
     const line = `line ${lines[Number(index)]}`;
-    return { ...fault, path: rest === '' ? line : `${line}, ${rest}` };
+    return { ...fault, path: rest === '' ? line : `${line}, ${columnOf(rest)}` };
   });
   return { ok: false, faults };
 }

@@ -71,12 +71,14 @@ export function readKeysCsv(text: string, bundles: readonly string[] = []): Read
   const bindings = items.filter((line) => !isLeftOut(line));
   const without = items.filter(isLeftOut).map((line) => partAt(line, ['keys']));
   const read = readFile({ keys: { bindings, without } }, bundles);
-  const ofBindings = inLines(
-    read,
-    'keys.bindings',
-    linesOf((line) => !isLeftOut(line)),
-  );
-  const file = inLines(ofBindings, 'keys.without', linesOf(isLeftOut));
+  // What is said with a command has a column of its own.
+  const columnOf = (part: string) =>
+    part.replace(/^(command|release)\.(.*)$/, (_, when: string, said: string) =>
+      said === 'command' ? when : `${when} with: ${said}`,
+    );
+  const ofBindings = linesOf((line) => !isLeftOut(line));
+  const bound = inLines(read, 'keys.bindings', ofBindings, columnOf);
+  const file = inLines(bound, 'keys.without', linesOf(isLeftOut), columnOf);
   if (!file.ok) return file;
   const says = [
     ['keys', 'bindings'],

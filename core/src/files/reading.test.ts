@@ -125,7 +125,7 @@ describe('hostile files are refused with a reason', () => {
       faults: [{ path: 'line 2, all' }],
     });
     expect(readKeysCsv('keys,command\nMain+KeyK,fly\n')).toMatchObject({
-      faults: [{ path: 'line 2, command.command' }],
+      faults: [{ path: 'line 2, command' }],
     });
     expect(readKeysCsv('keys,command\n"Main')).toMatchObject({ ok: false });
   });

@@ -102,5 +102,6 @@ export function readRulesCsv(text: string): Read<FromFile> {
     taken.push(id);
     return { ...item, id };
   });
-  return inLines(readFile({ rules }), 'rules', lines);
+  const columnOf = (part: string) => part.replace(/^(?:when|then)\./, '');
+  return inLines(readFile({ rules }), 'rules', lines, columnOf);
 }
