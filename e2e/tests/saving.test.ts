@@ -77,7 +77,8 @@ describe('saving', () => {
     await saved(page);
     const kept = await fetch(`${running.server.url}/api/profiles/bulletin-desk`);
     expect(JSON.stringify(await kept.json())).toContain('"leadShare":0.4}');
-    expect(said).toEqual([]);
+    // A save sent once more is refused (412) and merged; the browser itself writes that down.
+    expect(said.filter((line) => !line.includes('412'))).toEqual([]);
     await context.close();
   });
 });

@@ -70,9 +70,8 @@ export function floatingSize(window: WindowInput, monitor: PlacedMonitor, area: 
   return largestAllowed(window, asRoomAllows, monitor.scale) ?? asked;
 }
 
-/** A rectangle as a window stands in a monitor's work area from now on, within what a session can keep. */
-export function stood(rect: Rect, monitor: PlacedMonitor): Standing {
-  const { x, y, width, height } = rect;
+/** A rectangle within what a session can keep. */
+function withinLimits({ x, y, width, height }: Rect): Rect {
   const within = (value: number, least: number, most: number) =>
     Math.min(most, Math.max(least, value));
   return {
@@ -80,6 +79,13 @@ export function stood(rect: Rect, monitor: PlacedMonitor): Standing {
     y: within(y, -FARTHEST, FARTHEST),
     width: within(width, 1, LARGEST),
     height: within(height, 1, LARGEST),
+  };
+}
+
+/** A rectangle as a window stands in a monitor's work area from now on, within what a session can keep. */
+export function stood(rect: Rect, monitor: PlacedMonitor): Standing {
+  return {
+    ...withinLimits(rect),
     area: { ...workArea(monitor).area, scale: monitor.scale },
   };
 }
@@ -136,9 +142,10 @@ export function carried(
           height: Math.max(1, round((rect.height * area.height) / from.height)),
         };
   const size = largestAllowed(window, wanted, to.scale) ?? minimumOf(window, to.scale);
-  return keptInside(area, {
+  const there = {
     x: area.x + round(((rect.x - from.x) * area.width) / from.width),
     y: area.y + round(((rect.y - from.y) * area.height) / from.height),
     ...size,
-  });
+  };
+  return keptInside(area, withinLimits(there));
 }

@@ -86,17 +86,14 @@ export function callBack(situation: Situation): Outcome {
 export function broughtBack({ session, desk }: Situation, window: SessionWindow): Session {
   const here = placeInFocus(session);
   const from = window.pocketedFrom ?? { ...window, held: 'tiled' as const };
-  // One that is everywhere is at home on every workspace of its monitor.
-  const isHome =
-    from.monitor === here.monitor &&
-    (from.workspace === here.workspace || window.everywhere === true);
+  // One that is everywhere is on every workspace of its monitor.
+  const isHere = ({ workspace, monitor }: { workspace: string; monitor: string }) =>
+    monitor === here.monitor && (workspace === here.workspace || window.everywhere === true);
   const isAway = window.workspace !== from.workspace || window.monitor !== from.monitor;
-  const taken = withList(session, 'pocket', (ids) => ids.filter((id) => id !== window.id));
   // Called back to where it visited last, it is as it was there.
-  const isAgain =
-    isAway &&
-    window.monitor === here.monitor &&
-    (window.workspace === here.workspace || window.everywhere === true);
+  const isAgain = isAway && isHere(window);
+  const isHome = isHere(from) && !isAgain;
+  const taken = withList(session, 'pocket', (ids) => ids.filter((id) => id !== window.id));
   // Its place where it came from stays in the order there; that of a visit elsewhere is let go.
   const left =
     isAway && !isAgain

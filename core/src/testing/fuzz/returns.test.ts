@@ -86,14 +86,17 @@ function waysOf({ session, profile }: Desk): string[] {
 }
 
 /**
- * Two first presses are meant to stay: everywhere that ends on another workspace than the window's own, and float
- * that gives a tile to one that was called back from elsewhere. Both say that it lives here from now on.
+ * Three presses are meant to stay: everywhere that ends on another workspace than the window's own, float that gives a
+ * tile to one that was called back from elsewhere (both say that it lives here from now on), and call-back of a
+ * visitor whose own place has come to where it is, with a monitor that went: there it returns to its place.
  */
 function settlesHere(there: CommandId, { windows, focus, shown }: Desk['session']): boolean {
   const window = windows.find(({ id }) => id === focus);
-  if (there === 'float') return window?.pocketedFrom !== undefined;
-  if (there !== 'everywhere' || window?.everywhere !== true) return false;
-  return ownEntry(shown, window.monitor) !== window.workspace;
+  if (!window) return false;
+  const { pocketedFrom: from, workspace, monitor, everywhere } = window;
+  if (there === 'float') return from !== undefined;
+  if (there === 'pocket') return from?.monitor === monitor && from.workspace === workspace;
+  return there === 'everywhere' && everywhere === true && ownEntry(shown, monitor) !== workspace;
 }
 
 describe('whatever happens on whatever desk', TIMEOUT, () => {
