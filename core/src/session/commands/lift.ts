@@ -188,18 +188,22 @@ export function floatAll(situation: Situation): Outcome {
     window.workspace === workspace && window.monitor === monitor;
   const arrangement = arrangementOf(session, workspace, monitor);
   const said = (decided: string, because: string) => ({ about: workspace, decided, because });
-  if (arrangement.afloat) {
-    const windows = session.windows.map((window) =>
-      isHere(window) ? landed(window, 'afloatAt') : window,
-    );
-    const back = withArrangement(
+  const isTaken = (window: SessionWindow) =>
+    isHere(window) && window.held === 'tiled' && !window.placing;
+  const back = (window: SessionWindow) => (isHere(window) ? landed(window, 'afloatAt') : window);
+  // Where each went back into its tile by itself, all are there to be lifted again.
+  const lands =
+    session.windows.some((window) => back(window) !== window) || !session.windows.some(isTaken);
+  if (arrangement.afloat && lands) {
+    const windows = session.windows.map(back);
+    const tiled = withArrangement(
       { ...session, windows },
       workspace,
       monitor,
       ({ afloat: _gone, ...rest }) => rest,
     );
     return did(
-      withMovedAlone(situation, back),
+      withMovedAlone(situation, tiled),
       said('all in their tiles', 'the arrangement from before float-all'),
     );
   }
@@ -207,8 +211,6 @@ export function floatAll(situation: Situation): Outcome {
   if (kind === 'free')
     return nothing(session, `all float already: ${LAYOUTS.free.title} gives no tiles`);
   const placements = new Map(place(session, profile, desk).placements.map((p) => [p.id, p]));
-  const isTaken = (window: SessionWindow) =>
-    isHere(window) && window.held === 'tiled' && !window.placing;
   if (!session.windows.some(isTaken)) return nothing(session, 'no window is tiled here');
   const windows = session.windows.map((window) => {
     if (!isTaken(window)) return window;
