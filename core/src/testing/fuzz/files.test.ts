@@ -12,7 +12,7 @@ import { whyNot, writeText } from '../../files/write.ts';
 import { FORMATS } from '../../files/format.ts';
 import { profileSchema } from '../../profile/schema.ts';
 import { anyDesk } from './desks.ts';
-import { SEED, SECONDS, TIMEOUT } from './holds.ts';
+import { SEED, SECONDS, TIMEOUT } from './desk-runs.ts';
 
 let read = 0;
 let refused = 0;

@@ -18,7 +18,7 @@ import {
   UNDER_WAY,
   type Desk,
   type UnderWay,
-} from './holds.ts';
+} from './desk-runs.ts';
 
 const ran = new Tally(COMMANDS);
 const KINDS = Object.keys(UNDER_WAY) as UnderWay[];

@@ -19,7 +19,7 @@ import {
   Tally,
   TIMEOUT,
   type Desk,
-} from './holds.ts';
+} from './desk-runs.ts';
 import { faultsOfDivision } from './division.ts';
 
 /** A toggle, and what leads back. */
