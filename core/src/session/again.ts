@@ -9,10 +9,13 @@ import { rulingFor } from './ruling.ts';
 import { gaveBecause } from './rules-why.ts';
 import {
   arrangementOf,
+  isShown,
   shownOn,
   windowName,
   windowOf,
   withArrangement,
+  withFocus,
+  withFocusOnMonitor,
   withList,
   withWindow,
   type Outcome,
@@ -95,7 +98,18 @@ function reasked(
       trace.push({ about: id, decided: `${name}: ${carries.gave[setting]!.value}`, because });
     }
   }
-  return { session, trace };
+  return { session: focusInSight(situation.session, session), trace };
+}
+
+/** The focus goes with its window to where rules took it, and stays on its monitor where the window is not shown there. */
+function focusInSight(before: Session, after: Session): Session {
+  const window = windowOf(after, after.focus);
+  const was = windowOf(before, before.focus);
+  if (!window || after.desktop || was?.id !== window.id) return after;
+  if (was.monitor === window.monitor && was.workspace === window.workspace) return after;
+  return isShown(after, window)
+    ? withFocus(after, window)
+    : withFocusOnMonitor(after, after.focusMonitor);
 }
 
 /** True where nothing of a window, or of the orders, is otherwise. */

@@ -35,6 +35,12 @@ import { ruledField } from './ruled-schema.ts';
 /** Windows a session may hold, and ids a list of them. */
 const MOST = 10_000;
 
+/** With `alone`, all others here floated already when it left its tile by itself: it goes back by itself. */
+const liftedField = fields({
+  standing: standingField.exactOptional(),
+  alone: z.literal(true, { error: 'true' }).exactOptional(),
+});
+
 /** How a window is held and where: what commands change of it, and undo puts back. */
 const holdingFields = {
   held: oneOf(HELD).default('tiled'),
@@ -53,7 +59,7 @@ const holdingFields = {
    * It left its tile only while it stays above, is everywhere, or all windows float, and goes back after;
    * with it, where it stood when it floated before.
    */
-  lifted: fields({ standing: standingField.exactOptional() }).exactOptional(),
+  lifted: liftedField.exactOptional(),
   /** Where it stood when it was lifted the last time, by itself and with all others. */
   liftedAt: standingField.exactOptional(),
   afloatAt: standingField.exactOptional(),
@@ -64,7 +70,7 @@ const holdingFields = {
     standing: standingField.exactOptional(),
     stayAbove: flagField.exactOptional(),
     everywhere: flagField.exactOptional(),
-    lifted: fields({ standing: standingField.exactOptional() }).exactOptional(),
+    lifted: liftedField.exactOptional(),
     placing: placingField.exactOptional(),
   }).exactOptional(),
   maximised: flagField.exactOptional(),

@@ -83,10 +83,16 @@ function settledInTile(window: SessionWindow): SessionWindow {
   };
 }
 
-/** A window out of its tile for the time being, at a rectangle. */
-function liftedTo(window: SessionWindow, standing: Standing): SessionWindow {
+/**
+ * A window out of its tile for the time being, at a rectangle.
+ * @param alone true where all others float already, and it was in its tile alone
+ */
+function liftedTo(window: SessionWindow, standing: Standing, alone = false): SessionWindow {
   if (window.held !== 'tiled') return window;
-  const lifted = window.standing ? { standing: window.standing } : {};
+  const lifted = {
+    ...(window.standing && { standing: window.standing }),
+    ...(alone && { alone: true as const }),
+  };
   return { ...window, held: 'floating', lifted, standing };
 }
 
@@ -96,8 +102,9 @@ function liftedTo(window: SessionWindow, standing: Standing): SessionWindow {
  */
 function landed(window: SessionWindow, memory: 'liftedAt' | 'afloatAt'): SessionWindow {
   const { lifted, standing, ...rest } = window;
-  if (!lifted || window.stayAbove || window.everywhere) return window;
-  return { ...rest, ...lifted, held: 'tiled', ...(standing && { [memory]: standing }) };
+  if (!lifted || window.held !== 'floating' || window.stayAbove || window.everywhere) return window;
+  const { alone: _alone, ...before } = lifted;
+  return { ...rest, ...before, held: 'tiled', ...(standing && { [memory]: standing }) };
 }
 
 /** Where a window stands that is lifted by itself: as it did the last time, else as it would float. */
@@ -128,7 +135,7 @@ export function toggleStayAbove(situation: Situation): Outcome {
   if (!window.stayAbove) {
     return did(
       withWindow(session, window.id, (there) => ({
-        ...liftedTo(there, liftedStanding(situation, there)),
+        ...liftedAlone(situation, there),
         stayAbove: true,
       })),
       said('stays above', 'floating over all others, by key'),
@@ -151,7 +158,7 @@ export function toggleEverywhere(situation: Situation): Outcome {
   if (!window.everywhere) {
     return did(
       withWindow(session, window.id, (there) => ({
-        ...liftedTo(there, liftedStanding(situation, there)),
+        ...liftedAlone(situation, there),
         everywhere: true,
       })),
       said('everywhere', 'on every workspace of its monitor, by key'),
@@ -174,10 +181,20 @@ export function toggleEverywhere(situation: Situation): Outcome {
   );
 }
 
-function landedUnlessAfloat({ session }: Situation, window: SessionWindow): SessionWindow {
-  return arrangementOf(session, window.workspace, window.monitor).afloat
-    ? window
-    : landed(window, 'liftedAt');
+/** One that left its tile by itself, out of it for the time being. */
+function liftedAlone(situation: Situation, window: SessionWindow): SessionWindow {
+  return liftedTo(window, liftedStanding(situation, window), isAfloat(situation.session, window));
+}
+
+function isAfloat(session: Session, { workspace, monitor }: SessionWindow): boolean {
+  return arrangementOf(session, workspace, monitor).afloat === true;
+}
+
+function landedUnlessAfloat(situation: Situation, window: SessionWindow): SessionWindow {
+  if (isAfloat(situation.session, window) && !window.lifted?.alone) return window;
+  // One that never was moved is remembered where it is drawn.
+  const standing = window.standing ?? standingFor(situation, window);
+  return landed({ ...window, standing }, 'liftedAt');
 }
 
 /** float-all: every tiled window here floats where it is; again, all are back in their tiles. */

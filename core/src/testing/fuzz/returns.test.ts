@@ -86,12 +86,21 @@ function waysOf({ session, profile }: Desk): string[] {
 }
 
 /**
- * Three presses are meant to stay: everywhere that ends on another workspace than the window's own, float that gives a
+ * Four presses are meant to stay: everywhere that ends on another workspace than the window's own, float that gives a
  * tile to one that was called back from elsewhere (both say that it lives here from now on), and call-back of a
- * visitor whose own place has come to where it is, with a monitor that went: there it returns to its place.
+ * visitor whose own place has come to where it is, with a monitor that went: there it returns to its place. And
+ * float-all brings all into their tiles where one went back into its tile by itself, and then all float.
  */
-function settlesHere(there: CommandId, { windows, focus, shown }: Desk['session']): boolean {
+function settlesHere(there: CommandId, session: Desk['session']): boolean {
+  const { windows, focus, focusMonitor, shown, arrangements } = session;
   const window = windows.find(({ id }) => id === focus);
+  if (there === 'float-all') {
+    const here = `${ownEntry(shown, focusMonitor)}/${focusMonitor}`;
+    const tiled = windows.filter(
+      (each) => `${each.workspace}/${each.monitor}` === here && each.held === 'tiled',
+    );
+    return arrangements[here]?.afloat === true && tiled.length > 0;
+  }
   if (!window) return false;
   const { pocketedFrom: from, workspace, monitor, everywhere } = window;
   if (there === 'float') return from !== undefined;
