@@ -1,29 +1,30 @@
 import { existsSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import {
-  backupFolder,
   BadBackup,
-  backupsOf,
+  BadDatabase,
+  compareBackup,
   databaseCode,
+  databaseFile,
+  makeBackup,
+  openConnection,
   openDatabase,
   ownDatabase,
-  writeWhole,
+  restoreBackup,
   type Restoring,
+  type Where,
 } from '@sorn/server';
-import { BadInput, bytesOf } from './input.ts';
+import { BadInput } from './input.ts';
 
 /** `sorn backup`: everything in one file; it may run beside the server. Tells where the file is. */
 export async function backupTo(
   file: string | undefined,
   data: string | undefined,
 ): Promise<string> {
-  return withBackups(data, async (backups) => {
-    const day = new Date().toISOString().slice(0, 10);
+  return withDatabase(data, async (where) => {
+    const day = where.now().toISOString().slice(0, 10);
     const path = resolve(file ?? `sorn-${day}.zip`);
-    const bytes = await backups.make();
-    // What cannot be read back is no backup.
-    await backups.compare(bytes);
-    await writeWhole(path, bytes);
+    await makeBackup(where, path);
     return `${path}\n`;
   });
 }
@@ -34,43 +35,53 @@ export async function restoreFrom(
   data: string | undefined,
   isMeant: boolean,
 ): Promise<string> {
-  const bytes = bytesOf(file);
-  return withBackups(data, async (backups, folder) => {
+  if (!existsSync(file)) throw new BadInput([`${file}: no such file; expected a backup`]);
+  return withDatabase(data, async (where) => {
     if (!isMeant) {
-      const lines = linesOf(await backups.compare(bytes));
+      const lines = linesOf(await compareBackup(where, file));
       return `${lines.join('\n')}\nNothing is replaced yet: say --yes to do it.\n`;
     }
-    const { before, ...restoring } = await backups.restore(bytes);
-    const way = join(folder, before);
+    const { before, ...restoring } = await restoreBackup(where, file);
+    const way = join(where.folder, before);
     return `${linesOf(restoring).join('\n')}\nDone. What was there before is in ${way}\n`;
   });
 }
 
-type Made = ReturnType<typeof backupsOf>;
-
-async function withBackups<T>(
+/** Runs work on a database that is there, brought up to date. */
+async function withDatabase<T>(
   given: string | undefined,
-  run: (backups: Made, folder: string) => Promise<T>,
+  run: (where: Where) => Promise<T>,
 ): Promise<T> {
-  const data = given ?? ownDatabase(process.env);
+  const data = given === undefined ? ownDatabase(process.env) : fileIn(given);
   if (!existsSync(data))
     throw new BadInput([
-      `${data}: no such database; right would be --data with the one the server names`,
+      `${data}: no such database; expected --data with the one the server names`,
     ]);
-  const { db, client } = await openDatabase(data).catch((error: unknown) => {
-    throw new BadInput([`${data}: cannot be opened: ${String(error)}`]);
-  });
-  const folder = join(dirname(data), 'backups');
   try {
-    return await run(backupsOf(db, backupFolder(folder)), folder);
+    await (await openDatabase(data)).close();
+    const client = await openConnection(data);
+    try {
+      return await run({ client, folder: join(dirname(data), 'backups'), now: () => new Date() });
+    } finally {
+      client.close();
+    }
   } catch (error) {
     if (error instanceof BadBackup) throw new BadInput(error.lines);
+    if (error instanceof BadDatabase) throw new BadInput([error.message]);
     const code = databaseCode(error);
     if (code)
       throw new BadInput([`${data}: the database refused it (${code}); nothing was changed`]);
+    const { code: onDisk, message } = error as NodeJS.ErrnoException;
+    if (onDisk) throw new BadInput([`${message}; nothing was changed`]);
     throw error;
-  } finally {
-    client.close();
+  }
+}
+
+function fileIn(data: string): string {
+  try {
+    return databaseFile(data);
+  } catch (error) {
+    throw new BadInput([(error as Error).message]);
   }
 }
 

@@ -1,9 +1,9 @@
-import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { FORMATS, profileSchema } from '@sorn/core';
-import { openDatabase, readBackup } from '@sorn/server';
+import { openDatabase, openArchive } from '@sorn/server';
 import { afterAll, beforeEach, describe, expect, it } from 'vitest';
 import { backupTo, restoreFrom } from './backup.ts';
 import { diffFiles, exportFile, importFile } from './files.ts';
@@ -163,14 +163,14 @@ describe('sorn backup and restore', () => {
   async function withDatabase(
     act: (insert: (number: number, name: string) => Promise<unknown>) => Promise<unknown>,
   ) {
-    const { client } = await openDatabase(data);
+    const { client, close } = await openDatabase(data);
     await act((number, name) =>
       client.execute({
         sql: 'INSERT INTO revisions (profile, number, name, saved_at, content) VALUES (?, ?, ?, ?, ?)',
         args: ['desk', number, name, '2026-01-01T00:00:00.000Z', JSON.stringify({ ...demo, name })],
       }),
     );
-    client.close();
+    await close();
   }
 
   it('tells what it would replace before it does, and keeps what was there', async () => {
@@ -182,10 +182,9 @@ describe('sorn backup and restore', () => {
     expect(asked).toContain('say --yes');
     const done = await restoreFrom(file, data, true);
     const before = /in (\S+\.zip)/.exec(done)![1]!;
-    expect(readBackup(readFileSync(before)).content.revisions.map(({ name }) => name)).toEqual([
-      'First',
-      'Second',
-    ]);
+    const kept = await openArchive(before);
+    expect([...kept.sums.keys()]).toEqual(['revisions/desk/1.json', 'revisions/desk/2.json']);
+    kept.close();
     expect(await restoreFrom(file, data, false)).toContain('same      desk');
   });
 

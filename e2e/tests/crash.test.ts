@@ -1,6 +1,6 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { readBackup } from '@sorn/server';
+import { openArchive } from '@sorn/server';
 import { profileSchema, sessionSchema, type Profile } from '@sorn/core';
 import { afterAll, describe, expect, it } from 'vitest';
 import { startServer, temporaryFolder, type RunningServer } from '../desk/server.ts';
@@ -152,7 +152,7 @@ describe('killing the server in the middle of what it does', () => {
       .filter((each) => each.endsWith('.zip'))
       .sort()
       .slice(-READ_BACK))
-      expect(() => readBackup(readFileSync(join(backups, name)))).not.toThrow();
+      expect((await namesIn(join(backups, name))).length).toBeGreaterThan(0);
   }, 1_800_000);
 });
 
@@ -190,7 +190,7 @@ async function stands(
   };
   if (during === 'restore') {
     // A restore that was not answered happened or did not: what was answered before it is here or in a backup.
-    expect((await isKept()) || isInBackup(backups, `State ${last![1]}`)).toBe(true);
+    expect((await isKept()) || (await isInBackup(backups, `State ${last![1]}`))).toBe(true);
     known.answered.clear();
   } else {
     expect(kept.revision - known.revision).toBeOneOf([0, 1]);
@@ -203,14 +203,18 @@ async function stands(
 }
 
 /** True where a state is in one of the backups made before the latest restores. */
-function isInBackup(folder: string, name: string): boolean {
+async function isInBackup(folder: string, name: string): Promise<boolean> {
   const files = readdirSync(folder).filter((file) => file.endsWith('-before-restore.zip'));
-  return files
-    .sort()
-    .slice(-6)
-    .some((file) =>
-      readBackup(readFileSync(join(folder, file))).content.revisions.some(
-        (revision) => revision.name === name,
-      ),
-    );
+  for (const file of files.sort().slice(-6))
+    if ((await namesIn(join(folder, file))).includes(name)) return true;
+  return false;
+}
+
+/** The names of the states in a backup, which is whole. */
+async function namesIn(path: string): Promise<string[]> {
+  const archive = await openArchive(path);
+  const names: string[] = [];
+  for await (const row of archive.rows()) if (row.kind === 'revision') names.push(row.name);
+  archive.close();
+  return names;
 }

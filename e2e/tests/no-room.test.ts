@@ -15,7 +15,7 @@ let browser: Browser;
 let url = '';
 
 beforeAll(async () => {
-  server = await testServer(PAGE);
+  server = await testServer({ page: PAGE });
   listening = server.app.listen(0, '127.0.0.1');
   await new Promise((resolve) => listening.once('listening', resolve));
   url = `http://127.0.0.1:${(listening.address() as AddressInfo).port}`;
@@ -25,7 +25,7 @@ afterAll(async () => {
   await browser.close();
   listening.closeAllConnections();
   await new Promise((resolve) => listening.close(resolve));
-  server.stop();
+  await server.stop();
 });
 
 const pragma = (text: string) => server.database.client.execute(`PRAGMA ${text}`);

@@ -174,6 +174,38 @@ describe('bad requests', () => {
     expect([large.status, large.body.title]).toEqual([413, 'The body is too large']);
   });
 
+  it('are the fault of who asked, not of the server', async () => {
+    expect((await api.get('/api/profiles/%ff')).status).toBe(400);
+    expect((await api.get('/%ff')).status).toBe(400);
+    const post = (body: Buffer | string) =>
+      api.post('/api/profiles').set('Content-Type', 'application/json').send(body);
+    const packed = await post('{"profile": 1}').set('Content-Encoding', 'gzip');
+    expect([packed.status, packed.body.title]).toEqual([400, 'The request cannot be read']);
+    expect((await post('{}').set('Content-Encoding', 'br2')).status).toBe(400);
+    expect((await post('{}').type('application/json; charset=koi9')).status).toBe(400);
+    for (const body of ['null', '7', '"x"', '[]', '{"profile":null}'])
+      expect([400, 422]).toContain((await post(body)).status);
+    expect(server.logged).toEqual([]);
+  });
+
+  it('are refused where a body is no UTF-8: nothing is replaced without a word', async () => {
+    const body = Buffer.from(JSON.stringify({ profile: { ...profile, name: 'D@sk' } }));
+    body[body.indexOf('@')] = 0xff;
+    const pipe = api.post('/api/profiles').set('Content-Type', 'application/json');
+    pipe.write(body);
+    const answer = await pipe;
+    expect([answer.status, answer.body.detail]).toEqual([400, 'the body is not UTF-8']);
+    expect((await api.get('/api/profiles')).body).toEqual([]);
+  });
+
+  it('of a method that does nothing get a problem document', async () => {
+    for (const path of ['/', '/bulletin-desk/tiling', '/schema/profile']) {
+      const { status, body, headers } = await api.post(path).send({});
+      expect([status, body.status, headers['allow']]).toEqual([405, 405, 'GET, HEAD']);
+    }
+    expect((await api.delete('/')).headers['content-type']).toContain('problem+json');
+  });
+
   it('get one for paths that are not there', async () => {
     expect((await api.get('/api/nothing')).status).toBe(404);
     expect((await save('none', 1, 'x')).status).toBe(404);

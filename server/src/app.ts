@@ -1,12 +1,14 @@
+import { isUtf8 } from 'node:buffer';
 import { join } from 'node:path';
 import { publishedSchema, SCHEMA_PATH, type Profile, type SessionInput } from '@sorn/core';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
-import { guard } from './guard.ts';
+import { guard, type Hosts } from './access/guard.ts';
+import { login } from './access/login.ts';
 import { problemHandler, sendProblem } from './problem.ts';
-import { backupsOf } from './backup/backups.ts';
+import type { Backups } from './backup/backups.ts';
 import { backupFolder } from './backup/folder.ts';
 import { backupRoutes } from './backup/routes.ts';
 import { newsRoutes, type News } from './news.ts';
@@ -19,12 +21,14 @@ import { storeIn } from './storage/store.ts';
 export interface AppOptions {
   db: LibSQLDatabase;
   news: News;
+  backups: Backups;
   /** Folder in which backups lie. */
-  backups: string;
+  folder: string;
   demo: () => { profile: Profile; session: SessionInput };
   log: Logger;
-  /** Host names under which the server may be reached. */
-  hosts: readonly string[];
+  hosts: Hosts;
+  /** What people log in with; where left out, nobody has to. */
+  token?: string;
   /** Folder of the built page. */
   page: string;
 }
@@ -32,7 +36,8 @@ export interface AppOptions {
 const DAY_MS = 24 * 60 * 60 * 1000;
 
 /** The whole server but for listening: the API, and the page for every other path. */
-export function createApp({ db, news, backups, demo, log, hosts, page }: AppOptions): Express {
+export function createApp(options: AppOptions): Express {
+  const { db, news, backups, demo, log, hosts, token, page } = options;
   const app = express();
   app.disable('x-powered-by');
   app.disable('etag');
@@ -59,18 +64,19 @@ export function createApp({ db, news, backups, demo, log, hosts, page }: AppOpti
       strictTransportSecurity: false,
     }),
   );
+  if (token !== undefined) app.use(login(token));
   app.use('/api', (_request, response, next) => {
     response.set('Cache-Control', 'no-store');
     next();
   });
   const store = storeIn(db);
   const history = historyIn(db);
-  const folder = backupFolder(backups);
-  const made = backupsOf(db, folder);
-  const keepAll = () => made.keep('before-delete');
-  app.use('/api', express.json({ limit: '8mb' }), profileRoutes(store, demo, news, keepAll));
+  const folder = backupFolder(options.folder);
+  const keepAll = () => backups.keep('before-delete');
+  const body = express.json({ limit: '8mb', verify: refuseOtherText });
+  app.use('/api', body, profileRoutes(store, demo, news, keepAll));
   app.use('/api', revisionRoutes(history, news), newsRoutes(store, news));
-  app.use('/api', backupRoutes(made, folder, settingsIn(db), news));
+  app.use('/api', backupRoutes(backups, folder, settingsIn(db), news));
   app.use('/api', (request, response) => {
     sendProblem(response, 'not-found', `${request.method} ${request.originalUrl} does nothing.`);
   });
@@ -85,6 +91,15 @@ export function createApp({ db, news, backups, demo, log, hosts, page }: AppOpti
   app.get('/{*path}', (_request, response) => {
     response.set('Cache-Control', 'no-cache').sendFile(join(page, 'index.html'));
   });
+  app.use((request, response) => {
+    response.set('Allow', 'GET, HEAD');
+    sendProblem(response, 'wrong-method', `${request.method} ${request.path} does nothing.`);
+  });
   app.use(problemHandler(log));
   return app;
+}
+
+/** Refuses a body that is not UTF-8: decoded all the same, what is not would be replaced without a word. */
+function refuseOtherText(_request: unknown, _response: unknown, body: Buffer): void {
+  if (!isUtf8(body)) throw Object.assign(new Error('the body is not UTF-8'), { status: 400 });
 }

@@ -1,7 +1,15 @@
 // What the command line needs of the server: the database, and backups of it.
-export { BadBackup, readBackup } from './backup/archive.ts';
-export { backupsOf, type Restoring } from './backup/backups.ts';
-export { backupFolder, writeWhole } from './backup/folder.ts';
-export { ownDatabase } from './options.ts';
-export { openDatabase } from './storage/open.ts';
+export { openArchive } from './backup/archive.ts';
+export { BadBackup } from './backup/bad-backup.ts';
+export { putInPlace } from './backup/folder.ts';
+export {
+  compareBackup,
+  makeBackup,
+  restoreBackup,
+  type Restoring,
+  type Where,
+} from './backup/work.ts';
+export { databaseFile, ownDatabase } from './options.ts';
+export { openConnection } from './storage/connection.ts';
 export { databaseCode } from './storage/database-code.ts';
+export { BadDatabase, openDatabase } from './storage/open.ts';

@@ -1,24 +1,24 @@
+import { chmodSync } from 'node:fs';
 import type { Server } from 'node:http';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import { pino, type Logger } from 'pino';
+import { tokenIn } from './access/token.ts';
 import { createApp } from './app.ts';
-import { backupAtStart } from './backup/backups.ts';
-import { backupFolder } from './backup/folder.ts';
+import { backupsOf, type Backups } from './backup/backups.ts';
 import { demoData } from './demo.ts';
 import { makeNews } from './news.ts';
-import { readOptions, type Options } from './options.ts';
+import { inUrl, readOptions, type Options } from './options.ts';
 import { historyIn } from './storage/history.ts';
-import { openDatabase } from './storage/open.ts';
+import { openDatabase, type OpenDatabase } from './storage/open.ts';
 import { settingsIn } from './storage/server-settings.ts';
 import { storeIn, type Store } from './storage/store.ts';
 
 const REPOSITORY = fileURLToPath(new URL('../../', import.meta.url));
 
 /** Ends with a message for the person, not a stack. */
-function giveUp(message: string): never {
-  process.stderr.write(`${message}\n`);
+function giveUp(error: unknown): never {
+  process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
   process.exit(1);
 }
 
@@ -37,15 +37,14 @@ const GOODBYE_MS = 50;
 const SIX_HOURS_MS = 6 * 60 * 60 * 1000;
 
 /** What is done when the server answers already: a backup once a start, and now and then old saves grow fewer. */
-async function tidyUp(db: LibSQLDatabase, backups: string, log: Logger): Promise<void> {
+async function tidyUp({ db }: OpenDatabase, backups: Backups, log: Logger): Promise<void> {
   const history = historyIn(db);
   async function thin() {
     for (const { id } of await storeIn(db).list()) await history.thin(id);
   }
   const tell = (error: unknown) => log.error({ err: error }, 'tidying up failed');
   try {
-    const { backupsAtStart } = await settingsIn(db).read();
-    await backupAtStart(db, backupFolder(backups), backupsAtStart);
+    await backups.atStart((await settingsIn(db).read()).backupsAtStart);
   } catch (error) {
     log.error({ err: error }, 'the backup at the start could not be made');
   }
@@ -53,40 +52,46 @@ async function tidyUp(db: LibSQLDatabase, backups: string, log: Logger): Promise
   setInterval(() => void thin().catch(tell), SIX_HOURS_MS).unref();
 }
 
-async function start({ demo, fresh, port, host, file }: Options): Promise<void> {
+async function start(options: Options): Promise<void> {
+  const { demo, fresh, port, host, names, tokenFile, file, isOwnFolder } = options;
   const log = pino({ level: process.env['SORN_LOG'] ?? 'warn' }, pino.destination(2));
-  const { db, client } = await openDatabase(file).catch((error: unknown) =>
-    giveUp(`The database ${file} cannot be opened: ${String(error)}`),
-  );
-  if (demo) await loadDemo(storeIn(db), fresh);
-  const backups = join(dirname(file), 'backups');
+  const token = tokenFile === undefined ? undefined : tokenIn(tokenFile);
+  const database = await openDatabase(file);
+  // What is in another's folder may be read by those whom it is meant for.
+  if (isOwnFolder) chmodSync(dirname(file), 0o700);
+  if (demo) await loadDemo(storeIn(database.db), fresh);
+  const folder = join(dirname(file), 'backups');
+  const backups = backupsOf(file, folder);
   const news = makeNews();
 
   const app = createApp({
-    db,
+    db: database.db,
     news,
     backups,
+    folder,
     demo: demoData,
     log,
-    hosts: ['127.0.0.1', 'localhost', '[::1]', host.toLowerCase()],
+    hosts: { names, byAddress: token !== undefined },
+    ...(token !== undefined && { token }),
     page: `${REPOSITORY}web/dist`,
   });
   const server: Server = app.listen(port, host, (error?: NodeJS.ErrnoException) => {
     if (error?.code === 'EADDRINUSE') {
       giveUp(`Port ${port} is in use. Stop what uses it, or choose another: -- --port ${port + 1}`);
     }
-    if (error) giveUp(error.message);
+    if (error) giveUp(error);
     const address = server.address();
     const real = typeof address === 'object' && address ? address.port : port;
-    process.stdout.write(`Sorn is at http://${host}:${real}\nIts data is in ${file}\n`);
-    void tidyUp(db, backups, log);
+    const lines = [`Sorn is at http://${inUrl(host)}:${real}`, `Its data is in ${file}`];
+    if (tokenFile !== undefined) lines.push(`The token for logging in is in ${tokenFile}`);
+    process.stdout.write(`${lines.join('\n')}\n`);
+    void tidyUp(database, backups, log);
   });
 
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.on(signal, () => {
       server.close(() => {
-        client.close();
-        process.exit(0);
+        void Promise.allSettled([database.close(), backups.end()]).then(() => process.exit(0));
       });
       // Those who listen are told first, and do not take it for a fault.
       news.end();
@@ -95,10 +100,8 @@ async function start({ demo, fresh, port, host, file }: Options): Promise<void> 
   }
 }
 
-let options: Options;
 try {
-  options = readOptions(process.argv.slice(2), process.env, REPOSITORY);
+  await start(readOptions(process.argv.slice(2), process.env, REPOSITORY));
 } catch (error) {
-  giveUp(error instanceof Error ? error.message : String(error));
+  giveUp(error);
 }
-await start(options);

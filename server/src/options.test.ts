@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readOptions } from './options.ts';
+import { inUrl, readOptions } from './options.ts';
 
 const read = (...args: string[]) => readOptions(args, { XDG_DATA_HOME: '/share' }, '/sorn/');
 
@@ -8,6 +8,36 @@ describe('the server’s options', () => {
     expect(read()).toMatchObject({ file: '/share/sorn/sorn.db', host: '127.0.0.1', port: 4680 });
     expect(read('--demo')).toMatchObject({ file: '/sorn/data/demo.db', demo: true, fresh: false });
     expect(read('--data', '/x.db', '--port', '0')).toMatchObject({ file: '/x.db', port: 0 });
+  });
+
+  it('open it to others only where people log in, under the names given', () => {
+    for (const host of ['0.0.0.0', '::', '192.0.2.7', 'desk.example', '[2001:db8::1]'])
+      expect(() => read('--host', host)).toThrow('--token-file FILE');
+    for (const host of ['127.0.0.1', '127.5.5.5', '::1', '[::1]', 'localhost', 'LOCALHOST'])
+      expect(read('--host', host)).toMatchObject({ host });
+    expect(
+      read('--host', '::', '--token-file', '/t', '--name', 'Desk.example', '--name', 'hut'),
+    ).toMatchObject({ host: '::', tokenFile: '/t', names: ['desk.example', 'hut'] });
+    expect(() => read('--name', 'http://hut')).toThrow('a host name without a port');
+    expect(() => read('--token-file', '')).toThrow('--token-file is empty');
+  });
+
+  it('take a file alone as the place of the data', () => {
+    for (const data of [
+      '',
+      ' ',
+      ':memory:',
+      'libsql://x.example',
+      'https://x',
+      'file:x.db',
+      'FILE:x',
+    ])
+      expect(() => read('--data', data)).toThrow('expected a file');
+    expect(read('--data', 'c:x.db').file).toMatch(/\/c:x\.db$/);
+  });
+
+  it('print an address as it stands in a URL', () => {
+    expect([inUrl('::1'), inUrl('127.0.0.1'), inUrl('hut')]).toEqual(['[::1]', '127.0.0.1', 'hut']);
   });
 
   it('are refused with what would be right', () => {

@@ -1,5 +1,6 @@
 import { homedir } from 'node:os';
-import { join } from 'node:path';
+import { isIP } from 'node:net';
+import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 
 /** How the server was asked to run. */
@@ -11,8 +12,14 @@ export interface Options {
   /** 0 takes any free port. */
   port: number;
   host: string;
-  /** The database file. */
+  /** Names under which browsers may reach it, beside this machine's own. */
+  names: readonly string[];
+  /** The file of the token that people log in with; where left out, nobody has to. */
+  tokenFile?: string;
+  /** The database file, absolute. */
   file: string;
+  /** The folder of the database is Sorn's alone. */
+  isOwnFolder: boolean;
 }
 
 /**
@@ -32,26 +39,70 @@ export function readOptions(
       fresh: { type: 'boolean', default: false },
       port: { type: 'string', default: '4680' },
       host: { type: 'string', default: '127.0.0.1' },
+      name: { type: 'string', multiple: true, default: [] },
+      'token-file': { type: 'string' },
       data: { type: 'string' },
     },
   });
+  const { host, data, name: names, 'token-file': tokenFile } = values;
   const port = Number(values.port);
-  if (!Number.isInteger(port) || port < 0 || port > 65_535) {
-    throw new Error(`--port is ${values.port}; right would be a whole number from 0 to 65535`);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535 || values.port.trim() === '') {
+    throw new Error(`--port is ${values.port}; expected a whole number from 0 to 65535`);
   }
   if (values.fresh && !values.demo) {
     throw new Error('--fresh is for the demo alone: it would delete your own profiles');
+  }
+  for (const name of names) {
+    if (!/^[a-z0-9]([a-z0-9.-]{0,251}[a-z0-9])?$/i.test(name))
+      throw new Error(`--name is ${name}; expected a host name without a port, like desk.example`);
+  }
+  if (tokenFile === '') throw new Error('--token-file is empty; expected a file');
+  if (!isLoopback(host) && tokenFile === undefined) {
+    throw new Error(
+      `--host ${host} opens Sorn to others than this machine, and nobody would have to log in. Say where the token for logging in is to be kept: --token-file FILE`,
+    );
   }
   return {
     demo: values.demo,
     fresh: values.fresh,
     port,
-    host: values.host,
-    file: values.data ?? (values.demo ? join(repository, 'data/demo.db') : ownDatabase(env)),
+    host,
+    names: names.map((name) => name.toLowerCase()),
+    ...(tokenFile !== undefined && { tokenFile: resolve(tokenFile) }),
+    file:
+      data === undefined
+        ? values.demo
+          ? join(repository, 'data/demo.db')
+          : ownDatabase(env)
+        : databaseFile(data),
+    isOwnFolder: data === undefined,
   };
+}
+
+/**
+ * The database file that `--data` names.
+ * @throws Error where it is no file
+ */
+export function databaseFile(data: string): string {
+  const right = 'expected a file; nothing is kept in memory or over the network';
+  if (data.trim() === '') throw new Error(`--data is empty; ${right}`);
+  if (data.startsWith(':') || /^([a-z][a-z0-9+.-]*:\/\/|file:)/i.test(data))
+    throw new Error(`--data is ${data}; ${right}`);
+  return resolve(data);
+}
+
+function isLoopback(host: string): boolean {
+  const address = host.replace(/^\[(.*)\]$/, '$1').toLowerCase();
+  if (isIP(address) === 4) return address.startsWith('127.');
+  return address === 'localhost' || address === '::1';
 }
 
 /** Where the person's own profiles are kept when nothing else is said. */
 export function ownDatabase(env: NodeJS.ProcessEnv): string {
   return join(env['XDG_DATA_HOME'] ?? join(homedir(), '.local/share'), 'sorn/sorn.db');
+}
+
+/** An address as it stands in a URL. */
+export function inUrl(host: string): string {
+  return isIP(host) === 6 ? `[${host}]` : host;
 }

@@ -1,133 +1,248 @@
 import { createHash } from 'node:crypto';
-import { fields, profileSchema, read, sessionSchema } from '@sorn/core';
-import { strFromU8, strToU8, unzipSync, zipSync, type Zippable } from 'fflate';
-import type { Content } from './content.ts';
+import { isUtf8 } from 'node:buffer';
+import { closeSync, fsyncSync, openSync, statSync, writeSync } from 'node:fs';
+import { strToU8, Zip, ZipDeflate } from 'fflate';
+import { openPromise, type Entry, type ZipFile } from 'yauzl';
+import { z } from 'zod';
+import { BadBackup } from './bad-backup.ts';
+import { checkedRow, REVISION_FILE, SESSION_FILE } from './checked-row.ts';
+import type { Row } from './content.ts';
 
-/** A file that is no backup, or a broken one: what is wrong, a line a fault. */
-export class BadBackup extends Error {
-  readonly lines: readonly string[];
-
-  constructor(...lines: string[]) {
-    super(lines.join('\n'));
-    this.lines = lines;
-  }
-}
+// A backup is a ZIP archive of JSON files, written and read one file at a time: what it takes in memory does not grow
+// with what it has.
 
 const VERSION = 1;
 const LIST = 'backup.json';
 const README = 'README.txt';
-/** What a backup may take unpacked. */
-const MOST_BYTES = 1024 ** 3;
-const MOST_FILES = 200_000;
-const MOST_FAULTS = 20;
 
-interface List {
-  sorn: 'backup';
-  version: number;
-  madeAt: string;
-  /** The SHA-256 of each file, hexadecimal. */
-  files: Record<string, string>;
-}
+/** What a file may have at most: a profile and its text as large as the server takes them, with room for escapes. */
+const MOST_FILE_BYTES = 32 * 1024 ** 2;
+const MOST_FILES = 200_000;
+/**
+ * What an archive may have unpacked: so many times its own size, and something for a small one. JSON of profiles comes
+ * to 10 to 40 times; made to be large, an archive comes to 1000 times.
+ */
+const MOST_TIMES = 200;
+const MOST_SMALL_BYTES = 8 * 1024 ** 2;
+const MOST_FAULTS = 20;
 
 const ABOUT = `A backup of Sorn: every profile with all its revisions, and the session of each.
 revisions/PROFILE/NUMBER.json has a saved state, sessions/PROFILE.json the windows, backup.json a checksum of each.
 Restore it in Files, or by: npm run -s sorn -- restore THIS-FILE
 `;
 
-const digest = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest('hex');
+const listSchema = z.object({
+  sorn: z.literal('backup'),
+  version: z.int(),
+  madeAt: z.iso.datetime(),
+  /** The SHA-256 of each file, hexadecimal. */
+  files: z.record(z.string(), z.string()),
+});
 
-/** Everything that is kept as files of JSON, by their names. */
-function filesOf(content: Content): Record<string, Uint8Array> {
-  const files: Record<string, Uint8Array> = {};
-  for (const { profile, number, savedAt, label, content: text, ownText } of content.revisions) {
-    files[`revisions/${profile}/${number}.json`] = json({
-      savedAt,
-      ...(label !== null && { label }),
-      profile: JSON.parse(text),
-      ...(ownText !== null && { text: JSON.parse(ownText) }),
-    });
-  }
-  for (const { profile, number, savedAt, content: text } of content.sessions) {
-    files[`sessions/${profile}.json`] = json({ number, savedAt, session: JSON.parse(text) });
-  }
-  return files;
-}
-
-function sumsOf(files: Record<string, Uint8Array>): List['files'] {
-  return Object.fromEntries(Object.entries(files).map(([name, bytes]) => [name, digest(bytes)]));
-}
-
-/**
- * Packs all that is kept into one file: a ZIP archive of JSON files, each with its checksum in a list.
- * @param madeAt ISO 8601
- */
-export function packBackup(content: Content, madeAt: string): Uint8Array {
-  const files = filesOf(content);
-  const list: List = { sorn: 'backup', version: VERSION, madeAt, files: sumsOf(files) };
-  const all: Zippable = { [README]: strToU8(ABOUT), [LIST]: json(list), ...files };
-  return zipSync(all, { level: 6, mtime: madeAt });
-}
-
-/** True where a backup has just this content. */
-export function isBackupOf(bytes: Uint8Array, content: Content): boolean {
-  try {
-    const kept = openArchive(bytes).list.files;
-    const sums = sumsOf(filesOf(content));
-    const names = Object.keys(sums);
-    return (
-      names.length === Object.keys(kept).length && names.every((name) => kept[name] === sums[name])
-    );
-  } catch {
-    return false;
-  }
-}
-
+/** The SHA-256 of bytes, or of a text in UTF-8, hexadecimal. */
+export const digest = (bytes: Uint8Array | string) =>
+  createHash('sha256').update(bytes).digest('hex');
 const json = (value: unknown) => strToU8(`${JSON.stringify(value)}\n`);
 
-export interface Backup {
+/** The file that a row is kept as. */
+function fileOf(row: Row): { name: string; bytes: Uint8Array } {
+  if (row.kind === 'session') {
+    const { profile, number, savedAt, content } = row;
+    const bytes = json({ number, savedAt, session: JSON.parse(content) });
+    return { name: `sessions/${profile}.json`, bytes };
+  }
+  const { profile, number, savedAt, label, content, ownText } = row;
+  const bytes = json({
+    savedAt,
+    ...(label !== null && { label }),
+    profile: JSON.parse(content),
+    ...(ownText !== null && { text: JSON.parse(ownText) }),
+  });
+  return { name: `revisions/${profile}/${number}.json`, bytes };
+}
+
+/** Checksums of what rows are kept as, by the names of the files. */
+export async function sumsOf(rows: AsyncIterable<Row>): Promise<Map<string, string>> {
+  const sums = new Map<string, string>();
+  for await (const row of rows) {
+    const { name, bytes } = fileOf(row);
+    sums.set(name, digest(bytes));
+  }
+  return sums;
+}
+
+/**
+ * Writes rows into a new archive, which only its owner can read and which is on the disk when this ends.
+ * @param madeAt ISO 8601
+ */
+export async function writeArchive(
+  path: string,
+  rows: AsyncIterable<Row>,
+  madeAt: string,
+): Promise<void> {
+  const file = openSync(path, 'wx', 0o600);
+  try {
+    let failed: Error | null = null;
+    const zip = new Zip((error, bytes) => {
+      if (error) failed ??= error;
+      for (let at = 0; !error && at < bytes.length;) at += writeSync(file, bytes, at);
+    });
+    const add = (name: string, bytes: Uint8Array) => {
+      const entry = new ZipDeflate(name, { level: 6 });
+      entry.mtime = madeAt;
+      zip.add(entry);
+      entry.push(bytes, true);
+      if (failed) throw failed;
+    };
+    add(README, strToU8(ABOUT));
+    const sums: [string, string][] = [];
+    for await (const row of rows) {
+      const { name, bytes } = fileOf(row);
+      add(name, bytes);
+      sums.push([name, digest(bytes)]);
+    }
+    add(LIST, json({ sorn: 'backup', version: VERSION, madeAt, files: Object.fromEntries(sums) }));
+    zip.end();
+    if (failed) throw failed;
+    fsyncSync(file);
+  } finally {
+    closeSync(file);
+  }
+}
+
+/** A backup that is open: read one file at a time. */
+export interface OpenArchive {
   madeAt: string;
-  content: Content;
+  /** The checksums, by the names of the files. */
+  sums: ReadonlyMap<string, string>;
+  /**
+   * Every row, in the order of profiles and numbers. With `isChecked` each was checked against its schema before and is
+   * only compared with its checksum.
+   */
+  rows: (isChecked?: boolean) => AsyncGenerator<Row>;
+  /** @throws BadBackup with what is wrong with any file */
+  check: (take?: (row: Row) => void) => Promise<void>;
+  close: () => void;
 }
 
 /**
- * Reads a backup and checks all of it: the archive, every checksum, and every profile and session in it.
- * @throws BadBackup with what is wrong
+ * Opens a backup: its list is read, its files are there and none is too large.
+ * @throws BadBackup
  */
-export function readBackup(bytes: Uint8Array): Backup {
-  const { list, files } = openArchive(bytes);
-  const faults: string[] = [];
-  const content = contentOf(files, list.files, faults);
-  refuse(faults);
-  return { madeAt: list.madeAt, content };
+export async function openArchive(path: string): Promise<OpenArchive> {
+  const zip = await openPromise(path, { lazyEntries: true, autoClose: false }).catch(notZip);
+  try {
+    const entries = await entriesOf(zip, statSync(path).size);
+    const listed = entries.get(LIST);
+    if (!listed) throw new BadBackup(`it has no ${LIST}: it is no backup of Sorn`);
+    const { madeAt, files } = listIn(await bytesOf(zip, listed));
+    const sums = new Map(Object.entries(files));
+    refuse(unlisted(sums, entries));
+    const read = async (name: string) => {
+      const bytes = await bytesOf(zip, entries.get(name)!);
+      if (digest(bytes) !== sums.get(name))
+        throw new BadBackup(`${name} is not as it was when the backup was made`);
+      return bytes;
+    };
+    const names = [...sums.keys()].sort(byRow);
+    const row = async (name: string, isChecked: boolean) =>
+      checkedRow(name, parsed(name, await read(name)), isChecked);
+    return {
+      madeAt,
+      sums,
+      async *rows(isChecked = false) {
+        for (const name of names) yield row(name, isChecked);
+      },
+      async check(take) {
+        const faults: string[] = [];
+        const profiles = new Set<string>();
+        for (const name of names) {
+          try {
+            const checked = await row(name, false);
+            if (checked.kind === 'revision') profiles.add(checked.profile);
+            else if (!profiles.has(checked.profile))
+              faults.push(`the session of ${checked.profile} has no profile`);
+            take?.(checked);
+          } catch (error) {
+            if (!(error instanceof BadBackup)) throw error;
+            faults.push(...error.lines);
+          }
+        }
+        refuse(faults);
+      },
+      close: () => zip.close(),
+    };
+  } catch (error) {
+    zip.close();
+    throw error;
+  }
 }
 
-/**
- * Opens a backup and compares every file in it with its checksum.
- * @throws BadBackup with what is wrong
- */
-export function openArchive(bytes: Uint8Array): { list: List; files: Record<string, Uint8Array> } {
-  const files = unpacked(bytes);
-  const listFile = files[LIST];
-  if (!listFile) throw new BadBackup(`it has no ${LIST}: it is no backup of Sorn`);
-  const list = parsed(LIST, listFile) as Partial<List> | null;
-  if (list?.sorn !== 'backup' || typeof list.madeAt !== 'string' || !list.files)
-    throw new BadBackup(`its ${LIST} is not that of a backup of Sorn`);
-  if (list.version !== VERSION)
-    throw new BadBackup(
-      `it is a backup of version ${String(list.version)}; this Sorn reads version ${VERSION}`,
-    );
-  const faults: string[] = [];
-  for (const [name, sum] of Object.entries(list.files)) {
-    const file = files[name];
-    if (!file) faults.push(`${name} is missing`);
-    else if (digest(file) !== sum) faults.push(`${name} is not as it was when the backup was made`);
+function notZip(): never {
+  throw new BadBackup('it is no ZIP archive, or a broken one');
+}
+
+/** The files of an archive by their names, where all of them together are no larger than they may be. */
+async function entriesOf(zip: ZipFile, archiveBytes: number): Promise<Map<string, Entry>> {
+  const entries = new Map<string, Entry>();
+  const most = Math.max(MOST_SMALL_BYTES, MOST_TIMES * archiveBytes);
+  let total = 0;
+  try {
+    for await (const entry of zip.eachEntry()) {
+      const { fileName, uncompressedSize } = entry;
+      total += uncompressedSize;
+      if (uncompressedSize > MOST_FILE_BYTES || total > most)
+        throw new BadBackup('unpacked it would be larger than a backup of its size is');
+      if (entries.size >= MOST_FILES) throw new BadBackup(`it has more than ${MOST_FILES} files`);
+      if (entries.has(fileName)) throw new BadBackup(`it has two files called ${fileName}`);
+      entries.set(fileName, entry);
+    }
+  } catch (error) {
+    if (error instanceof BadBackup) throw error;
+    notZip();
   }
-  for (const name of Object.keys(files)) {
-    if (![LIST, README].includes(name) && !(name in list.files))
-      faults.push(`${name} is not in the list of the backup`);
+  return entries;
+}
+
+async function bytesOf(zip: ZipFile, entry: Entry): Promise<Buffer> {
+  try {
+    const parts: Buffer[] = [];
+    // The stream ends with a fault where there is more than the archive says.
+    for await (const part of await zip.openReadStreamPromise(entry)) parts.push(part as Buffer);
+    return Buffer.concat(parts);
+  } catch {
+    throw new BadBackup(`${entry.fileName} cannot be unpacked: the archive is broken`);
   }
-  refuse(faults);
-  return { list: list as List, files };
+}
+
+function parsed(name: string, bytes: Buffer): unknown {
+  if (!isUtf8(bytes)) throw new BadBackup(`${name} is not UTF-8`);
+  try {
+    return JSON.parse(bytes.toString());
+  } catch {
+    throw new BadBackup(`${name} is not JSON`);
+  }
+}
+
+function listIn(bytes: Buffer): z.output<typeof listSchema> {
+  const value = parsed(LIST, bytes);
+  const version = z.object({ version: z.unknown() }).safeParse(value).data?.version;
+  const list = listSchema.safeParse(value);
+  if (typeof version === 'number' && version !== VERSION)
+    throw new BadBackup(`it is a backup of version ${version}; this Sorn reads version ${VERSION}`);
+  if (!list.success) throw new BadBackup(`its ${LIST} is not that of a backup of Sorn`);
+  return list.data;
+}
+
+function unlisted(sums: ReadonlyMap<string, string>, entries: ReadonlyMap<string, Entry>) {
+  const missing = [...sums.keys()].filter((name) => !entries.has(name));
+  const more = [...entries.keys()].filter(
+    (name) => ![LIST, README].includes(name) && !sums.has(name),
+  );
+  return [
+    ...missing.map((name) => `${name} is missing`),
+    ...more.map((name) => `${name} is not in the list of the backup`),
+  ];
 }
 
 function refuse(faults: readonly string[]): void {
@@ -139,76 +254,16 @@ function refuse(faults: readonly string[]): void {
   );
 }
 
-function unpacked(bytes: Uint8Array): Record<string, Uint8Array> {
-  let total = 0;
-  let count = 0;
-  try {
-    return unzipSync(bytes, {
-      filter({ originalSize }) {
-        total += originalSize;
-        if (total > MOST_BYTES || ++count > MOST_FILES)
-          throw new BadBackup('unpacked it would be larger than 1 GiB');
-        return true;
-      },
-    });
-  } catch (error) {
-    if (error instanceof BadBackup) throw error;
-    throw new BadBackup('it is no ZIP archive, or a broken one');
-  }
-}
-
-function parsed(name: string, bytes: Uint8Array): unknown {
-  try {
-    return JSON.parse(strFromU8(bytes));
-  } catch {
-    throw new BadBackup(`${name} is not JSON`);
-  }
-}
-
-const REVISION = /^revisions\/([a-z0-9-]{1,60})\/([1-9]\d{0,9})\.json$/;
-const SESSION = /^sessions\/([a-z0-9-]{1,60})\.json$/;
-
-function contentOf(
-  files: Record<string, Uint8Array>,
-  names: List['files'],
-  faults: string[],
-): Content {
-  const content: Content = { revisions: [], sessions: [] };
-  for (const name of Object.keys(names)) {
-    const value = parsed(name, files[name]!) as Record<string, unknown>;
-    const { savedAt, profile, session, label, text, number } = value;
-    const [, id = '', of = ''] = REVISION.exec(name) ?? SESSION.exec(name) ?? [];
-    const result = REVISION.test(name)
-      ? read(fields({ profile: profileSchema }), { profile })
-      : read(fields({ session: sessionSchema }), { session });
-    if (!id || typeof savedAt !== 'string') faults.push(`${name} is none of a backup’s files`);
-    else if (!result.ok) {
-      const { path, found, right } = result.faults[0]!;
-      faults.push(`${name}: ${path}: ${found}; right would be ${right}`);
-    } else if (of) {
-      content.revisions.push({
-        profile: id,
-        number: Number(of),
-        name: String((profile as { name?: unknown }).name ?? 'Untitled'),
-        savedAt,
-        content: JSON.stringify(profile),
-        label: typeof label === 'string' ? label : null,
-        ownText: text === undefined ? null : JSON.stringify(text),
-      });
-    } else {
-      content.sessions.push({
-        profile: id,
-        number: Number(number),
-        savedAt,
-        content: JSON.stringify(session),
-      });
-    }
-  }
-  content.revisions.sort((a, b) =>
-    a.profile < b.profile ? -1 : a.profile > b.profile ? 1 : a.number - b.number,
+/** Revisions by profile and number, then sessions; whatever else there is comes last. */
+function byRow(a: string, b: string): number {
+  const [left, right] = [keyOf(a), keyOf(b)];
+  return (
+    left[0] - right[0] || (left[1] < right[1] ? -1 : left[1] > right[1] ? 1 : left[2] - right[2])
   );
-  const profiles = new Set(content.revisions.map(({ profile }) => profile));
-  for (const { profile } of content.sessions)
-    if (!profiles.has(profile)) faults.push(`the session of ${profile} has no profile`);
-  return content;
+}
+
+function keyOf(name: string): [kind: number, profile: string, number: number] {
+  const [, profile, number] = REVISION_FILE.exec(name) ?? [];
+  if (profile !== undefined) return [0, profile, Number(number)];
+  return [SESSION_FILE.test(name) ? 1 : 2, name, 0];
 }

@@ -1,15 +1,16 @@
-import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { chmodSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Response } from 'supertest';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { historyIn } from '../storage/history.ts';
-
 import { PROFILE, testServer, type TestServer } from '../testing/server.ts';
-import { packBackup, readBackup } from './archive.ts';
-import { backupAtStart, backupsOf } from './backups.ts';
-import { ChangedMeanwhile, readContent, replaceContent } from './content.ts';
+import { rowsIn, rowsKept, zipOf } from '../testing/backup-files.ts';
+import { databaseCode } from '../storage/database-code.ts';
+import { openConnection } from '../storage/connection.ts';
+import { atOneMoment, ChangedMeanwhile, replaceContent } from './content.ts';
 import { backupFolder } from './folder.ts';
+import { backupAtStart, keepBackup, restoreBackup, type Where } from './work.ts';
 
 let server: TestServer;
 let api: TestServer['api'];
@@ -48,19 +49,35 @@ function binary(
 const send = (path: string, bytes: Buffer | Uint8Array) =>
   api.post(path).set('Content-Type', 'application/zip').send(Buffer.from(bytes));
 
-const everything = () => readContent(server.database.db);
+const everything = () => rowsKept(server.file);
+
+async function rowsOf(bytes: Uint8Array) {
+  const path = join(server.folder, 'asked.zip');
+  writeFileSync(path, bytes);
+  return rowsIn(path);
+}
 
 describe('a backup', () => {
   it('has everything, and reads back as what it was made of', async () => {
-    const { content } = readBackup(await backup());
-    expect(content).toEqual(await everything());
-    expect(content.revisions.map(({ profile, number, label }) => [profile, number, label])).toEqual(
-      [
-        ['bulletin-desk', 1, null],
-        ['desk', 1, 'The first'],
-        ['desk', 2, null],
-      ],
-    );
+    const rows = await rowsOf(await backup());
+    expect(
+      rows.map(({ kind, profile, number, savedAt, content, ...rest }) => ({
+        profile,
+        number,
+        ...(kind === 'revision' && 'name' in rest
+          ? { name: rest.name, label: rest.label, own_text: rest.ownText }
+          : {}),
+        saved_at: savedAt,
+        content,
+      })),
+    ).toEqual(await everything());
+    expect(rows.map(({ profile, number }) => [profile, number])).toEqual([
+      ['bulletin-desk', 1],
+      ['desk', 1],
+      ['desk', 2],
+      ['bulletin-desk', 1],
+    ]);
+    expect(rows[1]).toMatchObject({ label: 'The first' });
   });
 
   it('is open: JSON files in a ZIP archive', async () => {
@@ -92,10 +109,9 @@ describe('a backup', () => {
     expect(restored.status).toBe(200);
     const after = await everything();
     // Revision 3 is what was here: what is restored goes on beyond it, so that no number means two states.
-    const beyond = after.revisions.find(({ number }) => number === 4)!;
-    expect(beyond).toMatchObject({ profile: 'desk', content: before.revisions[2]!.content });
-    expect(after.revisions.filter((row) => row !== beyond)).toEqual(before.revisions);
-    expect(after.sessions).toEqual(before.sessions);
+    const beyond = after.find(({ number }) => number === 4)!;
+    expect(beyond).toMatchObject({ profile: 'desk', content: before[2]!['content'] });
+    expect(after.filter((row) => row !== beyond)).toEqual(before);
 
     const back = await api.post('/api/restore').send({ backup: restored.body.before });
     expect(back.status).toBe(200);
@@ -130,51 +146,56 @@ describe('a backup', () => {
     expect((await api.post('/api/restore').send({ backup: '../sorn.db' })).status).toBe(404);
     expect((await api.post('/api/restore').send({})).status).toBe(415);
   });
-
-  it('of names that lead elsewhere, or of profiles that are none, is refused', async () => {
-    const content = await everything();
-    const [row] = content.revisions;
-    const bad = (revision: object) => {
-      const db = { ...content, revisions: [{ ...row!, ...revision }], sessions: [] };
-      return () => readBackup(repacked(db));
-    };
-    expect(bad({ profile: '../../etc' })).toThrow('none of a backup’s files');
-    expect(bad({ content: '{"name": 3}' })).toThrow('profile.name: 3; right would be text');
-    expect(bad({ profile: 'x' })).not.toThrow();
-  });
 });
 
 const without = (files: Record<string, Uint8Array>, name: string) =>
   Object.fromEntries(Object.entries(files).filter(([each]) => each !== name));
 
-function repacked(content: Parameters<typeof packBackup>[0]) {
-  return packBackup(content, '2026-01-01T00:00:00.000Z');
-}
-
 describe('a restore beside a save', () => {
-  it('begins again where something was saved since it looked: no answered save is in neither', async () => {
-    const present = await everything();
+  const where = async (): Promise<Where> => ({
+    client: await openConnection(server.file),
+    folder: join(server.folder, 'backups'),
+    now: () => new Date(),
+  });
+  async function* nothing() {}
+
+  it('replaces nothing where something was saved since it looked: no answered save is in neither', async () => {
+    const { client } = await where();
+    const mark = await atOneMoment(client, (moment) => Promise.resolve(moment.mark));
     await save(2, 'Meanwhile');
-    const replacing = replaceContent(
-      server.database.db,
-      present,
-      present,
-      new Date().toISOString(),
-    );
+    const replacing = replaceContent(client, mark, nothing(), new Map(), new Date().toISOString());
     await expect(replacing).rejects.toBeInstanceOf(ChangedMeanwhile);
+    client.close();
     expect((await api.get(AT)).body.profile.name).toBe('Meanwhile');
   });
 
   it('and beside a name given', async () => {
-    const present = await everything();
+    const { client } = await where();
+    const mark = await atOneMoment(client, (moment) => Promise.resolve(moment.mark));
     await historyIn(server.database.db).name('desk', 2, 'named');
-    const replacing = replaceContent(
-      server.database.db,
-      present,
-      present,
-      new Date().toISOString(),
-    );
+    const replacing = replaceContent(client, mark, nothing(), new Map(), new Date().toISOString());
     await expect(replacing).rejects.toBeInstanceOf(ChangedMeanwhile);
+    client.close();
+  });
+
+  it('ends after some tries where somebody saves all the time, and leaves no backup of before', async () => {
+    const made = join(server.folder, 'made.zip');
+    writeFileSync(made, await backup());
+    const there = await where();
+    let base = 2;
+    const client = {
+      transaction: async (mode: 'read' | 'write') => {
+        if (mode === 'write') await save(base, `Meanwhile ${base++}`);
+        return there.client.transaction(mode);
+      },
+    } as Where['client'];
+    await expect(restoreBackup({ ...there, client }, made)).rejects.toBeInstanceOf(
+      ChangedMeanwhile,
+    );
+    there.client.close();
+    expect(base).toBe(7);
+    expect(await backupFolder(there.folder).list()).toEqual([]);
+    expect((await api.get(AT)).body).toMatchObject({ revision: 7 });
   });
 });
 
@@ -182,24 +203,59 @@ describe('the folder of backups', () => {
   const folderOf = () => backupFolder(join(server.folder, 'backups'));
 
   it('keeps the newest made at a start, and makes none where nothing changed', async () => {
-    const { db } = server.database;
     const folder = folderOf();
+    const client = await openConnection(server.file);
+    const where = { client, folder: folder.path, now: () => new Date() };
     for (let i = 2; i < 6; i++) {
-      await backupAtStart(db, folder, 3);
-      await backupAtStart(db, folder, 3);
+      await backupAtStart(where, 3);
+      await backupAtStart(where, 3);
       await save(i, `State ${i}`);
     }
-    await backupsOf(db, folder).keep('asked');
+    await keepBackup(where, 'asked');
     const list = await folder.list();
     expect(list.map(({ why }) => why)).toEqual(['asked', 'start', 'start', 'start']);
     expect(readdirSync(folder.path)).toHaveLength(4);
-    const names = list.map(({ name }) => {
-      const { content } = readBackup(readFileSync(join(folder.path, name)));
-      return content.revisions.at(-1)!.name;
-    });
+    const names: unknown[] = [];
+    for (const { name } of list) {
+      const rows = await rowsIn(join(folder.path, name));
+      names.push(rows.flatMap((row) => ('name' in row ? [row.name] : [])).at(-1));
+    }
     expect(names).toEqual(['State 5', 'State 4', 'State 3', 'State 2']);
-    await backupAtStart(db, folder, 0);
+    await backupAtStart(where, 0);
     expect(await folder.list()).toHaveLength(4);
+    client.close();
+  });
+
+  it('keeps the newest ten made before a restore, and all that were asked for; the rule is told', async () => {
+    const folder = folderOf();
+    const client = await openConnection(server.file);
+    const where = { client, folder: folder.path, now: () => new Date('2026-01-01') };
+    for (let i = 0; i < 12; i++) await keepBackup(where, 'asked');
+    for (let i = 0; i < 12; i++) await keepBackup(where, 'before-restore');
+    client.close();
+    const list = await folder.list();
+    const count = (why: string) => list.filter((file) => file.why === why).length;
+    expect([count('asked'), count('before-restore')]).toEqual([12, 10]);
+    expect(new Set(list.map(({ madeAt }) => madeAt)).size).toBe(22);
+    expect((await api.get('/api/backups')).body.rule).toContain('newest 10');
+  });
+
+  it('has nothing half written after a start, and nothing that others can read', async () => {
+    const folder = folderOf();
+    const name = await server.backups.keep('asked');
+    const gone = 2 ** 22 - 1;
+    writeFileSync(join(folder.path, `x.zip.part-${gone}-1`), 'half', { mode: 0o644 });
+    writeFileSync(join(folder.path, `y.zip.part-${process.ppid}-1`), 'under way');
+    chmodSync(join(folder.path, name), 0o644);
+    chmodSync(folder.path, 0o755);
+    await server.backups.atStart(0);
+    expect(readdirSync(folder.path).sort()).toEqual([name, `y.zip.part-${process.ppid}-1`]);
+    expect(rightsOf(join(folder.path, name))).toBe('600');
+    expect(rightsOf(folder.path)).toBe('700');
+    const made = await server.backups.keep('asked');
+    expect(rightsOf(join(folder.path, made))).toBe('600');
+    expect(rightsOf(server.file)).toBe('600');
+    expect(rightsOf(`${server.file}-wal`)).toBe('600');
   });
 
   it('is told and read, but for files of others', async () => {
@@ -208,7 +264,7 @@ describe('the folder of backups', () => {
     const { body: listed } = await api.get('/api/backups');
     expect(listed.backups).toMatchObject([{ name: body.name, why: 'asked' }]);
     const read = await api.get(`/api/backups/${body.name}`).buffer().parse(binary);
-    expect(readBackup(read.body as Buffer).content).toEqual(await everything());
+    expect(await rowsOf(read.body as Buffer)).toHaveLength((await everything()).length);
     expect((await api.get('/api/backups/diary.zip')).status).toBe(404);
     expect((await api.get('/api/backups/..%2Fsorn.db')).status).toBe(404);
   });
@@ -251,7 +307,7 @@ describe('a database without room, or that may only be read', () => {
     expect(server.logged.join()).toContain('SQLITE_FULL');
     expect((await api.get(AT)).body).toMatchObject({ revision: 2, profile: { name: 'Second' } });
     const before = await everything();
-    expect((await send('/api/restore', await bigger())).status).toBe(507);
+    await noRoomFor(bigger());
     expect(await everything()).toEqual(before);
     await pragma('max_page_count = 1000000');
     expect((await put()).body).toMatchObject({ revision: 3 });
@@ -267,14 +323,25 @@ describe('a database without room, or that may only be read', () => {
     expect((await put()).body).toMatchObject({ revision: 3 });
   });
 
-  /** A backup that does not fit into what is there. */
-  async function bigger(): Promise<Uint8Array> {
-    const content = await everything();
-    const [row] = content.revisions;
-    const text = JSON.stringify(spacious);
-    return repacked({
-      ...content,
-      revisions: [...content.revisions, { ...row!, profile: 'big', content: text }],
-    });
+  /** Restores a backup over a connection that may not make the database larger. */
+  async function noRoomFor(backup: Uint8Array): Promise<void> {
+    const path = join(server.folder, 'bigger.zip');
+    writeFileSync(path, backup);
+    const client = await openConnection(server.file);
+    const { rows } = await client.execute('PRAGMA page_count');
+    await client.execute(`PRAGMA max_page_count = ${String(rows[0]!['page_count'])}`);
+    const folder = join(server.folder, 'backups');
+    const restoring = restoreBackup({ client, folder, now: () => new Date() }, path);
+    expect(databaseCode(await restoring.catch((error: unknown) => error))).toBe('SQLITE_FULL');
+    client.close();
+    expect(readdirSync(folder)).toEqual([]);
   }
+
+  /** A backup that does not fit into what is there. */
+  const bigger = () =>
+    zipOf({
+      'revisions/big/1.json': { savedAt: '2026-01-01T00:00:00.000Z', profile: spacious },
+    });
 });
+
+const rightsOf = (path: string) => (statSync(path).mode & 0o777).toString(8);

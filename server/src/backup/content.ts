@@ -1,87 +1,210 @@
-import type { LibSQLDatabase } from 'drizzle-orm/libsql';
-import { asc, sql } from 'drizzle-orm';
-import { databaseCode } from '../storage/database-code.ts';
-import { revisions, sessions } from '../storage/schema.ts';
+import type { Client, Transaction } from '@libsql/client';
+import type { revisions, sessions } from '../storage/schema.ts';
 
-/** All that the database keeps: every revision of every profile, and every session. */
-export interface Content {
-  revisions: (typeof revisions.$inferSelect)[];
-  sessions: (typeof sessions.$inferSelect)[];
+/** A saved state of a profile, as the database keeps it. */
+export type RevisionRow = typeof revisions.$inferSelect & { kind: 'revision' };
+/** A kept session, likewise. */
+export type SessionRow = typeof sessions.$inferSelect & { kind: 'session' };
+export type Row = RevisionRow | SessionRow;
+
+/** All that the database keeps, as it was at one moment, whatever is saved meanwhile. */
+export interface Moment {
+  /** Tells this moment from another: every save and every name makes it another. */
+  mark: string;
+  /** Every row: revisions by profile and number, then sessions. */
+  rows: () => AsyncGenerator<Row>;
+  /** The present state of each profile, without what it says, by the profile. */
+  newest: () => Promise<Map<string, NewestHere>>;
+  /** What the present state of a profile says; empty where there is no such profile. */
+  newestContent: (profile: string) => Promise<string>;
 }
 
-/** Everything as it is at one moment, whatever is saved meanwhile. */
-export async function readContent(db: LibSQLDatabase): Promise<Content> {
-  const [allRevisions, allSessions] = await db.batch([
-    db.select().from(revisions).orderBy(asc(revisions.profile), asc(revisions.number)),
-    db.select().from(sessions).orderBy(asc(sessions.profile)),
-  ]);
-  return { revisions: allRevisions, sessions: allSessions };
+interface NewestHere {
+  name: string;
+  number: number;
+  savedAt: string;
 }
 
-/** How many rows go into one statement. */
-const AT_ONCE = 50;
+/** How many rows are read in one statement. */
+const AT_ONCE = 8;
 
-/** Tells one moment of the database from another: every save and every name makes it another. */
-function markOf({ revisions: rows, sessions: others }: Content): string {
-  const sum = (list: readonly { number: number }[]) =>
-    list.reduce((total, { number }) => total + number, 0);
-  const named = rows.filter(({ label }) => label !== null).length;
-  return [rows.length, sum(rows), named, others.length, sum(others)].join('/');
+const MARK = `SELECT (SELECT count(*) || '/' || coalesce(sum(number), 0) || '/' || count(label) FROM revisions)
+  || '/' || (SELECT count(*) || '/' || coalesce(sum(number), 0) FROM sessions) AS mark`;
+
+const REVISIONS = `SELECT 'revision' AS kind, profile, number, name, saved_at AS savedAt, content, label,
+  own_text AS ownText FROM revisions WHERE (profile, number) > (?, ?) ORDER BY profile, number LIMIT ${AT_ONCE}`;
+const SESSIONS = `SELECT 'session' AS kind, profile, number, saved_at AS savedAt, content
+  FROM sessions WHERE (profile, 0) > (?, ?) ORDER BY profile LIMIT ${AT_ONCE}`;
+const NEWEST = `SELECT profile, number, name, saved_at AS savedAt FROM revisions AS each
+  WHERE number = (SELECT max(number) FROM revisions WHERE profile = each.profile) ORDER BY profile`;
+
+const CONTENT = 'SELECT content FROM revisions WHERE profile = ? ORDER BY number DESC LIMIT 1';
+
+/** Looks at everything as it is at one moment. */
+export async function atOneMoment<T>(
+  client: Client,
+  look: (moment: Moment) => Promise<T>,
+): Promise<T> {
+  const transaction = await client.transaction('read');
+  try {
+    const mark = await markIn(transaction);
+    return await look({
+      mark,
+      async *rows() {
+        yield* rowsBy(transaction, REVISIONS);
+        yield* rowsBy(transaction, SESSIONS);
+      },
+      newest: () => newestIn(transaction),
+      async newestContent(profile) {
+        const { rows } = await transaction.execute({ sql: CONTENT, args: [profile] });
+        return String(rows[0]?.['content'] ?? '');
+      },
+    });
+  } finally {
+    transaction.close();
+  }
 }
 
-const MARK = sql`(SELECT (SELECT count(*) || '/' || coalesce(sum(number), 0) || '/' || count(label) FROM ${revisions})
-  || '/' || (SELECT count(*) || '/' || coalesce(sum(number), 0) FROM ${sessions}))`;
+async function markIn(transaction: Transaction): Promise<string> {
+  const { rows } = await transaction.execute(MARK);
+  return String(rows[0]?.['mark']);
+}
 
-/** Thrown where something was saved between reading what is here and replacing it; nothing is replaced then. */
+async function* rowsBy(transaction: Transaction, sql: string): AsyncGenerator<Row> {
+  for (let after: [string, number] = ['', 0]; ;) {
+    const { rows } = await transaction.execute({ sql, args: after });
+    for (const row of rows) yield { ...row } as unknown as Row;
+    const last = rows.at(-1) as unknown as Row | undefined;
+    if (!last || rows.length < AT_ONCE) return;
+    after = [last.profile, last.number];
+  }
+}
+
+async function newestIn(transaction: Transaction): Promise<Map<string, NewestHere>> {
+  const { rows } = await transaction.execute(NEWEST);
+  return new Map(
+    rows.map((row) => {
+      const { profile, ...rest } = row as unknown as NewestHere & { profile: string };
+      return [profile, rest];
+    }),
+  );
+}
+
+/** Thrown where something was saved between looking at what is here and replacing it; nothing is replaced then. */
 export class ChangedMeanwhile extends Error {}
 
+const ADD_REVISION = `INSERT INTO revisions (profile, number, name, saved_at, content, label, own_text)
+  VALUES (?, ?, ?, ?, ?, ?, ?)`;
+const ADD_SESSION = 'INSERT INTO sessions (profile, number, saved_at, content) VALUES (?, ?, ?, ?)';
+
 /**
- * Puts a content in the place of all that is kept, in one transaction. A profile that is here in another
- * state comes back as a revision beyond both, so that no number ever means two states: a page that was
- * open on it finds that it changed.
+ * Numbers beyond this are no count of saves. They are given anew, so that there is always a next one that a number can
+ * be exact for.
+ */
+const MOST_NUMBER = 1e12;
+
+/** Rows whose profile, or session, has a number beyond all are numbered from 1, in their order. */
+async function* renumbered(
+  rows: AsyncIterable<Row>,
+  newest: ReadonlyMap<string, { number: number }>,
+): AsyncGenerator<Row> {
+  const counts = new Map<string, number>();
+  for await (const row of rows) {
+    const { kind, profile, number } = row;
+    const most = kind === 'session' ? number : newest.get(profile)!.number;
+    if (most <= MOST_NUMBER) {
+      yield row;
+      continue;
+    }
+    const key = `${kind} ${profile}`;
+    counts.set(key, (counts.get(key) ?? 0) + 1);
+    yield { ...row, number: counts.get(key)! };
+  }
+}
+
+/**
+ * Puts rows in the place of all that is kept, in one transaction. A profile that is here in another state
+ * comes back as a revision beyond both, so that no number ever means two states: a page that was open on it
+ * finds that it changed.
  *
- * @param present what is here, as it was read
+ * @param mark of the moment that was kept as a backup
+ * @param rows revisions by profile and number, then sessions
+ * @param newest the newest number of each profile in them
+ * @param now ISO 8601
  * @throws ChangedMeanwhile
  */
 export async function replaceContent(
-  db: LibSQLDatabase,
-  present: Content,
-  { revisions: kept, sessions: keptSessions }: Content,
+  client: Client,
+  mark: string,
+  rows: AsyncIterable<Row>,
+  newest: ReadonlyMap<string, { number: number }>,
   now: string,
 ): Promise<void> {
-  const again = newestOf(kept).flatMap((newest) => {
-    const here = newestOf(present.revisions).find(({ profile }) => profile === newest.profile);
-    if (!here || (here.number === newest.number && here.content === newest.content)) return [];
-    const number = Math.max(here.number, newest.number) + 1;
-    return [{ ...newest, number, savedAt: now, label: null }];
-  });
-  const beyond = keptSessions.map((session) => {
-    const here = present.sessions.find(({ profile }) => profile === session.profile);
-    const isSame = !here || (here.number === session.number && here.content === session.content);
-    return isSame ? session : { ...session, number: Math.max(here.number, session.number) + 1 };
-  });
-  // Where the mark is another, this breaks the rule that a value is not null, and with it the transaction.
-  const guard = db.run(
-    sql`INSERT INTO settings (name, value) SELECT 'guard', NULL WHERE ${MARK} <> ${markOf(present)}`,
-  );
-  const replacing = db.batch([
-    guard,
-    db.delete(sessions),
-    db.delete(revisions),
-    ...slices([...kept, ...again]).map((rows) => db.insert(revisions).values(rows)),
-    ...slices(beyond).map((rows) => db.insert(sessions).values(rows)),
+  const transaction = await client.transaction('write');
+  try {
+    if ((await markIn(transaction)) !== mark) throw new ChangedMeanwhile();
+    await rememberPresent(transaction);
+    await transaction.batch(['DELETE FROM revisions', 'DELETE FROM sessions']);
+    let last: RevisionRow | undefined;
+    for await (const row of renumbered(rows, newest)) {
+      if (last && (row.kind === 'session' || row.profile !== last.profile)) {
+        await addBeyond(transaction, last, now);
+        last = undefined;
+      }
+      if (row.kind === 'session') await addSession(transaction, row);
+      else {
+        await addRevision(transaction, row);
+        last = row;
+      }
+    }
+    if (last) await addBeyond(transaction, last, now);
+    await transaction.commit();
+  } finally {
+    transaction.close();
+  }
+}
+
+/** Remembers what stands for each profile and each session now; on the disk, however much it is. */
+async function rememberPresent(transaction: Transaction): Promise<void> {
+  await transaction.batch([
+    'DROP TABLE IF EXISTS temp.here',
+    `CREATE TEMP TABLE here AS
+      SELECT 'revision' AS kind, profile, number, content FROM revisions AS each
+        WHERE number = (SELECT max(number) FROM revisions WHERE profile = each.profile)
+      UNION ALL SELECT 'session', profile, number, content FROM sessions`,
   ]);
-  await replacing.catch((error: unknown) => {
-    throw databaseCode(error).startsWith('SQLITE_CONSTRAINT') ? new ChangedMeanwhile() : error;
+}
+
+/** The number for a row that takes the place of another state; null where what was here is the same, or nothing was. */
+async function numberBeyond(
+  transaction: Transaction,
+  { kind, profile, number, content }: Row,
+): Promise<number | null> {
+  const { rows } = await transaction.execute({
+    sql: `SELECT max(number, ?) + 1 AS next FROM temp.here
+      WHERE kind = ? AND profile = ? AND NOT (number = ? AND content = ?)`,
+    args: [number, kind, profile, number, content],
+  });
+  return rows[0] ? Number(rows[0]['next']) : null;
+}
+
+async function addRevision(transaction: Transaction, row: RevisionRow): Promise<void> {
+  const { profile, number, name, savedAt, content, label, ownText } = row;
+  await transaction.execute({
+    sql: ADD_REVISION,
+    args: [profile, number, name, savedAt, content, label, ownText],
   });
 }
 
-/** The present state of each profile. */
-export function newestOf(rows: Content['revisions']): Content['revisions'] {
-  return [...new Map(rows.map((row) => [row.profile, row])).values()];
+/** The newest of a profile once more, where what was here is another state. */
+async function addBeyond(transaction: Transaction, newest: RevisionRow, now: string) {
+  const number = await numberBeyond(transaction, newest);
+  if (number !== null)
+    await addRevision(transaction, { ...newest, number, savedAt: now, label: null });
 }
 
-function slices<T>(rows: readonly T[]): T[][] {
-  const count = Math.ceil(rows.length / AT_ONCE);
-  return Array.from({ length: count }, (_, i) => rows.slice(i * AT_ONCE, (i + 1) * AT_ONCE));
+async function addSession(transaction: Transaction, row: SessionRow): Promise<void> {
+  const number = (await numberBeyond(transaction, row)) ?? row.number;
+  const { profile, savedAt, content } = row;
+  await transaction.execute({ sql: ADD_SESSION, args: [profile, number, savedAt, content] });
 }

@@ -1,5 +1,9 @@
+import { createReadStream, createWriteStream } from 'node:fs';
+import { rm } from 'node:fs/promises';
+import { Transform } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
 import { fields, read, textFieldOf } from '@sorn/core';
-import { raw, Router, type Request, type Response } from 'express';
+import { Router, type Request, type Response } from 'express';
 
 import type { News } from '../news.ts';
 import { sendProblem } from '../problem.ts';
@@ -7,9 +11,10 @@ import { bodyBy } from '../profiles.ts';
 import type { Settings } from '../storage/server-settings.ts';
 import { serverSettingsSchema } from '../storage/server-settings.ts';
 import type { Backups } from './backups.ts';
-import type { BackupFolder } from './folder.ts';
+import { RETENTION_TEXT, type BackupFolder } from './folder.ts';
 
 const ZIP = 'application/zip';
+const MOST_BYTES = 512 * 1024 ** 2;
 const fromFolderSchema = fields({ backup: textFieldOf(200) });
 
 /** The routes of backups: one file with everything, those kept in the folder, and the way back. */
@@ -20,29 +25,60 @@ export function backupRoutes(
   news: News,
 ): Router {
   const routes = Router();
-  const bytes = raw({ type: ZIP, limit: '512mb' });
 
-  /** The backup that is meant: the one sent, or one of the folder by its name. */
-  async function meant(request: Request, response: Response): Promise<Uint8Array | null> {
-    if (Buffer.isBuffer(request.body)) return request.body;
+  /**
+   * Does something with the backup that is meant: the one sent, which lies in the folder meanwhile, or one of the folder
+   * by its name.
+   */
+  async function withBackup(
+    request: Request,
+    response: Response,
+    use: (path: string) => Promise<void>,
+  ): Promise<void> {
+    if (request.is(ZIP)) {
+      await withFile('upload', async (path) => {
+        if (await received(request, response, path)) await use(path);
+      });
+      return;
+    }
     const body = read(fromFolderSchema, request.body);
     if (!body.ok) {
       sendProblem(response, 'wrong-type', `Send a backup as ${ZIP}, or the name of one as JSON.`);
-      return null;
+      return;
     }
-    const kept = await folder.read(body.value.backup);
-    if (!kept) sendProblem(response, 'not-found', `No backup is called ${body.value.backup}.`);
-    return kept;
+    const path = await folder.pathOf(body.value.backup);
+    if (path) await use(path);
+    else sendProblem(response, 'not-found', `No backup is called ${body.value.backup}.`);
+  }
+
+  /** Gives a path for a file of the moment, which is deleted afterwards. */
+  async function withFile(name: string, use: (path: string) => Promise<void>): Promise<void> {
+    const path = await folder.pathBeside(name);
+    try {
+      await use(path);
+    } finally {
+      await rm(path, { force: true });
+    }
+  }
+
+  async function sendFile(response: Response, path: string, name: string): Promise<void> {
+    response.attachment(name).type(ZIP);
+    await pipeline(createReadStream(path), response).catch((error: unknown) => {
+      // Who asked for it went away: there is nobody to tell.
+      if (!response.destroyed) throw error;
+    });
   }
 
   routes.get('/backup', async (_request, response) => {
-    const made = await backups.make();
     const day = new Date().toISOString().slice(0, 10);
-    response.attachment(`sorn-${day}.zip`).type(ZIP).send(Buffer.from(made));
+    await withFile('download', async (path) => {
+      await backups.make(path);
+      await sendFile(response, path, `sorn-${day}.zip`);
+    });
   });
 
   routes.get('/backups', async (_request, response) => {
-    response.json({ backups: await folder.list(), folder: folder.path });
+    response.json({ backups: await folder.list(), folder: folder.path, rule: RETENTION_TEXT });
   });
 
   routes.post('/backups', async (_request, response) => {
@@ -51,22 +87,23 @@ export function backupRoutes(
 
   routes.get('/backups/:name', async (request, response) => {
     const { name } = request.params;
-    const kept = await folder.read(name);
-    if (kept) response.attachment(name).type(ZIP).send(Buffer.from(kept));
+    const path = await folder.pathOf(name);
+    if (path) await sendFile(response, path, name);
     else sendProblem(response, 'not-found', `No backup is called ${name}.`);
   });
 
-  routes.post('/restore/check', bytes, async (request, response) => {
-    const backup = await meant(request, response);
-    if (backup) response.json(await backups.compare(backup));
-  });
+  routes.post('/restore/check', (request, response) =>
+    withBackup(request, response, async (path) => {
+      response.json(await backups.compare(path));
+    }),
+  );
 
-  routes.post('/restore', bytes, async (request, response) => {
-    const backup = await meant(request, response);
-    if (!backup) return;
-    response.json(await backups.restore(backup));
-    news.tellAll();
-  });
+  routes.post('/restore', (request, response) =>
+    withBackup(request, response, async (path) => {
+      response.json(await backups.restore(path));
+      news.tellAll();
+    }),
+  );
 
   routes.get('/settings', async (_request, response) => {
     response.json(await settings.read());
@@ -80,4 +117,23 @@ export function backupRoutes(
   });
 
   return routes;
+}
+
+/** Writes the body of a request into a file; false where it was refused, and the answer says why. */
+async function received(request: Request, response: Response, path: string): Promise<boolean> {
+  const encoding = request.headers['content-encoding'];
+  if (encoding !== undefined && encoding !== 'identity') {
+    sendProblem(response, 'wrong-type', `Send a backup as it is, not encoded as ${encoding}.`);
+    return false;
+  }
+  let bytes = 0;
+  const limited = new Transform({
+    transform(part: Buffer, _encoding, done) {
+      bytes += part.length;
+      if (bytes <= MOST_BYTES) done(null, part);
+      else done(Object.assign(new Error('too large'), { status: 413, type: 'entity.too.large' }));
+    },
+  });
+  await pipeline(request, limited, createWriteStream(path, { mode: 0o600 }));
+  return true;
 }

@@ -1,6 +1,7 @@
 import type { OwnText, Profile, SessionInput } from '@sorn/core';
 import { and, desc, eq, max, sql } from 'drizzle-orm';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
+import { databaseCode } from './database-code.ts';
 import { freeSlug } from './free-slug.ts';
 import { revisions, sessions } from './schema.ts';
 
@@ -56,6 +57,7 @@ export interface Store {
 }
 
 const FIRST = 1;
+const MOST_TRIES = 20;
 
 /** Keeps profiles and sessions in the database. Each save is one transaction: done whole or not at all. */
 export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()): Store {
@@ -67,6 +69,28 @@ export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()):
       .from(revisions)
       .where(eq(revisions.profile, id));
     return row?.number ?? null;
+  }
+
+  async function createOnce(profile: Profile, session?: SessionInput): Promise<ProfileSummary> {
+    const id = await freeSlug(profile.name, async (slug) => (await presentRevision(slug)) !== null);
+    const savedAt = timestamp();
+    const insert = db.insert(revisions).values({
+      profile: id,
+      number: FIRST,
+      name: profile.name,
+      savedAt,
+      content: JSON.stringify(profile),
+    });
+    if (session) {
+      const content = JSON.stringify(session);
+      await db.batch([
+        insert,
+        db.insert(sessions).values({ profile: id, number: FIRST, savedAt, content }),
+      ]);
+    } else {
+      await insert;
+    }
+    return { id, name: profile.name, revision: FIRST, savedAt };
   }
 
   return {
@@ -93,28 +117,15 @@ export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()):
     },
 
     async create(profile, session) {
-      const id = await freeSlug(
-        profile.name,
-        async (slug) => (await presentRevision(slug)) !== null,
-      );
-      const savedAt = timestamp();
-      const insert = db.insert(revisions).values({
-        profile: id,
-        number: FIRST,
-        name: profile.name,
-        savedAt,
-        content: JSON.stringify(profile),
-      });
-      if (session) {
-        const content = JSON.stringify(session);
-        await db.batch([
-          insert,
-          db.insert(sessions).values({ profile: id, number: FIRST, savedAt, content }),
-        ]);
-      } else {
-        await insert;
+      for (let tries = 1; ; tries++) {
+        try {
+          return await createOnce(profile, session);
+        } catch (error) {
+          // Another server took the name between the question and the answer.
+          if (tries === MOST_TRIES || !databaseCode(error).startsWith('SQLITE_CONSTRAINT'))
+            throw error;
+        }
       }
-      return { id, name: profile.name, revision: FIRST, savedAt };
     },
 
     revisionOf: presentRevision,

@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pino } from 'pino';
 import request from 'supertest';
-import { createApp } from '../app.ts';
+import { createApp, type AppOptions } from '../app.ts';
+import { backupsOf, type Backups } from '../backup/backups.ts';
 import { demoData } from '../demo.ts';
 import { makeNews } from '../news.ts';
 import { openDatabase, type OpenDatabase } from '../storage/open.ts';
@@ -15,36 +16,49 @@ export interface TestServer {
   api: ReturnType<typeof request>;
   app: ReturnType<typeof createApp>;
   database: OpenDatabase;
+  backups: Backups;
   /** A folder that goes with the test; backups are in a folder in it. */
   folder: string;
+  /** The database in it. */
+  file: string;
   /** What was written into the log. */
   logged: string[];
-  stop: () => void;
+  stop: () => Promise<void>;
 }
 
 /** @param page folder of the built page; one with a title alone where left out */
-export async function testServer(page?: string): Promise<TestServer> {
+export async function testServer({
+  page,
+  token,
+  hosts = { names: [], byAddress: false },
+}: Partial<Pick<AppOptions, 'page' | 'token' | 'hosts'>> = {}): Promise<TestServer> {
   const folder = mkdtempSync(join(tmpdir(), 'sorn-server-'));
   writeFileSync(join(folder, 'index.html'), '<title>Sorn</title>');
-  const database = await openDatabase(join(folder, 'sorn.db'));
+  const file = join(folder, 'sorn.db');
+  const database = await openDatabase(file);
+  const backups = backupsOf(file, join(folder, 'backups'));
   const logged: string[] = [];
   const app = createApp({
     db: database.db,
     news: makeNews(),
-    backups: join(folder, 'backups'),
+    backups,
+    folder: join(folder, 'backups'),
     demo: demoData,
     log: pino({ level: 'warn' }, { write: (line) => void logged.push(line) }),
-    hosts: ['127.0.0.1'],
+    hosts,
+    ...(token !== undefined && { token }),
     page: page ?? folder,
   });
   return {
     api: request(app),
     app,
     database,
+    backups,
     folder,
+    file,
     logged,
-    stop() {
-      database.client.close();
+    async stop() {
+      await Promise.all([database.close(), backups.end()]);
       rmSync(folder, { recursive: true });
     },
   };

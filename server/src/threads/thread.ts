@@ -1,0 +1,83 @@
+import { createRequire } from 'node:module';
+import { Piscina } from 'piscina';
+import { BadBackup } from '../backup/bad-backup.ts';
+
+/** What a thread answers: what its work came to, or the fault as plain data (an Error loses its code on the way). */
+export type Answered<T> = { value: T } | { fault: SentFault };
+
+interface SentFault {
+  message: string;
+  code?: string;
+  /** The lines of a BadBackup. */
+  lines?: readonly string[];
+}
+
+/** A fault that happened in a thread: the code is that of the database or of the operating system. */
+class ThreadFault extends Error {
+  readonly code: string;
+
+  constructor(message: string, code: string) {
+    super(message);
+    this.code = code;
+  }
+}
+
+/** A thread of its own, which does one piece of work after another. */
+export interface Thread<Asked, Done> {
+  /** @throws BadBackup, or an Error with the code of the fault */
+  ask: (asked: Asked) => Promise<Done>;
+  /** Ends the thread, after what it was asked. */
+  end: () => Promise<void>;
+}
+
+export interface ThreadOptions {
+  /** What the thread is told at its start. */
+  data: unknown;
+  /** Idle for so long, it ends; the next piece of work starts it again. Without: it stays. */
+  idleMs?: number;
+  /** The most memory that its values may take. */
+  megabytes: number;
+}
+
+const { resolve } = createRequire(import.meta.url);
+
+/**
+ * Starts a module in a thread, where nothing it does can keep the server from answering.
+ * @param module path that this package exports; its default function is made by `working`
+ */
+export function startThread<Asked, Done>(
+  module: `@sorn/server/${string}`,
+  { data, idleMs, megabytes }: ThreadOptions,
+): Thread<Asked, Done> {
+  const pool = new Piscina({
+    filename: resolve(module),
+    workerData: data,
+    minThreads: idleMs === undefined ? 1 : 0,
+    maxThreads: 1,
+    // What this process was started with is not for what was built.
+    execArgv: [],
+    ...(idleMs !== undefined && { idleTimeout: idleMs }),
+    resourceLimits: { maxOldGenerationSizeMb: megabytes },
+  });
+  // A thread that cannot start is told of here alone: nothing waits for it for ever.
+  const waiting = new Set<(error: Error) => void>();
+  pool.on('error', (error: Error) => {
+    for (const giveUp of waiting) giveUp(error);
+  });
+  const run = (asked: Asked) =>
+    new Promise<Answered<Done>>((resolve, reject) => {
+      waiting.add(reject);
+      void (pool.run(asked) as Promise<Answered<Done>>)
+        .then(resolve, reject)
+        .finally(() => waiting.delete(reject));
+    });
+  return {
+    async ask(asked) {
+      const answered = await run(asked);
+      if ('value' in answered) return answered.value;
+      const { message, code, lines } = answered.fault;
+      throw lines ? new BadBackup(...lines) : new ThreadFault(message, code ?? '');
+    },
+    end: () => pool.close(),
+  };
+}
