@@ -1,4 +1,4 @@
-import { readFileSync, statSync } from 'node:fs';
+import { closeSync, openSync, readSync } from 'node:fs';
 import {
   faultText,
   notReadText,
@@ -41,21 +41,52 @@ function sound<T>(file: string, result: Read<T>): T {
   throw new BadInput(result.faults.map((fault) => `${file}: ${faultText(fault)}`));
 }
 
-/** The bytes of a file, or of standard input. */
-export function bytesOf(file: string): Buffer {
+const AT_ONCE = 1 << 16;
+
+/**
+ * The bytes of a file, or of standard input (`-`). What has no end, like a device or what another program prints, is
+ * read no further than a file may be large.
+ */
+function bytesOf(file: string): Buffer {
   try {
-    return readFileSync(file === '-' ? 0 : file);
+    const input = file === '-' ? 0 : openSync(file, 'r');
+    try {
+      const parts: Buffer[] = [];
+      for (let bytes = 0; ;) {
+        const part = nextOf(input);
+        if (part.length === 0) return Buffer.concat(parts);
+        parts.push(part);
+        refuseLarge((bytes += part.length));
+      }
+    } finally {
+      if (input !== 0) closeSync(input);
+    }
   } catch (error) {
+    if (error instanceof RefusedFile) throw error;
     const { code, message } = error as NodeJS.ErrnoException;
     const why = code === 'ENOENT' ? 'no such file' : message;
     throw new BadInput([`${file}: ${why}; right would be a file that can be read, or -`]);
   }
 }
 
+const WAIT_MS = 10;
+
+/** The next bytes of an open file; none at its end. */
+function nextOf(input: number): Buffer {
+  const part = Buffer.alloc(AT_ONCE);
+  for (;;) {
+    try {
+      return part.subarray(0, readSync(input, part));
+    } catch (error) {
+      if ((error as NodeJS.ErrnoException).code !== 'EAGAIN') throw error;
+      // A terminal or a pipe that has nothing yet.
+      Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, WAIT_MS);
+    }
+  }
+}
+
 function textOf(file: string): string {
   try {
-    const size = file === '-' ? undefined : statSync(file, { throwIfNoEntry: false })?.size;
-    refuseLarge(size ?? 0);
     return textIn(bytesOf(file));
   } catch (error) {
     if (error instanceof RefusedFile) throw new BadInput([`${file}: ${error.message}`]);

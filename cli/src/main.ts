@@ -160,4 +160,10 @@ async function answering(run: () => void | Promise<void>): Promise<void> {
   }
 }
 
+// Who reads what is printed has had enough (`| head`): that is no fault.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code === 'EPIPE') process.exit();
+  throw error;
+});
+
 await program.parseAsync();

@@ -58,6 +58,19 @@ describe('hostile files are refused with a reason', () => {
     expect(textIn(utf8('né'))).toBe('né');
   });
 
+  test('more values than any profile has, before they are parsed', () => {
+    const list = '- {id: m, width: 1}\n'.repeat(100_000);
+    expect(faultsOf(`monitors:\n${list}`, 'yaml')).toEqual([
+      expect.stringContaining('at most 150000'),
+    ]);
+    const monitors = Array.from({ length: 600_000 }, () => 1);
+    expect(read(profileSchema, { monitors })).toMatchObject({
+      faults: [{ path: '', right: 'a file of at most 500000 values' }],
+    });
+    const wrong = read(profileSchema, { rules: Array.from({ length: 900 }, () => 1) });
+    expect(wrong.ok ? [] : wrong.faults).toHaveLength(100);
+  });
+
   test('aliases that explode', () => {
     const lines = ['a: &a [x, x, x, x, x, x, x, x, x]'];
     for (let i = 1; i < 12; i++) {

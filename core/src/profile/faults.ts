@@ -26,21 +26,41 @@ export function faultText(fault: Fault): string {
 
 /** No file of Sorn's needs more levels; what reads and tells faults may go down a level a call. */
 const MOST_LEVELS = 64;
+/** Nor more values: a session of 10,000 windows has a third of them. Checking more would take seconds. */
+const MOST_VALUES = 500_000;
+/** A person mends what is told first; a list of thousands helps nobody. */
+const MOST_FAULTS = 100;
 
 function isDeeper(value: unknown, levels: number): boolean {
   if (typeof value !== 'object' || value === null) return false;
   return levels === 0 || Object.values(value).some((part) => isDeeper(part, levels - 1));
 }
 
-/** Reads unknown input by a schema: the value with its defaults, or every fault in it. */
+/** How many values there are in a value that is not too deep; counting ends beyond the most. */
+function countOf(value: unknown, soFar = 0): number {
+  let count = soFar + 1;
+  if (typeof value !== 'object' || value === null) return count;
+  for (const part of Object.values(value)) {
+    if (count > MOST_VALUES) break;
+    count = countOf(part, count);
+  }
+  return count;
+}
+
+/** Reads unknown input by a schema: the value with its defaults, or the faults in it, the first hundred of them. */
 export function read<T extends z.ZodType>(schema: T, input: unknown): Read<z.output<T>> {
   if (isDeeper(input, MOST_LEVELS)) {
     const right = `a file nested at most ${MOST_LEVELS} levels deep`;
     return { ok: false, faults: [{ path: '', found: 'more levels than that', right }] };
   }
+  if (countOf(input) > MOST_VALUES) {
+    const right = `a file of at most ${MOST_VALUES} values`;
+    return { ok: false, faults: [{ path: '', found: 'more values than that', right }] };
+  }
   const result = schema.safeParse(input);
   if (result.success) return { ok: true, value: result.data };
-  return { ok: false, faults: result.error.issues.flatMap((issue) => faultsOf(issue, input)) };
+  const told = result.error.issues.slice(0, MOST_FAULTS);
+  return { ok: false, faults: told.flatMap((issue) => faultsOf(issue, input)) };
 }
 
 function faultsOf(issue: z.core.$ZodIssue, input: unknown): Fault[] {

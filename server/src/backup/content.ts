@@ -4,7 +4,7 @@ import type { revisions, sessions } from '../storage/schema.ts';
 /** A saved state of a profile, as the database keeps it. */
 export type RevisionRow = typeof revisions.$inferSelect & { kind: 'revision' };
 /** A kept session, likewise. */
-export type SessionRow = typeof sessions.$inferSelect & { kind: 'session' };
+type SessionRow = typeof sessions.$inferSelect & { kind: 'session' };
 export type Row = RevisionRow | SessionRow;
 
 /** All that the database keeps, as it was at one moment, whatever is saved meanwhile. */
