@@ -9,6 +9,7 @@ const MAIN = fileURLToPath(new URL('../../server/dist/main.js', import.meta.url)
 export interface RunningServer {
   url: string;
   port: number;
+  pid: number;
   file: string;
   /** Ends it as a power cut would. */
   kill: () => Promise<void>;
@@ -21,12 +22,20 @@ export function temporaryFolder(): { path: string; remove: () => void } {
   return { path, remove: () => rmSync(path, { recursive: true, force: true }) };
 }
 
+interface StartOptions {
+  demo?: boolean;
+  port?: number;
+  /** Arguments beside those. */
+  more?: readonly string[];
+}
+
 /** Starts the built server on a free port, or on the given one. */
 export async function startServer(
   file: string,
-  { demo = false, port = 0 }: { demo?: boolean; port?: number } = {},
+  { demo = false, port = 0, more = [] }: StartOptions = {},
 ): Promise<RunningServer> {
-  const args = [MAIN, '--data', file, '--port', String(port), ...(demo ? ['--demo'] : [])];
+  const given = ['--data', file, '--port', String(port), ...(demo ? ['--demo'] : []), ...more];
+  const args = [MAIN, ...given];
   const child = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'pipe'] });
   const url = await addressOf(child);
   const ended = new Promise<void>((resolve) => child.once('close', () => resolve()));
@@ -37,6 +46,7 @@ export async function startServer(
   return {
     url,
     port: Number(new URL(url).port),
+    pid: child.pid!,
     file,
     kill: () => end('SIGKILL'),
     stop: () => end('SIGTERM'),

@@ -60,6 +60,8 @@ export function createApp(options: AppOptions): Express {
           frameAncestors: ["'none'"],
         },
       },
+      // Without it, a form that is sent names no origin, and is taken for one from elsewhere.
+      referrerPolicy: { policy: 'same-origin' },
       // Served over plain HTTP on the person's own machine.
       strictTransportSecurity: false,
     }),

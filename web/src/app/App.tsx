@@ -1,6 +1,6 @@
 import { chakra, ChakraProvider } from '@chakra-ui/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { createBrowserRouter, Navigate, RouterProvider, useParams } from 'react-router';
 import { BeginView } from '../views/begin/BeginView.tsx';
@@ -10,7 +10,7 @@ import { RehearseView } from '../views/rehearse/RehearseView.tsx';
 import { TilingView } from '../views/tiling/TilingView.tsx';
 import { ZonesView } from '../views/zones/ZonesView.tsx';
 import { useColourMode } from './colour-mode.ts';
-import { Fault } from './Fault.tsx';
+import { Fault, RouteFault, WayOn } from './Fault.tsx';
 import { OpenProfile } from './OpenProfile.tsx';
 import { Start } from './Start.tsx';
 import { usePageKeyboard } from './keys.ts';
@@ -29,43 +29,45 @@ const FilesView = lazy(async () => ({
   default: (await import('../views/files/FilesView.tsx')).FilesView,
 }));
 
+const pageFault = (
+  <RouteFault title="This page met a fault">
+    <WayOn to="/profiles">Choose a profile</WayOn>
+  </RouteFault>
+);
+const profilesFault = (
+  <RouteFault title="The profiles cannot be shown">
+    <WayOn to="/begin">Begin a new profile</WayOn>
+  </RouteFault>
+);
+
+/** A view in the frame: where it meets a fault, the frame goes on, and with it the ways to the others. */
+const view = (path: string, element: ReactNode) => ({
+  path,
+  element: <Suspense fallback={<Loading />}>{element}</Suspense>,
+  errorElement: (
+    <RouteFault title="This view met a fault">
+      <WayOn to="/profiles">Choose another profile</WayOn>
+    </RouteFault>
+  ),
+});
+
 const router = createBrowserRouter([
-  { path: '/', element: <Start /> },
-  { path: '/profiles', element: <ProfilesView /> },
-  { path: '/begin', element: <BeginView /> },
+  { path: '/', element: <Start />, errorElement: pageFault },
+  { path: '/profiles', element: <ProfilesView />, errorElement: profilesFault },
+  { path: '/begin', element: <BeginView />, errorElement: pageFault },
   {
     path: '/:id',
     element: <ProfileById />,
+    errorElement: pageFault,
     children: [
       { index: true, element: <Navigate to="tiling" replace /> },
-      { path: 'desk', element: <DeskView /> },
-      { path: 'tiling', element: <TilingView /> },
-      { path: 'zones', element: <ZonesView /> },
-      {
-        path: 'rules',
-        element: (
-          <Suspense fallback={<Loading />}>
-            <RulesView />
-          </Suspense>
-        ),
-      },
-      {
-        path: 'keys',
-        element: (
-          <Suspense fallback={<Loading />}>
-            <KeysView />
-          </Suspense>
-        ),
-      },
-      { path: 'rehearse', element: <RehearseView /> },
-      {
-        path: 'files',
-        element: (
-          <Suspense fallback={<Loading />}>
-            <FilesView />
-          </Suspense>
-        ),
-      },
+      view('desk', <DeskView />),
+      view('tiling', <TilingView />),
+      view('zones', <ZonesView />),
+      view('rules', <RulesView />),
+      view('keys', <KeysView />),
+      view('rehearse', <RehearseView />),
+      view('files', <FilesView />),
       { path: '*', element: <Navigate to=".." replace /> },
     ],
   },

@@ -1,6 +1,6 @@
 import { Box, Button, chakra, Flex } from '@chakra-ui/react';
-import { useEffect, useRef } from 'react';
-import { useNavigate } from 'react-router';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { useNavigate, useRouteError } from 'react-router';
 
 /** Something that stops the page from going on: what, and what can be done. */
 export function Fault(props: { title: string; text: string; onAgain: () => void }) {
@@ -23,20 +23,44 @@ export function Fault(props: { title: string; text: string; onAgain: () => void 
 
 /** A fault of a profile that is to be opened; another one can be chosen. */
 export function OpenFault(props: { text: string; onAgain: () => void }) {
-  const navigate = useNavigate();
   return (
     <Box>
       <Fault title="This profile cannot be opened" text={props.text} onAgain={props.onAgain} />
-      <Box maxW="520px" mx="auto" px="24px" mt="8px">
-        <Button
-          size="sm"
-          variant="outline"
-          borderRadius="edge"
-          onClick={() => void navigate('/profiles')}
-        >
-          Choose another profile
-        </Button>
-      </Box>
+      <WayOn to="/profiles">Choose another profile</WayOn>
+    </Box>
+  );
+}
+
+/** In the place of what a route shows, where that met a fault; what surrounds it goes on. */
+export function RouteFault(props: { title: string; children?: ReactNode }) {
+  const error = useRouteError();
+  const text = error instanceof Error ? error.message : String(error);
+  return (
+    <Box>
+      <Fault
+        title={props.title}
+        text={`${text}. What was edited is kept.`}
+        // All anew: what could not be fetched is fetched again.
+        onAgain={() => window.location.reload()}
+      />
+      {props.children}
+    </Box>
+  );
+}
+
+/** Where one can go on from a fault. */
+export function WayOn(props: { to: string; children: ReactNode }) {
+  const navigate = useNavigate();
+  return (
+    <Box maxW="520px" mx="auto" px="24px" mt="8px">
+      <Button
+        size="sm"
+        variant="outline"
+        borderRadius="edge"
+        onClick={() => void navigate(props.to)}
+      >
+        {props.children}
+      </Button>
     </Box>
   );
 }

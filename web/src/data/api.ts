@@ -59,6 +59,7 @@ async function call<T>(
     throw new ApiError(0, 'The server does not answer.');
   }
   if (response.status === 204) return undefined as T;
+  if (response.status === 401) logIn();
   const answer: unknown = await response.json().catch(() => ({}));
   if (response.ok) return answer as T;
   const problem = answer as { title?: string; detail?: string; faults?: Fault[] };
@@ -68,6 +69,12 @@ async function call<T>(
     text || `The server answered ${response.status}.`,
     problem.faults,
   );
+}
+
+/** Goes to the login page, and from there back to where one is. What was edited is kept as a draft meanwhile. */
+function logIn(): void {
+  const { pathname, search } = window.location;
+  window.location.assign(`/login?next=${encodeURIComponent(pathname + search)}`);
 }
 
 const at = (id: string) => `/profiles/${encodeURIComponent(id)}`;
@@ -97,6 +104,13 @@ export interface BackupFile {
   why: 'start' | 'asked' | 'before-restore' | 'before-delete';
   madeAt: string;
   bytes: number;
+}
+
+export interface BackupList {
+  backups: BackupFile[];
+  folder: string;
+  /** How many are kept, in words. */
+  rule: string;
 }
 
 /** What a restore would do to one profile, or did. */
@@ -141,7 +155,7 @@ export const api = {
     call<RevisionList>('GET', `${at(id)}/revisions${below === undefined ? '' : `?below=${below}`}`),
   nameRevision: (id: string, revision: number, label: string) =>
     call<undefined>('PUT', `${at(id)}/revisions/${revision}/name`, { body: { label } }),
-  backups: () => call<{ backups: BackupFile[]; folder: string }>('GET', '/backups'),
+  backups: () => call<BackupList>('GET', '/backups'),
   makeBackup: () => call<{ name: string }>('POST', '/backups'),
   /** A backup as a file, or one of the folder by its name. */
   checkRestore: (backup: Blob | string) =>

@@ -205,6 +205,9 @@ export function floatAll(situation: Situation): Outcome {
     window.workspace === workspace && window.monitor === monitor;
   const arrangement = arrangementOf(session, workspace, monitor);
   const said = (decided: string, because: string) => ({ about: workspace, decided, because });
+  const { kind } = tilingInForce(profile, session, workspace, monitor).layout;
+  if (kind === 'free')
+    return nothing(session, `all float already: ${LAYOUTS.free.title} gives no tiles`);
   const isTaken = (window: SessionWindow) =>
     isHere(window) && window.held === 'tiled' && !window.placing;
   const back = (window: SessionWindow) => (isHere(window) ? landed(window, 'afloatAt') : window);
@@ -224,9 +227,6 @@ export function floatAll(situation: Situation): Outcome {
       said('all in their tiles', 'the arrangement from before float-all'),
     );
   }
-  const { kind } = tilingInForce(profile, session, workspace, monitor).layout;
-  if (kind === 'free')
-    return nothing(session, `all float already: ${LAYOUTS.free.title} gives no tiles`);
   const placements = new Map(place(session, profile, desk).placements.map((p) => [p.id, p]));
   if (!session.windows.some(isTaken)) return nothing(session, 'no window is tiled here');
   const windows = session.windows.map((window) => {

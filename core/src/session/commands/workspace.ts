@@ -156,9 +156,13 @@ export function closeWorkspace(situation: Situation): Outcome {
     session,
   );
   const isMade = session.workspacesMade?.some(({ id }) => id === closed);
-  const without = isMade
+  const closing = isMade
     ? withList(moved, 'workspacesMade', (all) => all.filter(({ id }) => id !== closed))
     : withList(moved, 'workspacesClosed', (ids) => [...ids, closed]);
+  // Another that is called so later is not where this one was put.
+  const { workspacesPut, ...unput } = closing;
+  const put = workspacesPut?.filter(({ id }) => id !== closed) ?? [];
+  const without: Session = { ...unput, ...(put.length > 0 && { workspacesPut: put }) };
   const { shownBefore: _former, ...left } = {
     ...without,
     ...shownNow(without, monitor, before.id),

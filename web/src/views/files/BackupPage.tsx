@@ -154,8 +154,8 @@ export function BackupPage({ pages }: { pages: ReactNode }) {
             </Flex>
             {undo !== null && <Action cap="U" text="Undo the restore" onClick={undoRestore} />}
           </Section>
-          <Section title="At each start" note="of the server, when something changed">
-            <SettingRow label="Keep the last" caps={['K']}>
+          <Section title="How many are kept">
+            <SettingRow label="Made at a start" caps={['K']}>
               <Choice
                 label="Backups kept of those made at a start"
                 value={String(settings.data?.backupsAtStart ?? 5)}
@@ -163,6 +163,9 @@ export function BackupPage({ pages }: { pages: ReactNode }) {
                 onChange={(value) => saveSettings.mutate([{ backupsAtStart: Number(value) }])}
               />
             </SettingRow>
+            <chakra.p fontSize="12.5px" color="slate" mt="6px">
+              {backups.data?.rule}
+            </chakra.p>
             {saveSettings.isError && (
               <chakra.p role="alert" color="vermilion" fontSize="12.5px">
                 {saveSettings.error.message}

@@ -2,7 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { tableStyle } from '../../app/table-style.ts';
 import type { BackupFile } from '../../data/api.ts';
-import { whenText } from './when.ts';
+import { whenText } from '../../app/when.ts';
 
 const WHY: Record<BackupFile['why'], string> = {
   start: 'at a start',

@@ -4,7 +4,7 @@ import { KeyCap } from '../../app/KeyCap.tsx';
 import { ANSWERS, usePageKeys } from '../../app/keys.ts';
 import { tableStyle } from '../../app/table-style.ts';
 import type { Replaced, Restoring } from '../../data/api.ts';
-import { whenText } from './when.ts';
+import { whenText } from '../../app/when.ts';
 
 /** What a restore would replace, profile by profile, before it is done. */
 export function RestoreQuestion(props: {

@@ -3,7 +3,7 @@ import { TextButton } from '../../app/TextButton.tsx';
 import { useInSight } from '../../app/in-sight.ts';
 import type { Revision } from '../../data/api.ts';
 import { CUT, ListTable } from './ListTable.tsx';
-import { whenText } from './when.ts';
+import { whenText } from '../../app/when.ts';
 
 /** How many changes a line tells; the inspector has them all. */
 const TOLD = 2;

@@ -14,7 +14,7 @@ import { Action } from './Action.tsx';
 import { ChangeList } from './ChangeList.tsx';
 import { Difference } from './Difference.tsx';
 import { RevisionTable } from './RevisionTable.tsx';
-import { whenText } from './when.ts';
+import { whenText } from '../../app/when.ts';
 
 const AGAINST = [
   { value: 'now', text: 'against now' },

@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router';
 import type { ProfileSummary } from '../../data/api.ts';
 import { useCreateDemo, useProfiles, useRemoveProfile } from '../../data/queries.ts';
 import { KeyCap } from '../../app/KeyCap.tsx';
+import { whenText } from '../../app/when.ts';
 import { KeyStrip } from '../../app/KeyStrip.tsx';
 import { Section } from '../../app/Section.tsx';
 import { usePageKeys } from '../../app/keys.ts';
@@ -103,8 +104,6 @@ export function ProfilesView() {
   );
 }
 
-const savedAt = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
-
 function Row(props: { profile: ProfileSummary; number: number; onOpen: () => void }) {
   const { profile } = props;
   const remove = useRemoveProfile();
@@ -132,7 +131,7 @@ function Row(props: { profile: ProfileSummary; number: number; onOpen: () => voi
         {profile.name}
       </chakra.button>
       <chakra.span color="slate" fontSize="12px" flex="1">
-        revision {profile.revision}, saved {savedAt.format(new Date(profile.savedAt))}
+        revision {profile.revision}, saved {whenText(profile.savedAt)}
       </chakra.span>
       {asks ? (
         <Flex gap="6px" align="center">

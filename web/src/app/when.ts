@@ -8,6 +8,7 @@ const day = new Intl.DateTimeFormat('en-GB', { day: '2-digit', month: 'short', y
 /** A moment in words: the time where it is today, else the day and the time. */
 export function whenText(iso: string, today = new Date()): string {
   const at = new Date(iso);
+  if (Number.isNaN(at.getTime())) return 'at an unknown time';
   const isToday = at.toDateString() === today.toDateString();
   return isToday
     ? `today ${clock.format(at)}`

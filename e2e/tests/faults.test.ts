@@ -1,0 +1,71 @@
+import type { Page } from 'playwright-core';
+import { describe, expect, it } from 'vitest';
+import { visit } from '../desk/browser.ts';
+import { fixture } from '../desk/fixture.ts';
+import { keyWorks, saved, toView } from '../desk/sheet.ts';
+
+const running = fixture({ demo: true });
+const at = (path: string) => `${running.server.url}${path}`;
+
+/** Has the server answer something else. */
+const answering = (page: Page, path: RegExp, body: unknown) =>
+  page.route(path, (route) => route.fulfill({ json: body }));
+
+describe('a page that meets a fault says so, and offers the way on', () => {
+  it('in a view: the frame and its keys go on', async () => {
+    const { page, context } = await visit(running.browser, at('/bulletin-desk/tiling'));
+    await saved(page);
+    const fault = page.getByRole('heading', { name: 'This view met a fault' });
+    await answering(page, /api\/backups$/, { backups: 7, folder: '/x', rule: '' });
+    const toBackups = async () => {
+      await toView(page, '8', 'Files');
+      await keyWorks(page, 'against now or before');
+      await page.keyboard.press('b');
+      await fault.waitFor();
+    };
+    await toBackups();
+    expect(await page.evaluate(() => document.activeElement?.textContent)).toBe('Try again');
+    await toView(page, '2', 'Tiling');
+    await page.keyboard.press('ArrowDown');
+    await toBackups();
+    await page.unroute(/api\/backups$/);
+    await page.keyboard.press('Enter');
+    await page
+      .getByRole('heading', { name: 'This view met a fault' })
+      .waitFor({ state: 'detached' });
+    expect(await page.locator('[role=alert]').count()).toBe(0);
+    await context.close();
+  });
+
+  it('in a profile: another can be chosen', async () => {
+    const { page, context } = await visit(running.browser, at('/profiles'));
+    await answering(page, /api\/profiles\/bulletin-desk$/, { id: 'x', revision: 1, profile: {} });
+    await page.goto(at('/bulletin-desk/tiling'));
+    await page.getByRole('heading', { name: 'This page met a fault' }).waitFor();
+    await page.getByRole('button', { name: 'Choose a profile' }).focus();
+    await page.keyboard.press('Enter');
+    await page.getByText('Bulletin desk').first().waitFor();
+    await context.close();
+  });
+
+  it('in the list of profiles: a new one can be begun', async () => {
+    const { page, context } = await visit(running.browser, at('/begin'));
+    await answering(page, /api\/profiles$/, [null]);
+    await page.goto(at('/profiles'));
+    await page.getByRole('heading', { name: 'The profiles cannot be shown' }).waitFor();
+    await page.keyboard.press('Tab');
+    await page.keyboard.press('Enter');
+    await page.waitForURL(/begin/);
+    await context.close();
+  });
+
+  it('a date of nonsense is no fault of the list', async () => {
+    const { page, context, said } = await visit(running.browser, at('/begin'));
+    const [first] = (await (await fetch(at('/api/profiles'))).json()) as object[];
+    await answering(page, /api\/profiles$/, [{ ...first, savedAt: 'soon' }]);
+    await page.goto(at('/profiles'));
+    await page.getByText('saved at an unknown time').waitFor();
+    expect(said).toEqual([]);
+    await context.close();
+  });
+});
