@@ -2,6 +2,7 @@ import { benchFrames } from './frames.ts';
 import { benchKeys } from './keys.ts';
 import { benchKeyMap } from './key-map.ts';
 import { benchRules } from './rules.ts';
+import { benchServer } from './server.ts';
 import { benchSolver } from './solver.ts';
 
 process.stdout.write(`Node ${process.versions.node}, ${process.arch}\n`);
@@ -9,5 +10,6 @@ await benchSolver();
 benchRules();
 benchKeyMap();
 await benchKeys();
+await benchServer();
 const browser = process.env['CHROMIUM'];
 if (browser) await benchFrames(browser);

@@ -10,8 +10,12 @@ buildEngine();
 buildPage();
 const isDemo = options.includes('--demo');
 say(isDemo ? 'Serving the demo' : 'Serving your own profiles');
-const server = spawn(process.execPath, [join(root, 'server/dist/main.js'), ...options], {
+// It runs for months: little memory is worth more to it than the last millisecond.
+const flags = ['--max-semi-space-size=2', '--optimize-for-size'];
+const server = spawn(process.execPath, [...flags, join(root, 'server/dist/main.js'), ...options], {
   stdio: 'inherit',
+  // Threads share what is free of memory (glibc keeps some for each otherwise).
+  env: { MALLOC_ARENA_MAX: '2', ...process.env },
 });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('close', (status) => process.exit(status ?? 0));

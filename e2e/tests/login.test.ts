@@ -64,7 +64,7 @@ describe('a server that others can reach', () => {
     await saved(page);
     const headers = { Authorization: `Bearer ${token()}` };
     const kept = await fetch(`${own()}/api/profiles/bulletin-desk`, { headers });
-    expect(await kept.text()).toContain('"leadShare":0.3,');
+    expect(await kept.text()).toContain('"leadShare":0.3}');
     await context.close();
   });
 });

@@ -8,6 +8,7 @@ import {
   type SessionInput,
 } from '@sorn/core';
 import { Router, type Request, type Response } from 'express';
+import { keptProfile, keptSession } from './kept.ts';
 import type { News } from './news.ts';
 import { sendProblem } from './problem.ts';
 import type { SavedState, Stale, Store } from './storage/store.ts';
@@ -46,20 +47,6 @@ export function bodyBy<S extends Parameters<typeof read>[0]>(
     `${first.path || 'The body'} is ${first.found}; right would be ${first.right}.`,
     result.faults,
   );
-  return undefined;
-}
-
-/** What is kept, in the present version of its format; or the answer that it cannot be read. */
-export function keptAs<S extends Parameters<typeof read>[0]>(
-  schema: S,
-  value: unknown,
-  response: Response,
-): ReturnType<S['parse']> | undefined {
-  const result = read(schema, value);
-  if (result.ok) return result.value as ReturnType<S['parse']>;
-  const { path, found, right } = result.faults[0]!;
-  const detail = `${path} is ${found}; right would be ${right}. It is kept as it is.`;
-  sendProblem(response, 'unreadable', detail, result.faults);
   return undefined;
 }
 
@@ -121,8 +108,8 @@ export function profileRoutes(
       sendProblem(response, 'not-found', `No profile is called ${id}.`);
       return;
     }
-    const { value, revision, ...rest } = kept;
-    const profile = keptAs(profileSchema, value, response);
+    const { content, revision, ...rest } = kept;
+    const profile = keptProfile(content, response);
     if (!profile) return;
     response.set('ETag', etag(revision)).json({ id, revision, ...rest, profile });
   });
@@ -154,8 +141,8 @@ export function profileRoutes(
       sendProblem(response, 'not-found', `No profile is called ${id}.`);
       return;
     }
-    const { value, revision, savedAt } = kept;
-    const session = value && keptAs(sessionSchema, value, response);
+    const { content, revision, savedAt } = kept;
+    const session = content && keptSession(content, response);
     if (session === undefined) return;
     const body = session ? { revision, savedAt, session } : { revision };
     response.set('ETag', etag(revision)).json(body);

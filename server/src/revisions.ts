@@ -1,8 +1,9 @@
-import { fields, profileSchema, textFieldOf, THINNING_TEXT, wholeNumber } from '@sorn/core';
+import { fields, textFieldOf, THINNING_TEXT, wholeNumber } from '@sorn/core';
 import { Router } from 'express';
 import type { News } from './news.ts';
 import { sendProblem } from './problem.ts';
-import { bodyBy, keptAs } from './profiles.ts';
+import { keptProfile } from './kept.ts';
+import { bodyBy } from './profiles.ts';
 import type { History } from './storage/history.ts';
 
 const labelSchema = fields({ label: textFieldOf(80) });
@@ -29,8 +30,8 @@ export function revisionRoutes(history: History, news: News): Router {
       sendProblem(response, 'not-found', `${id} has no revision ${number}.`);
       return;
     }
-    const { value, ...rest } = kept;
-    const profile = keptAs(profileSchema, value, response);
+    const { content, ...rest } = kept;
+    const profile = keptProfile(content, response);
     if (profile) response.json({ id, ...rest, profile });
   });
 

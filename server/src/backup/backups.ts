@@ -19,7 +19,7 @@ export interface Backups {
 }
 
 const IDLE_MS = 60_000;
-const MEGABYTES = 128;
+const MEGABYTES = 80;
 
 /**
  * @param file the database

@@ -2,7 +2,7 @@ import type { Client, InStatement, ResultSet, Row } from '@libsql/client';
 import { startThread } from '../threads/thread.ts';
 import type { Asked, PlainResult } from './statements-worker.ts';
 
-const MEGABYTES = 96;
+const MEGABYTES = 48;
 
 /** A libSQL client whose `end` waits for what it was asked. */
 export interface ThreadedClient {

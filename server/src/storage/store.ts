@@ -12,20 +12,20 @@ export interface ProfileSummary {
   savedAt: string;
 }
 
-/** Something kept, with the number of its state and when that was saved. */
-interface Kept<T> {
-  value: T;
+/** Something kept, as JSON, with the number of its state and when that was saved. */
+interface Kept<T = string> {
+  content: T;
   revision: number;
   savedAt: string;
 }
 
 /** A profile with what the person wrote as text, where they did. */
-export interface KeptProfile extends Kept<Profile> {
+export interface KeptProfile extends Kept {
   text?: OwnText;
   label?: string;
 }
 
-export type SavedState = Omit<Kept<never>, 'value'>;
+export type SavedState = Omit<Kept, 'content'>;
 
 /** A save or delete that was based on another state than the present one. */
 export interface Stale {
@@ -47,8 +47,8 @@ export interface Store {
     text?: OwnText,
   ) => Promise<SavedState | Stale | null>;
   remove: (id: string, base: number) => Promise<'removed' | Stale | null>;
-  /** Revision 0 and no value while none was saved. */
-  readSession: (id: string) => Promise<Kept<SessionInput | null> | null>;
+  /** Revision 0 and no content while none was saved. */
+  readSession: (id: string) => Promise<Kept<string | null> | null>;
   saveSession: (
     id: string,
     session: SessionInput,
@@ -169,12 +169,9 @@ export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()):
 
     async readSession(id) {
       const [row] = await db.select().from(sessions).where(eq(sessions.profile, id));
-      if (row) {
-        const value = JSON.parse(row.content) as SessionInput;
-        return { value, revision: row.number, savedAt: row.savedAt };
-      }
+      if (row) return { content: row.content, revision: row.number, savedAt: row.savedAt };
       const present = await presentRevision(id);
-      return present === null ? null : { value: null, revision: 0, savedAt: '' };
+      return present === null ? null : { content: null, revision: 0, savedAt: '' };
     },
 
     async saveSession(id, session, base) {
@@ -198,7 +195,7 @@ export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()):
 export function keptProfile(row: typeof revisions.$inferSelect): KeptProfile {
   const { number, savedAt, content, ownText, label } = row;
   return {
-    value: JSON.parse(content) as Profile,
+    content,
     revision: number,
     savedAt,
     ...(ownText !== null && { text: JSON.parse(ownText) as OwnText }),

@@ -39,6 +39,9 @@ export interface ThreadOptions {
   megabytes: number;
 }
 
+/** New values of a thread; the usual 48 MB would be the most of what it takes. */
+const YOUNG_MEGABYTES = 3;
+
 const { resolve } = createRequire(import.meta.url);
 
 /**
@@ -57,7 +60,10 @@ export function startThread<Asked, Done>(
     // What this process was started with is not for what was built.
     execArgv: [],
     ...(idleMs !== undefined && { idleTimeout: idleMs }),
-    resourceLimits: { maxOldGenerationSizeMb: megabytes },
+    resourceLimits: {
+      maxOldGenerationSizeMb: megabytes,
+      maxYoungGenerationSizeMb: YOUNG_MEGABYTES,
+    },
   });
   // A thread that cannot start is told of here alone: nothing waits for it for ever.
   const waiting = new Set<(error: Error) => void>();

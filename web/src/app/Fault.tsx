@@ -39,7 +39,7 @@ export function RouteFault(props: { title: string; children?: ReactNode }) {
     <Box>
       <Fault
         title={props.title}
-        text={`${text}. What was edited is kept.`}
+        text={`What was edited is kept. The cause: ${text}`}
         // All anew: what could not be fetched is fetched again.
         onAgain={() => window.location.reload()}
       />
