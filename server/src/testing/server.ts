@@ -26,13 +26,18 @@ export interface TestServer {
   stop: () => Promise<void>;
 }
 
-/** @param page folder of the built page; one with a title alone where left out */
-export async function testServer({
-  page,
-  token,
-  hosts = { names: [], byAddress: false },
-}: Partial<Pick<AppOptions, 'page' | 'token' | 'hosts'>> = {}): Promise<TestServer> {
-  const folder = mkdtempSync(join(tmpdir(), 'sorn-server-'));
+/**
+ * @param page folder of the built page; one with a title alone where left out
+ * @param folder where everything lies; a new one where left out, which goes with the test
+ */
+export async function testServer(
+  {
+    page,
+    token,
+    hosts = { names: [], byAddress: false },
+  }: Partial<Pick<AppOptions, 'page' | 'token' | 'hosts'>> = {},
+  folder = mkdtempSync(join(tmpdir(), 'sorn-server-')),
+): Promise<TestServer> {
   writeFileSync(join(folder, 'index.html'), '<title>Sorn</title>');
   const file = join(folder, 'sorn.db');
   const database = await openDatabase(file);
