@@ -5,7 +5,7 @@ import { databaseCode } from './database-code.ts';
 import { freeSlug } from './free-slug.ts';
 import { revisions, sessions } from './schema.ts';
 
-export interface ProfileSummary {
+interface ProfileSummary {
   id: string;
   name: string;
   revision: number;
