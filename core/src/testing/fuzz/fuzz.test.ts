@@ -6,6 +6,7 @@ import { sessionSchema, windowSchema } from '../../session/schema.ts';
 import type { SessionEvent } from '../../session/reduce.ts';
 import { commandFor } from './happenings.ts';
 import {
+  isFew,
   after,
   commanded,
   events,
@@ -126,8 +127,11 @@ describe('whatever happens on whatever desk', TIMEOUT, () => {
     );
   });
 
-  it('every command was tried, from everything that can be under way, and steps were redone', () => {
-    expect([...ran.never(), ...from.never()]).toEqual([]);
-    expect(redone).toBeGreaterThan(100);
-  });
+  it.skipIf(isFew)(
+    'every command was tried, from everything that can be under way, and steps were redone',
+    () => {
+      expect([...ran.never(), ...from.never()]).toEqual([]);
+      expect(redone).toBeGreaterThan(100);
+    },
+  );
 });

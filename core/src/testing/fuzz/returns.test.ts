@@ -9,6 +9,7 @@ import { ownEntry } from '../../profile/own-entry.ts';
 import type { CommandId } from '../../profile/command.ts';
 import type { Command } from '../../session/commands/index.ts';
 import {
+  isFew,
   after,
   commanded,
   events,
@@ -196,7 +197,7 @@ describe('whatever happens on whatever desk', TIMEOUT, () => {
     );
   });
 
-  it('each toggle was tried from each way in which a window can be held', () => {
+  it.skipIf(isFew)('each toggle was tried from each way in which a window can be held', () => {
     expect(toggled.never()).toEqual([]);
     expect(Math.min(written, returned, divided)).toBeGreaterThan(100);
   });
