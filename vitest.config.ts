@@ -7,5 +7,7 @@ export default defineConfig({
     include: ['{core,cli,server,web}/src/**/*.test.ts'],
     setupFiles: ['core/src/testing/seed.ts'],
     testTimeout: 30_000,
+    // One a core; one is left out otherwise.
+    maxWorkers: '100%',
   },
 });

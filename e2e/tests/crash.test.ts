@@ -8,8 +8,8 @@ import { startServer, temporaryFolder, type RunningServer } from '../desk/server
 const folder = temporaryFolder();
 afterAll(folder.remove);
 
-/** Kills in all; each of the four things that are done is under way at a quarter of them. `npm run kills` does 200. */
-const KILLS = Number(process.env['KILLS'] ?? 28);
+/** Kills in all, each of the four things under way at a quarter of them: a tenth of the 200 of `npm run kills`. */
+const KILLS = Number(process.env['KILLS'] ?? 20);
 /** Backups that are read back at the end, the newest. */
 const READ_BACK = 12;
 /** How long each may go on before the kill: more than once it is done whole, mostly it is not. */

@@ -17,7 +17,7 @@ afterAll(() => {
 // A disk of its own takes the rights of root: elsewhere, problem.test.ts alone holds what is answered.
 describe.skipIf(!isMounted)('a full disk', () => {
   it('is told by everything that writes, and nothing is lost or left half written', async () => {
-    const server = await testServer({}, mkdtempSync(join(mounted, 'data-')));
+    const server = await testServer({ threads: true }, mkdtempSync(join(mounted, 'data-')));
     const { api } = server;
     await api.post('/api/profiles').send({ profile: PROFILE });
     await api.post('/api/backups');

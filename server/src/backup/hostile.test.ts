@@ -17,7 +17,7 @@ const revisionFile = (revision: object) => ({ [NAME]: { ...REVISION, ...revision
 
 let server: TestServer;
 beforeAll(async () => {
-  server = await testServer();
+  server = await testServer({ threads: true });
   await server.api.post('/api/profiles').send({ profile: PROFILE });
 });
 afterAll(() => server.stop());

@@ -5,6 +5,7 @@ import { pino } from 'pino';
 import request from 'supertest';
 import { createApp, type AppOptions } from '../app.ts';
 import { backupsOf, type Backups } from '../backup/backups.ts';
+import { backupsHere } from './backups-here.ts';
 import { demoData } from '../demo.ts';
 import { makeNews } from '../news.ts';
 import { openDatabase, type OpenDatabase } from '../storage/open.ts';
@@ -26,22 +27,23 @@ export interface TestServer {
   stop: () => Promise<void>;
 }
 
+interface TestOptions extends Partial<Pick<AppOptions, 'page' | 'token' | 'hosts'>> {
+  /** Backups are made in a thread, as by the real server. */
+  threads?: boolean;
+}
+
 /**
  * @param page folder of the built page; one with a title alone where left out
  * @param folder where everything lies; a new one where left out, which goes with the test
  */
 export async function testServer(
-  {
-    page,
-    token,
-    hosts = { names: [], byAddress: false },
-  }: Partial<Pick<AppOptions, 'page' | 'token' | 'hosts'>> = {},
+  { page, token, hosts = { names: [], byAddress: false }, threads = false }: TestOptions = {},
   folder = mkdtempSync(join(tmpdir(), 'sorn-server-')),
 ): Promise<TestServer> {
   writeFileSync(join(folder, 'index.html'), '<title>Sorn</title>');
   const file = join(folder, 'sorn.db');
   const database = await openDatabase(file);
-  const backups = backupsOf(file, join(folder, 'backups'));
+  const backups = (threads ? backupsOf : backupsHere)(file, join(folder, 'backups'));
   const logged: string[] = [];
   const app = createApp({
     db: database.db,
