@@ -8,7 +8,7 @@ import {
   type SessionInput,
 } from '@sorn/core';
 import { Router, type Request, type Response } from 'express';
-import { keptProfile, keptSession } from './kept.ts';
+import { keptProfile, keptSession } from './kept-readers.ts';
 import type { News } from './news.ts';
 import { sendProblem } from './problem.ts';
 import type { SavedState, Stale, Store } from './storage/store.ts';

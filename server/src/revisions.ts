@@ -2,7 +2,7 @@ import { fields, textFieldOf, THINNING_TEXT, wholeNumber } from '@sorn/core';
 import { Router } from 'express';
 import type { News } from './news.ts';
 import { sendProblem } from './problem.ts';
-import { keptProfile } from './kept.ts';
+import { keptProfile } from './kept-readers.ts';
 import { bodyBy } from './profiles.ts';
 import type { History } from './storage/history.ts';
 

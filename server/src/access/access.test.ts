@@ -86,6 +86,12 @@ describe('a server with a token', () => {
     expect([program.status, program.body.title]).toEqual([429, 'Too many tries']);
   });
 
+  it('takes many requests of a program at once for no tries', async () => {
+    const get = () => api.get('/api/profiles').set('Authorization', `Bearer ${TOKEN}`);
+    const answers = await Promise.all(Array.from({ length: 40 }, get));
+    expect(new Set(answers.map(({ status }) => status))).toEqual(new Set([200]));
+  });
+
   it('goes nowhere else after the login', async () => {
     for (const next of ['//evil.example', '/\\evil.example', 'https://evil.example', '/login']) {
       const done = await logIn(TOKEN, `?next=${encodeURIComponent(next)}`);

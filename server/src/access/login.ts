@@ -1,7 +1,7 @@
 import { createHash, createHmac, timingSafeEqual } from 'node:crypto';
 import { parseCookie, stringifySetCookie } from 'cookie';
 import { Router, urlencoded, type Request, type RequestHandler, type Response } from 'express';
-import { rateLimit } from 'express-rate-limit';
+import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import { sendProblem } from '../problem.ts';
 import { loginPage } from './login-page.ts';
 
@@ -23,11 +23,12 @@ export function login(token: string, now: () => number = Date.now): Router {
     standardHeaders: 'draft-8',
     legacyHeaders: false,
     skipSuccessfulRequests: true,
+    keyGenerator: addressOf,
     requestWasSuccessful: (_request, response) => response.statusCode !== 401,
     handler: (request, response) => {
       response.status(429);
       if (request.path === '/login') response.send(loginPage({ is: 'too-many' }));
-      else sendProblem(response, 'too-many-tries', 'Try again in a quarter of an hour.');
+      else tooMany(response);
     },
   });
   const isToken = (given: unknown) => typeof given === 'string' && sameText(given, token);
@@ -60,15 +61,22 @@ export function login(token: string, now: () => number = Date.now): Router {
     response.redirect(303, '/login');
   });
 
-  const byToken: RequestHandler = (request, response, next) => {
+  /** Only wrong tokens count: many requests of a program at once are no tries. */
+  const byToken: RequestHandler = async (request, response, next) => {
     const [, bearer] = /^Bearer (\S+)$/i.exec(request.get('authorization') ?? '') ?? [];
-    if (isToken(bearer)) next();
-    else sendProblem(response, 'needs-token', 'The token is not that of this server.');
+    if (!isToken(bearer)) {
+      await wrong(request, response, () =>
+        sendProblem(response, 'needs-token', 'The token is not that of this server.'),
+      );
+      return;
+    }
+    const tries = (await wrong.getKey(addressOf(request)))?.totalHits ?? 0;
+    if (tries >= MOST_TRIES) tooMany(response);
+    else next();
   };
   routes.use((request, response, next) => {
     if (isIn(request)) next();
-    else if (request.get('authorization'))
-      wrong(request, response, () => void byToken(request, response, next));
+    else if (request.get('authorization')) void byToken(request, response, next);
     else if (request.path.startsWith('/api/'))
       sendProblem(
         response,
@@ -78,6 +86,12 @@ export function login(token: string, now: () => number = Date.now): Router {
     else response.redirect(303, `/login?next=${encodeURIComponent(request.originalUrl)}`);
   });
   return routes;
+}
+
+const addressOf = (request: Request) => ipKeyGenerator(request.ip ?? '');
+
+function tooMany(response: Response): void {
+  sendProblem(response, 'too-many-tries', 'Try again in a quarter of an hour.');
 }
 
 /** Compares texts in a time that says nothing of where they differ. */

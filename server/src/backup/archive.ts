@@ -5,7 +5,7 @@ import { strToU8, Zip, ZipDeflate } from 'fflate';
 import { openPromise, type Entry, type ZipFile } from 'yauzl';
 import { z } from 'zod';
 import { BadBackup } from './bad-backup.ts';
-import { checkedRow, REVISION_FILE, SESSION_FILE } from './checked-row.ts';
+import { checkedRow, REVISION_FILE, SESSION_FILE } from './row-file.ts';
 import type { Row } from './content.ts';
 
 // A backup is a ZIP archive of JSON files, written and read one file at a time: what it takes in memory does not grow

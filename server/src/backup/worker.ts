@@ -1,6 +1,6 @@
 import { workerData } from 'piscina';
 import { openConnection } from '../storage/connection.ts';
-import { working } from '../threads/working.ts';
+import { working } from '../threads/answer.ts';
 import type { Why } from './folder.ts';
 import { backupAtStart, compareBackup, keepBackup, makeBackup, restoreBackup } from './work.ts';
 

@@ -1,6 +1,6 @@
 import type { Client, InStatement, ResultSet } from '@libsql/client';
 import { workerData } from 'piscina';
-import { working } from '../threads/working.ts';
+import { working } from '../threads/answer.ts';
 import { openConnection } from './connection.ts';
 
 /** Statements for one connection: a batch is one transaction. `close` ends the connection. */

@@ -5,7 +5,7 @@ import { pino } from 'pino';
 import request from 'supertest';
 import { createApp, type AppOptions } from '../app.ts';
 import { backupsOf, type Backups } from '../backup/backups.ts';
-import { backupsHere } from './backups-here.ts';
+import { backupsHere } from './unthreaded-backups.ts';
 import { demoData } from '../demo.ts';
 import { makeNews } from '../news.ts';
 import { openDatabase, type OpenDatabase } from '../storage/open.ts';
