@@ -22,7 +22,6 @@ export default tseslint.config(
       ],
       '@typescript-eslint/consistent-type-imports': 'error',
       eqeqeq: 'error',
-      'max-lines': ['warn', { max: 300, skipBlankLines: true, skipComments: true }],
     },
   },
   {

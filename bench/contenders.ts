@@ -1,4 +1,5 @@
-import { flatten, rectsFor, solveInto, type Size, type Split, type Tree } from '@sorn/core';
+import type { Size } from '@sorn/core/geometry';
+import { flatten, rectsFor, solveInto, type Split, type Tree } from '@sorn/core/tiling';
 import { hierarchy, treemap, treemapSliceDice, type HierarchyRectangularNode } from 'd3-hierarchy';
 import Yoga, { Edge, FlexDirection, Gutter, type Node as YogaNode } from 'yoga-layout';
 

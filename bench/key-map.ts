@@ -1,13 +1,8 @@
-import {
-  assign,
-  CODES,
-  checkKeys,
-  COMMANDS,
-  keyMap,
-  profileSchema,
-  type KeyBinding,
-  type Profile,
-} from '@sorn/core';
+import { checkKeys } from '@sorn/core/checkup';
+import { COMMANDS } from '@sorn/core/commands';
+import { assign, keyMap, type KeyBinding } from '@sorn/core/keys';
+import { profileSchema, type Profile } from '@sorn/core/model';
+import { CODES } from '@sorn/core/values';
 import { timingOf } from './measure.ts';
 
 const BINDINGS = 2_000;

@@ -1,14 +1,13 @@
+import { deskInForce } from '@sorn/core/desk';
 import {
-  decide,
-  deskInForce,
-  hasPattern,
   profileSchema,
   type Condition,
   type Rule,
   type RuleSettings,
   type Setting,
-  type WindowFacts,
-} from '@sorn/core';
+} from '@sorn/core/model';
+import { decide, type WindowFacts } from '@sorn/core/rules';
+import { hasPattern } from '@sorn/core/values';
 import { timingOf } from './measure.ts';
 
 const RULES = 500;

@@ -1,4 +1,4 @@
-import { minimumsCanBeMet, flatten } from '@sorn/core';
+import { minimumsCanBeMet, flatten } from '@sorn/core/tiling';
 import { d3, GAP, sorn, yoga, type Relayout } from './contenders.ts';
 import { interleaved, timingText } from './measure.ts';
 import { chance, nestedSplit } from './trees.ts';

@@ -1,12 +1,5 @@
-import {
-  openSession,
-  place,
-  profileSchema,
-  reduce,
-  sessionSchema,
-  type Session,
-  type SessionEvent,
-} from '@sorn/core';
+import { openSession, place, reduce, type SessionEvent } from '@sorn/core/engine';
+import { profileSchema, sessionSchema, type Session } from '@sorn/core/model';
 
 /** Commands as a person gives them in turn: going, moving, sizing, floating, and taking back. */
 const ROUND: readonly SessionEvent[] = (

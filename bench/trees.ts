@@ -1,5 +1,4 @@
-import type { Split, Tree } from '@sorn/core';
-import { split } from '@sorn/core';
+import { type Split, type Tree, split } from '@sorn/core/tiling';
 
 /** A repeatable stand-in for chance (linear congruential generator, constants of Numerical Recipes). */
 export function chance(seed: number): () => number {

@@ -6,7 +6,7 @@ import { buildEngine, install, needNode, root } from './steps.mjs';
 needNode();
 install();
 buildEngine();
-const { startersDocument } = await import('../core/dist/index.js');
+const { startersDocument } = await import('../core/dist/keys/index.js');
 const file = join(root, 'docs/keys.md');
 const MARK = '## The keys of each starter\n';
 const [own] = readFileSync(file, 'utf8').split(MARK);

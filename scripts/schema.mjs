@@ -6,7 +6,7 @@ import { buildEngine, install, needNode, root } from './steps.mjs';
 needNode();
 install();
 buildEngine();
-const { publishedSchema, SCHEMA_PATH } = await import('../core/dist/index.js');
+const { publishedSchema, SCHEMA_PATH } = await import('../core/dist/files/index.js');
 const file = join(root, 'docs', SCHEMA_PATH);
 mkdirSync(join(root, 'docs/schema'), { recursive: true });
 writeFileSync(file, `${JSON.stringify(publishedSchema(), null, 2)}\n`);

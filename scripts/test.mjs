@@ -42,11 +42,13 @@ async function suite(name, config, env = {}) {
 }
 
 const bin = (path) => join(root, 'node_modules', path);
-// Each of these keeps one core busy.
+// Each of these keeps one core busy for up to a minute.
 await Promise.all([
   check('Lint', [bin('eslint/bin/eslint.js'), '--max-warnings', '0', '.']),
   check('Types', [bin('typescript/bin/tsc'), '-b']),
   check('Format', [bin('prettier/bin/prettier.cjs'), '--check', '.']),
+  check('What imports what', [join(root, 'scripts/layers.mjs')]),
+  check('What nothing uses', [bin('knip/bin/knip.js')]),
 ]);
 await suite('Unit tests', 'vitest.config.ts');
 await check('Build', [join(root, 'scripts/build.mjs')]);

@@ -1,4 +1,6 @@
-import { openSession, place, profileSchema, sessionSchema } from '@sorn/core';
+import { placeAndCheck } from '@sorn/core/checkup';
+import { openSession } from '@sorn/core/engine';
+import { profileSchema, sessionSchema } from '@sorn/core/model';
 import { BadInput, readInput } from './input.ts';
 
 /** `sorn arrange PROFILE SESSION`: where every window is, and the findings, as JSON. */
@@ -8,6 +10,6 @@ export function arrangeFiles(profileFile: string, sessionFile: string): string {
   }
   const profile = readInput(profileFile, profileSchema);
   const opened = openSession(readInput(sessionFile, sessionSchema), profile);
-  const { placements, findings } = place(opened.session, profile);
+  const { placements, findings } = placeAndCheck(opened.session, profile);
   return `${JSON.stringify({ placements, findings: [...opened.findings, ...findings] }, null, 2)}\n`;
 }

@@ -1,11 +1,5 @@
-import {
-  chartCsv,
-  chartHtml,
-  chartMarkdown,
-  chartSvg,
-  profileSchema,
-  type Profile,
-} from '@sorn/core';
+import { chartCsv, chartHtml, chartMarkdown, chartSvg } from '@sorn/core/keys';
+import { profileSchema, type Profile } from '@sorn/core/model';
 import { BadInput, readInput } from './input.ts';
 
 const FORMS: Record<string, (profile: Profile) => string> = {

@@ -1,4 +1,6 @@
-import { checkProfile, findingText, monitorName, profileSchema } from '@sorn/core';
+import { checkProfile, findingText } from '@sorn/core/checkup';
+import { monitorName } from '@sorn/core/desk';
+import { profileSchema } from '@sorn/core/model';
 import { readInput } from './input.ts';
 
 /** What a profile's check came to, printed, and whether nothing was found. */

@@ -1,17 +1,14 @@
+import { checkProfile, findingText } from '@sorn/core/checkup';
+import { monitorName } from '@sorn/core/desk';
 import {
   changeTexts,
-  checkProfile,
   fileOf,
-  findingText,
   FORMATS,
   formatOf,
-  faultText,
   importItems,
   keysCsv,
   layoutSvg,
-  monitorName,
   PIECES,
-  profileSchema,
   rulesCsv,
   withImported,
   whyNot,
@@ -20,8 +17,9 @@ import {
   type ImportItem,
   type Format,
   type Piece,
-  type Profile,
-} from '@sorn/core';
+} from '@sorn/core/files';
+import { profileSchema, type Profile } from '@sorn/core/model';
+import { faultText } from '@sorn/core/values';
 import { BadInput, readInput, readPieces } from './input.ts';
 
 export interface ExportOptions {

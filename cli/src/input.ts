@@ -1,17 +1,15 @@
 import { closeSync, openSync, readSync } from 'node:fs';
 import {
-  faultText,
   notReadText,
   parseFile,
-  read,
   readFileText,
   RefusedFile,
   refuseLarge,
   textIn,
   type FromFile,
-  type Profile,
-  type Read,
-} from '@sorn/core';
+} from '@sorn/core/files';
+import type { Profile } from '@sorn/core/model';
+import { faultText, read, type Read } from '@sorn/core/values';
 
 /** Input that cannot be used: one message a fault, and the exit code for it. */
 export class BadInput extends Error {

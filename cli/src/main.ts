@@ -1,6 +1,6 @@
 #!/usr/bin/env node
 import { Command } from 'commander';
-import { PIECES } from '@sorn/core';
+import { PIECES } from '@sorn/core/files';
 import { arrangeFiles } from './arrange.ts';
 import { chartFile } from './chart.ts';
 import { checkFile } from './check.ts';

@@ -2,7 +2,10 @@ import { readdirSync, readFileSync, mkdtempSync, rmSync, writeFileSync } from 'n
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
-import { COMMANDS, LAYOUT_KINDS, parseText, type Played } from '@sorn/core';
+import { COMMANDS } from '@sorn/core/commands';
+import { parseText } from '@sorn/core/files';
+import type { Played } from '@sorn/core/simulate';
+import { LAYOUT_KINDS } from '@sorn/core/values';
 import { BadInput } from './input.ts';
 import { playFiles } from './play.ts';
 

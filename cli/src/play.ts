@@ -1,4 +1,6 @@
-import { play, profileSchema, scriptSchema, type Placement, type Played } from '@sorn/core';
+import type { Placement } from '@sorn/core/engine';
+import { profileSchema } from '@sorn/core/model';
+import { play, scriptSchema, type Played } from '@sorn/core/simulate';
 import { BadInput, readInput } from './input.ts';
 
 /** What came of a script, printed, and whether every `same` of it held. */

@@ -1,4 +1,4 @@
-import { profileSchema, type Profile } from '@sorn/core';
+import { profileSchema, type Profile } from '@sorn/core/model';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { demoPage } from '../desk/demo-page.ts';
 import { fixture } from '../desk/fixture.ts';

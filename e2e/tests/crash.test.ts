@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { openArchive } from '@sorn/server';
-import { profileSchema, sessionSchema, type Profile } from '@sorn/core';
+import { profileSchema, sessionSchema, type Profile } from '@sorn/core/model';
 import { afterAll, describe, expect, it } from 'vitest';
 import { startServer, temporaryFolder, type RunningServer } from '../desk/server.ts';
 

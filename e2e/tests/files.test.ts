@@ -1,17 +1,8 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import {
-  compactProfile,
-  deskInForce,
-  movesBetween,
-  openSession,
-  parseText,
-  profileSchema,
-  reduce,
-  sessionSchema,
-  writeText,
-  type Profile,
-  type Session,
-} from '@sorn/core';
+import { deskInForce } from '@sorn/core/desk';
+import { movesBetween, openSession, reduce } from '@sorn/core/engine';
+import { compactProfile, parseText, writeText } from '@sorn/core/files';
+import { profileSchema, sessionSchema, type Profile, type Session } from '@sorn/core/model';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { demoPage } from '../desk/demo-page.ts';
 import { fixture } from '../desk/fixture.ts';

@@ -1,4 +1,4 @@
-import type { Profile, SessionInput } from '@sorn/core';
+import type { Profile, SessionInput } from '@sorn/core/model';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { storeIn } from './storage/store.ts';
 import { PROFILE as profile, testServer, type TestServer } from './testing/server.ts';

@@ -1,6 +1,7 @@
 import { isUtf8 } from 'node:buffer';
 import { join } from 'node:path';
-import { publishedSchema, SCHEMA_PATH, type Profile, type SessionInput } from '@sorn/core';
+import { publishedSchema, SCHEMA_PATH } from '@sorn/core/files';
+import type { Profile, SessionInput } from '@sorn/core/model';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import express, { type Express } from 'express';
 import helmet from 'helmet';

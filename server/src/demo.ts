@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { profileSchema, sessionSchema, type Profile, type SessionInput } from '@sorn/core';
+import { profileSchema, sessionSchema, type Profile, type SessionInput } from '@sorn/core/model';
 
 const FOLDER = new URL('../../demo/', import.meta.url);
 

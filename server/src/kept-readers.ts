@@ -1,4 +1,5 @@
-import { profileSchema, read, sessionSchema, type Profile, type SessionInput } from '@sorn/core';
+import { profileSchema, sessionSchema, type Profile, type SessionInput } from '@sorn/core/model';
+import { read } from '@sorn/core/values';
 import type { Response } from 'express';
 import { sendProblem } from './problem.ts';
 

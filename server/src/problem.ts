@@ -1,4 +1,4 @@
-import type { Fault } from '@sorn/core';
+import type { Fault } from '@sorn/core/values';
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { BadBackup } from './backup/bad-backup.ts';

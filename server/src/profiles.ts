@@ -1,12 +1,6 @@
-import {
-  fields,
-  ownTextSchema,
-  profileSchema,
-  read,
-  sessionSchema,
-  type Profile,
-  type SessionInput,
-} from '@sorn/core';
+import { ownTextSchema } from '@sorn/core/files';
+import { profileSchema, sessionSchema, type Profile, type SessionInput } from '@sorn/core/model';
+import { fields, read } from '@sorn/core/values';
 import { Router, type Request, type Response } from 'express';
 import { keptProfile, keptSession } from './kept-readers.ts';
 import type { News } from './news.ts';

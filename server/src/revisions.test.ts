@@ -1,5 +1,5 @@
 import type { AddressInfo } from 'node:net';
-import { publishedSchema } from '@sorn/core';
+import { publishedSchema } from '@sorn/core/files';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { historyIn } from './storage/history.ts';
 import { storeIn } from './storage/store.ts';

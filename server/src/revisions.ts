@@ -1,4 +1,5 @@
-import { fields, textFieldOf, THINNING_TEXT, wholeNumber } from '@sorn/core';
+import { THINNING_TEXT } from '@sorn/core/files';
+import { fields, textOf as textFieldOf, whole as wholeNumber } from '@sorn/core/values';
 import { Router } from 'express';
 import type { News } from './news.ts';
 import { sendProblem } from './problem.ts';

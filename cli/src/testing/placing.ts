@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll } from 'vitest';
-import type { Played } from '@sorn/core';
+import type { Played } from '@sorn/core/simulate';
 import { playFiles } from '../play.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'sorn-placing-'));

@@ -1,4 +1,4 @@
-import type { Desk, Profile } from '../profile/schema.ts';
+import type { Desk, Profile } from '../model/profile.ts';
 
 /** A desk of the profile (null: a made-up one), and why it is that one. */
 export interface Applying {

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { DIRECTIONS, type Direction } from '../geometry/direction.ts';
-import { profileSchema } from '../profile/schema.ts';
+import { unknownNames } from '../checkup/unknown-names.ts';
+import { profileSchema } from '../model/profile.ts';
 import { OFFICE, testDesk } from '../testing/desk.ts';
+import { DIRECTIONS, type Direction } from '../values/direction.ts';
 import { deskInForce } from './desk.ts';
 import { matchMonitor } from './match.ts';
-import { monitorNamed } from './roles.ts';
-import { unknownNames } from './unknown.ts';
 import { neighbourOf } from './neighbours.ts';
+import { monitorNamed } from './roles.ts';
 
 const office = deskInForce(profileSchema.parse(OFFICE), {}).monitors;
 const named = (id: string) => office.find((monitor) => monitor.id === id)!;

@@ -1,30 +1,8 @@
-import type { Edges, Rect } from '../geometry/rect.ts';
-import type { Mode, Profile } from '../profile/schema.ts';
+import type { Profile } from '../model/profile.ts';
+import type { Mode } from '../values/window.ts';
 import { deskApplying } from './applies.ts';
-import { homedWorkspaces } from './homes.ts';
-import { placedMonitors } from './placed.ts';
-
-/** A connected monitor where it stands: its rectangle on the joint desktop, in physical pixels. */
-export interface PlacedMonitor extends Rect {
-  id: string;
-  name: string;
-  /** Degrees, clockwise; width and height are those after turning. */
-  turn: number;
-  scale: number;
-  /** Logical pixels. */
-  reserved: Edges;
-}
-
-/** A workspace and the monitor it is on. */
-export interface HomedWorkspace {
-  id: string;
-  name: string;
-  monitor: string;
-  /** Why it is on that monitor. */
-  because: string;
-  /** It is there only because its monitor has no other. */
-  isMadeUp?: true;
-}
+import { homedWorkspaces, type HomedWorkspace, type Connection } from './homes.ts';
+import { placedMonitors, type PlacedMonitor } from './placed.ts';
 
 /** The physical situation in force. The first monitor is the primary one. */
 export interface DeskInForce {
@@ -43,17 +21,6 @@ export interface DeskInForce {
   joined: boolean;
   /** A direction past the last monitor comes in again on the other side. */
   wraps: boolean;
-}
-
-/** What a session says of its surroundings. */
-export interface Connection {
-  desk?: string;
-  connected?: readonly string[];
-  mode?: Mode;
-  only?: string;
-  workspacesMade?: readonly { id: string; monitor: string }[];
-  workspacesClosed?: readonly string[];
-  workspacesPut?: readonly { id: string; monitor: string }[];
 }
 
 const newest = new WeakMap<Profile, { connection: Connection; desk: DeskInForce }>();

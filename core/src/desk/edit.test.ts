@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { profileSchema } from '../profile/schema.ts';
+import { profileSchema } from '../model/profile.ts';
 import { OFFICE } from '../testing/desk.ts';
 import { deskInForce } from './desk.ts';
 import {

@@ -1,5 +1,6 @@
-import type { Desk, DeskEntry, Monitor, Profile } from '../profile/schema.ts';
-import type { DeskInForce, PlacedMonitor } from './desk.ts';
+import type { Desk, DeskEntry, Monitor, Profile } from '../model/profile.ts';
+import type { DeskInForce } from './desk.ts';
+import type { PlacedMonitor } from './placed.ts';
 
 /**
  * A name made from text that no other has: "Korvane Wide 34" becomes korvane-wide-34.

@@ -1,7 +1,7 @@
+import type { Mode } from '../values/window.ts';
 import { sharedLength, span, type Rect } from '../geometry/rect.ts';
-import type { Profile } from '../profile/schema.ts';
-import type { Connection, HomedWorkspace, PlacedMonitor } from './desk.ts';
-import { placedMonitors } from './placed.ts';
+import type { Profile } from '../model/profile.ts';
+import { type PlacedMonitor, placedMonitors } from './placed.ts';
 import { fitsPattern, isPattern, isRole, monitorNamed } from './roles.ts';
 
 /**
@@ -61,7 +61,7 @@ const NONE_DARK: Dark = () => null;
 const AT_HOME = 'it is at home there';
 
 /** The monitor a home means now: the one named or of that role, else the fallback. */
-export function homeOf(
+function homeOf(
   profile: Profile,
   home: string | undefined,
   monitors: readonly PlacedMonitor[],
@@ -154,4 +154,26 @@ export function freeNumber(names: readonly string[]): string {
   let number = 1;
   while (names.includes(String(number))) number++;
   return String(number);
+}
+
+/** A workspace and the monitor it is on. */
+export interface HomedWorkspace {
+  id: string;
+  name: string;
+  monitor: string;
+  /** Why it is on that monitor. */
+  because: string;
+  /** It is there only because its monitor has no other. */
+  isMadeUp?: true;
+}
+
+/** What a session says of its surroundings. */
+export interface Connection {
+  desk?: string;
+  connected?: readonly string[];
+  mode?: Mode;
+  only?: string;
+  workspacesMade?: readonly { id: string; monitor: string }[];
+  workspacesClosed?: readonly string[];
+  workspacesPut?: readonly { id: string; monitor: string }[];
 }

@@ -1,4 +1,4 @@
-import type { Monitor } from '../profile/schema.ts';
+import type { Monitor } from '../model/profile.ts';
 import { fitsPattern } from './roles.ts';
 
 /** What a connected device tells of itself. */

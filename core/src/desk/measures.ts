@@ -1,8 +1,9 @@
-import { axisOf, DIRECTIONS, isForward, type Direction } from '../geometry/direction.ts';
-import { span, type Axis, type Edges, type Rect } from '../geometry/rect.ts';
+import { span, type Edges, type Rect } from '../geometry/rect.ts';
 import { toPixels } from '../geometry/round.ts';
-import type { DeskInForce, PlacedMonitor } from './desk.ts';
+import { axisOf, DIRECTIONS, isForward, type Direction, type Axis } from '../values/direction.ts';
+import type { DeskInForce } from './desk.ts';
 import { neighbourOf } from './neighbours.ts';
+import type { PlacedMonitor } from './placed.ts';
 import { sideAxis } from './standing-monitors.ts';
 
 interface Point {

@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DIRECTIONS, type Direction } from '../geometry/direction.ts';
-import { anyMonitors, placedOn } from '../testing/monitors.ts';
+import { deskFindings } from '../checkup/desk.ts';
+import { checkProfile } from '../checkup/profile.ts';
 import { testDesk } from '../testing/desk.ts';
-import { checkProfile, deskFindings } from './check.ts';
-import type { PlacedMonitor } from './desk.ts';
+import { anyMonitors, placedOn } from '../testing/monitors.ts';
+import { DIRECTIONS, type Direction } from '../values/direction.ts';
 import { monitorTowards, neighbourOf } from './neighbours.ts';
+import type { PlacedMonitor } from './placed.ts';
 
 /** Every pixel's distance is looked at from the definition alone, without the code under test. */
 function bruteNeighbour(from: PlacedMonitor, direction: Direction, all: readonly PlacedMonitor[]) {

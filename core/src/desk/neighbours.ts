@@ -1,11 +1,7 @@
-import {
-  bearing,
-  compareBearings,
-  DIRECTIONS,
-  type Bearing,
-  type Direction,
-} from '../geometry/direction.ts';
-import type { DeskInForce, PlacedMonitor } from './desk.ts';
+import { bearing, compareBearings, type Bearing } from '../geometry/bearing.ts';
+import { DIRECTIONS, type Direction } from '../values/direction.ts';
+import type { DeskInForce } from './desk.ts';
+import type { PlacedMonitor } from './placed.ts';
 import { fromTheLeft } from './roles.ts';
 
 /**

@@ -1,5 +1,5 @@
-import type { Desk, Profile } from '../profile/schema.ts';
-import type { PlacedMonitor } from './desk.ts';
+import type { Rect, Edges } from '../geometry/rect.ts';
+import type { Desk, Profile } from '../model/profile.ts';
 
 /** A monitor's name for a person. */
 export function monitorName({ monitors }: Profile, id: string): string {
@@ -45,4 +45,15 @@ export function placedMonitors(
   const order = wanted.map(({ id }) => placed.find((monitor) => monitor.id === id)!);
   const primary = order.find(({ id }) => id === desk?.primary);
   return primary ? [primary, ...order.filter((monitor) => monitor !== primary)] : order;
+}
+
+/** A connected monitor where it stands: its rectangle on the joint desktop, in physical pixels. */
+export interface PlacedMonitor extends Rect {
+  id: string;
+  name: string;
+  /** Degrees, clockwise; width and height are those after turning. */
+  turn: number;
+  scale: number;
+  /** Logical pixels. */
+  reserved: Edges;
 }

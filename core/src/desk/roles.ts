@@ -1,9 +1,9 @@
-import { globSource, hasPattern } from '../profile/pattern.ts';
-import type { PlacedMonitor } from './desk.ts';
+import { globSource, hasPattern } from '../values/pattern.ts';
+import type { PlacedMonitor } from './placed.ts';
 
 /** What a monitor can be on any desk, so that a home means something wherever one sits. */
 export const ROLES = ['primary', 'widest', 'tallest', 'turned', 'largest'] as const;
-export type Role = (typeof ROLES)[number];
+type Role = (typeof ROLES)[number];
 
 const FROM_LEFT = /^from-left-([1-9]\d?)$/;
 

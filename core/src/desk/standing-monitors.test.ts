@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DIRECTIONS } from '../geometry/direction.ts';
+import { DIRECTIONS } from '../values/direction.ts';
 import { droppedAt, linedUp, offsetMm, sideAxis, steppedTo, ANCHORS } from './standing-monitors.ts';
 
 const wide = { x: 0, y: 0, width: 3440, height: 1440 };

@@ -1,6 +1,6 @@
-import { axisOf, isForward, type Direction } from '../geometry/direction.ts';
+import { span, type Rect, type Size } from '../geometry/rect.ts';
 import { round } from '../geometry/round.ts';
-import { span, type Axis, type Rect, type Size } from '../geometry/rect.ts';
+import { axisOf, isForward, type Direction, type Axis } from '../values/direction.ts';
 
 type Spot = Pick<Rect, 'x' | 'y'>;
 

@@ -4,11 +4,11 @@ import { SaxesParser } from 'saxes';
 import { describe, expect, it } from 'vitest';
 import { chartSvg } from '../keys/chart/drawing.ts';
 import { chartCsv, chartMarkdown } from '../keys/chart/text.ts';
-import { profileSchema } from '../profile/schema.ts';
+import { profileSchema } from '../model/profile.ts';
 import { DEMO } from '../testing/profiles.ts';
 import { layoutSvg, zoneBoardSvg } from './drawings.ts';
-import { readFileText } from './read-text.ts';
 import { parseText } from './parse.ts';
+import { readFileText } from './read-text.ts';
 import { rulesCsv } from './rules-csv.ts';
 import { whyNot, writeText } from './write.ts';
 

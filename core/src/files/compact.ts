@@ -1,4 +1,4 @@
-import { profileSchema, type Profile } from '../profile/schema.ts';
+import { profileSchema, type Profile } from '../model/profile.ts';
 import { isFields, isSame } from './differences.ts';
 import { jsonSchemaOf, type JsonSchema } from './schema-json.ts';
 

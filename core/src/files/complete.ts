@@ -1,4 +1,4 @@
-import type { Profile } from '../profile/schema.ts';
+import type { Profile } from '../model/profile.ts';
 import { profileJson } from './compact.ts';
 import type { Format } from './format.ts';
 import { helpFor } from './help.ts';
@@ -13,7 +13,7 @@ export interface Completions {
   options: readonly Completion[];
 }
 
-export interface Completion {
+interface Completion {
   /** What is typed. */
   text: string;
   /** What may stand there, or what the name means. */

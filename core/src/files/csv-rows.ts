@@ -43,3 +43,9 @@ export function csvRows(text: string, most = Infinity): { rows: CsvRow[]; faults
   });
   return { rows, faults };
 }
+
+/** Something in a line of a file that could not be used; lines are counted from 1. */
+export interface LineFault {
+  line: number;
+  text: string;
+}

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { Fault, Read } from '../profile/faults.ts';
+import type { Fault, Read } from '../values/faults.ts';
 import { csvRows } from './csv-rows.ts';
 
 /** One column of a table of things: how the part of a thing in it is written, and read again. */

@@ -1,15 +1,15 @@
-import type { Rect } from '../geometry/rect.ts';
-import type { Profile } from '../profile/schema.ts';
-import type { Board } from '../profile/board.ts';
 import { deskInForce } from '../desk/desk.ts';
+import { arrange } from '../engine/arrange.ts';
+import { openSession } from '../engine/open.ts';
+import { placingArea } from '../engine/placed.ts';
+import type { Rect } from '../geometry/rect.ts';
 import { CHART_COLOURS, type ChartMode } from '../keys/chart/drawing.ts';
 import { html } from '../keys/chart/text.ts';
-import { LAYOUTS } from '../layouts/index.ts';
-import { arrange } from '../session/arrange.ts';
-import { openSession } from '../session/open.ts';
-import { placingArea } from '../session/placed.ts';
-import { sessionSchema } from '../session/schema.ts';
-import { boardName, zoneRects } from '../zones/board.ts';
+import type { Board } from '../model/board.ts';
+import type { Profile } from '../model/profile.ts';
+import { sessionSchema } from '../model/session.ts';
+import { boardName, zoneRects } from '../tiling/board.ts';
+import { LAYOUTS } from '../tiling/layouts.ts';
 
 const SANS = "'Archivo Variable', system-ui, sans-serif";
 const MONO = "'Martian Mono Variable', ui-monospace, monospace";

@@ -1,5 +1,5 @@
-import { read, type Read } from '../profile/faults.ts';
-import { profileSchema, type Profile } from '../profile/schema.ts';
+import { profileSchema, type Profile } from '../model/profile.ts';
+import { read, type Read } from '../values/faults.ts';
 import { differences, isFields, isSame } from './differences.ts';
 import { entriesOf, isOrdered, listEnd, valueAt, type Path } from './lists.ts';
 import { inOrder } from './merge.ts';

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { withGap } from '../profile/edit.ts';
-import { read } from '../profile/faults.ts';
-import { profileSchema, type Profile } from '../profile/schema.ts';
+import { profileSchema, type Profile } from '../model/profile.ts';
 import { anyProfile, DEMO } from '../testing/profiles.ts';
+import { withGap } from '../tiling/settings-edit.ts';
+import { read } from '../values/faults.ts';
 import { compactProfile } from './compact.ts';
 import { FORMATS } from './format.ts';
 import { textFor } from './keep-comments.ts';

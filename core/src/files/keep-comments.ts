@@ -9,9 +9,9 @@ import {
   type YAMLMap,
   type YAMLSeq,
 } from 'yaml';
-import { read } from '../profile/faults.ts';
-import { PROFILE_VERSION } from '../profile/migrate.ts';
-import { profileSchema, type Profile } from '../profile/schema.ts';
+import { PROFILE_VERSION } from '../model/migrate.ts';
+import { profileSchema, type Profile } from '../model/profile.ts';
+import { read } from '../values/faults.ts';
 import { compactProfile } from './compact.ts';
 import { isFields, isSame } from './differences.ts';
 import type { Format } from './format.ts';

@@ -1,5 +1,5 @@
-import type { Read } from '../profile/faults.ts';
-import type { Keys, KeyCommand, OwnBinding } from '../profile/keys.ts';
+import type { Keys, KeyCommand, OwnBinding } from '../model/keys.ts';
+import type { Read } from '../values/faults.ts';
 import {
   flagColumn,
   inLines,

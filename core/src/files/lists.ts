@@ -1,4 +1,4 @@
-import { keyCommandText, type KeyCommand } from '../profile/keys.ts';
+import { keyCommandText, type KeyCommand } from '../model/keys.ts';
 
 /** A path into a profile: names of fields, and what the entries of lists are known by. */
 export type Path = readonly string[];

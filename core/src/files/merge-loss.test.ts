@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { changeTexts, clashWords } from './words.ts';
-import { profileSchema, type Profile } from '../profile/schema.ts';
+import { profileSchema, type Profile } from '../model/profile.ts';
 import { DEMO } from '../testing/profiles.ts';
-import { clashId, type Clash } from './merge.ts';
 import { mergeProfiles } from './merge-profiles.ts';
+import { clashId, type Clash } from './merge.ts';
+import { changeTexts, clashWords } from './words.ts';
 
 /** Lists whose entries have ids, and inside them lists whose entries have names. */
 const LISTS = ['monitors', 'workspaces', 'apps', 'rules', 'boards', 'desks'] as const;

@@ -1,5 +1,5 @@
-import { read } from '../profile/faults.ts';
-import { PROFILE_FIELDS, profileSchema, type Profile } from '../profile/schema.ts';
+import { PROFILE_FIELDS, profileSchema, type Profile } from '../model/profile.ts';
+import { read } from '../values/faults.ts';
 import { isSame } from './differences.ts';
 import { clashId, merge, type Clash, type Decisions, type Merged } from './merge.ts';
 

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, test } from 'vitest';
-import { profileSchema } from '../profile/schema.ts';
-import { withGap } from '../profile/edit.ts';
+import { profileSchema } from '../model/profile.ts';
 import { anyProfile, DEMO } from '../testing/profiles.ts';
+import { withGap } from '../tiling/settings-edit.ts';
 import { differences, isSame } from './differences.ts';
-import { clashId, merge, type Clash } from './merge.ts';
-import { mergeProfiles } from './merge-profiles.ts';
 import { importItems, withImported, type Taking } from './import.ts';
+import { mergeProfiles } from './merge-profiles.ts';
+import { clashId, merge, type Clash } from './merge.ts';
 import { fileOf, readFile, type FromFile, type Piece } from './pieces.ts';
 
 const RUNS = { numRuns: 40 };

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { fields, oneOf, textOf } from '../profile/fields.ts';
+import { fields, oneOf, textOf } from '../values/fields.ts';
 import { MOST_BYTES } from './bytes.ts';
 import { FORMATS } from './format.ts';
 

@@ -1,6 +1,6 @@
-import { read, type Read } from '../profile/faults.ts';
-import { migrated, PROFILE_VERSION } from '../profile/migrate.ts';
-import { PROFILE_FIELDS, profileSchema, type Profile } from '../profile/schema.ts';
+import { migrated, PROFILE_VERSION } from '../model/migrate.ts';
+import { PROFILE_FIELDS, profileSchema, type Profile } from '../model/profile.ts';
+import { read, type Read } from '../values/faults.ts';
 import { compactProfile } from './compact.ts';
 import { isFields } from './differences.ts';
 import type { Path } from './lists.ts';

@@ -1,4 +1,4 @@
-import { PROFILE_VERSION } from '../profile/migrate.ts';
+import { PROFILE_VERSION } from '../model/migrate.ts';
 import { profileJson } from './compact.ts';
 import { helpFor } from './help.ts';
 import { SCHEMA_URL } from './pieces.ts';

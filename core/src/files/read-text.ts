@@ -1,9 +1,9 @@
-import { faultText, type Fault, type Read } from '../profile/faults.ts';
+import { faultText, type Fault, type Read } from '../values/faults.ts';
 import type { Format } from './format.ts';
 import { readKeysCsv } from './keys-csv.ts';
 import { notReadText, parseFile } from './parse.ts';
-import { spanOf, stepsOf } from './positions.ts';
 import { readFile, type FromFile } from './pieces.ts';
+import { spanOf, stepsOf } from './positions.ts';
 import { readRulesCsv } from './rules-csv.ts';
 
 /** What a file of whatever form would bring, or a line a fault. */

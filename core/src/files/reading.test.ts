@@ -1,13 +1,13 @@
 import { describe, expect, test } from 'vitest';
-import { checkProfile } from '../desk/check.ts';
-import { faultText, read } from '../profile/faults.ts';
-import { profileSchema } from '../profile/schema.ts';
+import { checkProfile } from '../checkup/profile.ts';
+import { profileSchema } from '../model/profile.ts';
 import { DEMO, keptFile } from '../testing/profiles.ts';
+import { faultText, read } from '../values/faults.ts';
 import { textIn } from './bytes.ts';
 import { FORMATS } from './format.ts';
+import { readKeysCsv } from './keys-csv.ts';
 import { parseFile, parseText, textFaultText } from './parse.ts';
 import { fileOf, readFile } from './pieces.ts';
-import { readKeysCsv } from './keys-csv.ts';
 import { readRulesCsv } from './rules-csv.ts';
 
 const utf8 = (text: string) => new TextEncoder().encode(text);

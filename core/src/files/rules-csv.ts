@@ -1,4 +1,4 @@
-import type { Read } from '../profile/faults.ts';
+import { freeId } from '../desk/edit.ts';
 import {
   GROUPS,
   SETTINGS,
@@ -6,8 +6,8 @@ import {
   type Group,
   type Rule,
   type Setting,
-} from '../profile/rule.ts';
-import { freeId } from '../desk/edit.ts';
+} from '../model/rule.ts';
+import type { Read } from '../values/faults.ts';
 import {
   flagColumn,
   inLines,

@@ -1,6 +1,6 @@
-import type { JsonSchema } from './schema-json.ts';
 import { isFields } from './differences.ts';
 import type { Step } from './positions.ts';
+import type { JsonSchema } from './schema-json.ts';
 
 /**
  * The schemas that hold for what a path leads to: several where it may have one of several shapes. Those that

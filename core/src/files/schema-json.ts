@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { shapesOf } from '../profile/fields.ts';
+import { shapesOf } from '../values/fields.ts';
 
 /** A JSON Schema, or a part of one: as much of the 2020-12 draft as is written here. */
 export interface JsonSchema {

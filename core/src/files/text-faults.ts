@@ -1,5 +1,5 @@
-import { read } from '../profile/faults.ts';
-import { profileSchema, type Profile } from '../profile/schema.ts';
+import { profileSchema, type Profile } from '../model/profile.ts';
+import { read } from '../values/faults.ts';
 import type { Format } from './format.ts';
 import { parseText } from './parse.ts';
 import { spanOf, stepsOf, type Span } from './positions.ts';

@@ -8,7 +8,7 @@ interface Thinning {
 }
 
 /** How saves grow fewer with age, the oldest first. */
-export const THINNING: readonly Thinning[] = [
+const THINNING: readonly Thinning[] = [
   { olderThanMs: 180 * DAY_MS, spanMs: 7 * DAY_MS },
   { olderThanMs: 14 * DAY_MS, spanMs: DAY_MS },
   { olderThanMs: 2 * DAY_MS, spanMs: HOUR_MS },

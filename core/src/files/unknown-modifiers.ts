@@ -1,8 +1,8 @@
-import { MAIN, MODIFIERS } from '../keys/modifiers.ts';
-import { triggerOf } from '../keys/trigger.ts';
-import { shortJson, type Fault } from '../profile/faults.ts';
-import { nearestName } from '../profile/nearest.ts';
-import type { Profile } from '../profile/schema.ts';
+import type { Profile } from '../model/profile.ts';
+import { shortJson, type Fault } from '../values/faults.ts';
+import { MAIN, MODIFIERS } from '../values/modifiers.ts';
+import { nearestName } from '../values/nearest.ts';
+import { triggerOf } from '../values/trigger.ts';
 
 /**
  * Keys that name a modifier which does not exist: such keys could never be pressed.

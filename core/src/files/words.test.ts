@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
-import { withGap, withLayoutField, withPlain } from '../profile/edit.ts';
-import { profileSchema, type Profile } from '../profile/schema.ts';
+import { profileSchema, type Profile } from '../model/profile.ts';
+import { withGap, withLayoutField, withPlain } from '../tiling/settings-edit.ts';
 import { changeTexts } from './words.ts';
 
 const demo = profileSchema.parse(

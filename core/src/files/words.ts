@@ -1,6 +1,6 @@
-import { keyCommandText, type KeyCommand } from '../profile/keys.ts';
-import type { Profile } from '../profile/schema.ts';
-import { keysCaps } from '../keys/trigger.ts';
+import { keyCommandText, type KeyCommand } from '../model/keys.ts';
+import type { Profile } from '../model/profile.ts';
+import { keysCaps } from '../values/trigger.ts';
 import { differences, isFields, type Difference } from './differences.ts';
 import { entriesOf, entryEnd, listOfOrder, valueAt, type Path } from './lists.ts';
 

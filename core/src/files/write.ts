@@ -1,6 +1,6 @@
 import { stringify as tomlOf } from 'smol-toml';
 import { Document, isCollection, isMap, isScalar, visit, type Node } from 'yaml';
-import { pathText } from '../profile/faults.ts';
+import { pathText } from '../values/faults.ts';
 import type { Format } from './format.ts';
 
 /** A small object, such as a size or a condition, stands on one line of YAML up to so many letters. */

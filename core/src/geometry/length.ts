@@ -24,7 +24,7 @@ export function gapThatFits(length: number, parts: number, gap: number): number 
  * Needs Σ minimums ≤ available. Reads and writes `count` entries: weights and minimums from `from`,
  * sizes from 0.
  */
-export function fillSizes(
+function fillSizes(
   available: number,
   weights: Float64Array,
   minimums: Float64Array | null,

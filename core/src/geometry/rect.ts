@@ -1,3 +1,4 @@
+import type { Axis } from '../values/direction.ts';
 /** A rectangle in whole physical pixels of the joint desktop; x grows right, y grows down. */
 export interface Rect {
   x: number;
@@ -18,8 +19,6 @@ export interface Edges {
   bottom: number;
   left: number;
 }
-
-export type Axis = 'x' | 'y';
 
 /** Where a rectangle begins, ends and how long it is along one axis. */
 export interface Span {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { BOARD_FORMS } from '../profile/schema.ts';
+import { BOARD_FORMS } from '../model/keys.ts';
+import { CODES } from '../values/codes.ts';
 import { BOARDS, middleOf } from './boards.ts';
-import { CODES } from './codes.ts';
 import { fingerOf } from './reach.ts';
 
 const COUNTS = { 'ansi-60': 61, 'ansi-80': 87, 'ansi-100': 104, 'iso-80': 88, 'split-42': 42 };

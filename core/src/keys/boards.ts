@@ -1,4 +1,4 @@
-import type { BoardForm } from '../profile/keys.ts';
+import type { BoardForm } from '../model/keys.ts';
 
 /** A key of a drawn board: its place and size in key widths (19.05 mm, ISO/IEC 9995-1), from the upper left. */
 export interface BoardKey {

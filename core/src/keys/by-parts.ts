@@ -1,4 +1,4 @@
-import type { Profile } from '../profile/schema.ts';
+import type { Profile } from '../model/profile.ts';
 
 /** The parts of a profile that its key map is made of. */
 type Parts = Pick<Profile, 'keys' | 'apps' | 'workspaces' | 'desks'>;

@@ -1,16 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  keyCommandText,
-  MARKS,
-  profileSchema,
-  type KeyCommand,
-  type Mark,
-} from '../profile/schema.ts';
+import { keyCommandText, MARKS, type KeyCommand, type Mark } from '../model/keys.ts';
+import { profileSchema } from '../model/profile.ts';
 import { OFFICE } from '../testing/desk.ts';
+import { middleOf, BOARDS } from './boards.ts';
 import { choose } from './choose.ts';
 import { groupsOf, placesFor } from './groups.ts';
-import { middleOf, BOARDS } from './boards.ts';
 import { slotsOf, type Wish } from './wishes.ts';
 
 const wish = (

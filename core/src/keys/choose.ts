@@ -1,4 +1,4 @@
-import { keyCommandText, type KeyCommand, type Mark } from '../profile/keys.ts';
+import { keyCommandText, type KeyCommand, type Mark } from '../model/keys.ts';
 import { directedOf, wayBack } from './ways-back.ts';
 import type { Wish } from './wishes.ts';
 

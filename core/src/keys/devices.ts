@@ -1,7 +1,7 @@
-import type { InputDevice } from '../profile/keys.ts';
-import type { Profile } from '../profile/schema.ts';
+import type { InputDevice } from '../model/keys.ts';
+import type { Profile } from '../model/profile.ts';
+import { isModifierCode } from '../values/modifiers.ts';
 import { BOARDS, type KeyBoard } from './boards.ts';
-import { isModifierCode } from './modifiers.ts';
 import { POINTING_BUTTONS } from './starters/few.ts';
 
 /** The code of every input of a device: the keys of its board, its buttons, and what else it declares. */

@@ -6,11 +6,11 @@ import {
   type KeyCommand,
   type KeyLayer,
   type OwnBinding,
-} from '../profile/keys.ts';
-import { CODES } from './codes.ts';
-import { MAIN } from './modifiers.ts';
-import { triggerOf, triggerText } from './trigger.ts';
-import type { Profile } from '../profile/schema.ts';
+} from '../model/keys.ts';
+import type { Profile } from '../model/profile.ts';
+import { CODES } from '../values/codes.ts';
+import { MAIN } from '../values/modifiers.ts';
+import { triggerOf, triggerText } from '../values/trigger.ts';
 
 function withKeys(profile: Profile, keys: Partial<Profile['keys']>): Profile {
   return { ...profile, keys: { ...profile.keys, ...keys } };

@@ -1,9 +1,21 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { profileSchema, STARTERS, type Profile } from '../profile/schema.ts';
-import { usesByCommand } from '../session/uses.ts';
+import { STARTERS } from '../model/keys.ts';
+import { profileSchema, type Profile } from '../model/profile.ts';
+import { usesByCommand } from '../model/uses.ts';
 import { OFFICE, testDesk, windows } from '../testing/desk.ts';
 import { does, enter, profileWith } from '../testing/keys.ts';
+import { MODIFIERS } from '../values/modifiers.ts';
+import {
+  layerRenamed,
+  withBundle,
+  withNewBundle,
+  withNewDevice,
+  withNewLayer,
+  withoutBundle,
+  withoutDevice,
+  withoutLayer,
+} from './edit-layers.ts';
 import {
   beginningFrom,
   bindingText,
@@ -18,21 +30,10 @@ import {
   withoutBinding,
   withStandIn,
 } from './edit.ts';
-import {
-  layerRenamed,
-  withBundle,
-  withNewBundle,
-  withNewDevice,
-  withNewLayer,
-  withoutBundle,
-  withoutDevice,
-  withoutLayer,
-} from './edit-layers.ts';
 import { keyFaces, modifierSets } from './faces.ts';
 import { following } from './following.ts';
 import { nearestFree } from './free.ts';
 import { keyMap } from './map.ts';
-import { MODIFIERS } from './modifiers.ts';
 import { resolveKey } from './resolve.ts';
 import { HOME } from './state.ts';
 import { keyTable } from './table.ts';

@@ -4,8 +4,10 @@ import {
   type KeyCommand,
   type OwnBinding,
   type StarterId,
-} from '../profile/keys.ts';
-import type { Profile } from '../profile/schema.ts';
+} from '../model/keys.ts';
+import type { Profile } from '../model/profile.ts';
+import { MAIN, type Modifier } from '../values/modifiers.ts';
+import { triggerOf, triggerText } from '../values/trigger.ts';
 import {
   beside,
   expander,
@@ -15,9 +17,7 @@ import {
   withSwapped,
   type KeyBinding,
 } from './map.ts';
-import { MAIN, type Modifier } from './modifiers.ts';
-import { STARTER_MAPS } from './starters/index.ts';
-import { triggerOf, triggerText } from './trigger.ts';
+import { STARTER_MAPS } from './starters/starters.ts';
 
 function withKeys(profile: Profile, keys: Partial<Profile['keys']>): Profile {
   return { ...profile, keys: { ...profile.keys, ...keys } };

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { COMMANDS } from '../session/commands/index.ts';
+import { COMMANDS } from '../commands/command.ts';
 import { KLM, NO_EFFORT, pointerWork, secondsOf, withEffort } from './effort.ts';
 
 describe('pointer work spared', () => {

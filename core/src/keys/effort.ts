@@ -1,4 +1,4 @@
-import type { CommandId } from '../session/commands/index.ts';
+import type { CommandId } from '../commands/command.ts';
 
 /**
  * Times of the operators of the keystroke-level model, in seconds. Card, Moran and Newell, "The

@@ -1,8 +1,8 @@
-import { BASE } from '../profile/keys.ts';
-import type { Profile } from '../profile/schema.ts';
+import { BASE } from '../model/keys.ts';
+import type { Profile } from '../model/profile.ts';
+import { inOrder, type Modifier } from '../values/modifiers.ts';
 import { shortText } from './chart/rows.ts';
 import { FIXED_BINDINGS, keyMap, type KeyBinding } from './map.ts';
-import { inOrder, type Modifier } from './modifiers.ts';
 import { taskOf, type Task } from './tasks.ts';
 
 /** What a key of a drawn board does, in a layer and with modifiers held. */

@@ -1,6 +1,6 @@
-import { DIRECTIONS } from '../geometry/direction.ts';
-import type { Picking } from '../session/schema.ts';
-import type { Session } from '../session/session.ts';
+import type { Picking } from '../model/session-placing.ts';
+import type { Session } from '../model/session.ts';
+import { DIRECTIONS } from '../values/direction.ts';
 import { bareKey as bare, type StarterBinding } from './starters/binding.ts';
 
 /** The layers of keys that come with something under way on the desk, and go with it. */

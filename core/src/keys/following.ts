@@ -1,7 +1,7 @@
+import { triggerText } from '../values/trigger.ts';
 import type { KeyBinding } from './map.ts';
 import type { KeyContext } from './resolve.ts';
 import type { KeyState } from './state.ts';
-import { triggerText } from './trigger.ts';
 
 /** What can come next while a sequence has begun or a layer is entered: its keys, and what they do. */
 export interface Following {

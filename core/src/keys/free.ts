@@ -1,11 +1,11 @@
-import { BASE, KEYBOARD } from '../profile/keys.ts';
-import type { Profile } from '../profile/schema.ts';
+import { BASE, KEYBOARD } from '../model/keys.ts';
+import type { Profile } from '../model/profile.ts';
+import { MAIN, MODIFIERS } from '../values/modifiers.ts';
+import { stepText, triggerOf, triggerText } from '../values/trigger.ts';
 import { boardOf, freeInputsOf } from './devices.ts';
 import { expander, keyMap, type KeyBinding } from './map.ts';
-import { MAIN, MODIFIERS } from './modifiers.ts';
 import { placeOf } from './place-of.ts';
 import { takenLists } from './taken.ts';
-import { stepText, triggerOf, triggerText } from './trigger.ts';
 
 /** Keys that boards put anywhere, or not at all. */
 export const SELDOM_THERE = ['ContextMenu', 'PrintScreen', 'ScrollLock', 'Pause', 'NumLock'];

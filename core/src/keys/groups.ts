@@ -1,6 +1,6 @@
-import { DIRECTIONS, type Direction } from '../geometry/direction.ts';
-import type { Profile } from '../profile/schema.ts';
-import { buttonOf } from './codes.ts';
+import type { Profile } from '../model/profile.ts';
+import { buttonOf } from '../values/codes.ts';
+import { DIRECTIONS, type Direction } from '../values/direction.ts';
 import { boardOf } from './devices.ts';
 import { directedOf } from './ways-back.ts';
 import type { KeySlot, Wish } from './wishes.ts';

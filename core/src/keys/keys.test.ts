@@ -1,14 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { profileSchema, STARTERS, type Profile } from '../profile/schema.ts';
-import { COMMANDS, commandSchema } from '../session/commands/index.ts';
-import { unknownNames } from '../desk/unknown.ts';
+import { unknownNames } from '../checkup/unknown-names.ts';
+import { COMMANDS, commandSchema } from '../commands/command.ts';
+import { STARTERS } from '../model/keys.ts';
+import { profileSchema, type Profile } from '../model/profile.ts';
 import { OFFICE } from '../testing/desk.ts';
+import type { Modifier } from '../values/modifiers.ts';
+import { keysCaps } from '../values/trigger.ts';
 import { FIXED_BINDINGS, keyMap } from './map.ts';
-import type { Modifier } from './modifiers.ts';
 import { resolveKey } from './resolve.ts';
 import { HOME } from './state.ts';
 import { keyTable } from './table.ts';
-import { keysCaps } from './trigger.ts';
 
 const profile = profileSchema.parse({
   ...OFFICE,

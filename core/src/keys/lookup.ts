@@ -1,6 +1,6 @@
-import { MODIFIERS, type Modifier } from './modifiers.ts';
+import { MODIFIERS, type Modifier } from '../values/modifiers.ts';
+import { stepText, type Step } from '../values/trigger.ts';
 import type { KeyBinding } from './map.ts';
-import { stepText, type Step } from './trigger.ts';
 import type { KeyTable } from './table.ts';
 
 interface Pressed {

@@ -1,10 +1,10 @@
-import { BASE, type KeyCommand } from '../profile/keys.ts';
-import type { Profile } from '../profile/schema.ts';
+import { BASE,type KeyCommand } from '../model/keys.ts';
+import type { Profile } from '../model/profile.ts';
+import { inOrder,MAIN,MODIFIERS,type Modifier } from '../values/modifiers.ts';
+import { triggerOf,triggerText,type Step,type Trigger } from '../values/trigger.ts';
 import { byParts } from './by-parts.ts';
-import { FIXED_KEYS, FIXED_LAYERS } from './fixed.ts';
-import { inOrder, MAIN, MODIFIERS, type Modifier } from './modifiers.ts';
-import { STARTER_MAPS } from './starters/index.ts';
-import { stepText, triggerOf, triggerText, type Step, type Trigger } from './trigger.ts';
+import { FIXED_KEYS,FIXED_LAYERS } from './fixed.ts';
+import { STARTER_MAPS } from './starters/starters.ts';
 
 /** A binding of the whole map: one of the person's own, of the starter, or of what is under way on the desk. */
 export interface KeyBinding {
@@ -145,11 +145,3 @@ export const FIXED_BINDINGS: readonly KeyBinding[] = FIXED_LAYERS.flatMap((layer
     return { keys, trigger, sign, command, layer, app: null, from: 'fixed', at: -1, pinned: false };
   }),
 );
-
-/** The text of one press with its modifiers, as bindings are found by. */
-export function pressSign(
-  modifiers: readonly Modifier[],
-  key: { code: string } | { types: string },
-) {
-  return stepText({ modifiers, ...key });
-}

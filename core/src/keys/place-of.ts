@@ -1,4 +1,4 @@
-import type { Profile } from '../profile/schema.ts';
+import type { Profile } from '../model/profile.ts';
 import { BOARDS, middleOf, type KeyBoard } from './boards.ts';
 import { boardOf } from './devices.ts';
 

@@ -1,17 +1,17 @@
-import { MAIN, type Modifier } from './modifiers.ts';
-import type { Profile } from '../profile/schema.ts';
-import { buttonOf } from './codes.ts';
+import type { Profile } from '../model/profile.ts';
+import { buttonOf } from '../values/codes.ts';
+import { MAIN, type Modifier } from '../values/modifiers.ts';
+import { triggerOf, type Step } from '../values/trigger.ts';
 import { middleOf, BOARDS } from './boards.ts';
 import { boardOf } from './devices.ts';
 import { POINTING_BUTTONS } from './starters/few.ts';
-import { triggerOf, type Step } from './trigger.ts';
 
 /**
  * The fingers and the keys they rest on, as typing is taught by touch, and how much a press of each counts
  * beside one of the index finger. The rest keys are those of the home row; the factors are Sorn's own, in the
  * order that fingers are quick at tapping: index and middle before ring, the little finger last.
  */
-export const FINGERS = {
+const FINGERS = {
   thumb: { rest: ['Space'], factor: 1 },
   index: { rest: ['KeyF', 'KeyJ'], factor: 1 },
   middle: { rest: ['KeyD', 'KeyK'], factor: 1.05 },

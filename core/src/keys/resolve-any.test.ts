@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Profile } from '../profile/schema.ts';
+import type { Profile } from '../model/profile.ts';
 import { does, enter, profileWith } from '../testing/keys.ts';
-import type { Modifier } from './modifiers.ts';
+import type { Modifier } from '../values/modifiers.ts';
 import { resolveKey } from './resolve.ts';
 import { HOME, isHome, type KeyInput, type KeyState } from './state.ts';
 import { keyTable } from './table.ts';

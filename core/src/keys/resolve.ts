@@ -1,8 +1,8 @@
-import { BASE, type KeyCommand } from '../profile/keys.ts';
+import { BASE, type KeyCommand } from '../model/keys.ts';
+import { inOrder, modifierOf, type Modifier } from '../values/modifiers.ts';
 import type { FixedLayer } from './fixed.ts';
 import { find } from './lookup.ts';
 import type { KeyBinding } from './map.ts';
-import { inOrder, modifierOf, type Modifier } from './modifiers.ts';
 import { HOME, isHome, type KeyInput, type KeyOutput, type KeyState, type On } from './state.ts';
 import type { KeyTable } from './table.ts';
 

@@ -1,6 +1,6 @@
-import type { Command } from '../profile/command.ts';
+import type { Command } from '../commands/command.ts';
+import type { Modifier } from '../values/modifiers.ts';
 import type { KeyBinding } from './map.ts';
-import type { Modifier } from './modifiers.ts';
 
 /** Something that happens at a keyboard or at buttons. Times in milliseconds of any clock that only goes forward. */
 export type KeyInput =
@@ -36,14 +36,14 @@ export type KeyOutput =
   | { type: 'unbound'; code: string; modifiers: readonly Modifier[] };
 
 /** A key that is down: for what. */
-export interface KeyDown {
+interface KeyDown {
   code: string;
   role: 'bound' | 'unbound' | 'modifier' | 'bundle' | 'stand-in';
   binding?: KeyBinding;
 }
 
 /** A layer that is entered, and the key that holds it. */
-export interface EnteredLayer {
+interface EnteredLayer {
   layer: string;
   by: string;
 }

@@ -1,18 +1,19 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { profileSchema, type InputDevice } from '../profile/schema.ts';
+import { checkKeys } from '../checkup/keys.ts';
+import { COMMANDS } from '../commands/command.ts';
+import type { InputDevice } from '../model/keys.ts';
+import { profileSchema } from '../model/profile.ts';
+import { sessionSchema } from '../model/session.ts';
+import { usesByCommand } from '../model/uses.ts';
 import { OFFICE } from '../testing/desk.ts';
 import { does, profileWith } from '../testing/keys.ts';
 import { assign, costOf } from './assign.ts';
-import { checkKeys } from './check.ts';
 import { bindingText } from './edit.ts';
-import { sessionSchema } from '../session/schema.ts';
-import { usesByCommand } from '../session/uses.ts';
 import { keyMap } from './map.ts';
 import { reachOfKey, reachTable } from './reach.ts';
 import { suggest, withSuggestion } from './suggest.ts';
-import { COMMANDS } from '../session/commands/index.ts';
 import { taskOf, TASKS } from './tasks.ts';
 
 const DEMO = new URL('../../../demo/', import.meta.url);

@@ -1,5 +1,5 @@
-import { BASE, type InputDevice } from '../profile/keys.ts';
-import type { Profile } from '../profile/schema.ts';
+import { BASE, type InputDevice } from '../model/keys.ts';
+import type { Profile } from '../model/profile.ts';
 import { assign } from './assign.ts';
 import { choose, type LeftOut, type Substitute } from './choose.ts';
 import { freeInputsOf } from './devices.ts';

@@ -1,8 +1,8 @@
-import type { Lasts } from '../profile/keys.ts';
-import type { Profile } from '../profile/schema.ts';
+import type { Lasts } from '../model/keys.ts';
+import type { Profile } from '../model/profile.ts';
+import type { Modifier } from '../values/modifiers.ts';
+import { stepText } from '../values/trigger.ts';
 import { expander, FIXED_BINDINGS, keyMap, type KeyBinding } from './map.ts';
-import type { Modifier } from './modifiers.ts';
-import { stepText } from './trigger.ts';
 
 /** The bindings of one layer, by what sets them off. */
 interface LayerTable {

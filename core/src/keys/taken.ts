@@ -1,5 +1,5 @@
-import type { Shortcut, TakenList } from '../profile/keys.ts';
-import type { Profile } from '../profile/schema.ts';
+import type { Shortcut, TakenList } from '../model/keys.ts';
+import type { Profile } from '../model/profile.ts';
 
 const all = (what: string, ...keys: string[]): Shortcut[] =>
   keys.map((each) => ({ keys: each, what }));

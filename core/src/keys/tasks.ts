@@ -1,4 +1,4 @@
-import type { KeyCommand } from '../profile/keys.ts';
+import type { KeyCommand } from '../model/keys.ts';
 
 /** What commands are for, in the order a list of them is read. */
 export const TASKS = [

@@ -1,6 +1,6 @@
-import { DIRECTIONS, type Direction } from '../geometry/direction.ts';
-import { COMMANDS } from '../profile/command.ts';
-import { keyCommandText, type KeyCommand } from '../profile/keys.ts';
+import { COMMANDS } from '../commands/command.ts';
+import { keyCommandText, type KeyCommand } from '../model/keys.ts';
+import { DIRECTIONS, type Direction } from '../values/direction.ts';
 
 const OPPOSITE: Record<Direction, Direction> = {
   left: 'right',

@@ -1,14 +1,19 @@
-import { keyCommandText, type InputDevice, type KeyCommand, type Mark } from '../profile/keys.ts';
-import { BASE } from '../profile/keys.ts';
-import type { Profile } from '../profile/schema.ts';
+import {
+  keyCommandText,
+  type InputDevice,
+  type KeyCommand,
+  type Mark,
+  BASE,
+} from '../model/keys.ts';
+import type { Profile } from '../model/profile.ts';
+import { MAIN } from '../values/modifiers.ts';
+import { triggerOf } from '../values/trigger.ts';
 import { freeInputsOf } from './devices.ts';
 import { SELDOM_THERE } from './free.ts';
 import { expander, keyMap } from './map.ts';
-import { MAIN } from './modifiers.ts';
 import { reachTable } from './reach.ts';
 import { takenLists } from './taken.ts';
 import { guessedUse } from './tasks.ts';
-import { triggerOf } from './trigger.ts';
 
 /** A command that wants keys. */
 export interface Wish {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { shareLength } from '../geometry/length.ts';
-import type { Along } from '../profile/placing.ts';
+import type { Along } from '../values/placing.ts';
 import { alongLength } from './along.ts';
 import { blockOf, typedOn } from './block.ts';
 import { numberLabels } from './labels.ts';

@@ -1,13 +1,9 @@
-import type { Axis, Rect } from '../geometry/rect.ts';
+import type { PlacedBy } from '../values/placing-text.ts';
 import { gapThatFits } from '../geometry/length.ts';
+import type { Rect } from '../geometry/rect.ts';
 import { round } from '../geometry/round.ts';
-import { shareValue, type Along } from '../profile/placing.ts';
-
-/** Where a window is placed, axis by axis. */
-export interface PlacedBy {
-  x: Along;
-  y: Along;
-}
+import type { Axis } from '../values/direction.ts';
+import { shareValue, type Along } from '../values/placing.ts';
 
 /**
  * The part of a length that a placed window takes. Parts that make up the whole meet with exactly one
@@ -49,28 +45,4 @@ export function placedRect(area: Rect, gap: Record<Axis, number>, { x, y }: Plac
     width: across.end - across.start,
     height: down.end - down.start,
   };
-}
-
-/** What a placing along an axis is called: "first 1/3", "middle 1/2", "columns 2 to 4 of 8". */
-export function alongText(along: Along, axis: Axis): string {
-  if (along === 'full') return axis === 'x' ? 'full width' : 'full height';
-  const side = (start: string, end: string) => (axis === 'x' ? start : end);
-  if ('start' in along) return `${side('left', 'upper')} ${shareText(along.start)}`;
-  if ('end' in along) return `${side('right', 'lower')} ${shareText(along.end)}`;
-  if ('middle' in along)
-    return `${side('middle', 'middle')} ${shareText(along.middle)}${side('', ' of the height')}`;
-  return `${side('columns', 'rows')} ${along.from} to ${along.to} of ${along.of}`;
-}
-
-export function shareText(share: number | string): string {
-  return typeof share === 'string' ? share : String(Number(share.toFixed(3)));
-}
-
-/** Both axes in words: "left 1/2, upper 1/3"; a full one beside another is left out. */
-export function placingText({ x, y }: PlacedBy): string {
-  const parts = [
-    ...(x === 'full' ? [] : [alongText(x, 'x')]),
-    ...(y === 'full' ? [] : [alongText(y, 'y')]),
-  ];
-  return parts.length > 0 ? parts.join(', ') : 'the whole work area';
 }

@@ -1,12 +1,6 @@
 import { round } from '../geometry/round.ts';
-import { MOST_DIGITS, MOST_LETTERS, type Along } from '../profile/placing.ts';
+import { MOST_DIGITS, MOST_LETTERS, type Along, type CornerGrid } from '../values/placing.ts';
 import { letterOf } from './labels.ts';
-
-/** A grid over a monitor, with letters along the top and digits down the side. */
-export interface CornerGrid {
-  columns: number;
-  rows: number;
-}
 
 /** How many cells a grid has about where nothing else is set. */
 const CELLS = 50;

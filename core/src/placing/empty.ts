@@ -1,4 +1,5 @@
-import type { Axis, Rect } from '../geometry/rect.ts';
+import type { Rect } from '../geometry/rect.ts';
+import type { Axis } from '../values/direction.ts';
 
 /**
  * The largest rectangle of an area that keeps a gap from every window standing there; of several alike,

@@ -1,4 +1,4 @@
-import { shareValue, type Along, type Fraction, type PlacingSettings } from '../profile/placing.ts';
+import { shareValue, type Along, type Fraction, type PlacingSettings } from '../values/placing.ts';
 
 /** The side of an axis that a placing key is for; the middle has no opposite. */
 export type PlacingSide = 'start' | 'middle' | 'end';

@@ -1,16 +1,6 @@
-import type { Axis } from '../geometry/rect.ts';
-import { shareValue, type Along, type Fraction } from '../profile/placing.ts';
-import { placingText, shareText, type PlacedBy } from './along.ts';
-
-/** What is said with place-at. */
-export interface PlaceAt {
-  x?: Along;
-  y?: Along;
-  /** Along the longer side of the work area, in place of x and y. */
-  long?: Along;
-  /** Shares that further presses step through. */
-  ladder?: readonly Fraction[];
-}
+import type { Axis } from '../values/direction.ts';
+import { type PlacedBy, type PlaceAt } from '../values/placing-text.ts';
+import { shareValue, type Along, type Fraction } from '../values/placing.ts';
 
 /**
  * The places that presses of one key step through, the first one first: what is said itself, then the same with
@@ -44,21 +34,4 @@ function signOf(along: Along): string {
   return Object.entries(along)
     .map(([of, value]) => `${of} ${shareValue(value as Fraction)}`)
     .join(' ');
-}
-
-/** What a place-at says, in words: "left 1/2, upper 1/2, then 1/3". */
-export function placeAtText({ x = 'full', y = 'full', long, ladder = [] }: PlaceAt): string {
-  const where = long === undefined ? placingText({ x, y }) : alongLongerText(long);
-  return [where, ...(ladder.length > 0 ? [`then ${ladder.map(shareText).join(', ')}`] : [])].join(
-    ', ',
-  );
-}
-
-/** Where along the longer side, in words. */
-export function alongLongerText(long: Along): string {
-  if (long === 'full') return placingText({ x: 'full', y: 'full' });
-  if ('from' in long) return `parts ${long.from} to ${long.to} of ${long.of} of the longer side`;
-  const [[of, share] = ['', '']] = Object.entries(long) as [string, Fraction][];
-  const names: Record<string, string> = { start: 'first', middle: 'middle', end: 'last' };
-  return `${names[of]} ${shareText(share)} of the longer side`;
 }

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { globSource, hasPattern, patternFault } from '../profile/pattern.ts';
-import type { Rule, Setting } from '../profile/rule.ts';
+import { impliedBy } from '../checkup/rule-implication.ts';
+import type { Rule, Setting } from '../model/rule.ts';
 import { anyFacts, anyRules } from '../testing/rules.ts';
+import { globSource, hasPattern, patternFault } from '../values/pattern.ts';
 import { allHold, decide } from './decide.ts';
-import { impliedBy } from './implied.ts';
 import { traceRules } from './trace.ts';
 
 /** Each setting with its value, by rules that stand anywhere. */

@@ -1,9 +1,9 @@
 import { RE2Set } from 're2js';
-import type { Condition, Rule, Setting, When } from '../profile/rule.ts';
+import type { Condition, Rule, Setting, When } from '../model/rule.ts';
 import { holds, isAboutText, sourceOf, textsOf, type Matches, type WindowFacts } from './facts.ts';
 
 /** The rule that gives a setting, and its place in the list, counted from 0. */
-export interface Given {
+interface Given {
   rule: Rule;
   at: number;
 }

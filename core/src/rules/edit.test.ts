@@ -1,20 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { profileSchema, type Profile } from '../profile/schema.ts';
+import { ruleFromWindow } from '../engine/rule-from-window.ts';
+import { profileSchema, type Profile } from '../model/profile.ts';
+import { withStarterRules, STARTER_RULES } from '../starters/rules.ts';
 import { OFFICE, testDesk } from '../testing/desk.ts';
 import { anyRules } from '../testing/rules.ts';
 import {
   EMPTY_RULE,
   ruleDuplicated,
-  ruleFromWindow,
   ruleMoved,
   withNewRule,
   withoutRule,
   withRule,
   withSetting,
-  withStarterRules,
 } from './edit.ts';
-import { STARTER_RULES } from './starters.ts';
 
 const base = profileSchema.parse({
   ...OFFICE,

@@ -1,9 +1,5 @@
-import type { Condition, Rule, RuleSettings } from '../profile/rule.ts';
-import type { Profile } from '../profile/schema.ts';
-import { arrange } from '../session/arrange.ts';
-import type { Situation } from '../session/session.ts';
-import { windowName, windowOf } from '../session/session.ts';
-import { missingStarters } from './starters.ts';
+import type { Profile } from '../model/profile.ts';
+import type { Rule, RuleSettings } from '../model/rule.ts';
 
 /** A profile that was changed, and the rule that is in hand then. */
 export interface RuleEdited {
@@ -62,12 +58,6 @@ export function ruleMoved(profile: Profile, id: string, to: number): Profile {
   return { ...profile, rules: others.toSpliced(at, 0, rule) };
 }
 
-/** The rules people expect, behind all others, as far as they are not there. */
-export function withStarterRules(profile: Profile): Profile {
-  const missing = missingStarters(profile.rules);
-  return missing.length > 0 ? { ...profile, rules: [...profile.rules, ...missing] } : profile;
-}
-
 /** Gives a setting of a rule, or takes it out where it is undefined; of a zone and a placing the later one stays. */
 export function withSetting(
   rule: Rule,
@@ -78,39 +68,6 @@ export function withSetting(
   if (given.placing !== undefined) delete settings.zone;
   const entries = Object.entries(settings).filter(([, value]) => value !== undefined);
   return { ...rule, then: Object.fromEntries(entries) as RuleSettings };
-}
-
-/**
- * A rule that keeps windows like this one as it is now: how it is held, its workspace, and the zone it is in.
- * It matches its app, and its kind and title where its app has windows of several.
- */
-export function ruleFromWindow(situation: Situation, id: string): Omit<Rule, 'id'> | null {
-  const { session, profile } = situation;
-  const window = windowOf(session, id);
-  if (!window) return null;
-  const app = profile.apps.find((each) => each.id === window.app);
-  const isOneOfSeveral = app === undefined || (app.windows?.length ?? 0) > 0;
-  const all: Condition[] = [
-    ...(window.app === undefined ? [] : [{ of: 'app' as const, is: window.app }]),
-    ...(isOneOfSeveral && window.title
-      ? [{ of: 'title' as const, is: window.title.slice(0, 400) }]
-      : []),
-    ...(window.kind === 'normal' ? [] : [{ of: 'kind' as const, is: window.kind }]),
-  ];
-  const { zoned, tiled } = arrange(situation, window.workspace, window.monitor);
-  const seat = zoned?.seats[tiled.findIndex((each) => each.id === id)];
-  const zone = window.placing?.zone?.zones[0] ?? seat?.zones[0];
-  const then: RuleSettings = {
-    held: window.held,
-    ...(window.held !== 'left-alone' && { workspace: window.workspace }),
-    ...(zone !== undefined && { zone }),
-  };
-  return {
-    ...EMPTY_RULE,
-    name: windowName(profile, window),
-    when: { ...NO_CONDITIONS, all },
-    then,
-  };
 }
 
 function freeId({ rules }: Profile, wished: string): string {

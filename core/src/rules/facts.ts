@@ -1,8 +1,9 @@
 import type { DeskInForce } from '../desk/desk.ts';
 import { monitorNamed } from '../desk/roles.ts';
-import { globSource, hasPattern } from '../profile/pattern.ts';
-import type { Condition, TextCondition, TextFact } from '../profile/rule.ts';
-import type { App, KINDS } from '../profile/schema.ts';
+import type { App } from '../model/app.ts';
+import type { Condition, TextCondition, TextFact } from '../model/rule.ts';
+import { globSource, hasPattern } from '../values/pattern.ts';
+import type { KINDS } from '../values/window.ts';
 
 /** What rules see of a window: what it says of itself, and where it would be without them. */
 export interface WindowFacts {

@@ -1,5 +1,6 @@
 import { deskInForce, type DeskInForce } from '../desk/desk.ts';
-import type { App, AppWindow, Profile } from '../profile/schema.ts';
+import type { App, AppWindow } from '../model/app.ts';
+import type { Profile } from '../model/profile.ts';
 import { sizeFacts, type WindowFacts } from './facts.ts';
 
 /** A window that the profile's apps can open, before it is anywhere. */

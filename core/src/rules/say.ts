@@ -1,4 +1,3 @@
-import { placingText } from '../placing/along.ts';
 import {
   GROUPS,
   type Condition,
@@ -9,7 +8,8 @@ import {
   type Setting,
   type TextCondition,
   type When,
-} from '../profile/rule.ts';
+} from '../model/rule.ts';
+import { placingText } from '../values/placing-text.ts';
 import { isAboutText, type WindowFacts } from './facts.ts';
 
 /** A piece of a sentence; what the person chose is strong. */
@@ -36,7 +36,7 @@ export const strong = (text: string): Words => ({ text, strong: true });
 export const quoted = (text: string) => `“${text}”`;
 
 /** A condition in words: "app is areamap", "title has “briefing”". */
-export function conditionWords(condition: Condition): Words[] {
+function conditionWords(condition: Condition): Words[] {
   if (isAboutText(condition)) {
     const word = condition.of;
     if ('has' in condition) return [plain(`${word} has `), strong(quoted(condition.has))];
@@ -100,7 +100,7 @@ const JOIN_WORDS = {
 const which = (is: boolean, yes: string, no: string): Words[] => [strong(is ? yes : no)];
 
 /** A setting of a rule in words: "float it", "workspace M", "in the upper right corner". */
-export const SETTING_WORDS: {
+const SETTING_WORDS: {
   [S in Setting]-?: (value: NonNullable<RuleSettings[S]>) => Words[];
 } = {
   held: (held) => [strong(HELD_WORDS[held])],

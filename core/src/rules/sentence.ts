@@ -1,8 +1,7 @@
-import { placingText } from '../placing/along.ts';
-import type { Condition, Rule, RuleSettings, Setting } from '../profile/rule.ts';
-import { CORNER_WORDS, HELD_WORDS, plain, quoted, rangeText, strong } from './say.ts';
-import type { Words } from './say.ts';
+import type { Condition, Rule, RuleSettings, Setting } from '../model/rule.ts';
+import { placingText } from '../values/placing-text.ts';
 import { isAboutText } from './facts.ts';
+import { CORNER_WORDS, HELD_WORDS, plain, quoted, rangeText, strong, type Words } from './say.ts';
 
 /**
  * A rule as one sentence: "When a window’s app is areamap and its kind is normal, put it on workspace M in

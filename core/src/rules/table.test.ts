@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { deskInForce } from '../desk/desk.ts';
-import type { Setting } from '../profile/rule.ts';
+import type { Setting } from '../model/rule.ts';
 import { profile, TABLE } from '../testing/rule-table.ts';
 import { decide } from './decide.ts';
 import type { WindowFacts } from './facts.ts';

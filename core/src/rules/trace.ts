@@ -1,4 +1,4 @@
-import type { Condition, Rule, Setting } from '../profile/rule.ts';
+import type { Condition, Rule, Setting } from '../model/rule.ts';
 import { holds, type WindowFacts } from './facts.ts';
 import { conditionText, failureText } from './say.ts';
 
@@ -48,7 +48,7 @@ export function matchText({ when }: Rule, facts: WindowFacts): string {
 }
 
 /** The first condition, in the order of the file, that keeps a rule from matching; null where none does. */
-export function firstFailure({ when }: Rule, facts: WindowFacts): string | null {
+function firstFailure({ when }: Rule, facts: WindowFacts): string | null {
   const failed = when.all.find((condition) => !holds(condition, facts));
   if (failed) return failureText(failed, facts);
   if (when.any.length > 0 && !when.any.some((condition) => holds(condition, facts))) {

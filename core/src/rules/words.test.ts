@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { ruleSchema } from '../profile/rule.ts';
+import { ruleSchema } from '../model/rule.ts';
 import { settingsWords, textOf, whenWords } from './say.ts';
 import { ruleSentence } from './sentence.ts';
 

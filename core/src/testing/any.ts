@@ -1,11 +1,11 @@
 import fc from 'fast-check';
-import { DIRECTIONS } from '../geometry/direction.ts';
-import { LAYOUT_KINDS } from '../profile/layout.ts';
-import type { Along } from '../profile/placing.ts';
-import { PLAIN_COMMANDS, type Command } from '../session/commands/index.ts';
-import type { SessionEvent } from '../session/reduce.ts';
-import { SHAPING } from '../profile/schema.ts';
-import { windowSchema } from '../session/schema.ts';
+import { PLAIN_COMMANDS, type Command } from '../commands/command.ts';
+import type { SessionEvent } from '../engine/reduce.ts';
+import { windowSchema } from '../model/session.ts';
+import { DIRECTIONS } from '../values/direction.ts';
+import { LAYOUT_KINDS } from '../values/layout.ts';
+import type { Along } from '../values/placing.ts';
+import { SHAPING } from '../values/window.ts';
 
 const anyAlong: fc.Arbitrary<Along> = fc.constantFrom<Along[]>(
   'full',

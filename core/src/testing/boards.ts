@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Board } from '../profile/board.ts';
+import type { Board } from '../model/board.ts';
 
 const weights = fc.array(fc.double({ min: 0.05, max: 9, noNaN: true }), {
   minLength: 1,

@@ -1,11 +1,12 @@
+import type { Command } from '../commands/command.ts';
 import { deskInForce, type DeskInForce } from '../desk/desk.ts';
-import { profileSchema, type Profile } from '../profile/schema.ts';
-import { openSession } from '../session/open.ts';
-import { place, type Placed, type Placement } from '../session/place.ts';
-import { reduce, type SessionEvent } from '../session/reduce.ts';
-import { sessionSchema } from '../session/schema.ts';
-import type { Reason, Session } from '../session/session.ts';
-import type { Command } from '../session/commands/index.ts';
+import { openSession } from '../engine/open.ts';
+import { placeAndCheck, type CheckedPlaces } from '../checkup/standing.ts';
+import type { Placement } from '../engine/placement.ts';
+import { reduce, type SessionEvent } from '../engine/reduce.ts';
+import type { Reason } from '../engine/session.ts';
+import { profileSchema, type Profile } from '../model/profile.ts';
+import { sessionSchema, type Session } from '../model/session.ts';
 
 /** A desk to run tests on: what was done to it, and where its windows are. */
 export interface TestDesk {
@@ -23,7 +24,7 @@ export interface TestDesk {
   /** Windows as "x,y w×h", by id. */
   shapes: () => Record<string, string>;
   at: (id: string) => Placement;
-  placed: () => Placed;
+  placed: () => CheckedPlaces;
 }
 
 export function testDesk(profileInput: unknown, sessionInput: unknown = {}): TestDesk {
@@ -37,7 +38,7 @@ function deskOf(profile: Profile, session: Session, trace: readonly Reason[]): T
     const outcome = reduce(deepFrozen(session), happening, deepFrozen(profile));
     return deskOf(profile, outcome.session, outcome.trace);
   };
-  const placed = () => place(session, profile);
+  const placed = () => placeAndCheck(session, profile);
   return {
     profile,
     session,

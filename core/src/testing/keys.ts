@@ -1,9 +1,9 @@
-import { profileSchema, type Profile } from '../profile/schema.ts';
 import type { FixedLayer } from '../keys/fixed.ts';
-import { MODIFIERS, modifierOf } from '../keys/modifiers.ts';
 import { resolveKey } from '../keys/resolve.ts';
 import { HOME, type KeyInput, type KeyOutput, type KeyState } from '../keys/state.ts';
 import { keyTable } from '../keys/table.ts';
+import { profileSchema, type Profile } from '../model/profile.ts';
+import { MODIFIERS, modifierOf } from '../values/modifiers.ts';
 import { OFFICE } from './desk.ts';
 
 const LAYERS = [

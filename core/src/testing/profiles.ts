@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
-import { read, type Fault } from '../profile/faults.ts';
-import { profileSchema, type Profile } from '../profile/schema.ts';
 import { profileJson } from '../files/compact.ts';
 import { stepsOf, type Step } from '../files/positions.ts';
 import type { JsonSchema } from '../files/schema-json.ts';
+import { profileSchema, type Profile } from '../model/profile.ts';
+import { read, type Fault } from '../values/faults.ts';
 
 const LONGEST = 3;
 const TRIGGERS = ['Main+KeyK', 'Main+KeyK KeyS', 'tap CapsLock', 'types:?', 'Button4', 'Shift+F5'];

@@ -1,4 +1,4 @@
-import { profileSchema } from '../profile/schema.ts';
+import { profileSchema } from '../model/profile.ts';
 
 /** Ten rules of every kind of condition. */
 export const profile = profileSchema.parse({

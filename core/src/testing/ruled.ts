@@ -1,6 +1,6 @@
 import type { z } from 'zod';
-import type { ruleSchema, RuleSettings } from '../profile/rule.ts';
-import { rulesWhy } from '../session/rules-why.ts';
+import { rulesWhy } from '../engine/rules-why.ts';
+import type { ruleSchema, RuleSettings } from '../model/rule.ts';
 import { OFFICE, testDesk, type TestDesk } from './desk.ts';
 
 export type RuleInput = z.input<typeof ruleSchema>;

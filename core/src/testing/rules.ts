@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import type { Condition, Rule, RuleSettings } from '../profile/rule.ts';
 import { deskInForce } from '../desk/desk.ts';
-import { profileSchema } from '../profile/schema.ts';
+import { profileSchema } from '../model/profile.ts';
+import type { Condition, Rule, RuleSettings } from '../model/rule.ts';
 import type { WindowFacts } from '../rules/facts.ts';
 import { OFFICE } from './desk.ts';
 

@@ -1,8 +1,7 @@
 import { freeId } from '../desk/edit.ts';
-import type { CornerGrid } from '../placing/block.ts';
-import type { Board } from '../profile/board.ts';
-import type { Along } from '../profile/placing.ts';
-import type { Profile } from '../profile/schema.ts';
+import type { Board } from '../model/board.ts';
+import type { Profile } from '../model/profile.ts';
+import type { CornerGrid, Along } from '../values/placing.ts';
 import { freeZoneName } from './edit.ts';
 
 const GRID_NAME = 'Lettered grid';

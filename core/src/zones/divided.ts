@@ -1,7 +1,8 @@
-import type { Axis, Rect, Size } from '../geometry/rect.ts';
-import type { Board } from '../profile/board.ts';
-import type { BoardLayout } from '../profile/layout.ts';
-import { tracksOf, type Tracks, type TrackWeights } from './board.ts';
+import type { Rect, Size } from '../geometry/rect.ts';
+import type { Board } from '../model/board.ts';
+import { tracksOf, type Tracks, type TrackWeights } from '../tiling/board.ts';
+import type { Axis } from '../values/direction.ts';
+import type { BoardLayout } from '../values/layout.ts';
 import { seated, seatTiles, type InZones, type Seat, type SharedZone } from './seats.ts';
 
 /** A work area divided by a zone board. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { boardSchema } from '../profile/board.ts';
+import { boardSchema } from '../model/board.ts';
 import { cellAt, cellsBetween, drawnBoard, lineBeside, zoneOver } from './drawn.ts';
 
 const board = boardSchema.parse({

@@ -1,9 +1,9 @@
-import type { Axis, Rect } from '../geometry/rect.ts';
 import type { Part } from '../geometry/length.ts';
-import type { Board } from '../profile/board.ts';
-import type { Measure } from '../session/measures.ts';
-import type { PlacingArea } from '../session/placed.ts';
-import { commonCells, rangeRect, tracksOf, type CellRange, type Tracks } from './board.ts';
+import type { Measure } from '../geometry/measure.ts';
+import type { Rect } from '../geometry/rect.ts';
+import type { Board } from '../model/board.ts';
+import { commonCells, rangeRect, tracksOf, type CellRange, type Tracks } from '../tiling/board.ts';
+import type { Axis } from '../values/direction.ts';
 
 /** A line between two tracks: it lies in the middle of the gap after a track, counted from 1. */
 export interface TrackLine {
@@ -16,7 +16,7 @@ export interface TrackLine {
 }
 
 /** A column or row with its weight, and what a dimension line for it measures. */
-export interface MeasuredTrack {
+interface MeasuredTrack {
   axis: Axis;
   /** Counted from 1. */
   track: number;
@@ -40,7 +40,10 @@ export interface DrawnBoard {
 }
 
 /** Lays a board out on what placing has of a monitor. */
-export function drawnBoard(board: Board, { area, gap }: Omit<PlacingArea, 'monitor'>): DrawnBoard {
+export function drawnBoard(
+  board: Board,
+  { area, gap }: { area: Rect; gap: Record<Axis, number> },
+): DrawnBoard {
   const tracks = tracksOf(board, area, gap);
   const linesOf = (axis: Axis, parts: readonly Part[]): TrackLine[] =>
     parts.slice(0, -1).map(({ start, size }, i) => ({

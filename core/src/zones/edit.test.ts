@@ -1,14 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DIRECTIONS } from '../geometry/direction.ts';
-import { boardSchema, type Board } from '../profile/board.ts';
-import { profileSchema } from '../profile/schema.ts';
 import { withBinding } from '../keys/edit.ts';
 import { keyMap } from '../keys/map.ts';
+import { boardSchema, type Board } from '../model/board.ts';
+import { profileSchema } from '../model/profile.ts';
 import { anyBoard } from '../testing/boards.ts';
 import { OFFICE, testDesk, windows } from '../testing/desk.ts';
+import { zoneRects } from '../tiling/board.ts';
+import { DIRECTIONS } from '../values/direction.ts';
 import { withBlockAsZone } from './block-zone.ts';
-import { zoneRects } from './board.ts';
 import {
   withLineMoved,
   withNewZone,

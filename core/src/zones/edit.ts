@@ -1,11 +1,10 @@
 import { freeId } from '../desk/edit.ts';
 import { shareLength } from '../geometry/length.ts';
-import { axisOf, isForward, type Direction } from '../geometry/direction.ts';
-import type { Axis } from '../geometry/rect.ts';
-import type { Board, Zone } from '../profile/board.ts';
-import type { Profile } from '../profile/schema.ts';
-import { weightsOf } from '../tree/tree.ts';
-import { commonCells, rangeAround } from './board.ts';
+import type { Board, Zone } from '../model/board.ts';
+import type { Profile } from '../model/profile.ts';
+import { commonCells, rangeAround } from '../tiling/board.ts';
+import { weightsOf } from '../tiling/tree.ts';
+import { axisOf, isForward, type Direction, type Axis } from '../values/direction.ts';
 
 type Across = 'columns' | 'rows';
 

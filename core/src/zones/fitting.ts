@@ -1,8 +1,9 @@
-import type { DeskInForce, PlacedMonitor } from '../desk/desk.ts';
+import type { DeskInForce } from '../desk/desk.ts';
+import type { PlacedMonitor } from '../desk/placed.ts';
 import { monitorNamed } from '../desk/roles.ts';
 import { workArea } from '../desk/work-area.ts';
-import type { Board } from '../profile/board.ts';
-import type { Profile } from '../profile/schema.ts';
+import type { Board } from '../model/board.ts';
+import type { Profile } from '../model/profile.ts';
 
 /** Whether a board is for a monitor, and why. */
 export interface BoardFit {

@@ -1,7 +1,8 @@
-import { bearing, compareBearings, type Bearing, type Direction } from '../geometry/direction.ts';
+import { bearing, compareBearings, type Bearing } from '../geometry/bearing.ts';
 import type { Rect } from '../geometry/rect.ts';
-import type { Board } from '../profile/board.ts';
-import { commonCells, rangeOf, rangeRect, type Tracks } from './board.ts';
+import type { Board } from '../model/board.ts';
+import { commonCells, rangeOf, rangeRect, type Tracks } from '../tiling/board.ts';
+import type { Direction } from '../values/direction.ts';
 
 /**
  * The zone that lies next in a direction: wholly or mostly beyond the edge, in line first, then the nearest.

@@ -1,7 +1,7 @@
-import { isForward, axisOf, type Direction } from '../geometry/direction.ts';
-import { span, type Axis, type Rect, type Size } from '../geometry/rect.ts';
-import { weightsOf } from '../tree/tree.ts';
-import { rangeOf, type CellRange, type Tracks } from './board.ts';
+import { span, type Rect, type Size } from '../geometry/rect.ts';
+import { rangeOf, type CellRange, type Tracks } from '../tiling/board.ts';
+import { weightsOf } from '../tiling/tree.ts';
+import { isForward, axisOf, type Direction, type Axis } from '../values/direction.ts';
 import type { Zoned } from './divided.ts';
 
 /** A line between two tracks moved: the tracks' weights from now on, and how far it really went. */

@@ -2,7 +2,7 @@ import { createReadStream, createWriteStream } from 'node:fs';
 import { rm } from 'node:fs/promises';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { fields, read, textFieldOf } from '@sorn/core';
+import { fields, read, textOf as textFieldOf } from '@sorn/core/values';
 import { Router, type Request, type Response } from 'express';
 
 import type { News } from '../news.ts';

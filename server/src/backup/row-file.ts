@@ -1,12 +1,6 @@
-import {
-  fields,
-  ownTextSchema,
-  profileSchema,
-  read,
-  sessionSchema,
-  textFieldOf,
-  wholeNumber,
-} from '@sorn/core';
+import { ownTextSchema } from '@sorn/core/files';
+import { profileSchema, sessionSchema } from '@sorn/core/model';
+import { fields, read, textOf as textFieldOf, whole as wholeNumber } from '@sorn/core/values';
 import { z } from 'zod';
 import { BadBackup } from './bad-backup.ts';
 import type { Row } from './content.ts';

@@ -1,4 +1,6 @@
-import { changeTexts, profileSchema, read, thinned } from '@sorn/core';
+import { changeTexts, thinned } from '@sorn/core/files';
+import { profileSchema } from '@sorn/core/model';
+import { read } from '@sorn/core/values';
 import { and, desc, eq, inArray, isNull, lt } from 'drizzle-orm';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import { revisions } from './schema.ts';

@@ -1,4 +1,4 @@
-import { fields, read, wholeNumber } from '@sorn/core';
+import { fields, read, whole as wholeNumber } from '@sorn/core/values';
 import { eq } from 'drizzle-orm';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import { settings } from './schema.ts';

@@ -1,4 +1,5 @@
-import type { OwnText, Profile, SessionInput } from '@sorn/core';
+import type { OwnText } from '@sorn/core/files';
+import type { Profile, SessionInput } from '@sorn/core/model';
 import { and, desc, eq, max, sql } from 'drizzle-orm';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import { databaseCode } from './database-code.ts';

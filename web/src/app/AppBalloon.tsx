@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import type { App } from '@sorn/core';
+import type { App } from '@sorn/core/model';
 import { balloonStyle } from './balloon-style.ts';
 import { Balloon } from '../sheet/Balloon.tsx';
 

@@ -1,12 +1,7 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import {
-  findingText,
-  groupedFindings,
-  monitorName,
-  windowName,
-  type Finding,
-  type FindingGroup,
-} from '@sorn/core';
+import { findingText, groupedFindings, type Finding, type FindingGroup } from '@sorn/core/checkup';
+import { monitorName } from '@sorn/core/desk';
+import { windowName } from '@sorn/core/engine';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { useBench, useBenchStore, usePlacedDesk } from '../data/bench-context.ts';

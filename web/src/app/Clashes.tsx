@@ -1,5 +1,5 @@
 import { Box, Button, chakra, Flex } from '@chakra-ui/react';
-import { clashId, clashWords, type Clash } from '@sorn/core';
+import { clashId, clashWords, type Clash } from '@sorn/core/files';
 import { useState } from 'react';
 import { useBench, useBenchStore } from '../data/bench-context.ts';
 import type { Clashing } from '../data/taking-in.ts';

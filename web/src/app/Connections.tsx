@@ -1,15 +1,9 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import {
-  deskInForce,
-  MODES,
-  monitorName,
-  type Command,
-  type Mode,
-  type Profile,
-  type Session,
-  keyMap,
-  keysCaps,
-} from '@sorn/core';
+import type { Command } from '@sorn/core/commands';
+import { deskInForce, monitorName } from '@sorn/core/desk';
+import { keyMap } from '@sorn/core/keys';
+import type { Profile, Session } from '@sorn/core/model';
+import { MODES, type Mode, keysCaps } from '@sorn/core/values';
 import { useMemo, type ReactNode } from 'react';
 import { useBench, useBenchStore } from '../data/bench-context.ts';
 import { useProposal } from '../data/proposal.ts';

@@ -1,22 +1,17 @@
 import { Box, chakra } from '@chakra-ui/react';
+import { bindingId } from '@sorn/core/checkup';
 import {
-  bindingId,
-  bindingText,
   commandText,
   HELD_COMMANDS,
-  keyMap,
-  keysCaps,
-  knownWindows,
-  LAYOUT_KINDS,
-  LAYOUTS,
   LAST,
-  MODES,
-  nearness,
   PLAIN_COMMANDS,
-  textOf,
-  whenWords,
   type Command,
-} from '@sorn/core';
+} from '@sorn/core/commands';
+import { nearness } from '@sorn/core/engine';
+import { bindingText, keyMap } from '@sorn/core/keys';
+import { knownWindows, textOf, whenWords } from '@sorn/core/rules';
+import { LAYOUTS } from '@sorn/core/tiling';
+import { keysCaps, LAYOUT_KINDS, MODES } from '@sorn/core/values';
 import { Command as Finder } from 'cmdk';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
@@ -25,7 +20,7 @@ import { useInHand } from '../data/in-hand.ts';
 import { MODE_WORDS, useDeskChange } from './Connections.tsx';
 import { useColourMode } from './colour-mode.ts';
 import { finderStyle } from './finder-style.ts';
-import type { Panel as PanelName } from './Frame.tsx';
+import type { PanelName } from './panel-name.ts';
 import { KeyCaps } from './KeyCap.tsx';
 import { Panel } from './Panel.tsx';
 import { VIEWS } from './Rail.tsx';

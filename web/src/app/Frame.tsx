@@ -1,7 +1,7 @@
 import { Box, Grid } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
-import { Outlet, useNavigate, useLocation } from 'react-router';
-import { useBench, useBenchStore } from '../data/bench-context.ts';
+import { Outlet, useNavigate } from 'react-router';
+import { useBench } from '../data/bench-context.ts';
 import { useProposal } from '../data/proposal.ts';
 import { Checkup } from './Checkup.tsx';
 import { Clashes } from './Clashes.tsx';
@@ -10,18 +10,18 @@ import { FindAnything } from './FindAnything.tsx';
 import { KeyHelp } from './KeyHelp.tsx';
 import { KeyStrip } from './KeyStrip.tsx';
 import { Rail, VIEWS } from './Rail.tsx';
+import type { PanelName } from './panel-name.ts';
 import { SaveTrouble } from './SaveTrouble.tsx';
 import { Settings } from './Settings.tsx';
 import { TopBar } from './TopBar.tsx';
 import { useColourMode } from './colour-mode.ts';
 import { usePageKeys } from './keys.ts';
+import { useEngineToggle, useHistory } from './history.ts';
 import { useInspector } from './inspector.ts';
-
-export type Panel = 'clashes' | 'keys' | 'find' | 'settings' | 'checkup' | 'connections';
 
 /** What every view stands in: rail, top bar, key strip, and the panels that lie over it. */
 export function Frame() {
-  const [panel, setPanel] = useState<Panel | null>(null);
+  const [panel, setPanel] = useState<PanelName | null>(null);
   const navigate = useNavigate();
   const toggleColours = useColourMode((colours) => colours.toggle);
   const toggleInspector = useInspector((inspector) => inspector.toggle);
@@ -129,37 +129,4 @@ export function Frame() {
       <FindAnything isOpen={panel === 'find'} onClose={close} onPanel={setPanel} />
     </Grid>
   );
-}
-
-/** In Rehearse undo steps the session, elsewhere the profile. */
-export function useHistory() {
-  const store = useBenchStore();
-  const isRehearse = useLocation().pathname.endsWith('/rehearse');
-  const canUndo = useBench(({ past, session }) => (isRehearse ? session.past : past).length > 0);
-  const canRedo = useBench(
-    ({ future, session }) => (isRehearse ? session.future : future).length > 0,
-  );
-  return {
-    canUndo,
-    canRedo,
-    undo() {
-      const bench = store.getState();
-      if (isRehearse) bench.run({ command: 'undo' });
-      else bench.undoEdit();
-    },
-    redo() {
-      const bench = store.getState();
-      if (isRehearse) bench.run({ command: 'redo' });
-      else bench.redoEdit();
-    },
-  };
-}
-
-/** Pauses the engine, or resumes it. */
-export function useEngineToggle(): () => void {
-  const store = useBenchStore();
-  return () => {
-    const { session, run } = store.getState();
-    run({ command: session.paused ? 'resume' : 'pause' });
-  };
 }

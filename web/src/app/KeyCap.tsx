@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import { THEN } from '@sorn/core';
+import { THEN } from '@sorn/core/values';
 
 export const KeyCap = chakra('kbd', {
   base: {

@@ -1,5 +1,5 @@
 import { chakra, Grid } from '@chakra-ui/react';
-import type { Reason } from '@sorn/core';
+import type { Reason } from '@sorn/core/engine';
 import { memo } from 'react';
 
 /** Reasons as a list: what was decided, and because of what. */

@@ -1,12 +1,12 @@
 import { Box, Button, chakra, Flex } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { useBench, useBenchStore } from '../data/bench-context.ts';
-import type { Panel } from './Frame.tsx';
+import type { PanelName } from './panel-name.ts';
 import { KeyCaps } from './KeyCap.tsx';
 import { TextButton } from './TextButton.tsx';
 
 /** Says why something is not saved, what came in from elsewhere, and lets the person decide where only they can. */
-export function SaveTrouble({ onPanel }: { onPanel: (panel: Panel) => void }) {
+export function SaveTrouble({ onPanel }: { onPanel: (panel: PanelName) => void }) {
   const clashes = useBench((bench) => bench.clashing?.clashes.length ?? 0);
   const { profile, session } = useBench((bench) => bench.saves);
   const cameIn = useBench((bench) => bench.cameIn);

@@ -1,4 +1,6 @@
-import { HUES, MODIFIERS, STAND_IN_KEYS, withMainModifier, type Profile } from '@sorn/core';
+import { withMainModifier } from '@sorn/core/keys';
+import { HUES, STAND_IN_KEYS, type Profile } from '@sorn/core/model';
+import { MODIFIERS } from '@sorn/core/values';
 import { Select } from './Select.tsx';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useBench, useBenchStore } from '../data/bench-context.ts';

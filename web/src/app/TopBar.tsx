@@ -4,7 +4,8 @@ import { Link } from 'react-router';
 import { useBench, usePlacedDesk } from '../data/bench-context.ts';
 import { MODE_WORDS } from './Connections.tsx';
 import { useColourMode } from './colour-mode.ts';
-import { useEngineToggle, useHistory, type Panel } from './Frame.tsx';
+import { useEngineToggle, useHistory } from './history.ts';
+import type { PanelName } from './panel-name.ts';
 import { KeyCaps } from './KeyCap.tsx';
 import { SaveStateText } from './SaveStateText.tsx';
 
@@ -25,7 +26,7 @@ function called(name: string): string {
   return /\bdesk\b/i.test(name) ? name : `${name} desk`;
 }
 
-function DeskName({ onPanel }: { onPanel: (panel: Panel) => void }) {
+function DeskName({ onPanel }: { onPanel: (panel: PanelName) => void }) {
   const { desk } = usePlacedDesk();
   const isUnplugged = useBench((bench) => bench.session.unplugged === true);
   const name = isUnplugged ? 'No monitor' : desk.desk === null ? desk.name : called(desk.name);
@@ -52,7 +53,7 @@ function DeskName({ onPanel }: { onPanel: (panel: Panel) => void }) {
   );
 }
 
-function FindingsCount({ onPanel }: { onPanel: (panel: Panel) => void }) {
+function FindingsCount({ onPanel }: { onPanel: (panel: PanelName) => void }) {
   const { findingCount: found } = usePlacedDesk();
   const count = `${found} ${found === 1 ? 'finding' : 'findings'}`;
   return (
@@ -100,7 +101,7 @@ function EngineState() {
   );
 }
 
-export function TopBar({ onPanel }: { onPanel: (panel: Panel) => void }) {
+export function TopBar({ onPanel }: { onPanel: (panel: PanelName) => void }) {
   const name = useBench((bench) => bench.profile.name);
   const { mode, toggle } = useColourMode();
   const { undo, redo, canUndo, canRedo } = useHistory();

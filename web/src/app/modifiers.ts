@@ -1,4 +1,4 @@
-import { MODIFIERS, type Modifier } from '@sorn/core';
+import { MODIFIERS, type Modifier } from '@sorn/core/values';
 
 /** The modifiers an event tells to be held. */
 export function modifiersOf(

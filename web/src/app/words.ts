@@ -1,4 +1,6 @@
-import { LAYOUTS, type DeskInForce, type Gaps, type Layout, type Origin } from '@sorn/core';
+import type { DeskInForce } from '@sorn/core/desk';
+import { LAYOUTS, type Gaps, type Origin } from '@sorn/core/tiling';
+import type { Layout } from '@sorn/core/values';
 
 /** A layout in a few characters: "Lead 0.58". */
 export function layoutText(layout: Layout): string {

@@ -1,4 +1,6 @@
-import type { Fault, OwnText, Profile, SessionInput } from '@sorn/core';
+import type { OwnText } from '@sorn/core/files';
+import type { Profile, SessionInput } from '@sorn/core/model';
+import type { Fault } from '@sorn/core/values';
 
 export interface ProfileSummary {
   id: string;

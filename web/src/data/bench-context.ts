@@ -1,19 +1,10 @@
-import {
-  arrange,
-  checkup,
-  deskInForce,
-  groupedFindings,
-  place,
-  type Arranged,
-  type DeskInForce,
-  type Finding,
-  type Placement,
-  type Profile,
-  type Session,
-} from '@sorn/core';
+import { checkup, groupedFindings, placeAndCheck, type Finding } from '@sorn/core/checkup';
+import { deskInForce, type DeskInForce } from '@sorn/core/desk';
+import { arrange, type Arranged, type Placement } from '@sorn/core/engine';
+import type { Profile, Session } from '@sorn/core/model';
 import { createContext, useContext } from 'react';
 import { useStore, type StoreApi } from 'zustand';
-import type { Bench } from './bench.ts';
+import type { Bench } from './bench-state.ts';
 
 export const BenchContext = createContext<StoreApi<Bench> | null>(null);
 
@@ -52,7 +43,7 @@ export function placedDesk(
   const drawn = ofSession.get(profile);
   if (drawn) return drawn;
   const desk = deskInForce(profile, session);
-  const { placements, findings } = place(session, profile, desk);
+  const { placements, findings } = placeAndCheck(session, profile, desk);
   const shown = desk.monitors.map(({ id }) =>
     arrange({ session, profile, desk }, session.shown[id]!, id),
   );

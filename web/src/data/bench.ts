@@ -1,95 +1,16 @@
-import {
-  NO_EFFORT,
-  openSession,
-  pressesIn,
-  ownTextSchema,
-  profileSchema,
-  reduce,
-  sessionSchema,
-  type Command,
-  type Decisions,
-  type Effort,
-  type OwnText,
-  type Profile,
-  type Reason,
-  type Session,
-  type SessionEvent,
-  withEffort,
-} from '@sorn/core';
+import { openSession, reduce, type Reason } from '@sorn/core/engine';
+import { ownTextSchema } from '@sorn/core/files';
+import { NO_EFFORT, withEffort } from '@sorn/core/keys';
+import { profileSchema, sessionSchema, type Profile, type Session } from '@sorn/core/model';
+import { pressesIn } from '@sorn/core/values';
 import { createStore, type StoreApi } from 'zustand';
 import type { KeptProfile, KeptSession } from './api.ts';
-import type { SaveState } from './autosave.ts';
+import type { Bench } from './bench-state.ts';
 import { commandOf, doesSomething } from './done.ts';
 import { readDraft, stillUnsaved, type Draft } from './drafts.ts';
 import { listen } from './listen.ts';
 import { savingOf, type ProfileDocument } from './saving.ts';
-import type { Clashing } from './taking-in.ts';
-import { withMoment, type Moment } from './moments.ts';
-
-/** One line of the log: what was asked for, by which keys, and what came of it. */
-export interface LogEntry {
-  number: number;
-  at: Date;
-  caps: readonly string[];
-  /** The command in words. */
-  text: string;
-  trace: readonly Reason[];
-}
-
-/** What undo outside Rehearse goes back to: the profile as it was, or the session before a step. */
-export type Former = { profile: Profile; text: OwnText | null } | { step: Session['past'][number] };
-
-/** The profile in hand: what is wanted, what is there, and how far both are saved. */
-export interface Bench {
-  id: string;
-  profile: Profile;
-  /** What the person wrote last as text, perhaps older than the profile: comments are in it. */
-  text: OwnText | null;
-  /** Edits made here and elsewhere that clash. Nothing is saved until somebody decides. */
-  clashing: Clashing | null;
-  /** What somebody else changed, in words, since the last edit here. */
-  cameIn: readonly string[];
-  /** The desk as it is shown: as it is, or while the time line is looked through, as it was. */
-  session: Session;
-  /** How the desk stood after each thing that happened in this visit, the present last. */
-  moments: readonly Moment[];
-  /** The moment that is looked at; null at the present. */
-  looking: number | null;
-  /** What was done by keys in this visit. */
-  effort: Effort;
-  /** Former and undone edits, oldest first. */
-  past: readonly Former[];
-  future: readonly Former[];
-  log: readonly LogEntry[];
-  saves: Readonly<Record<'profile' | 'session', SaveState>>;
-  /** What in the session's file could not be taken as it was. */
-  openedWith: ReturnType<typeof openSession>['findings'];
-
-  happen: (event: SessionEvent, caps?: readonly string[], text?: string) => void;
-  run: (command: Command, caps?: readonly string[], text?: string) => void;
-  /** Something done outside Rehearse to what is connected: undo there takes it back as it does an edit. */
-  connect: (event: SessionEvent, text: string) => void;
-  /** Shows the desk as it stood at a moment; at the last one the present goes on. */
-  lookAt: (moment: number) => void;
-  /** Goes on from the moment that is looked at. What happened after it stays in the time line. */
-  goOnFromHere: () => void;
-  /** Writes a line into the log without anything happening on the desk. */
-  note: (caps: readonly string[], text: string, because: string, decided?: string) => void;
-  /** Writes a line into the log about something done to the profile by keys of the sheet. */
-  done: (caps: readonly string[], text: string, decided: string) => void;
-  /** Changes the profile. Edits with the same `merge` word, close after each other, are one step of undo. */
-  edit: (change: (profile: Profile) => Profile, merge?: string, text?: OwnText) => void;
-  undoEdit: () => void;
-  redoEdit: () => void;
-  /** Decides clashes, by their ids; what is not decided stays as it is here. */
-  settle: (decided: Decisions) => void;
-  /** After somebody else saved the desk: keeps what is here, in the place of theirs. */
-  keepMine: () => void;
-  /** After somebody else saved the desk: takes theirs. */
-  takeTheirs: () => void;
-  /** Begins to keep what is unsaved through a visit's end; the answer saves what waits and ends that. */
-  open: () => () => void;
-}
+import { withMoment } from './moments.ts';
 
 const MERGE_MS = 1200;
 const MOST_EDITS = 200;

@@ -1,4 +1,4 @@
-import { readFileText, RefusedFile, refuseLarge, textIn, type FromFile } from '@sorn/core';
+import { readFileText, RefusedFile, refuseLarge, textIn, type FromFile } from '@sorn/core/files';
 
 /** A file that a person chose, and what it says, or why it cannot be used. */
 export interface ChosenFile {

@@ -1,4 +1,5 @@
-import { openSession, profileSchema, reduce, sessionSchema, type SessionEvent } from '@sorn/core';
+import { openSession, reduce, type SessionEvent } from '@sorn/core/engine';
+import { profileSchema, sessionSchema } from '@sorn/core/model';
 import { describe, expect, it } from 'vitest';
 import { commandOf, doesSomething } from './done.ts';
 

@@ -1,4 +1,6 @@
-import type { CommandId, Session, SessionEvent } from '@sorn/core';
+import type { CommandId } from '@sorn/core/commands';
+import type { SessionEvent } from '@sorn/core/engine';
+import type { Session } from '@sorn/core/model';
 
 /** The command that an event carries out: with a key that is let go, the one it held. */
 export function commandOf(event: SessionEvent, { previewing }: Session): CommandId | null {

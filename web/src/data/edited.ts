@@ -1,4 +1,5 @@
-import { reduce, type Profile, type Session } from '@sorn/core';
+import { reduce } from '@sorn/core/engine';
+import type { Profile, Session } from '@sorn/core/model';
 import { useMemo } from 'react';
 import { useBench } from './bench-context.ts';
 

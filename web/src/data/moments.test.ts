@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Session } from '@sorn/core';
+import type { Session } from '@sorn/core/model';
 import { withMoment, type Moment } from './moments.ts';
 
 const session = (focusMonitor: string) => ({ focusMonitor }) as Session;

@@ -1,4 +1,4 @@
-import type { Session } from '@sorn/core';
+import type { Session } from '@sorn/core/model';
 
 /** How the desk stood after something happened: one mark of the time line. */
 export interface Moment {

@@ -1,6 +1,7 @@
-import { reduce, type Profile, type Session, type SessionEvent } from '@sorn/core';
+import { reduce, type SessionEvent } from '@sorn/core/engine';
+import type { Profile, Session } from '@sorn/core/model';
 import { create } from 'zustand';
-import type { Bench } from './bench.ts';
+import type { Bench } from './bench-state.ts';
 
 /** Something that is shown before it is done: what would become of every window. */
 export interface Proposal {

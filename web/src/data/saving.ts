@@ -1,15 +1,9 @@
-import {
-  changeTexts,
-  isSame,
-  openSession,
-  type Decisions,
-  type OwnText,
-  type Profile,
-  type Session,
-} from '@sorn/core';
+import { openSession } from '@sorn/core/engine';
+import { changeTexts, isSame, type Decisions, type OwnText } from '@sorn/core/files';
+import type { Profile, Session } from '@sorn/core/model';
 import { api, type KeptProfile, type KeptSession, type News } from './api.ts';
 import { autosaver, type Autosaver, type SaveState } from './autosave.ts';
-import type { Bench, Former } from './bench.ts';
+import type { Bench, Former } from './bench-state.ts';
 import { keepDraft, type Draft } from './drafts.ts';
 import { withMoment } from './moments.ts';
 import { carriedOver, settled, takeIn, type TakenIn } from './taking-in.ts';

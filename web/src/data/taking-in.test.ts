@@ -1,4 +1,5 @@
-import { profileSchema, withGap, type Profile } from '@sorn/core';
+import { profileSchema, type Profile } from '@sorn/core/model';
+import { withGap } from '@sorn/core/tiling';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { api, ApiError, type KeptProfile } from './api.ts';
 import { carriedOver, settled, takeIn } from './taking-in.ts';

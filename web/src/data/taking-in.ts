@@ -1,4 +1,5 @@
-import { mergeProfiles, type Clash, type Decisions, type Profile } from '@sorn/core';
+import { mergeProfiles, type Clash, type Decisions } from '@sorn/core/files';
+import type { Profile } from '@sorn/core/model';
 import { api, type KeptProfile } from './api.ts';
 import { sameJson } from './same-json.ts';
 

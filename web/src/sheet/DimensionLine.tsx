@@ -1,4 +1,4 @@
-import type { Measure } from '@sorn/core';
+import type { Measure } from '@sorn/core/geometry';
 import type { Viewport } from './viewport.ts';
 
 /**

@@ -1,4 +1,5 @@
-import { listedWorkspaces, tilingInForce, workArea, type PlacedMonitor } from '@sorn/core';
+import { workArea, type PlacedMonitor } from '@sorn/core/desk';
+import { listedWorkspaces, tilingInForce } from '@sorn/core/engine';
 import { layoutText } from '../app/words.ts';
 import { useBench, type PlacedDesk } from '../data/bench-context.ts';
 import { tabEdge } from './tabs.ts';

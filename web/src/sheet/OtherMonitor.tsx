@@ -1,4 +1,6 @@
-import type { DeskInForce, PlacedMonitor, Placement, Rect } from '@sorn/core';
+import type { DeskInForce, PlacedMonitor } from '@sorn/core/desk';
+import type { Placement } from '@sorn/core/engine';
+import type { Rect } from '@sorn/core/geometry';
 import { shortened } from './text-width.ts';
 import { onSheet, type Viewport } from './viewport.ts';
 

@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
-import type { Finding, Rect } from '@sorn/core';
+import type { Finding } from '@sorn/core/checkup';
+import type { Rect } from '@sorn/core/geometry';
 import { useMemo, useState, type ReactNode } from 'react';
 import { usePageKeys, type PageKey } from '../app/keys.ts';
 import { useBench, type PlacedDesk } from '../data/bench-context.ts';

@@ -1,4 +1,4 @@
-import { windowName, type Arranged } from '@sorn/core';
+import { windowName, type Arranged } from '@sorn/core/engine';
 import { useBench } from '../data/bench-context.ts';
 import { shortened } from './text-width.ts';
 import { onSheet, type Viewport } from './viewport.ts';

@@ -1,5 +1,5 @@
 import { Flex, Grid } from '@chakra-ui/react';
-import type { WindowMove } from '@sorn/core';
+import type { WindowMove } from '@sorn/core/engine';
 import { useMemo } from 'react';
 import { createStore } from 'zustand';
 import { BenchContext, placedDesk, useBenchStore } from '../data/bench-context.ts';

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { monitorName, windowName, windowOf, type WindowMove } from '@sorn/core';
+import { monitorName } from '@sorn/core/desk';
+import { windowName, windowOf, type WindowMove } from '@sorn/core/engine';
 import { useEffect, useRef } from 'react';
 import { KeyCap } from '../app/KeyCap.tsx';
 import { ANSWERS, usePageKeys } from '../app/keys.ts';

@@ -1,4 +1,4 @@
-import { windowName, windowOf, type Placement } from '@sorn/core';
+import { windowName, windowOf, type Placement } from '@sorn/core/engine';
 import { memo } from 'react';
 import { useBench } from '../data/bench-context.ts';
 import { onSheet, type Viewport } from './viewport.ts';

@@ -1,4 +1,5 @@
-import { rangeRect, type Arranged } from '@sorn/core';
+import type { Arranged } from '@sorn/core/engine';
+import { rangeRect } from '@sorn/core/tiling';
 import { onSheet, type Viewport } from './viewport.ts';
 import { shortened } from './text-width.ts';
 

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { openSession, place, profileSchema, reduce, sessionSchema, type Command } from '@sorn/core';
+import type { Command } from '@sorn/core/commands';
+import { openSession, place, reduce } from '@sorn/core/engine';
+import { profileSchema, sessionSchema } from '@sorn/core/model';
 import { inDrawingOrder } from './drawing-order.ts';
 
 const profile = profileSchema.parse({

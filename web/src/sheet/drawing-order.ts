@@ -1,4 +1,5 @@
-import type { Placement, Session } from '@sorn/core';
+import type { Placement } from '@sorn/core/engine';
+import type { Session } from '@sorn/core/model';
 
 /** Which windows lie over which: tiled ones, then what was raised out of them or placed, floating ones, those that stay above. */
 function layerOf({ held, stayAbove, state, placed }: Placement, isFocused: boolean): number {

@@ -1,4 +1,6 @@
-import { deskInForce, movesBetween, type Profile, type Session, type WindowMove } from '@sorn/core';
+import { deskInForce } from '@sorn/core/desk';
+import { movesBetween, type WindowMove } from '@sorn/core/engine';
+import type { Profile, Session } from '@sorn/core/model';
 import { useMemo } from 'react';
 
 /** A desk as one profile makes it of a session. */

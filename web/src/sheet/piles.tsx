@@ -1,4 +1,4 @@
-import type { Placement } from '@sorn/core';
+import type { Placement } from '@sorn/core/engine';
 import { onSheet, type Viewport } from './viewport.ts';
 
 interface Pile {

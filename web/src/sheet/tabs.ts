@@ -1,4 +1,5 @@
-import type { DeskInForce, PlacedMonitor, Rect } from '@sorn/core';
+import type { DeskInForce, PlacedMonitor } from '@sorn/core/desk';
+import type { Rect } from '@sorn/core/geometry';
 import { onSheet, type Viewport } from './viewport.ts';
 
 /** Height of a monitor's tab with its distance to the edge, in screen pixels. */

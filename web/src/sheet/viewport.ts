@@ -1,4 +1,4 @@
-import { boundsOf, type Rect } from '@sorn/core';
+import { boundsOf, type Rect } from '@sorn/core/geometry';
 
 /** How the sheet shows the joint desktop: screen = desk × scale + offset. */
 export interface Viewport {

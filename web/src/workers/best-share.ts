@@ -1,4 +1,5 @@
-import type { Profile, Rating, Search, Session } from '@sorn/core';
+import type { Profile, Session } from '@sorn/core/model';
+import type { Rating, Search } from '@sorn/core/simulate';
 import { proxy, wrap } from 'comlink';
 import type { BestShareWorker } from './best-share.worker.ts';
 

@@ -1,13 +1,7 @@
-import {
-  arrange,
-  deskInForce,
-  leverOf,
-  searchBestShare,
-  type Profile,
-  type Rating,
-  type Search,
-  type Session,
-} from '@sorn/core';
+import { deskInForce } from '@sorn/core/desk';
+import { arrange } from '@sorn/core/engine';
+import type { Profile, Session } from '@sorn/core/model';
+import { leverOf, searchBestShare, type Rating, type Search } from '@sorn/core/simulate';
 import { expose } from 'comlink';
 
 let cancelled = false;

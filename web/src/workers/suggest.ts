@@ -1,4 +1,5 @@
-import type { Profile, Suggestion, SuggestFor } from '@sorn/core';
+import type { Suggestion, SuggestFor } from '@sorn/core/keys';
+import type { Profile } from '@sorn/core/model';
 import { wrap } from 'comlink';
 import type { SuggestWorker } from './suggest.worker.ts';
 

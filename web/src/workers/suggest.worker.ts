@@ -1,4 +1,5 @@
-import { suggest, type Profile, type Suggestion, type SuggestFor } from '@sorn/core';
+import { suggest, type Suggestion, type SuggestFor } from '@sorn/core/keys';
+import type { Profile } from '@sorn/core/model';
 import { expose } from 'comlink';
 
 const suggestWorker = {

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
-import { profileSchema } from '../../profile/schema.ts';
+import { profileSchema } from '../../model/profile.ts';
 import { OFFICE } from '../../testing/desk.ts';
 import { does, enter } from '../../testing/keys.ts';
 import { keyMap } from '../map.ts';

@@ -1,14 +1,14 @@
-import { BASE } from '../../profile/keys.ts';
-import type { Profile } from '../../profile/schema.ts';
+import { BASE } from '../../model/keys.ts';
+import type { Profile } from '../../model/profile.ts';
+import { keyName } from '../../values/codes.ts';
+import { modifierOf } from '../../values/modifiers.ts';
 import { boardOf } from '../devices.ts';
-import { keyName } from '../codes.ts';
 import { keyMap } from '../map.ts';
-import { modifierOf } from '../modifiers.ts';
 import { byTask, chartRows, shortText } from './rows.ts';
 import { html } from './text.ts';
 
 /** The colours of a chart: of the ground, of what stands on it, and of what is said less loudly. */
-export interface ChartColours {
+interface ChartColours {
   ground: string;
   sheet: string;
   ink: string;

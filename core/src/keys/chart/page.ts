@@ -1,5 +1,5 @@
-import { BASE } from '../../profile/keys.ts';
-import type { Profile } from '../../profile/schema.ts';
+import { BASE } from '../../model/keys.ts';
+import type { Profile } from '../../model/profile.ts';
 import { boardSvg } from './drawing.ts';
 import { byTask, chartRows } from './rows.ts';
 import { html } from './text.ts';

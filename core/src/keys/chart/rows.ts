@@ -1,14 +1,13 @@
-import { BASE, keyCommandText, type KeyCommand } from '../../profile/keys.ts';
-import type { Profile } from '../../profile/schema.ts';
-import type { Use } from '../../session/uses.ts';
-import { shareText } from '../../placing/along.ts';
-import type { PlaceAt } from '../../placing/place-at.ts';
-import type { LayoutSetting } from '../../profile/layout.ts';
-import type { Along, Fraction } from '../../profile/placing.ts';
+import { BASE, keyCommandText, type KeyCommand } from '../../model/keys.ts';
+import type { Profile } from '../../model/profile.ts';
+import type { Use } from '../../model/uses.ts';
+import type { LayoutSetting } from '../../values/layout.ts';
+import { shareText, type PlaceAt } from '../../values/placing-text.ts';
+import type { Along, Fraction } from '../../values/placing.ts';
+import { triggerCaps, triggerOf } from '../../values/trigger.ts';
 import { bindingText } from '../edit.ts';
 import { keyMap, type KeyBinding } from '../map.ts';
 import { TASKS, TASK_TITLES, taskOf, type Task } from '../tasks.ts';
-import { triggerCaps, triggerOf } from '../trigger.ts';
 
 /** A line of a key chart. */
 export interface ChartRow {

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { Profile } from '../../profile/schema.ts';
+import type { Profile } from '../../model/profile.ts';
 import { byTask, chartRows, type ChartRow } from './rows.ts';
 
 const HEAD = ['task', 'keys', 'command', 'layer', 'app', 'from'];

@@ -1,5 +1,5 @@
-import type { KeyCommand } from '../../profile/keys.ts';
-import { MAIN } from '../modifiers.ts';
+import type { KeyCommand } from '../../model/keys.ts';
+import { MAIN } from '../../values/modifiers.ts';
 
 /** A binding of a ready-made map. */
 export interface StarterBinding {

@@ -1,9 +1,9 @@
-import { keyCommandText, STARTERS, type StarterId } from '../../profile/keys.ts';
-import { profileSchema } from '../../profile/schema.ts';
-import { keysCaps } from '../trigger.ts';
+import { keyCommandText, STARTERS, type StarterId } from '../../model/keys.ts';
+import { profileSchema } from '../../model/profile.ts';
+import { keysCaps } from '../../values/trigger.ts';
 import type { StarterBinding } from './binding.ts';
-import { STARTER_MAPS } from './index.ts';
 import { bindingOf, REGIONS } from './regions.ts';
+import { STARTER_MAPS } from './starters.ts';
 
 /** A profile in which one thing of each kind is named: a workspace, an app with a letter, a desk. */
 function named() {

@@ -1,6 +1,6 @@
-import { DIRECTIONS, type Direction } from '../../geometry/direction.ts';
-import type { KeyCommand } from '../../profile/keys.ts';
-import type { Profile } from '../../profile/schema.ts';
+import type { KeyCommand } from '../../model/keys.ts';
+import type { Profile } from '../../model/profile.ts';
+import { DIRECTIONS, type Direction } from '../../values/direction.ts';
 import { bareKey, withMain, type StarterBinding } from './binding.ts';
 import { ARROWS, bindingOf, BLOCK, LEFT_T, onThePad, RIGHT_T } from './regions.ts';
 

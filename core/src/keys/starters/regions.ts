@@ -1,8 +1,8 @@
-import { DIRECTIONS, type Direction } from '../../geometry/direction.ts';
-import type { Along, Fraction } from '../../profile/placing.ts';
-import type { Command, PlainCommandId } from '../../profile/command.ts';
-import type { LayoutSetting } from '../../profile/layout.ts';
-import { inOrder, type Modifier } from '../modifiers.ts';
+import type { Command, PlainCommandId } from '../../commands/command.ts';
+import { DIRECTIONS, type Direction } from '../../values/direction.ts';
+import type { LayoutSetting } from '../../values/layout.ts';
+import { inOrder, type Modifier } from '../../values/modifiers.ts';
+import type { Along, Fraction } from '../../values/placing.ts';
 import { withMain, type StarterBinding } from './binding.ts';
 
 /** A key, what is pressed with it beside the main modifier, and what it does. */

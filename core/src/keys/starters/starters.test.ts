@@ -1,14 +1,15 @@
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { keyCommandText, profileSchema, STARTERS, type StarterId } from '../../profile/schema.ts';
+import { checkKeys } from '../../checkup/keys.ts';
+import { keyCommandText, STARTERS, type StarterId } from '../../model/keys.ts';
+import { profileSchema } from '../../model/profile.ts';
 import { OFFICE } from '../../testing/desk.ts';
-import { checkKeys } from '../check.ts';
-import { beginningFrom } from '../edit.ts';
 import { BOARDS, middleOf } from '../boards.ts';
+import { beginningFrom } from '../edit.ts';
 import { keyMap } from '../map.ts';
 import { startersDocument } from './document.ts';
-import { movedByLetters, STARTER_MAPS } from './index.ts';
+import { movedByLetters, STARTER_MAPS } from './starters.ts';
 
 const DESK = { id: 'office', monitors: [{ monitor: 'wide', x: 0, y: 0 }] };
 /** A desk on which nothing has a letter. */

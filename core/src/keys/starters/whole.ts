@@ -1,5 +1,5 @@
-import type { Profile } from '../../profile/schema.ts';
-import { MAIN } from '../modifiers.ts';
+import type { Profile } from '../../model/profile.ts';
+import { MAIN } from '../../values/modifiers.ts';
 import type { StarterBinding } from './binding.ts';
 import {
   appKeys,

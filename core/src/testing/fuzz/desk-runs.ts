@@ -1,11 +1,10 @@
 import fc from 'fast-check';
-import { profileSchema, type Profile } from '../../profile/schema.ts';
-import { openSession } from '../../session/open.ts';
-import { place } from '../../session/place.ts';
-import { reduce, type SessionEvent } from '../../session/reduce.ts';
-import { sessionSchema } from '../../session/schema.ts';
-import type { Command } from '../../session/commands/index.ts';
-import type { Session } from '../../session/session.ts';
+import type { Command } from '../../commands/command.ts';
+import { openSession } from '../../engine/open.ts';
+import { place } from '../../engine/place.ts';
+import { reduce, type SessionEvent } from '../../engine/reduce.ts';
+import { profileSchema, type Profile } from '../../model/profile.ts';
+import { sessionSchema, type Session } from '../../model/session.ts';
 import { deepFrozen } from '../desk.ts';
 import { anyDesk, anySession } from './desks.ts';
 import { anyHappening } from './happenings.ts';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { LAYOUT_KINDS } from '../../profile/layout.ts';
-import { ON_OPPOSITE, ON_REPEAT } from '../../profile/placing.ts';
+import { LAYOUT_KINDS } from '../../values/layout.ts';
+import { ON_OPPOSITE, ON_REPEAT } from '../../values/placing.ts';
 import { anyBoard } from '../boards.ts';
 
 /** Ids as people give them, and such as objects have members of. */

@@ -1,18 +1,18 @@
 import fc from 'fast-check';
 import { afterAll, describe, expect, it } from 'vitest';
-import { readDesktopEntry } from '../../apps/desktop-entry.ts';
-import { readWindowsCsv } from '../../apps/windows-csv.ts';
 import { compactProfile } from '../../files/compact.ts';
+import { readDesktopEntry } from '../../files/desktop-entry.ts';
+import { FORMATS } from '../../files/format.ts';
 import { keysCsv } from '../../files/keys-csv.ts';
 import { fileOf } from '../../files/pieces.ts';
 import { readFileText } from '../../files/read-text.ts';
 import { rulesCsv } from '../../files/rules-csv.ts';
 import { readProfileText } from '../../files/text-faults.ts';
+import { readWindowsCsv } from '../../files/windows-csv.ts';
 import { whyNot, writeText } from '../../files/write.ts';
-import { FORMATS } from '../../files/format.ts';
-import { profileSchema } from '../../profile/schema.ts';
-import { anyDesk } from './desks.ts';
+import { profileSchema } from '../../model/profile.ts';
 import { SEED, SECONDS, TIMEOUT } from './desk-runs.ts';
+import { anyDesk } from './desks.ts';
 
 let read = 0;
 let refused = 0;

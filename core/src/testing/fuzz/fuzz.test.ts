@@ -1,10 +1,9 @@
 import fc from 'fast-check';
 import { afterAll, describe, expect, it } from 'vitest';
-import { COMMANDS } from '../../profile/command.ts';
-import { place } from '../../session/place.ts';
-import { sessionSchema, windowSchema } from '../../session/schema.ts';
-import type { SessionEvent } from '../../session/reduce.ts';
-import { commandFor } from './happenings.ts';
+import { COMMANDS } from '../../commands/command.ts';
+import { place } from '../../engine/place.ts';
+import type { SessionEvent } from '../../engine/reduce.ts';
+import { sessionSchema, windowSchema } from '../../model/session.ts';
 import {
   isFew,
   after,
@@ -20,6 +19,7 @@ import {
   type Desk,
   type UnderWay,
 } from './desk-runs.ts';
+import { commandFor } from './happenings.ts';
 
 const ran = new Tally(COMMANDS);
 const KINDS = Object.keys(UNDER_WAY) as UnderWay[];

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import { COMMANDS, PLAIN_COMMANDS, type Command, type CommandId } from '../../profile/command.ts';
-import { LAYOUT_KINDS } from '../../profile/layout.ts';
-import { MODES, SHAPING } from '../../profile/window.ts';
-import { DIRECTIONS } from '../../geometry/direction.ts';
-import { windowSchema } from '../../session/schema.ts';
-import type { SessionEvent } from '../../session/reduce.ts';
+import { COMMANDS, PLAIN_COMMANDS, type Command, type CommandId } from '../../commands/command.ts';
+import type { SessionEvent } from '../../engine/reduce.ts';
+import { windowSchema } from '../../model/session.ts';
+import { DIRECTIONS } from '../../values/direction.ts';
+import { LAYOUT_KINDS } from '../../values/layout.ts';
+import { MODES, SHAPING } from '../../values/window.ts';
 import { anyWindow, IDS } from './desks.ts';
 
 const id = fc.constantFrom(...IDS);

@@ -1,13 +1,12 @@
 import { afterAll, describe, expect, it } from 'vitest';
-import { isDividing } from '../../layouts/index.ts';
+import type { CommandId, Command } from '../../commands/command.ts';
 import { deskInForce } from '../../desk/desk.ts';
-import { openSession } from '../../session/open.ts';
-import { sessionSchema } from '../../session/schema.ts';
-import { arrange } from '../../session/arrange.ts';
-import { place } from '../../session/place.ts';
-import { ownEntry } from '../../profile/own-entry.ts';
-import type { CommandId } from '../../profile/command.ts';
-import type { Command } from '../../session/commands/index.ts';
+import { arrange } from '../../engine/arrange.ts';
+import { openSession } from '../../engine/open.ts';
+import { place } from '../../engine/place.ts';
+import { sessionSchema } from '../../model/session.ts';
+import { isDividing } from '../../tiling/layouts.ts';
+import { ownEntry } from '../../values/own-entry.ts';
 import {
   isFew,
   after,

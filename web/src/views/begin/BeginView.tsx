@@ -1,15 +1,13 @@
 import { Box, Button, chakra, Flex, Grid } from '@chakra-ui/react';
+import { bindingText, isBehindSpace, keyMap } from '@sorn/core/keys';
 import {
   ARRANGEMENT_CHOICES,
   beginProfile,
   HAND_CHOICES,
-  bindingText,
-  isBehindSpace,
-  keyMap,
-  LAYOUTS,
   MONITOR_CHOICES,
   type Answers,
-} from '@sorn/core';
+} from '@sorn/core/starters';
+import { LAYOUTS } from '@sorn/core/tiling';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { KeyCap } from '../../app/KeyCap.tsx';

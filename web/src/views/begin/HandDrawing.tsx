@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react';
-import { handKeys, type StarterId } from '@sorn/core';
+import type { StarterId } from '@sorn/core/model';
+import { handKeys } from '@sorn/core/starters';
 
 const HEIGHT = 160;
 /** A key's width in the drawing's own units, about a pixel each. */

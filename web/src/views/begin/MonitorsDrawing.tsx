@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react';
-import { beginningDrawing, type Answers, type Rect } from '@sorn/core';
+import type { Rect } from '@sorn/core/geometry';
+import { beginningDrawing, type Answers } from '@sorn/core/starters';
 import { useMemo } from 'react';
 
 /** The room a drawing has, in screen pixels. */

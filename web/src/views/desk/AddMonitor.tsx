@@ -1,5 +1,6 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
-import { freeId, type Monitor } from '@sorn/core';
+import { freeId } from '@sorn/core/desk';
+import type { Monitor } from '@sorn/core/model';
 import { useRef, useState } from 'react';
 import { Figure } from '../../app/Figure.tsx';
 import { KeyCap } from '../../app/KeyCap.tsx';

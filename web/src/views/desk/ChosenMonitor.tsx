@@ -1,4 +1,4 @@
-import { droppedAt, type PlacedMonitor } from '@sorn/core';
+import { droppedAt, type PlacedMonitor } from '@sorn/core/desk';
 import { useRef } from 'react';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
 import type { DeskEdits } from './edits.ts';

@@ -1,5 +1,7 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { MODES, monitorName, PAST_LAST_MONITOR } from '@sorn/core';
+import { monitorName } from '@sorn/core/desk';
+import { PAST_LAST_MONITOR } from '@sorn/core/model';
+import { MODES } from '@sorn/core/values';
 import { MODE_WORDS, pluggedIn, useDeskChange } from '../../app/Connections.tsx';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { ListLine } from '../../app/ListLine.tsx';

@@ -1,4 +1,4 @@
-import { boundsOf, type Rect } from '@sorn/core';
+import { boundsOf, type Rect } from '@sorn/core/geometry';
 import { useRef, useState } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { usePlacedDesk } from '../../data/bench-context.ts';

@@ -1,14 +1,12 @@
 import { Box } from '@chakra-ui/react';
 import {
-  meet,
   reservedMeasures,
   standingMeasures,
-  type Edges,
   type PlacedMonitor,
-  type Rect,
   type ReservedMeasure,
   type StandingMeasure,
-} from '@sorn/core';
+} from '@sorn/core/desk';
+import { meet, type Edges, type Rect } from '@sorn/core/geometry';
 import { Figure } from '../../app/Figure.tsx';
 import { DimensionLine } from '../../sheet/DimensionLine.tsx';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';

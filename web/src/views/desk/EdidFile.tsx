@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { readEdid, suggestedScale, type Edid, type Monitor } from '@sorn/core';
+import { readEdid, suggestedScale, type Edid } from '@sorn/core/desk';
+import type { Monitor } from '@sorn/core/model';
 import { useState, type Ref } from 'react';
 import { FileInput } from '../../app/FileInput.tsx';
 import { KeyCap } from '../../app/KeyCap.tsx';

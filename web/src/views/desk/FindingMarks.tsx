@@ -1,4 +1,6 @@
-import { deskFindings, intersection, type DeskInForce, type StandingFinding } from '@sorn/core';
+import { deskFindings, type StandingFinding } from '@sorn/core/checkup';
+import type { DeskInForce } from '@sorn/core/desk';
+import { intersection } from '@sorn/core/geometry';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
 import { shortened } from '../../sheet/text-width.ts';
 

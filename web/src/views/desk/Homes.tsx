@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { monitorName, ROLES, type Profile } from '@sorn/core';
+import { monitorName, ROLES } from '@sorn/core/desk';
+import type { Profile } from '@sorn/core/model';
 import { useState } from 'react';
 import { Section } from '../../app/Section.tsx';
 import { Select } from '../../app/Select.tsx';

@@ -7,7 +7,7 @@ import {
   sideAxis,
   type Anchor,
   type PlacedMonitor,
-} from '@sorn/core';
+} from '@sorn/core/desk';
 import { useState, type Ref } from 'react';
 import { Figure } from '../../app/Figure.tsx';
 import { Section } from '../../app/Section.tsx';

@@ -1,5 +1,7 @@
 import { chakra, Flex, Grid } from '@chakra-ui/react';
-import { ROLES, suggestedScale, type Edges, type Monitor, type PlacedMonitor } from '@sorn/core';
+import { ROLES, suggestedScale, type PlacedMonitor } from '@sorn/core/desk';
+import type { Edges } from '@sorn/core/geometry';
+import type { Monitor } from '@sorn/core/model';
 import type { Ref } from 'react';
 import { Figure } from '../../app/Figure.tsx';
 import { Section } from '../../app/Section.tsx';

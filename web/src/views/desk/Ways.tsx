@@ -1,4 +1,5 @@
-import { crossings, isForward, axisOf, type Crossing, type DeskInForce } from '@sorn/core';
+import { crossings, type Crossing, type DeskInForce } from '@sorn/core/desk';
+import { isForward, axisOf } from '@sorn/core/values';
 import type { Viewport } from '../../sheet/viewport.ts';
 
 /** How far an arrow reaches into the monitors at both its ends, in screen pixels. */

@@ -1,5 +1,5 @@
-import type { Direction, PlacedMonitor } from '@sorn/core';
-import { fromTheLeft } from '@sorn/core';
+import { type PlacedMonitor, fromTheLeft } from '@sorn/core/desk';
+import type { Direction } from '@sorn/core/values';
 import type { RefObject } from 'react';
 import { focusFigure } from '../../app/inspector.ts';
 import { usePageKeys } from '../../app/keys.ts';

@@ -9,13 +9,10 @@ import {
   withNewDesk,
   withoutDesk,
   withoutMonitorOnDesk,
-  type Desk,
-  type DeskEntry,
-  type Direction,
-  type Monitor,
   type PlacedMonitor,
-  type Profile,
-} from '@sorn/core';
+} from '@sorn/core/desk';
+import type { Desk, DeskEntry, Monitor, Profile } from '@sorn/core/model';
+import type { Direction } from '@sorn/core/values';
 import { useBenchStore, type PlacedDesk } from '../../data/bench-context.ts';
 import { useProposal } from '../../data/proposal.ts';
 

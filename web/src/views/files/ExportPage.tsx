@@ -1,5 +1,7 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { boardName, monitorName, PIECE_NAMES, PIECES, whyNot, type Piece } from '@sorn/core';
+import { monitorName } from '@sorn/core/desk';
+import { PIECE_NAMES, PIECES, whyNot, type Piece } from '@sorn/core/files';
+import { boardName } from '@sorn/core/tiling';
 import { useState, type ReactNode } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { KeyCap } from '../../app/KeyCap.tsx';

@@ -1,13 +1,13 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import {
-  faultText,
   importItems,
   PIECE_NAMES,
   PIECES,
   withImported,
   type ImportItem,
   type Taking,
-} from '@sorn/core';
+} from '@sorn/core/files';
+import { faultText } from '@sorn/core/values';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { FileInput } from '../../app/FileInput.tsx';

@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import { PIECE_NAMES, type ImportItem, type Taking } from '@sorn/core';
+import { PIECE_NAMES, type ImportItem, type Taking } from '@sorn/core/files';
 import { useInSight } from '../../app/in-sight.ts';
 import { CUT, ListTable } from './ListTable.tsx';
 

@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { changeTexts, THINNING_TEXT } from '@sorn/core';
+import { changeTexts, THINNING_TEXT } from '@sorn/core/files';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { Paper } from '../../app/Paper.tsx';

@@ -1,13 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import {
-  allStartedOver,
-  changeTexts,
-  PIECE_NAMES,
-  PIECES,
-  startedOver,
-  type Piece,
-  type Profile,
-} from '@sorn/core';
+import { changeTexts, PIECE_NAMES, PIECES, type Piece } from '@sorn/core/files';
+import type { Profile } from '@sorn/core/model';
+import { allStartedOver, startedOver } from '@sorn/core/starters';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { BenchLayout } from '../../app/Bench.tsx';

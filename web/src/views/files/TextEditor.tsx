@@ -24,7 +24,8 @@ import {
   keymap,
   lineNumbers,
 } from '@codemirror/view';
-import { completionsAt, helpAt, type Format, type PlacedFault, type Profile } from '@sorn/core';
+import { completionsAt, helpAt, type Format, type PlacedFault } from '@sorn/core/files';
+import type { Profile } from '@sorn/core/model';
 import { useEffect, useRef, type RefObject } from 'react';
 import { editorLook } from './editor-look.ts';
 

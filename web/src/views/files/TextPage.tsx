@@ -1,6 +1,6 @@
 import type { EditorView } from '@codemirror/view';
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { FORMAT_NAMES, FORMATS, type Format } from '@sorn/core';
+import { FORMAT_NAMES, FORMATS, type Format } from '@sorn/core/files';
 import { useRef, useState, type ReactNode } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { Paper } from '../../app/Paper.tsx';

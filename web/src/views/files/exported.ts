@@ -9,8 +9,8 @@ import {
   zoneBoardSvg,
   type Format,
   type Piece,
-  type Profile,
-} from '@sorn/core';
+} from '@sorn/core/files';
+import type { Profile } from '@sorn/core/model';
 
 export const WHOLE = 'whole';
 /** What can be saved as a file. */

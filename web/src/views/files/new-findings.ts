@@ -1,4 +1,6 @@
-import { checkProfile, findingText, monitorName, type Profile } from '@sorn/core';
+import { checkProfile, findingText } from '@sorn/core/checkup';
+import { monitorName } from '@sorn/core/desk';
+import type { Profile } from '@sorn/core/model';
 
 /** What the checkup finds in the second profile and not in the first, in words. */
 export function newFindings(before: Profile, after: Profile): string[] {

@@ -7,8 +7,8 @@ import {
   writeText,
   type Format,
   type PlacedFault,
-  type Profile,
-} from '@sorn/core';
+} from '@sorn/core/files';
+import type { Profile } from '@sorn/core/model';
 import { useEffect, useMemo, useRef } from 'react';
 import { create } from 'zustand';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';

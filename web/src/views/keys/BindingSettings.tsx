@@ -1,18 +1,15 @@
 import { Box, chakra } from '@chakra-ui/react';
+import { COMMANDS } from '@sorn/core/commands';
+import { movedByLetters, STARTER_MAPS, type KeyBinding } from '@sorn/core/keys';
 import {
   BASE,
-  COMMANDS,
   keyCommandText,
-  keysCaps,
   LAYER_COMMANDS,
   MARKS,
-  readTrigger,
-  movedByLetters,
-  STARTER_MAPS,
-  type KeyBinding,
   type KeyCommand,
   type Profile,
-} from '@sorn/core';
+} from '@sorn/core/model';
+import { keysCaps, readTrigger } from '@sorn/core/values';
 import type { Ref } from 'react';
 import { Figure } from '../../app/Figure.tsx';
 import { KeyCaps } from '../../app/KeyCap.tsx';

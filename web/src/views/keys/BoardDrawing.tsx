@@ -2,15 +2,13 @@ import { chakra } from '@chakra-ui/react';
 import {
   boardOf,
   keyFaces,
-  keyName,
-  modifierOf,
   reachOfKey,
   type BoardKey,
   type KeyFace,
-  type Modifier,
-  type Profile,
   type Task,
-} from '@sorn/core';
+} from '@sorn/core/keys';
+import type { Profile } from '@sorn/core/model';
+import { keyName, modifierOf, type Modifier } from '@sorn/core/values';
 import { useMemo } from 'react';
 import { shortened, textWidth } from '../../sheet/text-width.ts';
 

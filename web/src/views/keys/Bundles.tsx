@@ -1,14 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import {
-  BUNDLED,
-  isCode,
-  MODIFIERS,
-  withBundle,
-  withNewBundle,
-  withoutBundle,
-  type Bundle,
-  type Profile,
-} from '@sorn/core';
+import { BUNDLED, withBundle, withNewBundle, withoutBundle } from '@sorn/core/keys';
+import type { Bundle, Profile } from '@sorn/core/model';
+import { isCode, MODIFIERS } from '@sorn/core/values';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';
 import { TextButton } from '../../app/TextButton.tsx';

@@ -1,12 +1,6 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import {
-  chartCsv,
-  chartHtml,
-  chartMarkdown,
-  chartSvg,
-  monitorName,
-  type ChartMode,
-} from '@sorn/core';
+import { monitorName } from '@sorn/core/desk';
+import { chartCsv, chartHtml, chartMarkdown, chartSvg, type ChartMode } from '@sorn/core/keys';
 import { useEffect, useState, type ReactNode } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { KeyCap } from '../../app/KeyCap.tsx';

@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { mendsFor, type KeyFinding, type Profile } from '@sorn/core';
+import { mendsFor, type KeyFinding } from '@sorn/core/checkup';
+import type { Profile } from '@sorn/core/model';
 import { useMemo } from 'react';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';

@@ -1,5 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { keyCommandText, keyMap, keysCaps, nearness, type KeyCommand } from '@sorn/core';
+import { nearness } from '@sorn/core/engine';
+import { keyMap } from '@sorn/core/keys';
+import { keyCommandText, type KeyCommand } from '@sorn/core/model';
+import { keysCaps } from '@sorn/core/values';
 import { Command as Finder } from 'cmdk';
 import { KeyCaps } from '../../app/KeyCap.tsx';
 import { Panel } from '../../app/Panel.tsx';

@@ -1,13 +1,7 @@
 import { Box } from '@chakra-ui/react';
-import {
-  AT_ONCE,
-  BOARDS,
-  BOARD_FORMS,
-  deviceName,
-  isCode,
-  type BoardForm,
-  type InputDevice,
-} from '@sorn/core';
+import { BOARDS, deviceName } from '@sorn/core/keys';
+import { AT_ONCE, BOARD_FORMS, type BoardForm, type InputDevice } from '@sorn/core/model';
+import { isCode } from '@sorn/core/values';
 import type { Ref } from 'react';
 import { Figure } from '../../app/Figure.tsx';
 import { Section } from '../../app/Section.tsx';

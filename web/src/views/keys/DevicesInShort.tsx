@@ -1,5 +1,6 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { deviceName, freeInputsOf, keyMap, type Profile } from '@sorn/core';
+import { deviceName, freeInputsOf, keyMap } from '@sorn/core/keys';
+import type { Profile } from '@sorn/core/model';
 import { Section } from '../../app/Section.tsx';
 import { KeyCap } from '../../app/KeyCap.tsx';
 

@@ -1,19 +1,15 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
+import { checkKeys } from '@sorn/core/checkup';
 import {
-  BASE,
-  checkKeys,
   deviceName,
   inputsOf,
-  isCode,
   keyFaces,
-  keyName,
-  modifierOf,
   withDevice,
   withNewDevice,
   withoutDevice,
-  type InputDevice,
-  type Profile,
-} from '@sorn/core';
+} from '@sorn/core/keys';
+import { BASE, type InputDevice, type Profile } from '@sorn/core/model';
+import { isCode, keyName, modifierOf } from '@sorn/core/values';
 import { useRef, useState, type ReactNode } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { KeyCap } from '../../app/KeyCap.tsx';

@@ -1,5 +1,5 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { TASK_TITLES, type Task } from '@sorn/core';
+import { TASK_TITLES, type Task } from '@sorn/core/keys';
 import { memo } from 'react';
 import { useInSight } from '../../app/in-sight.ts';
 import { KeyCaps } from '../../app/KeyCap.tsx';

@@ -1,20 +1,15 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import {
-  BASE,
   keyMap,
-  keysCaps,
   layerRenamed,
-  LASTS,
-  MODIFIERS,
-  STAND_IN_KEYS,
   withLayer,
   withMainModifier,
   withNewBundle,
   withNewLayer,
   withoutLayer,
-  type Lasts,
-  type Profile,
-} from '@sorn/core';
+} from '@sorn/core/keys';
+import { BASE, LASTS, STAND_IN_KEYS, type Lasts, type Profile } from '@sorn/core/model';
+import { keysCaps, MODIFIERS } from '@sorn/core/values';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { Figure } from '../../app/Figure.tsx';

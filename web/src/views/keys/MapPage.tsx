@@ -1,15 +1,8 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import {
-  BASE,
-  bindingId,
-  boardOf,
-  checkKeys,
-  FIXED_LAYERS,
-  inOrder,
-  keyMap,
-  modifierSets,
-  type Modifier,
-} from '@sorn/core';
+import { bindingId, checkKeys } from '@sorn/core/checkup';
+import { boardOf, FIXED_LAYERS, keyMap, modifierSets } from '@sorn/core/keys';
+import { BASE } from '@sorn/core/model';
+import { inOrder, type Modifier } from '@sorn/core/values';
 import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { KeyCap, KeyCaps } from '../../app/KeyCap.tsx';

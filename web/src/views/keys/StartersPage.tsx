@@ -1,18 +1,14 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import {
-  BASE,
   beginningFrom,
-  keysCaps,
-  keyCommandText,
   mapChanges,
   modifierSets,
   movedByLetters,
   STARTER_MAPS,
-  STARTERS,
   withMerged,
-  type Profile,
-  type StarterId,
-} from '@sorn/core';
+} from '@sorn/core/keys';
+import { BASE, keyCommandText, STARTERS, type Profile, type StarterId } from '@sorn/core/model';
+import { keysCaps } from '@sorn/core/values';
 import { useMemo, useState, type ReactNode } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { KeyCap, KeyCaps } from '../../app/KeyCap.tsx';

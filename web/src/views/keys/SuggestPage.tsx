@@ -1,16 +1,13 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import {
   deviceName,
-  keyCommandText,
-  keysCaps,
   keyMap,
-  MARKS,
-  usesByCommand,
   withBindingChanged,
   withSuggestion,
-  type Mark,
   type Suggestion,
-} from '@sorn/core';
+} from '@sorn/core/keys';
+import { keyCommandText, MARKS, usesByCommand, type Mark } from '@sorn/core/model';
+import { keysCaps } from '@sorn/core/values';
 import { useMemo, useState, type ReactNode } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { KeyCap, KeyCaps } from '../../app/KeyCap.tsx';

@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import type { Suggestion } from '@sorn/core';
+import type { Suggestion } from '@sorn/core/keys';
 import type { ReactNode } from 'react';
 import { useInSight } from '../../app/in-sight.ts';
 import { tableStyle } from '../../app/table-style.ts';

@@ -1,15 +1,8 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import {
-  checkKeys,
-  keysCaps,
-  readTrigger,
-  takenLists,
-  withApp,
-  withTakenList,
-  type Profile,
-  type Shortcut,
-  type TakenList,
-} from '@sorn/core';
+import { checkKeys } from '@sorn/core/checkup';
+import { takenLists, withTakenList } from '@sorn/core/keys';
+import { withApp, type Profile, type Shortcut, type TakenList } from '@sorn/core/model';
+import { keysCaps, readTrigger } from '@sorn/core/values';
 import { useState } from 'react';
 import { KeyCaps } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';

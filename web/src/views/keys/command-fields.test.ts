@@ -1,11 +1,6 @@
-import {
-  COMMANDS,
-  keyCommandSchema,
-  keyCommandText,
-  keyMap,
-  LAYER_COMMANDS,
-  profileSchema,
-} from '@sorn/core';
+import { COMMANDS } from '@sorn/core/commands';
+import { keyMap } from '@sorn/core/keys';
+import { keyCommandSchema, keyCommandText, LAYER_COMMANDS, profileSchema } from '@sorn/core/model';
 import { describe, expect, it } from 'vitest';
 import { commandsToBind, fieldsOf, firstOf, saidOf, withSaid } from './command-fields.ts';
 import { keyRows, shownRows } from './rows.ts';

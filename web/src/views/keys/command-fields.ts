@@ -1,21 +1,16 @@
+import { COMMANDS, type CommandId } from '@sorn/core/commands';
+import { ROLES } from '@sorn/core/desk';
+import { BASE, without, LAYER_COMMANDS, type KeyCommand, type Profile } from '@sorn/core/model';
+import { LAYOUTS } from '@sorn/core/tiling';
 import {
-  BASE,
   rungsField,
   rungsIn,
-  without,
   type Fraction,
-  COMMANDS,
   DIRECTIONS,
-  LAYER_COMMANDS,
   LAYOUT_KINDS,
-  LAYOUTS,
   MODES,
-  ROLES,
   type Along,
-  type CommandId,
-  type KeyCommand,
-  type Profile,
-} from '@sorn/core';
+} from '@sorn/core/values';
 
 export type KeyCommandId = KeyCommand['command'];
 

@@ -1,19 +1,21 @@
+import { bindingId } from '@sorn/core/checkup';
 import {
   asOwn,
-  BASE,
-  bindingId,
-  keyCommandText,
   keyMap,
   setBack,
   withBinding,
   withBindingChanged,
   withoutBinding,
   type KeyBinding,
+} from '@sorn/core/keys';
+import {
+  BASE,
+  keyCommandText,
   type KeyCommand,
   type Mark,
   type OwnBinding,
   type Profile,
-} from '@sorn/core';
+} from '@sorn/core/model';
 import { useBenchStore } from '../../data/bench-context.ts';
 import { useRecorder } from './recorder.ts';
 

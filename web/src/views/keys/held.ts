@@ -1,4 +1,5 @@
-import { inOrder, type Modifier, type Profile } from '@sorn/core';
+import type { Profile } from '@sorn/core/model';
+import { inOrder, type Modifier } from '@sorn/core/values';
 import { useEffect, useState } from 'react';
 import { modifiersOf } from '../../app/modifiers.ts';
 

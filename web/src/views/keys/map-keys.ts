@@ -1,4 +1,6 @@
-import { bindingId, boundAt, keyMap, mendsFor, type KeyFinding, type Profile } from '@sorn/core';
+import { bindingId, mendsFor, type KeyFinding } from '@sorn/core/checkup';
+import { boundAt, keyMap } from '@sorn/core/keys';
+import type { Profile } from '@sorn/core/model';
 import type { RefObject } from 'react';
 import { flushSync } from 'react-dom';
 import { focusFigure, useInspector } from '../../app/inspector.ts';

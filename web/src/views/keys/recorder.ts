@@ -1,12 +1,6 @@
-import {
-  isModifierCode,
-  keysCaps,
-  MOST_STEPS,
-  withStandIn,
-  writtenWith,
-  type Modifier,
-  type Profile,
-} from '@sorn/core';
+import { withStandIn, writtenWith } from '@sorn/core/keys';
+import type { Profile } from '@sorn/core/model';
+import { isModifierCode, keysCaps, MOST_STEPS, type Modifier } from '@sorn/core/values';
 import { useEffect, useRef } from 'react';
 import { create } from 'zustand';
 import { modifiersOf } from '../../app/modifiers.ts';

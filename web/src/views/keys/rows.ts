@@ -1,16 +1,7 @@
-import {
-  bindingId,
-  changedCommands,
-  chartRows,
-  checkKeys,
-  keyCommandText,
-  nearness,
-  reachTable,
-  type ChartRow,
-  type KeyFinding,
-  type Profile,
-  type Use,
-} from '@sorn/core';
+import { bindingId, checkKeys, type KeyFinding } from '@sorn/core/checkup';
+import { nearness } from '@sorn/core/engine';
+import { changedCommands, chartRows, reachTable, type ChartRow } from '@sorn/core/keys';
+import { keyCommandText, type Profile, type Use } from '@sorn/core/model';
 
 /** Which bindings the table shows. */
 export const FILTERS = [

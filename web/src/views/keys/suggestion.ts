@@ -1,4 +1,5 @@
-import type { Profile, Suggestion } from '@sorn/core';
+import type { Suggestion } from '@sorn/core/keys';
+import type { Profile } from '@sorn/core/model';
 import { useEffect, useState } from 'react';
 import { suggestKeys } from '../../workers/suggest.ts';
 

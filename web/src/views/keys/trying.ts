@@ -1,4 +1,4 @@
-import type { Modifier } from '@sorn/core';
+import type { Modifier } from '@sorn/core/values';
 import { useEffect, useState } from 'react';
 import { modifiersOf } from '../../app/modifiers.ts';
 

@@ -1,6 +1,6 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { memo } from 'react';
-import { keyName, type Shaping } from '@sorn/core';
+import { keyName, type Shaping } from '@sorn/core/values';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { useBench } from '../../data/bench-context.ts';
 import type { Locked } from './full-screen.ts';

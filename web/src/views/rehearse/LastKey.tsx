@@ -1,5 +1,5 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { THEN } from '@sorn/core';
+import { THEN } from '@sorn/core/values';
 import { memo } from 'react';
 import { useBench } from '../../data/bench-context.ts';
 

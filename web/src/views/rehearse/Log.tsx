@@ -3,7 +3,7 @@ import { KeyCaps } from '../../app/KeyCap.tsx';
 import { memo } from 'react';
 import { Section } from '../../app/Section.tsx';
 import { useBench } from '../../data/bench-context.ts';
-import type { LogEntry } from '../../data/bench.ts';
+import type { LogEntry } from '../../data/bench-state.ts';
 
 const SHOWN = 40;
 

@@ -1,5 +1,5 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { MODES } from '@sorn/core';
+import { MODES } from '@sorn/core/values';
 import { MODE_WORDS } from '../../app/Connections.tsx';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { useBench } from '../../data/bench-context.ts';

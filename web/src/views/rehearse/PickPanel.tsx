@@ -1,17 +1,15 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
+import { deskInForce, monitorOf } from '@sorn/core/desk';
 import {
   boardChoices,
-  boardName,
-  deskInForce,
   gridHere,
-  gridText,
-  monitorOf,
-  numberLabels,
   offerNow,
   windowName,
   type Offer,
   type Situation,
-} from '@sorn/core';
+} from '@sorn/core/engine';
+import { gridText, numberLabels } from '@sorn/core/placing';
+import { boardName } from '@sorn/core/tiling';
 import { useEffect, useMemo, useRef, type ReactNode } from 'react';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { useBench } from '../../data/bench-context.ts';

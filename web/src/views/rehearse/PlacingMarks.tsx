@@ -1,17 +1,15 @@
+import { deskInForce } from '@sorn/core/desk';
 import {
-  blockOf,
   boardChoices,
-  deskInForce,
   gridHere,
-  letterOf,
   offerNow,
-  placedRect,
   placingArea,
   previewedPlacement,
-  zoneRects,
-  type Rect,
   type Situation,
-} from '@sorn/core';
+} from '@sorn/core/engine';
+import type { Rect } from '@sorn/core/geometry';
+import { blockOf, letterOf, placedRect } from '@sorn/core/placing';
+import { zoneRects } from '@sorn/core/tiling';
 import { useBench } from '../../data/bench-context.ts';
 import { textWidth } from '../../sheet/text-width.ts';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';

@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { ruleFromWindow, withNewRule } from '@sorn/core';
+import { ruleFromWindow } from '@sorn/core/engine';
+import { withNewRule } from '@sorn/core/rules';
 import { useCallback, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { BenchLayout } from '../../app/Bench.tsx';

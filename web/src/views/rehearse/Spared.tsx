@@ -1,6 +1,6 @@
 import { Box, chakra, Grid } from '@chakra-ui/react';
 import { memo } from 'react';
-import { KLM } from '@sorn/core';
+import { KLM } from '@sorn/core/keys';
 import { Section } from '../../app/Section.tsx';
 import { useBench } from '../../data/bench-context.ts';
 

@@ -1,6 +1,6 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { memo } from 'react';
-import { windowName } from '@sorn/core';
+import { windowName } from '@sorn/core/engine';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { useBench } from '../../data/bench-context.ts';
 import { ListOverSheet } from './ListOverSheet.tsx';

@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { keysCaps } from '@sorn/core';
+import { keysCaps } from '@sorn/core/values';
 import { memo } from 'react';
 import { KeyCaps } from '../../app/KeyCap.tsx';
 import { useBench } from '../../data/bench-context.ts';

@@ -1,5 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { rulesWhy, whyHere, windowName } from '@sorn/core';
+import { rulesWhy, whyHere, windowName } from '@sorn/core/engine';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Reasons } from '../../app/Reasons.tsx';
 import { Section } from '../../app/Section.tsx';

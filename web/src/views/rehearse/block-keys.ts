@@ -1,18 +1,11 @@
-import {
-  bindingText,
-  blockOf,
-  boundAt,
-  deskInForce,
-  gridHere,
-  keysCaps,
-  triggerOf,
-  withBinding,
-  withBlockAsZone,
-  withStandIn,
-  type Block,
-} from '@sorn/core';
+import { deskInForce } from '@sorn/core/desk';
+import { gridHere } from '@sorn/core/engine';
+import { bindingText, boundAt, withBinding, withStandIn } from '@sorn/core/keys';
+import { blockOf, type Block } from '@sorn/core/placing';
+import { keysCaps, triggerOf } from '@sorn/core/values';
+import { withBlockAsZone } from '@sorn/core/zones';
 import { create } from 'zustand';
-import type { Bench } from '../../data/bench.ts';
+import type { Bench } from '../../data/bench-state.ts';
 
 interface BlockKey {
   /** A block that waits for the key it is to be put on. */

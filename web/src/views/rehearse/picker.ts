@@ -1,15 +1,8 @@
-import {
-  findLaunches,
-  findWindows,
-  LAST,
-  nearness,
-  windowName,
-  type Command,
-  type Session,
-  type UsedBy,
-} from '@sorn/core';
+import { LAST, type Command } from '@sorn/core/commands';
+import { findLaunches, findWindows, nearness, windowName } from '@sorn/core/engine';
+import type { Session, UsedBy } from '@sorn/core/model';
 import { create } from 'zustand';
-import type { Bench } from '../../data/bench.ts';
+import type { Bench } from '../../data/bench-state.ts';
 
 /** A list over the sheet that narrows as a name is typed. */
 export type PickerKind =

@@ -1,24 +1,23 @@
+import { commandText } from '@sorn/core/commands';
+import { windowOf } from '@sorn/core/engine';
 import {
   bindingText,
   fixedLayerOf,
   following,
   HOME,
-  keysCaps,
   keyTable,
   nextTime,
   resolveKey,
-  windowOf,
-  commandText,
   type Following,
   type KeyContext,
   type KeyInput,
   type KeyOutput,
   type KeyState,
-  type Modifier,
-  type Profile,
-} from '@sorn/core';
+} from '@sorn/core/keys';
+import type { Profile } from '@sorn/core/model';
+import { keysCaps, type Modifier } from '@sorn/core/values';
 import { create } from 'zustand';
-import type { Bench } from '../../data/bench.ts';
+import type { Bench } from '../../data/bench-state.ts';
 import { pickerOf, usePicker } from './picker.ts';
 
 interface Presses {

@@ -1,4 +1,5 @@
-import { buttonOf, HOME, isModifierCode, keyMap, keysCaps, writtenWith } from '@sorn/core';
+import { HOME, keyMap, writtenWith } from '@sorn/core/keys';
+import { buttonOf, isModifierCode, keysCaps } from '@sorn/core/values';
 import { useEffect, type RefObject } from 'react';
 import { useKeyRegister } from '../../app/keys.ts';
 import { modifiersOf } from '../../app/modifiers.ts';

@@ -1,13 +1,7 @@
-import {
-  BASE,
-  bindingText,
-  DIRECTIONS,
-  keyMap,
-  keyName,
-  keysCaps,
-  type CommandId,
-  type Profile,
-} from '@sorn/core';
+import type { CommandId } from '@sorn/core/commands';
+import { bindingText, keyMap } from '@sorn/core/keys';
+import { BASE, type Profile } from '@sorn/core/model';
+import { DIRECTIONS, keyName, keysCaps } from '@sorn/core/values';
 import { usePageKeys, type PageKey } from '../../app/keys.ts';
 import { useBench } from '../../data/bench-context.ts';
 import { useBlockKey } from './block-keys.ts';

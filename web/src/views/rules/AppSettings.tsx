@@ -1,5 +1,6 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { KINDS, type App } from '@sorn/core';
+import type { App } from '@sorn/core/model';
+import { KINDS } from '@sorn/core/values';
 import type { Ref } from 'react';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';

@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import type { App, AppWindow } from '@sorn/core';
+import type { App, AppWindow } from '@sorn/core/model';
 import type { ReactNode } from 'react';
 import { AppBalloon } from '../../app/AppBalloon.tsx';
 import { useInSight } from '../../app/in-sight.ts';

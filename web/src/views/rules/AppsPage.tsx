@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { withApp, withApps, withoutApp, withStart, type App } from '@sorn/core';
+import { withApp, withApps, withoutApp, withStart, type App } from '@sorn/core/model';
 import { useRef, useState, type ReactNode } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { focusFigure } from '../../app/inspector.ts';

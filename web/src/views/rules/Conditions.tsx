@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { FACTS, GROUPS, type Fact, type Group, type Rule } from '@sorn/core';
+import { FACTS, GROUPS, type Fact, type Group, type Rule } from '@sorn/core/model';
 import { useEffect, useImperativeHandle, type Ref } from 'react';
 import {
   Controller,

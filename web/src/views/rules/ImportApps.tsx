@@ -1,12 +1,6 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import {
-  readDesktopEntry,
-  readWindowsCsv,
-  withApps,
-  WINDOW_COLUMNS,
-  type App,
-  type LineFault,
-} from '@sorn/core';
+import { readDesktopEntry, readWindowsCsv, WINDOW_COLUMNS, type LineFault } from '@sorn/core/files';
+import { withApps, type App } from '@sorn/core/model';
 import { useState, type Ref } from 'react';
 import { FileInput } from '../../app/FileInput.tsx';
 import { KeyCap } from '../../app/KeyCap.tsx';

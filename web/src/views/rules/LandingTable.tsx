@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { nearness, type Landing } from '@sorn/core';
+import { nearness } from '@sorn/core/engine';
+import type { Landing } from '@sorn/core/simulate';
 import {
   createColumnHelper,
   flexRender,

@@ -1,5 +1,6 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { ruleSentence, type Rule } from '@sorn/core';
+import type { Rule } from '@sorn/core/model';
+import { ruleSentence } from '@sorn/core/rules';
 import type { Ref } from 'react';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';

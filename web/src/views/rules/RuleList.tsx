@@ -9,7 +9,9 @@ import {
 } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { settingsWords, textOf, whenWords, withRule, type Landing, type Rule } from '@sorn/core';
+import type { Rule } from '@sorn/core/model';
+import { settingsWords, textOf, whenWords, withRule } from '@sorn/core/rules';
+import type { Landing } from '@sorn/core/simulate';
 import { memo, useCallback, useMemo, type ReactNode } from 'react';
 import { useInSight } from '../../app/in-sight.ts';
 import { KeyCap } from '../../app/KeyCap.tsx';

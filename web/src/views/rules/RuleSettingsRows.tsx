@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import type { Rule } from '@sorn/core';
+import type { Rule } from '@sorn/core/model';
 import type { Ref } from 'react';
 import { Section } from '../../app/Section.tsx';
 import { Choice, SettingRow } from '../../app/SettingRow.tsx';

@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { ruleFromWindow, type Finding } from '@sorn/core';
+import type { Finding } from '@sorn/core/checkup';
+import { ruleFromWindow } from '@sorn/core/engine';
 import { useMemo, useRef, useState } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { Paper } from '../../app/Paper.tsx';

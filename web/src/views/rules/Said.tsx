@@ -1,4 +1,4 @@
-import type { Words } from '@sorn/core';
+import type { Words } from '@sorn/core/rules';
 
 /** Words of which some are strong. */
 export function Said({ words }: { words: readonly Words[] }) {

@@ -1,5 +1,5 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { startChanged, type Start } from '@sorn/core';
+import { startChanged, type Start } from '@sorn/core/model';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';
 import { Select } from '../../app/Select.tsx';

@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react';
-import { rulesWhy, type Landing, type Reason } from '@sorn/core';
+import { rulesWhy, type Reason } from '@sorn/core/engine';
+import type { Landing } from '@sorn/core/simulate';
 import { useEffect, useRef } from 'react';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Reasons } from '../../app/Reasons.tsx';

@@ -1,4 +1,4 @@
-import { whenSchema, type When } from '@sorn/core';
+import { whenSchema, type When } from '@sorn/core/model';
 import { describe, expect, it } from 'vitest';
 import { aboutFact, rowFault, rowsOf, whenOf, type ConditionRow } from './condition-rows.ts';
 

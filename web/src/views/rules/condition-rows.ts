@@ -1,9 +1,7 @@
+import { ROLES } from '@sorn/core/desk';
 import {
   conditionSchema,
   GROUPS,
-  KINDS,
-  read,
-  ROLES,
   TEXT_TESTS,
   whenSchema,
   type Condition,
@@ -11,7 +9,8 @@ import {
   type Group,
   type Profile,
   type When,
-} from '@sorn/core';
+} from '@sorn/core/model';
+import { KINDS, read } from '@sorn/core/values';
 
 /** A condition as it is typed: all of it text, right or not. */
 export interface ConditionRow {

@@ -1,3 +1,4 @@
+import type { Again, Profile, Rule, RuleSettings, When } from '@sorn/core/model';
 import {
   EMPTY_RULE,
   ruleDuplicated,
@@ -6,13 +7,8 @@ import {
   withoutRule,
   withRule,
   withSetting,
-  withStarterRules,
-  type Again,
-  type Profile,
-  type Rule,
-  type RuleSettings,
-  type When,
-} from '@sorn/core';
+} from '@sorn/core/rules';
+import { withStarterRules } from '@sorn/core/starters';
 import { useBenchStore } from '../../data/bench-context.ts';
 
 /** What the Rules view changes, on the rule in hand. */

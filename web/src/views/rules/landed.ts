@@ -1,4 +1,5 @@
-import { landings, type Landing, type Profile, type SessionWindow } from '@sorn/core';
+import type { Profile, SessionWindow } from '@sorn/core/model';
+import { landings, type Landing } from '@sorn/core/simulate';
 import { useMemo } from 'react';
 
 /** Where every known window lands on a desk; worked out anew only where profile, desk or windows change. */

@@ -1,4 +1,5 @@
-import type { Landing, Rule } from '@sorn/core';
+import type { Rule } from '@sorn/core/model';
+import type { Landing } from '@sorn/core/simulate';
 import type { RefObject } from 'react';
 import { flushSync } from 'react-dom';
 import { focusFigure, useInspector } from '../../app/inspector.ts';

@@ -1,18 +1,7 @@
-import {
-  CORNER_WORDS,
-  CORNERS,
-  HELD,
-  HELD_WORDS,
-  NEW_WINDOWS,
-  placingText,
-  ROLES,
-  settingWords,
-  textOf,
-  type Fraction,
-  type Profile,
-  type RuleSettings,
-  type Setting,
-} from '@sorn/core';
+import { ROLES } from '@sorn/core/desk';
+import { CORNERS, type Profile, type RuleSettings, type Setting } from '@sorn/core/model';
+import { CORNER_WORDS, HELD_WORDS, settingWords, textOf } from '@sorn/core/rules';
+import { HELD, NEW_WINDOWS, placingText, type Fraction } from '@sorn/core/values';
 
 /** A value that can be chosen for a setting, with the settings it stands for. */
 export interface SettingOption {

@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import type { Rating, Search } from '@sorn/core';
+import type { Rating, Search } from '@sorn/core/simulate';
 import { useEffect, useRef, useState } from 'react';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { usePageKeys } from '../../app/keys.ts';

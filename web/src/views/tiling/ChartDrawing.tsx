@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import { SWEEP, type Sweep } from '@sorn/core';
+import { SWEEP, type Sweep } from '@sorn/core/simulate';
 import { LineChart } from 'echarts/charts';
 import { GridComponent, MarkAreaComponent, MarkLineComponent } from 'echarts/components';
 import { init, use as withParts, type ECharts } from 'echarts/core';

@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react';
-import { AXES, boardName, FIRST_AXES, SIDES, STRIPS, TURNS, WHEN_FULL } from '@sorn/core';
+import { boardName } from '@sorn/core/tiling';
+import { AXES, FIRST_AXES, SIDES, STRIPS, TURNS, WHEN_FULL } from '@sorn/core/values';
 import { Figure } from '../../app/Figure.tsx';
 import { Section } from '../../app/Section.tsx';
 import { Select } from '../../app/Select.tsx';

@@ -1,13 +1,9 @@
 import { chakra, Grid } from '@chakra-ui/react';
-import {
-  boardMeant,
-  LAYOUT_KINDS,
-  LAYOUTS,
-  sampleTiles,
-  type Board,
-  type Layout,
-  type Size,
-} from '@sorn/core';
+import type { Size } from '@sorn/core/geometry';
+import type { Board } from '@sorn/core/model';
+import { LAYOUTS, sampleTiles } from '@sorn/core/tiling';
+import { LAYOUT_KINDS, type Layout } from '@sorn/core/values';
+import { boardMeant } from '@sorn/core/zones';
 import type { RefObject } from 'react';
 import { Figure } from '../../app/Figure.tsx';
 import { KeyCap } from '../../app/KeyCap.tsx';

@@ -1,5 +1,6 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { LAYOUT_KINDS, LAYOUTS, NEW_WINDOWS, type LayoutKind } from '@sorn/core';
+import { LAYOUTS } from '@sorn/core/tiling';
+import { LAYOUT_KINDS, NEW_WINDOWS, type LayoutKind } from '@sorn/core/values';
 import { Section } from '../../app/Section.tsx';
 import { ChoiceSetting, SettingRow } from '../../app/SettingRow.tsx';
 import type { TilingEdits } from './edits.ts';

@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { tilingInForce, workspacesOn, type HomedWorkspace, type PlacedMonitor } from '@sorn/core';
+import { workspacesOn, type HomedWorkspace, type PlacedMonitor } from '@sorn/core/desk';
+import { tilingInForce } from '@sorn/core/engine';
 import { originText, layoutText } from '../../app/words.ts';
 import { useBench, useBenchStore, type PlacedDesk } from '../../data/bench-context.ts';
 

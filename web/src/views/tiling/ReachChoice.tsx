@@ -1,5 +1,5 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { REACHES, type Reach } from '@sorn/core';
+import { REACHES, type Reach } from '@sorn/core/tiling';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';
 import { Choice } from '../../app/SettingRow.tsx';

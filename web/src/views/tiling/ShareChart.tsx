@@ -1,5 +1,7 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { sweep, SWEEP, windowName, type Axis, type Lever } from '@sorn/core';
+import { windowName } from '@sorn/core/engine';
+import { sweep, SWEEP, type Lever } from '@sorn/core/simulate';
+import type { Axis } from '@sorn/core/values';
 import { ErrorBoundary } from 'react-error-boundary';
 import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { Section } from '../../app/Section.tsx';

@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
-import type { Measure, Measures } from '@sorn/core';
+import type { Measures } from '@sorn/core/engine';
+import type { Measure } from '@sorn/core/geometry';
 import { Figure } from '../../app/Figure.tsx';
 import type { PlacedDesk } from '../../data/bench-context.ts';
 import { DimensionLine } from '../../sheet/DimensionLine.tsx';

@@ -1,6 +1,8 @@
 import { Box } from '@chakra-ui/react';
 import { useMemo, useRef, useState } from 'react';
-import { leverOf, measure, type Reach } from '@sorn/core';
+import { measure } from '@sorn/core/engine';
+import { leverOf } from '@sorn/core/simulate';
+import type { Reach } from '@sorn/core/tiling';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { useBench, usePlacedDesk, type PlacedDesk } from '../../data/bench-context.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';

@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import { TOO_SMALL, type TooSmall } from '@sorn/core';
+import { TOO_SMALL, type TooSmall } from '@sorn/core/model';
 import { Section } from '../../app/Section.tsx';
 import { ChoiceSetting } from '../../app/SettingRow.tsx';
 import type { TilingEdits } from './edits.ts';

@@ -1,5 +1,5 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { EMPTY_WORKSPACES, WORKSPACES_ARE, type Profile } from '@sorn/core';
+import { EMPTY_WORKSPACES, WORKSPACES_ARE, type Profile } from '@sorn/core/model';
 import { Section } from '../../app/Section.tsx';
 import { Choice } from '../../app/SettingRow.tsx';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { Sweep, SessionWindow } from '@sorn/core';
+import type { SessionWindow } from '@sorn/core/model';
+import type { Sweep } from '@sorn/core/simulate';
 import { chartOption } from './chart-option.ts';
 
 const window = (id: string) => ({ id }) as SessionWindow;

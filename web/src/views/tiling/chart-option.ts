@@ -1,4 +1,4 @@
-import { SWEEP, type Band, type Sweep } from '@sorn/core';
+import { SWEEP, type Band, type Sweep } from '@sorn/core/simulate';
 import type { EChartsCoreOption } from 'echarts/core';
 
 const colour = (token: string) => `var(--sorn-colors-${token})`;

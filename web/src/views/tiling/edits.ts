@@ -1,3 +1,4 @@
+import type { Lever } from '@sorn/core/simulate';
 import {
   landing,
   scopeOf,
@@ -7,15 +8,13 @@ import {
   withPlain,
   withoutSetting,
   type GapField,
-  type LayoutField,
-  type LayoutKind,
-  type Lever,
   type Reach,
   type SettingField,
   type PlainField,
   type PlainSettings,
   type TilingInForce,
-} from '@sorn/core';
+} from '@sorn/core/tiling';
+import type { LayoutField, LayoutKind } from '@sorn/core/values';
 import { originText } from '../../app/words.ts';
 import { useBenchStore, type PlacedDesk } from '../../data/bench-context.ts';
 

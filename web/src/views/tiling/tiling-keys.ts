@@ -1,15 +1,6 @@
-import {
-  AXES,
-  DIRECTIONS,
-  FIRST_AXES,
-  LAYOUT_KINDS,
-  LAYOUTS,
-  listedWorkspaces,
-  REACHES,
-  STRIPS,
-  type Reach,
-  type Side,
-} from '@sorn/core';
+import { listedWorkspaces } from '@sorn/core/engine';
+import { LAYOUTS, REACHES, type Reach } from '@sorn/core/tiling';
+import { AXES, DIRECTIONS, FIRST_AXES, LAYOUT_KINDS, STRIPS, type Side } from '@sorn/core/values';
 import type { RefObject } from 'react';
 import { focusFigure } from '../../app/inspector.ts';
 import { usePageKeys } from '../../app/keys.ts';

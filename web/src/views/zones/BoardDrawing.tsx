@@ -1,4 +1,5 @@
-import { drawnBoard, placingArea, type DrawnBoard } from '@sorn/core';
+import { placingArea } from '@sorn/core/engine';
+import { drawnBoard, type DrawnBoard } from '@sorn/core/zones';
 import { useBench, type PlacedDesk } from '../../data/bench-context.ts';
 import { shortened } from '../../sheet/text-width.ts';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';

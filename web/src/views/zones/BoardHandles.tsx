@@ -1,11 +1,5 @@
-import {
-  cellAt,
-  cellsBetween,
-  rangeRect,
-  zoneOver,
-  type DrawnBoard,
-  type TrackLine,
-} from '@sorn/core';
+import { rangeRect } from '@sorn/core/tiling';
+import { cellAt, cellsBetween, zoneOver, type DrawnBoard, type TrackLine } from '@sorn/core/zones';
 import { useRef, useState, type PointerEvent } from 'react';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
 import type { ZoneEdits } from './edits.ts';

@@ -1,5 +1,7 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { boardName, type Board, type BoardFit } from '@sorn/core';
+import type { Board } from '@sorn/core/model';
+import { boardName } from '@sorn/core/tiling';
+import type { BoardFit } from '@sorn/core/zones';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { ListLine } from '../../app/ListLine.tsx';
 import { Section } from '../../app/Section.tsx';

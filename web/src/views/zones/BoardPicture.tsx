@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react';
-import { zoneRects, type Board } from '@sorn/core';
+import type { Board } from '@sorn/core/model';
+import { zoneRects } from '@sorn/core/tiling';
 
 /** A board, very small. */
 export function BoardPicture(props: { board: Board; width: number; height: number }) {

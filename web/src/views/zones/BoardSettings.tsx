@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react';
-import { boardName, type Board, type BoardShape } from '@sorn/core';
+import type { Board, BoardShape } from '@sorn/core/model';
+import { boardName } from '@sorn/core/tiling';
 import { Figure } from '../../app/Figure.tsx';
 import { Section } from '../../app/Section.tsx';
 import { Choice, SettingRow } from '../../app/SettingRow.tsx';

@@ -1,5 +1,7 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { boardFits, boardName, LAYOUTS, type Board } from '@sorn/core';
+import type { Board } from '@sorn/core/model';
+import { boardName, LAYOUTS } from '@sorn/core/tiling';
+import { boardFits } from '@sorn/core/zones';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';
 import { TextButton } from '../../app/TextButton.tsx';

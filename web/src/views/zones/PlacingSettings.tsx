@@ -1,7 +1,9 @@
 import { chakra, Flex } from '@chakra-ui/react';
+import type { PlacedMonitor } from '@sorn/core/desk';
+import { gridOf } from '@sorn/core/engine';
+import { keyMap, withoutBinding } from '@sorn/core/keys';
+import { without } from '@sorn/core/model';
 import {
-  gridOf,
-  keyMap,
   keysCaps,
   MOST_DIGITS,
   MOST_LETTERS,
@@ -9,11 +11,8 @@ import {
   placeAtText,
   placingSchema,
   rungsIn,
-  without,
-  withoutBinding,
-  type PlacedMonitor,
   type PlacingSettings as Settings,
-} from '@sorn/core';
+} from '@sorn/core/values';
 import { Figure } from '../../app/Figure.tsx';
 import { KeyCaps } from '../../app/KeyCap.tsx';
 import { Section } from '../../app/Section.tsx';

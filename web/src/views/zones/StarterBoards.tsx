@@ -1,5 +1,8 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { boardFits, deskInForce, letterOf, STARTER_BOARDS, type PlacedMonitor } from '@sorn/core';
+import { deskInForce, type PlacedMonitor } from '@sorn/core/desk';
+import { letterOf } from '@sorn/core/placing';
+import { STARTER_BOARDS } from '@sorn/core/starters';
+import { boardFits } from '@sorn/core/zones';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { Panel, usePanelKeys } from '../../app/Panel.tsx';
 import { useBench } from '../../data/bench-context.ts';

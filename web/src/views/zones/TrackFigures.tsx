@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import type { DrawnBoard } from '@sorn/core';
+import type { DrawnBoard } from '@sorn/core/zones';
 import type { RefObject } from 'react';
 import { Figure } from '../../app/Figure.tsx';
 import { DimensionLine } from '../../sheet/DimensionLine.tsx';

@@ -1,5 +1,5 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import type { Board } from '@sorn/core';
+import type { Board } from '@sorn/core/model';
 import type { RefObject } from 'react';
 import { KeyCap } from '../../app/KeyCap.tsx';
 import { ListLine } from '../../app/ListLine.tsx';

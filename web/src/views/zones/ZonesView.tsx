@@ -1,4 +1,5 @@
-import { boardFits, boardMeant, drawnBoard, placingArea } from '@sorn/core';
+import { placingArea } from '@sorn/core/engine';
+import { boardFits, boardMeant, drawnBoard } from '@sorn/core/zones';
 import { useMemo, useRef, useState } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
 import { useBench, usePlacedDesk } from '../../data/bench-context.ts';

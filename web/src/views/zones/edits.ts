@@ -1,7 +1,9 @@
+import type { Board, BoardShape, Profile } from '@sorn/core/model';
+import { rangeOf } from '@sorn/core/tiling';
+import type { Axis, Direction } from '@sorn/core/values';
 import {
   boardReordered,
   lineBeside,
-  rangeOf,
   withBoard,
   withBoardAdded,
   withLineMoved,
@@ -20,13 +22,8 @@ import {
   zoneStretched,
   zoneTowards,
   freeZoneName,
-  type Axis,
-  type Board,
-  type BoardShape,
-  type Direction,
   type DrawnBoard,
-  type Profile,
-} from '@sorn/core';
+} from '@sorn/core/zones';
 import { useBenchStore } from '../../data/bench-context.ts';
 
 /** What the Zones view changes, on the board and the zone in hand. */

@@ -1,4 +1,4 @@
-import { withLayoutField, withLayoutKind, withoutSetting } from '@sorn/core';
+import { withLayoutField, withLayoutKind, withoutSetting } from '@sorn/core/tiling';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';
 
 /** Which board is set for the workspace a monitor shows there, and the change of that. */

@@ -1,4 +1,6 @@
-import { fromTheLeft, type Board, type Direction, type PlacedMonitor } from '@sorn/core';
+import { fromTheLeft, type PlacedMonitor } from '@sorn/core/desk';
+import type { Board } from '@sorn/core/model';
+import type { Direction } from '@sorn/core/values';
 import type { RefObject } from 'react';
 import { focusFigure } from '../../app/inspector.ts';
 import { usePageKeys, type PageKey } from '../../app/keys.ts';

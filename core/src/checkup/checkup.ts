@@ -1,0 +1,25 @@
+import { deskInForce } from '../desk/desk.ts';
+import { parentApp } from '../engine/follow.ts';
+import { factsOf } from '../engine/ruling.ts';
+import type { Profile } from '../model/profile.ts';
+import type { Session } from '../model/session.ts';
+import { allHold } from '../rules/decide.ts';
+import { checkProfile, type ProfileFinding } from './profile.ts';
+
+/**
+ * Everything about a profile that a person should know, while a session runs: a rule is not dead that an
+ * open window matches, though no window known from the apps does.
+ */
+export function checkup(profile: Profile, session: Session): readonly ProfileFinding[] {
+  const findings = checkProfile(profile);
+  if (!findings.some(({ kind }) => kind === 'rule-unmatched')) return findings;
+  const desk = deskInForce(profile, session);
+  const facts = session.windows.map((window) =>
+    factsOf({ desk }, window, window, parentApp(session.windows, window.parent)),
+  );
+  return findings.filter((finding) => {
+    if (finding.kind !== 'rule-unmatched') return true;
+    const rule = profile.rules.find(({ id }) => id === finding.rule)!;
+    return !facts.some((each) => allHold(rule.when, each));
+  });
+}

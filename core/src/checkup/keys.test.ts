@@ -1,0 +1,215 @@
+import { describe, expect, it } from 'vitest';
+import { keyMap } from '../keys/map.ts';
+import { COMMONLY_TAKEN } from '../keys/taken.ts';
+import { STARTERS } from '../model/keys.ts';
+import { type Profile, profileSchema } from '../model/profile.ts';
+import { OFFICE } from '../testing/desk.ts';
+import { does, enter, profileWith } from '../testing/keys.ts';
+import { KEY_FINDINGS } from './key-finding.ts';
+import { mendsFor } from './key-mends.ts';
+import { checkKeys } from './keys.ts';
+
+const NO_LAYERS = { layers: [] };
+const MOUSE = { id: 'mouse', buttons: 12, modifiers: false, atOnce: 'one' };
+const KEYBOARD = { id: 'k', board: 'ansi-100' };
+const SIXTY = { id: 'k', board: 'ansi-60' };
+const both = (bindings: object[], more: object = {}) =>
+  profileWith(bindings, { ...NO_LAYERS, ...more });
+const META = COMMONLY_TAKEN.map((list) => ({ ...list, on: list.id === 'meta' }));
+
+/** Faulty maps, what is to be found in each, and the first way to mend it. */
+const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = [
+  {
+    map: both([
+      { keys: 'Main+KeyL', command: does('float') },
+      { keys: 'Meta+KeyL', command: does('close') },
+    ]),
+    kind: 'keys-twice',
+    says: 'Meta L does float, and hides close on the same keys.',
+    mends: [
+      'Move close to Meta K',
+      'Put close into the layer more, on L; Meta M enters it',
+      'Drop close from Meta L',
+      'Drop float from Meta L',
+    ],
+  },
+  {
+    map: both([
+      { keys: 'Main+KeyK', command: does('float') },
+      { keys: 'Main+KeyK KeyS', command: does('close') },
+    ]),
+    kind: 'keys-hidden',
+    says: 'Meta K does float at once: Meta K then S (close) cannot be reached.',
+    mends: ['Move float to Meta J'],
+  },
+  {
+    map: both([
+      { keys: 'tap Space', command: does('float') },
+      { keys: 'Space', command: does('close') },
+    ]),
+    kind: 'keys-hidden',
+    says: 'tap Space does float: close, when the key goes down, cannot be reached.',
+    mends: [],
+  },
+  {
+    map: both([{ keys: 'Main+KeyL', command: does('focus-next') }], { taken: META }),
+    kind: 'keys-taken',
+    says: 'The desktop locks the screen with it: focus-next is not reached.',
+    mends: ['Move focus-next to Meta K'],
+  },
+  {
+    map: profileSchema.parse({
+      ...both([{ keys: 'Ctrl+KeyB', command: does('float') }]),
+      apps: [
+        {
+          id: 'bulletin',
+          name: 'Bulletin Writer',
+          shortcuts: [{ keys: 'Ctrl+KeyB', what: 'makes bold' }],
+        },
+      ],
+    }),
+    kind: 'keys-taken',
+    says: 'Bulletin Writer makes bold with it: float is not reached while that has the focus.',
+    mends: ['Move float to Ctrl N'],
+  },
+  {
+    map: profileWith([{ keys: 'KeyA', command: does('float'), in: 'one' }], {
+      layers: [{ id: 'one', lasts: 'once' }],
+    }),
+    kind: 'layer-unreached',
+    says: 'No key enters the layer one, so its key is never there.',
+    mends: ['Enter one with Meta O', 'Drop the layer one and its keys'],
+  },
+  {
+    map: profileWith([{ keys: 'Main+KeyG', command: enter('stay') }], {
+      layers: [{ id: 'stay', lasts: 'kept' }],
+    }),
+    kind: 'layer-stuck',
+    says: 'Nothing in the layer stay leaves it but Escape alone',
+    mends: ['Bind Esc to leave-layer in stay'],
+  },
+  {
+    map: both([{ keys: 'Main+KeyP', command: does('pocket') }]),
+    kind: 'no-way-back',
+    says: 'No key does call-back, which takes it back.',
+    mends: ['Bind Meta O to call-back', 'Drop pocket'],
+  },
+  {
+    map: both([
+      { keys: 'Main+KeyL', command: does('focus-left') },
+      { keys: 'Main+KeyJ', command: does('focus-right') },
+    ]),
+    kind: 'keys-contradict',
+    says: 'Meta L does focus-left and stands right of Meta J, which does focus-right.',
+    mends: ['Swap Meta L and Meta J'],
+  },
+  {
+    map: both([{ keys: 'Main+Numpad7', command: does('float') }], { devices: [SIXTY] }),
+    kind: 'keys-absent',
+    says: 'Pad 7: bound, and on no device.',
+    mends: ['Drop float'],
+  },
+  {
+    map: both(
+      [4, 5, 12, 13].map((n) => ({ keys: `Button${n}`, command: does('float') })),
+      { devices: [KEYBOARD, MOUSE] },
+    ),
+    kind: 'too-many-keys',
+    says: 'Button 13: bound, and mouse has 12.',
+    mends: ['Drop float'],
+  },
+  {
+    map: both([{ keys: 'Button4', command: does('find-window') }], { devices: [KEYBOARD, MOUSE] }),
+    kind: 'needs-letters',
+    says: 'Button 4 does find-window, which needs typing, and mouse has no letters.',
+    mends: ['Move find-window to'],
+  },
+  {
+    map: both([{ keys: 'Main+Button4', command: does('float') }], { devices: [KEYBOARD, MOUSE] }),
+    kind: 'modifiers-not-sent',
+    says: 'mouse sends no modifiers: float is not reached with it alone.',
+    mends: ['Move float to Button 4'],
+  },
+  {
+    map: both([{ keys: 'Caps+KeyA', command: does('float') }], {
+      bundles: [{ id: 'Caps', hold: 'Button5', modifiers: ['Ctrl', 'Alt'] }],
+      devices: [KEYBOARD, MOUSE],
+    }),
+    kind: 'modifiers-not-sent',
+    says: 'Button 5 stands for the modifiers of Caps, and mouse cannot send modifiers.',
+    mends: ['Drop the bundle Caps and the key with it'],
+  },
+  {
+    map: profileWith([{ keys: 'Button5', command: enter('while') }], {
+      layers: [{ id: 'while', lasts: 'held' }],
+      devices: [KEYBOARD, MOUSE],
+    }),
+    kind: 'one-at-a-time',
+    says: 'mouse sends one input at a time: nothing can be pressed on it while Button 5 is held for while.',
+    mends: ['Move enter-layer while to'],
+  },
+];
+
+describe('the checkup of keys', () => {
+  it.each(FAULTY)('finds $kind: $says', ({ map, kind, says, mends }) => {
+    const findings = checkKeys(map);
+    expect(findings.map((each) => each.kind)).toEqual([kind]);
+    expect(findings[0]!.text).toContain(says);
+    const ways = mendsFor(map, findings[0]!);
+    mends.forEach((text, i) => expect(ways[i]!.says).toContain(text));
+    // Every way to mend it does, brings nothing new, and gives a profile as the schema has it.
+    expect(ways.length).toBeGreaterThan(0);
+    for (const { profile } of ways) {
+      expect(profileSchema.parse(profile)).toEqual(profile);
+      expect(checkKeys(profile)).toEqual([]);
+    }
+  });
+
+  it('has a faulty map for each kind', () => {
+    expect(new Set(FAULTY.map(({ kind }) => kind))).toEqual(new Set(KEY_FINDINGS));
+  });
+
+  it.each(STARTERS)('finds nothing in the starter %s', (from) => {
+    const device = from === 'buttons' ? { devices: [KEYBOARD, MOUSE] } : {};
+    const profile = profileSchema.parse({
+      ...OFFICE,
+      apps: ['a', 'b', 'c', 'd'].map((id) => ({ id, letter: id.toUpperCase() })),
+      keys: { from, ...device },
+    });
+    expect(checkKeys(profile)).toEqual([]);
+    expect(keyMap(profile).length > 0).toBe(from !== 'none');
+  });
+
+  it('does not take the stagger of a split board for an order', () => {
+    const split = profileSchema.parse({
+      ...OFFICE,
+      keys: { from: 'inverted-t', devices: [{ id: 'k', board: 'split-42' }] },
+    });
+    expect(checkKeys(split)).toEqual([]);
+  });
+
+  it('leaves bindings of different layers and apps in peace', () => {
+    const map = profileWith(
+      [
+        { keys: 'Main+KeyG', command: enter('one') },
+        { keys: 'KeyA', command: does('float'), in: 'one' },
+        { keys: 'KeyA', command: does('close') },
+        { keys: 'KeyA', command: does('maximise'), app: 'notes' },
+        { keys: 'Ctrl+KeyB', command: does('undo'), app: 'notes' },
+      ],
+      { layers: [{ id: 'one', lasts: 'once' }] },
+    );
+    const apps = [
+      { id: 'notes' },
+      { id: 'bulletin', shortcuts: [{ keys: 'Ctrl+KeyB', what: 'makes bold' }] },
+    ];
+    expect(checkKeys(profileSchema.parse({ ...map, apps }))).toEqual([]);
+  });
+
+  it('tells collisions with the main modifier after another one was chosen', () => {
+    const map = both([{ keys: 'Main+Tab', command: does('focus-next') }]);
+    expect(checkKeys(map)).toEqual([]);
+    const byAlt = { ...map, keys: { ...map.keys, main: 'Alt' as const } };
+    expect(checkKeys(byAlt).map(({ kind }) => kind)).toEqual(['keys-taken']);
+  });
+});

@@ -1,0 +1,218 @@
+import { byParts } from '../keys/by-parts.ts';
+import { expander, keyMap, pressesOf, type KeyBinding } from '../keys/map.ts';
+import { placeOf } from '../keys/place-of.ts';
+import { takenLists } from '../keys/taken.ts';
+import { directedOf, wayBack } from '../keys/ways-back.ts';
+import { BASE, keyCommandText, type KeyCommand } from '../model/keys.ts';
+import type { Profile } from '../model/profile.ts';
+import { checkDevices } from './key-devices.ts';
+import { bindingName, finding, keysName, type KeyFinding } from './key-finding.ts';
+
+/** What is wrong with the key map of a profile. */
+export const checkKeys = byParts((profile): readonly KeyFinding[] => {
+  const map = keyMap(profile);
+  return [
+    ...twice(profile, map),
+    ...hidden(profile, map),
+    ...taken(profile, map),
+    ...layers(profile, map),
+    ...withoutWayBack(map),
+    ...contradictions(profile, map),
+    ...checkDevices(profile, map),
+  ];
+});
+
+/** Bindings with the same value of something, where there are several, in the map's order. */
+function several(
+  map: readonly KeyBinding[],
+  by: (binding: KeyBinding) => string,
+): (readonly KeyBinding[])[] {
+  const groups = new Map<string, KeyBinding[]>();
+  for (const binding of map) {
+    const key = by(binding);
+    const group = groups.get(key);
+    if (group) group.push(binding);
+    else groups.set(key, [binding]);
+  }
+  return [...groups.values()].filter((group) => group.length > 1);
+}
+
+const inLayer = (layer: string) => (layer === BASE ? '' : ` in the layer ${layer}`);
+
+/** The same trigger twice, in one layer and for the same windows. */
+function twice(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
+  return several(map, ({ layer, app, sign }) => `${layer} ${app ?? ''} ${sign}`).map((group) => {
+    const [first, second] = group as [KeyBinding, KeyBinding];
+    const others = group.slice(1).map(bindingName).join(' and ');
+    const text = `${keysName(profile, first)} does ${bindingName(first)}${inLayer(first.layer)}, and hides ${others} on the same keys.`;
+    return finding('keys-twice', group, `${keysName(profile, first)} is bound twice`, text, second);
+  });
+}
+
+/** A chord that hides a longer sequence, and a key of two roles that hides what it did by itself. */
+function hidden(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
+  const longer = new Map<string, KeyBinding[]>();
+  const whole = new Map<string, KeyBinding>();
+  for (const binding of map) {
+    const { trigger, layer } = binding;
+    if (trigger.how === 'press') {
+      const signs = pressesOf(binding);
+      const at = `${layer} ${binding.sign}`;
+      if (!whole.has(at)) whole.set(at, binding);
+      for (let steps = 1; steps < signs.length; steps++) {
+        const begins = `${layer} ${signs.slice(0, steps).join(' ')}`;
+        longer.set(begins, [...(longer.get(begins) ?? []), binding]);
+      }
+    }
+  }
+  const sequences = [...longer].flatMap(([at, hides]): KeyFinding[] => {
+    const chord = whole.get(at);
+    if (!chord) return [];
+    const names = hides.map((each) => `${keysName(profile, each)} (${bindingName(each)})`);
+    const text = `${keysName(profile, chord)} does ${bindingName(chord)} at once${inLayer(chord.layer)}: ${names.join(', ')} cannot be reached.`;
+    const title = `${keysName(profile, chord)} hides a sequence`;
+    return [finding('keys-hidden', [chord, ...hides], title, text, chord)];
+  });
+  const roles = new Set<string>();
+  const twoRoles = map.flatMap((binding): KeyFinding[] => {
+    const { trigger, layer } = binding;
+    const code = trigger.steps[0]!.code!;
+    const plain = whole.get(`${layer} ${code}`);
+    if (trigger.how === 'press' || !plain || roles.has(`${layer} ${code}`)) return [];
+    roles.add(`${layer} ${code}`);
+    const text = `${keysName(profile, binding)} does ${bindingName(binding)}${inLayer(layer)}: ${bindingName(plain)}, when the key goes down, cannot be reached.`;
+    const title = `${keysName(profile, plain)} is hidden by its own ${trigger.how}`;
+    return [finding('keys-hidden', [binding, plain], title, text, plain)];
+  });
+  return [...sequences, ...twoRoles];
+}
+
+/** Keys that the desktop, or an app with the focus, takes before they come here. */
+function taken(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
+  const expand = expander(profile.keys);
+  const by = new Map<string, { who: string; app: string | null; what: string }[]>();
+  const add = (keys: string, who: string, what: string, app: string | null) => {
+    const { sign } = expand(keys);
+    by.set(sign, [...(by.get(sign) ?? []), { who, what, app }]);
+  };
+  for (const { on, shortcuts } of takenLists(profile))
+    if (on) for (const { keys, what } of shortcuts) add(keys, 'The desktop', what, null);
+  for (const { id, name = id, shortcuts = [] } of profile.apps)
+    for (const { keys, what } of shortcuts) add(keys, name, what, id);
+  if (by.size === 0) return [];
+  return map.flatMap((binding): KeyFinding[] => {
+    const { trigger, sign } = binding;
+    const first = trigger.how === 'press' ? pressesOf(binding)[0]! : sign;
+    const takes = (by.get(first) ?? []).find(
+      ({ app }) => app === null || binding.app === null || binding.app === app,
+    );
+    if (!takes) return [];
+    const text = `${takes.who} ${takes.what} with it: ${bindingName(binding)} is not reached${takes.app === null ? '' : ' while that has the focus'}.`;
+    return [
+      finding('keys-taken', [binding], `${keysName(profile, binding)} is taken`, text, binding),
+    ];
+  });
+}
+
+const NO_COMMANDS: readonly KeyCommand[] = [];
+
+function commandsOf({ command, release }: KeyBinding): readonly KeyCommand[] {
+  if (command) return release ? [command, release] : [command];
+  return release ? [release] : NO_COMMANDS;
+}
+
+/** Layers that nothing enters, and those that stay and that nothing in them leaves. */
+function layers({ keys }: Profile, map: readonly KeyBinding[]): KeyFinding[] {
+  const leads = new Map<string, Set<string>>();
+  const leaves = new Set<string>();
+  for (const binding of map) {
+    for (const command of commandsOf(binding)) {
+      if (command.command === 'leave-layer') leaves.add(binding.layer);
+      if (command.command !== 'enter-layer') continue;
+      if (command.layer === BASE) leaves.add(binding.layer);
+      leads.set(binding.layer, (leads.get(binding.layer) ?? new Set()).add(command.layer));
+    }
+  }
+  const reached = new Set([BASE]);
+  for (const layer of reached) for (const next of leads.get(layer) ?? []) reached.add(next);
+  return keys.layers.flatMap(({ id, lasts }): KeyFinding[] => {
+    const about = map.filter(({ layer }) => layer === id);
+    const ways: KeyFinding[] = [];
+    if (!reached.has(id) && about.length > 0) {
+      const text = `No key enters the layer ${id}, so ${about.length === 1 ? 'its key is' : `its ${about.length} keys are`} never there.`;
+      ways.push({
+        ...finding('layer-unreached', about, `${id} cannot be reached`, text),
+        layer: id,
+      });
+    }
+    if (lasts === 'kept' && !leaves.has(id)) {
+      const text = `Nothing in the layer ${id} leaves it but Escape alone, which leads home from everywhere: a device without that key stays in it.`;
+      ways.push({ ...finding('layer-stuck', about, `${id} cannot be left`, text), layer: id });
+    }
+    return ways;
+  });
+}
+
+/** Commands that have a way back, which no key has. */
+function withoutWayBack(map: readonly KeyBinding[]): KeyFinding[] {
+  const bound = new Set<string>();
+  for (const binding of map)
+    for (const command of commandsOf(binding)) bound.add(keyCommandText(command));
+  const told = new Set<string>();
+  const findings: KeyFinding[] = [];
+  for (const binding of map) {
+    for (const command of commandsOf(binding)) {
+      const name = keyCommandText(command);
+      if (told.has(name)) continue;
+      told.add(name);
+      const back = wayBack(command);
+      if (!back || bound.has(keyCommandText(back))) continue;
+      const text = `No key does ${keyCommandText(back)}, which takes it back.`;
+      const title = `${name} has no way back`;
+      findings.push({ ...finding('no-way-back', [binding], title, text), wanted: back });
+    }
+  }
+  return findings;
+}
+
+/** In key widths: rows and columns that are staggered stand a little aside of each other. */
+const ASIDE = 0.6;
+
+/** Keys that stand the other way round than the directions they lead to. */
+function contradictions(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
+  const place = placeOf(profile);
+  const families = new Map<string, Map<string, KeyBinding>>();
+  for (const binding of map) {
+    const { command, trigger, layer, app } = binding;
+    const directed = command && directedOf(command);
+    const step = trigger.steps.at(-1)!;
+    if (!directed || step.code === undefined || !place(step.code)) continue;
+    // Keys of the pad and keys of the hand are two families, though they do the same.
+    const block = step.code.startsWith('Numpad')
+      ? 'pad'
+      : step.code.startsWith('Arrow')
+        ? 'arrows'
+        : '';
+    const same = [layer, app, trigger.how, step.modifiers.join('+'), block, directed.family].join(
+      ' ',
+    );
+    const family = families.get(same) ?? new Map<string, KeyBinding>();
+    if (!family.has(directed.direction)) family.set(directed.direction, binding);
+    families.set(same, family);
+  }
+  const at = (binding: KeyBinding) => place(binding.trigger.steps.at(-1)!.code!)!;
+  const opposed = [
+    ['left', 'right', 'x'],
+    ['up', 'down', 'y'],
+  ] as const;
+  return [...families.values()].flatMap((family) =>
+    opposed.flatMap(([from, to, axis]): KeyFinding[] => {
+      const [one, other] = [family.get(from), family.get(to)];
+      if (!one || !other || at(one)[axis] < at(other)[axis] + ASIDE) return [];
+      const side = axis === 'x' ? 'right of' : 'below';
+      const text = `${keysName(profile, one)} does ${bindingName(one)} and stands ${side} ${keysName(profile, other)}, which does ${bindingName(other)}.`;
+      const title = `${bindingName(one)} is on the wrong side`;
+      return [finding('keys-contradict', [one, other], title, text, one)];
+    }),
+  );
+}

@@ -1,0 +1,69 @@
+import { deskInForce, type DeskInForce } from '../desk/desk.ts';
+import type { Profile } from '../model/profile.ts';
+import { unusedBoards } from './boards.ts';
+import { deskFindings, homelessWorkspaces } from './desk.ts';
+import { checkKeys } from './keys.ts';
+import { checkRules } from './rules.ts';
+import { unknownNames } from './unknown-names.ts';
+
+/** What every check works on. */
+interface Checked {
+  profile: Profile;
+  /** The profile's desks, all their monitors connected; one made of all monitors where it has none. */
+  desks: readonly DeskInForce[];
+  /** True where a name at a path, or below it, matches nothing: that is told already, and is why. */
+  isMistyped: (path: string) => boolean;
+}
+
+/**
+ * The checks of a profile, in the order in which their findings are told. A new one is a function of what is checked
+ * in a file of its domain here, and a line in this list; how its findings are told is in `findings.ts`.
+ */
+const CHECKS = [
+  ({ profile }: Checked) =>
+    unknownNames(profile).map((name) => ({ kind: 'unknown-name' as const, ...name })),
+  ({ desks }: Checked) => desks.flatMap(deskFindings),
+  ({ profile, isMistyped }: Checked) =>
+    homelessWorkspaces(profile).filter(({ workspace }) => {
+      const at = profile.workspaces.findIndex(({ id }) => id === workspace);
+      return !isMistyped(`workspaces[${at}].monitor`);
+    }),
+  ({ profile, desks, isMistyped }: Checked) =>
+    unusedBoards(profile, desks).filter(({ board }) => {
+      const at = profile.boards.findIndex(({ id, name = id }) => name === board);
+      return !isMistyped(`boards[${at}].for.monitor`);
+    }),
+  ({ profile, isMistyped }: Checked) =>
+    checkRules(profile).filter((finding) => {
+      if (finding.kind !== 'rule-unmatched' && finding.kind !== 'rule-nowhere') return true;
+      const at = profile.rules.findIndex(({ id }) => id === finding.rule);
+      const part = finding.kind === 'rule-unmatched' ? 'when' : `then.${finding.setting}`;
+      return !isMistyped(`rules[${at}].${part}`);
+    }),
+  ({ profile }: Checked) => checkKeys(profile),
+] as const;
+
+/** Something about a profile that a person should know, whatever is connected. */
+export type ProfileFinding = ReturnType<(typeof CHECKS)[number]>[number];
+
+const known = new WeakMap<Profile, readonly ProfileFinding[]>();
+
+/** Everything about a profile that a person should know, whatever is connected. */
+export function checkProfile(profile: Profile): readonly ProfileFinding[] {
+  // Asked for with every drawing, while a profile stays the same from step to step.
+  const found = known.get(profile) ?? foundIn(profile);
+  known.set(profile, found);
+  return found;
+}
+
+function foundIn(profile: Profile): readonly ProfileFinding[] {
+  const desks =
+    profile.desks.length > 0
+      ? profile.desks.map(({ id }) => deskInForce(profile, { desk: id, mode: 'extend' }))
+      : [deskInForce(profile, { mode: 'extend' })];
+  const unknown = unknownNames(profile).map(({ path }) => path);
+  const isMistyped = (path: string) => unknown.some((each) => each.startsWith(path));
+  return CHECKS.flatMap((check): readonly ProfileFinding[] =>
+    check({ profile, desks, isMistyped }),
+  );
+}

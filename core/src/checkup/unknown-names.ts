@@ -1,0 +1,161 @@
+import { fitsPattern, isPattern, isRole, ROLES } from '../desk/roles.ts';
+import { BASE } from '../model/keys.ts';
+import type { Profile } from '../model/profile.ts';
+import { GROUPS, type RuleSettings } from '../model/rule.ts';
+import { DIRECTIONS } from '../values/direction.ts';
+import type { LayoutSetting } from '../values/layout.ts';
+import { MAIN, MODIFIERS } from '../values/modifiers.ts';
+import { nearestName, type UnknownName } from '../values/nearest.ts';
+import { triggerOf } from '../values/trigger.ts';
+
+const unknownIn = new WeakMap<Profile, readonly UnknownName[]>();
+
+/** Every reference of the profile to a monitor, workspace, app, board or zone that is not there. */
+export function unknownNames(profile: Profile): readonly UnknownName[] {
+  const known = unknownIn.get(profile) ?? lookedUp(profile);
+  unknownIn.set(profile, known);
+  return known;
+}
+
+type Look = (path: string, value: string | undefined, names: readonly string[]) => void;
+
+/** Names in rules, and in the list of what opens at the start. */
+function lookRules(
+  profile: Profile,
+  look: Look,
+  lookWhich: (path: string, value: string | undefined) => void,
+): void {
+  const named = (list: readonly { id: string; name?: string }[]) =>
+    list.flatMap(({ id, name = id }) => [id, name]);
+  const apps = profile.apps.map(({ id }) => id);
+  const names = { app: apps, parent: apps, desk: named(profile.desks) };
+  const workspaces = named(profile.workspaces);
+  const zones = profile.boards.flatMap((board) => board.zones.map(({ name }) => name));
+  const lookSettings = (path: string, { workspace, monitor, zone }: RuleSettings) => {
+    // Without a list of workspaces they are made up, one a monitor.
+    if (workspaces.length > 0)
+      look(
+        `${path}.workspace`,
+        workspace,
+        profile.workspaces.map(({ id }) => id),
+      );
+    lookWhich(`${path}.monitor`, monitor);
+    look(`${path}.zone`, zone, zones);
+  };
+  profile.rules.forEach(({ when, then }, i) => {
+    for (const group of GROUPS) {
+      when[group].forEach((condition, j) => {
+        const path = `rules[${i}].when.${group}[${j}].is`;
+        if (condition.of === 'monitor') lookWhich(path, condition.is);
+        else if (condition.of === 'workspace' && 'is' in condition) {
+          if (workspaces.length > 0) look(path, condition.is, workspaces);
+        } else if (condition.of in names && 'is' in condition) {
+          look(path, String(condition.is), names[condition.of as keyof typeof names]);
+        }
+      });
+    }
+    lookSettings(`rules[${i}].then`, then);
+  });
+  profile.start.forEach(({ app, ...then }, i) => {
+    look(`start[${i}].app`, app, apps);
+    lookSettings(`start[${i}]`, then);
+  });
+}
+
+/** Names in bindings: modifiers and bundles, layers, apps, and what commands are said with. */
+function lookKeys(
+  profile: Profile,
+  look: Look,
+  lookWhich: (path: string, value: string | undefined) => void,
+): void {
+  const { bindings, layers, bundles } = profile.keys;
+  const modifiers = [MAIN, ...MODIFIERS, ...bundles.map(({ id }) => id)];
+  const layerIds = [BASE, ...layers.map(({ id }) => id)];
+  const apps = profile.apps.map(({ id }) => id);
+  const workspaces = [...profile.workspaces.map(({ id }) => id), ...WORKSPACE_WORDS];
+  bindings.forEach((binding, i) => {
+    const path = `keys.bindings[${i}]`;
+    for (const { modifiers: named } of triggerOf(binding.keys).steps)
+      for (const name of named) look(`${path}.keys`, name, modifiers);
+    look(`${path}.in`, binding.in, layerIds);
+    look(`${path}.app`, binding.app, apps);
+    for (const part of ['command', 'release'] as const) {
+      const command = binding[part];
+      if (!command) continue;
+      const at = `${path}.${part}`;
+      if (command.command === 'enter-layer') look(`${at}.layer`, command.layer, layerIds);
+      if (command.command === 'call-app' || command.command === 'open-app')
+        look(`${at}.app`, command.app, apps);
+      if (command.command === 'use-desk')
+        look(
+          `${at}.desk`,
+          command.desk,
+          profile.desks.map(({ id }) => id),
+        );
+      if (
+        (command.command === 'go-workspace' || command.command === 'put-on-workspace') &&
+        profile.workspaces.length > 0
+      )
+        look(`${at}.which`, command.which, workspaces);
+      if (command.command.includes('monitor') && 'which' in command && command.which) {
+        if (!MONITOR_WORDS.includes(command.which)) lookWhich(`${at}.which`, command.which);
+      }
+    }
+  });
+}
+
+/** What workspaces and monitors are called beside their names, from where one is. */
+const WORKSPACE_WORDS = ['next', 'previous', 'last'];
+const MONITOR_WORDS = ['next', 'previous', ...DIRECTIONS];
+
+function lookedUp(profile: Profile): UnknownName[] {
+  const ids = (list: readonly { id: string }[]) => list.map((item) => item.id);
+  const monitors = ids(profile.monitors);
+  const workspaces = ids(profile.workspaces);
+  const apps = ids(profile.apps);
+  const unknown: UnknownName[] = [];
+  const look: Look = (path, value, names) => {
+    if (value === undefined || names.includes(value)) return;
+    unknown.push({ path, value, nearest: nearestName(value, names) });
+  };
+  const lookWhich = (path: string, value: string | undefined) => {
+    if (value === undefined || isRole(value)) return;
+    const names = [...monitors, ...profile.monitors.flatMap(({ name }) => name ?? [])];
+    if (isPattern(value) && names.some((name) => fitsPattern(name, value))) return;
+    look(path, value, names);
+    // A mistyped role is nearer to a role than to any name.
+    const last = unknown.at(-1);
+    if (last?.path === path) last.nearest = nearestName(value, [...names, ...ROLES]);
+  };
+  profile.monitors.forEach(({ fallback }, i) => lookWhich(`monitors[${i}].fallback`, fallback));
+  profile.desks.forEach((desk, i) => {
+    desk.monitors.forEach((entry, j) =>
+      look(`desks[${i}].monitors[${j}].monitor`, entry.monitor, monitors),
+    );
+    const here = desk.monitors.map(({ monitor }) => monitor);
+    look(`desks[${i}].primary`, desk.primary, here);
+    look(`desks[${i}].only`, desk.only, here);
+  });
+  profile.workspaces.forEach((workspace, i) =>
+    lookWhich(`workspaces[${i}].monitor`, workspace.monitor),
+  );
+  lookRules(profile, look, lookWhich);
+  lookKeys(profile, look, lookWhich);
+  const boards = ids(profile.boards);
+  const lookLayout = (path: string, layout: LayoutSetting | undefined) => {
+    if (layout?.kind === 'board') look(`${path}.board`, layout.board, boards);
+  };
+  lookLayout('tiling.layout', profile.tiling.layout);
+  profile.boards.forEach((board, i) => lookWhich(`boards[${i}].for.monitor`, board.for.monitor));
+  profile.apps.forEach((app, i) => {
+    look(`apps[${i}].parent`, app.parent, apps);
+    app.windows?.forEach(({ parent }, j) => look(`apps[${i}].windows[${j}].parent`, parent, apps));
+  });
+  profile.tiling.places.forEach((place, i) => {
+    lookLayout(`tiling.places[${i}].layout`, place.layout);
+    look(`tiling.places[${i}].monitor`, place.monitor, monitors);
+    // Without a list of workspaces they are made up, one a monitor.
+    if (workspaces.length > 0) look(`tiling.places[${i}].workspace`, place.workspace, workspaces);
+  });
+  return unknown;
+}

@@ -1,0 +1,9 @@
+export {
+  COMMANDS,
+  type Command,
+  type CommandId,
+  HELD_COMMANDS,
+  LAST,
+  PLAIN_COMMANDS,
+  commandText,
+} from './command.ts';

@@ -1,0 +1,36 @@
+export { type DeskInForce, deskInForce, monitorOf, workspacesOn } from './desk.ts';
+export { type Edid, readEdid, suggestedScale } from './edid.ts';
+export {
+  freeId,
+  turnedBy90,
+  withDesk,
+  withDeskWritten,
+  withEntry,
+  withMonitorOnDesk,
+  withNewDesk,
+  withoutDesk,
+  withoutMonitorOnDesk,
+} from './edit.ts';
+export { type HomedWorkspace } from './homes.ts';
+export { matchMonitor } from './match.ts';
+export {
+  type Crossing,
+  type ReservedMeasure,
+  type StandingMeasure,
+  besideMonitor,
+  crossings,
+  reservedMeasures,
+  standingMeasures,
+} from './measures.ts';
+export { type PlacedMonitor, monitorName } from './placed.ts';
+export { ROLES, fromTheLeft } from './roles.ts';
+export {
+  ANCHORS,
+  type Anchor,
+  droppedAt,
+  linedUp,
+  offsetMm,
+  sideAxis,
+  steppedTo,
+} from './standing-monitors.ts';
+export { workArea } from './work-area.ts';

@@ -1,0 +1,86 @@
+import { deskInForce } from '../../desk/desk.ts';
+import type { Session } from '../../model/session.ts';
+import { nearestName } from '../../values/nearest.ts';
+import { MODES, type Mode } from '../../values/window.ts';
+import { monitorsLeft } from '../moves.ts';
+import { did, nothing, type Outcome, type Situation } from '../session.ts';
+import { connectionOf, reconnected } from '../settle.ts';
+
+const WORDS: Record<Mode, string> = {
+  extend: 'each monitor shows its own windows',
+  mirror: 'all monitors show what the primary shows',
+  one: 'one monitor is lit',
+};
+
+/** use-desk: goes to another desk, where exactly its monitors are connected. */
+export function useDesk(situation: Situation, id: string): Outcome {
+  const { session, profile, desk } = situation;
+  const to = profile.desks.find((candidate) => candidate.id === id);
+  if (!to) {
+    const nearest = nearestName(
+      id,
+      profile.desks.map((each) => each.id),
+    );
+    return nothing(
+      session,
+      `no desk is called ${id}${nearest ? `; the nearest is ${nearest}` : ''}`,
+    );
+  }
+  const hasAll = to.monitors.every(({ monitor }) =>
+    [...desk.monitors, ...desk.others].some((each) => each.id === monitor),
+  );
+  if (desk.desk === id && hasAll && !session.unplugged) {
+    return nothing(session, `${to.name ?? id} is the desk already`);
+  }
+  const { connected: _now, mode: _chosen, only: _lit, ...kept } = connectionOf(session);
+  const next = reconnected(situation, { ...kept, desk: id });
+  const now = { session: next, profile, desk: deskInForce(profile, next) };
+  return did(
+    next,
+    {
+      about: id,
+      decided: `${to.name ?? id} is the desk`,
+      because: 'chosen by key; its monitors are connected',
+    },
+    ...monitorsLeft(situation, now),
+  );
+}
+
+/** desk-mode with a mode: extend, mirror, or only the monitor with the focus. */
+export function setMode(situation: Situation, mode: Mode): Outcome {
+  const { session, profile, desk } = situation;
+  if (desk.mode === mode) {
+    const same = session.choosingMode ? withoutChoice(session) : session;
+    return nothing(same, `the mode is ${mode} already`);
+  }
+  const { only: _former, ...kept } = connectionOf(session);
+  const next = reconnected(
+    { ...situation, session: withoutChoice(session) },
+    { ...kept, mode, ...(mode === 'one' && { only: session.focusMonitor }) },
+  );
+  const now = { session: next, profile, desk: deskInForce(profile, next) };
+  const lit = now.desk.monitors[0]!.name;
+  return did(
+    next,
+    {
+      about: mode,
+      decided: mode === 'one' ? `only ${lit} is lit` : WORDS[mode],
+      because: `mode ${mode}, by key`,
+    },
+    ...monitorsLeft(situation, now),
+  );
+}
+
+/** desk-mode without one: chooses the next with every press; the choice is taken on release or Enter. */
+export function chooseMode({ session, desk }: Situation): Outcome {
+  const from = session.choosingMode ?? desk.mode;
+  const mode = MODES[(MODES.indexOf(from) + 1) % MODES.length]!;
+  return did(
+    { ...session, choosingMode: mode },
+    { decided: `${mode} chosen`, because: `${WORDS[mode]}; release takes it` },
+  );
+}
+
+export function withoutChoice({ choosingMode: _dropped, ...rest }: Session): Session {
+  return rest;
+}

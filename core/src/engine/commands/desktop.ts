@@ -1,0 +1,45 @@
+import type { Session } from '../../model/session.ts';
+import {
+  did,
+  isShown,
+  nothing,
+  windowOf,
+  withFocus,
+  type Outcome,
+  type Situation,
+} from '../session.ts';
+
+/** show-desktop: all windows out of the way; again, all are back as they were. */
+export function showDesktop({ session }: Situation): Outcome {
+  if (session.desktop) {
+    return did(windowsBack(session), {
+      decided: 'windows shown',
+      because: 'show-desktop, pressed again',
+    });
+  }
+  return hidden(session, false, 'until show-desktop is pressed again, or anything else is done');
+}
+
+/** clear-while-pressed: the bare desktop for as long as the key is down. */
+export function clearWhilePressed({ session }: Situation): Outcome {
+  if (session.desktop) return nothing(session, 'the desktop is shown already');
+  return hidden(session, true, 'for as long as the key is down');
+}
+
+function hidden(session: Session, whileHeld: boolean, because: string): Outcome {
+  if (!session.windows.some((window) => isShown(session, window))) {
+    return nothing(session, 'no window is shown');
+  }
+  const { focus, ...rest } = session;
+  return did(
+    { ...rest, desktop: { whileHeld, ...(focus !== undefined && { focus }) } },
+    { decided: 'the bare desktop', because },
+  );
+}
+
+/** The session with its windows shown again, and the focus where it was. */
+export function windowsBack(session: Session): Session {
+  const { desktop, ...rest } = session;
+  const focused = windowOf(rest, desktop?.focus);
+  return focused && isShown(rest, focused) ? withFocus(rest, focused) : rest;
+}

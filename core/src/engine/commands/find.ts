@@ -1,0 +1,116 @@
+import type { Profile } from '../../model/profile.ts';
+import type { Session, SessionWindow } from '../../model/session.ts';
+import { knownWindows, type KnownWindow } from '../../rules/known.ts';
+import { nearestName } from '../../values/nearest.ts';
+import {
+  did,
+  nothing,
+  windowName,
+  windowOf,
+  withFocus,
+  type Outcome,
+  type Situation,
+} from '../session.ts';
+import { broughtBack } from './pocket.ts';
+import { appNamed, openApp } from './windows.ts';
+
+/** How well a text answers what was typed: 0 when a word of it is missing, the more the earlier they stand. */
+export function nearness(text: string, typed: string): number {
+  const found = text.toLowerCase();
+  const places = typed
+    .toLowerCase()
+    .split(/\s+/)
+    .map((word) => found.indexOf(word));
+  return places.includes(-1) ? 0 : 1 / (1 + Math.min(...places));
+}
+
+/** Those of a list that answer what was typed, best first; of equals the earlier in the list. */
+function matching<T extends { id: string }>(
+  list: readonly T[],
+  typed: string,
+  textOf: (item: T) => string,
+): T[] {
+  return list
+    .map((item) => ({ item, near: item.id === typed ? 2 : nearness(textOf(item), typed) }))
+    .filter(({ near }) => near > 0)
+    .sort((a, b) => b.near - a.near)
+    .map(({ item }) => item);
+}
+
+/** The windows that answer what was typed, by app, title, workspace or id; of equals the most recent first. */
+export function findWindows(session: Session, profile: Profile, typed: string): SessionWindow[] {
+  const recent = session.recent.flatMap((id) => windowOf(session, id) ?? []);
+  return matching(recent, typed.trim(), (window) =>
+    [windowName(profile, window), window.title ?? '', window.workspace, window.id].join(' '),
+  );
+}
+
+/** The windows that can be opened and answer what was typed, by the app's name or id, or a further one's title. */
+export function findLaunches(profile: Profile, typed: string): (KnownWindow & { id: string })[] {
+  const all = knownWindows(profile).map((known) => {
+    const { app, window, further } = known;
+    return { ...known, id: further === null ? app.id : `${app.id}: ${window.title}` };
+  });
+  return matching(all, typed.trim(), ({ id, name }) => `${name} ${id}`);
+}
+
+/** find-window: goes to the window that answers best to what was typed, wherever it is. */
+export function findWindow(situation: Situation, typed: string): Outcome {
+  const { session, profile } = situation;
+  const [window] = findWindows(session, profile, typed);
+  if (!window) return nothing(session, `no window answers to ${typed}`);
+  return wentTo(situation, window, `it answers to ${typed}`);
+}
+
+/** launch: opens the window that answers best to what was typed. */
+export function launch(situation: Situation, typed: string): Outcome {
+  const [found] = findLaunches(situation.profile, typed);
+  if (found) {
+    const { app, window, further } = found;
+    return openApp(situation, app.id, further === null ? undefined : window.title);
+  }
+  const names = situation.profile.apps.map(({ id }) => id);
+  const nearest = nearestName(typed, names);
+  return nothing(
+    situation.session,
+    `no app answers to ${typed}${nearest ? `; the nearest is ${nearest}` : ''}`,
+  );
+}
+
+/** call-app: opens it; or goes to its most recent window; or, if that has the focus, to its next one. */
+export function callApp(situation: Situation, appId: string): Outcome {
+  const { session, profile } = situation;
+  const app = appNamed(profile, appId);
+  if (typeof app === 'string') return nothing(session, app);
+  const recent = session.recent.map((id) => windowOf(session, id)).find((w) => w?.app === app.id);
+  if (!recent) return openApp(situation, app.id);
+  if (recent.id === session.focus) return nextOfApp(situation);
+  return wentTo(situation, recent, 'it is the most recent window of its app');
+}
+
+/** next-of-app: the next window of the same app, in the order in which they opened, round. */
+export function nextOfApp(situation: Situation): Outcome {
+  const { session, profile } = situation;
+  const window = windowOf(session, session.focus);
+  if (!window) return nothing(session, 'no window has the focus');
+  const same = session.windows.filter(({ app }) => app !== undefined && app === window.app);
+  const next = same[(same.indexOf(window) + 1) % same.length];
+  if (!next || next.id === window.id) {
+    return nothing(session, `it is the only window of ${windowName(profile, window)}`);
+  }
+  const number = `number ${same.indexOf(next) + 1} of ${same.length}`;
+  return wentTo(situation, next, `it is the next window of its app, ${number}`);
+}
+
+/** Goes to a window wherever it is; one in the pocket is called back. */
+function wentTo(situation: Situation, window: SessionWindow, because: string): Outcome {
+  const { session, profile } = situation;
+  const next =
+    window.held === 'pocketed' ? broughtBack(situation, window) : withFocus(session, window);
+  if (next === session) return nothing(session, 'it has the focus already');
+  return did(next, {
+    about: window.id,
+    decided: `${windowName(profile, window)} has the focus`,
+    because,
+  });
+}

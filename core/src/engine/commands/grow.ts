@@ -1,0 +1,157 @@
+import { monitorOf } from '../../desk/desk.ts';
+import { workArea } from '../../desk/work-area.ts';
+import { span, type Rect } from '../../geometry/rect.ts';
+import { toPixels } from '../../geometry/round.ts';
+import type { SessionWindow } from '../../model/session.ts';
+import { moveBoundary } from '../../tiling/boundary.ts';
+import { withSizes } from '../../tiling/hand.ts';
+import { LAYOUTS, shareOfBoundary } from '../../tiling/layouts.ts';
+import { axisOf, isForward, type Direction } from '../../values/direction.ts';
+import { moveTrackLine } from '../../zones/track-line.ts';
+import { arrange } from '../arrange.ts';
+import type { Arranged } from '../arranged.ts';
+import { minimumOf } from '../hints.ts';
+import { trackNames } from '../on-board.ts';
+import {
+  did,
+  nothing,
+  windowName,
+  windowOf,
+  withArrangement,
+  withWindow,
+  type Outcome,
+  type Situation,
+} from '../session.ts';
+import { standingNow, stood } from '../standing.ts';
+import { moveSharedEdge } from './edges.ts';
+import { adjust } from './shares.ts';
+import { handOf } from './split.ts';
+
+/**
+ * Moves the focused window's edge: grow-D outwards, shrink-D inwards, move-edge as it is told.
+ *
+ * @param by logical pixels outwards; below 0 inwards
+ */
+export function growTowards(situation: Situation, direction: Direction, by: number): Outcome {
+  const { session, profile, desk } = situation;
+  const window = windowOf(session, session.focus);
+  if (!window) return nothing(session, 'no window has the focus');
+  const { scale } = monitorOf(desk, window.monitor);
+  if (by === 0) return nothing(session, 'it is to move by nothing');
+  const step = Math.sign(by) * toPixels(Math.abs(by), scale);
+  if (window.held === 'left-alone') {
+    return nothing(session, `${windowName(profile, window)} is left alone`);
+  }
+  if (window.fullScreen || window.maximised) {
+    return nothing(session, `${windowName(profile, window)} is as large as it gets`);
+  }
+  if (window.placing) {
+    if (window.resizable === false) return nothing(session, 'its size is fixed');
+    const shared = moveSharedEdge(situation, window, direction, step);
+    if (shared.pixels === 0) {
+      return nothing(session, 'it ends at the area, or what would get smaller is at its minimum');
+    }
+    return did(shared.session, edgeMoved(window, direction, shared.pixels, shared.others.length));
+  }
+  const arranged = arrange(situation, window.workspace, window.monitor);
+  const { tiled, solved, tiling } = arranged;
+  const { layout } = tiling;
+  if (arranged.zoned && arranged.tiles)
+    return growZone(situation, window, arranged, direction, step);
+  if (window.held === 'floating' || layout.kind === 'free') {
+    return growStanding(situation, window, direction, step);
+  }
+  if (!LAYOUTS[layout.kind].can.grow || !solved) {
+    return nothing(session, `${LAYOUTS[layout.kind].title} cannot grow`);
+  }
+  const at = tiled.findIndex((candidate) => candidate.id === window.id);
+  if (at < 0)
+    return nothing(session, `${windowName(profile, window)} has no tile for want of room`);
+  const moved = moveBoundary(solved.flat, solved.rects, at, direction, step);
+  if (!moved) return nothing(session, `nothing lies ${direction} to share with`);
+  if (moved.pixels === 0) return nothing(session, 'what would get smaller is at its minimum');
+
+  if (layout.kind === 'split') {
+    const shown = new Set(tiled.map(({ id }) => id));
+    const resized = withArrangement(session, window.workspace, window.monitor, (there) => {
+      const { hand } = handOf(there, arranged);
+      const next = withSizes(hand!, moved.split, moved.weights, (id) => shown.has(id));
+      return { ...there, hand: next };
+    });
+    return did(resized, edgeMoved(window, direction, moved.pixels));
+  }
+  const share = shareOfBoundary(layout, moved.split, moved.weights);
+  const next = adjust(situation, (adjusted) =>
+    share === null
+      ? { ...adjusted, weights: { ...adjusted.weights, [moved.split]: moved.weights } }
+      : { ...adjusted, leadShare: share },
+  );
+  return did(next, edgeMoved(window, direction, moved.pixels));
+}
+
+/** A zone's edge is its track line: every zone that begins or ends there goes with it. */
+function growZone(
+  situation: Situation,
+  window: SessionWindow,
+  { zoned, tiled, tiles, minimums }: Arranged,
+  direction: Direction,
+  step: number,
+): Outcome {
+  const { session } = situation;
+  const at = tiled.findIndex(({ id }) => id === window.id);
+  if (at < 0) return growStanding(situation, window, direction, step);
+  const moved = moveTrackLine(zoned!, at, direction, step, tiles!, minimums);
+  if (!moved) return nothing(session, `nothing lies ${direction} to share with`);
+  if (moved.pixels === 0) return nothing(session, 'what would get smaller is at its minimum');
+  const names = trackNames(zoned!.board.id);
+  const name = moved.axis === 'x' ? names.columns : names.rows;
+  const next = adjust(situation, (adjusted) => ({
+    ...adjusted,
+    weights: { ...adjusted.weights, [name]: moved.weights },
+  }));
+  return did(next, edgeMoved(window, direction, moved.pixels));
+}
+
+function edgeMoved(window: SessionWindow, direction: Direction, pixels: number, others = 0) {
+  const edge = { left: 'left', right: 'right', up: 'top', down: 'bottom' }[direction];
+  return {
+    about: window.id,
+    decided: `${edge} edge ${pixels > 0 ? 'out' : 'in'} by ${Math.abs(pixels)} px`,
+    because: `${pixels > 0 ? 'grown by key' : 'shrunk by key'}${others > 0 ? `; ${others} other windows along that line go with it` : ''}`,
+    pixels,
+  };
+}
+
+/** A floating window's edge moves freely: not beyond the work area, not under the window's minimum. */
+function growStanding(
+  { session, desk }: Situation,
+  window: SessionWindow,
+  direction: Direction,
+  step: number,
+): Outcome {
+  if (window.resizable === false) return nothing(session, 'its size is fixed');
+  const monitor = monitorOf(desk, window.monitor);
+  const axis = axisOf(direction);
+  const forward = isForward(direction);
+  const now = standingNow(window, monitor);
+  const own = span(now, axis);
+  const room = span(workArea(monitor).area, axis);
+  const size = minimumOf(window, monitor.scale);
+  const least = axis === 'x' ? size.width : size.height;
+  const beyond = Math.max(0, forward ? room.end - own.end : own.start - room.start);
+  const pixels =
+    step > 0 ? Math.min(step, beyond) : -Math.min(-step, Math.max(0, own.length - least));
+  if (pixels === 0) {
+    const why = step > 0 ? 'it ends at the work area' : 'it is at its minimum';
+    return nothing(session, why);
+  }
+  const start = forward ? own.start : own.start - pixels;
+  const length = own.length + pixels;
+  const grown: Rect =
+    axis === 'x' ? { ...now, x: start, width: length } : { ...now, y: start, height: length };
+  const standing = stood(grown, monitor);
+  return did(
+    withWindow(session, window.id, (there) => ({ ...there, standing })),
+    edgeMoved(window, direction, pixels),
+  );
+}

@@ -1,0 +1,36 @@
+import { monitorOf } from '../../desk/desk.ts';
+import { workArea } from '../../desk/work-area.ts';
+import { keptInside } from '../../geometry/rect.ts';
+import { isOutside, place } from '../place.ts';
+import { did, nothing, windowName, windowOf, type Outcome, type Situation } from '../session.ts';
+import { carried, stood } from '../standing.ts';
+
+/** bring-inside: windows that are left alone and stand outside every monitor are moved into the work area of theirs. */
+export function bringInside({ session, profile, desk }: Situation): Outcome {
+  const outside = new Map(
+    place(session, profile, desk)
+      .placements.filter(({ held }) => held === 'left-alone')
+      .filter((placement) => isOutside(placement, desk))
+      .map((placement) => [placement.id, placement]),
+  );
+  if (outside.size === 0) return nothing(session, 'no window stands outside every monitor');
+  const windows = session.windows.map((window) => {
+    const rect = outside.get(window.id);
+    if (!rect) return window;
+    const monitor = monitorOf(desk, window.monitor);
+    const from = window.standing?.area;
+    const inside = from
+      ? carried(window, rect, from, monitor)
+      : keptInside(workArea(monitor).area, rect);
+    return { ...window, standing: stood(inside, monitor) };
+  });
+  const next = { ...session, windows };
+  return did(
+    next,
+    ...[...outside.keys()].map((id) => ({
+      about: id,
+      decided: `${windowName(profile, windowOf(next, id)!)} inside ${monitorOf(desk, windowOf(next, id)!.monitor).name}`,
+      because: 'it stood outside every monitor',
+    })),
+  );
+}

@@ -1,0 +1,257 @@
+import { monitorOf } from '../../desk/desk.ts';
+import { workArea } from '../../desk/work-area.ts';
+import { keptInside, sameRect } from '../../geometry/rect.ts';
+import { picked, without } from '../../model/picked.ts';
+import type { Standing } from '../../model/session-placing.ts';
+import type { Session, SessionWindow } from '../../model/session.ts';
+import { LAYOUTS } from '../../tiling/layouts.ts';
+import { tilingInForce } from '../arrange.ts';
+import { place, placeShown } from '../place.ts';
+import {
+  arrangementOf,
+  did,
+  nothing,
+  shownOn,
+  windowName,
+  windowOf,
+  withArrangement,
+  withFocus,
+  withWindow,
+  type Outcome,
+  type Situation,
+} from '../session.ts';
+import { firstStanding, standingNow, stood } from '../standing.ts';
+import { focusedWindow, isOutcome } from './focused.ts';
+import { joined, withoutFormerPlace } from './join.ts';
+import { placeInFocus } from './shares.ts';
+
+/**
+ * float: a tiled window leaves its tile and stands where it stood the last time, else over its tile; a
+ * floating one goes back. Its place in the order is kept meanwhile. What it was beside that (placed, above all
+ * others, everywhere) is over in its tile, and holds again when it floats again.
+ */
+export function toggleFloat(situation: Situation): Outcome {
+  const { session, profile } = situation;
+  const window = focusedWindow(situation);
+  if (isOutcome(window)) return window;
+  // A placed window is out of its tile already.
+  const floats = window.held !== 'floating' && !window.placing;
+  if (isFree(situation, window)) {
+    return nothing(session, `${windowName(profile, window)} floats already: Free gives no tiles`);
+  }
+  const here = shownOn(session, window.monitor);
+  if (window.everywhere && here !== window.workspace) {
+    const why = `it is everywhere, and its tile is on workspace ${window.workspace}; the command everywhere ends that here`;
+    return nothing(session, why);
+  }
+  const next = withWindow(session, window.id, (there) =>
+    floats ? outOfItsTile(situation, there) : settledInTile(there),
+  );
+  return did(floats ? next : withoutFormerPlace(next, windowOf(next, window.id)!), {
+    about: window.id,
+    decided: floats ? 'floating' : 'tiled',
+    because: floats ? 'taken out of its tile by key' : 'back at its place in the order',
+  });
+}
+
+function isFree({ session, profile }: Situation, window: SessionWindow): boolean {
+  const { layout } = tilingInForce(profile, session, window.workspace, window.monitor);
+  return layout.kind === 'free';
+}
+
+/** A tiled window that floats from now on: as it was before it went into its tile, where that is known. */
+function outOfItsTile(situation: Situation, window: SessionWindow): SessionWindow {
+  const { untiled, ...rest } = window;
+  if (untiled) return { ...rest, ...untiled };
+  return { ...window, held: 'floating', standing: standingFor(situation, window) };
+}
+
+const BESIDE_FLOATING = ['stayAbove', 'everywhere', 'lifted', 'placing'] as const;
+
+/** A window that goes into its tile. What it was beside floating is kept for when it floats again. */
+function settledInTile(window: SessionWindow): SessionWindow {
+  const beside = picked(window, BESIDE_FLOATING);
+  const { held, standing } = window;
+  const { untiled: _former, ...rest } = without(window, BESIDE_FLOATING);
+  return {
+    ...(rest as SessionWindow),
+    held: 'tiled',
+    ...((standing || Object.keys(beside).length > 0) && {
+      untiled: { held, ...(standing && { standing }), ...beside },
+    }),
+  };
+}
+
+/**
+ * A window out of its tile for the time being, at a rectangle.
+ * @param alone true where all others float already, and it was in its tile alone
+ */
+function liftedTo(window: SessionWindow, standing: Standing, alone = false): SessionWindow {
+  if (window.held !== 'tiled') return window;
+  const lifted = {
+    ...(window.standing && { standing: window.standing }),
+    ...(alone && { alone: true as const }),
+  };
+  return { ...window, held: 'floating', lifted, standing };
+}
+
+/**
+ * A lifted window back in its tile, with what it remembered of floating before; others stay as they are.
+ * @param memory where it is kept how it stood until now, for when it is lifted again
+ */
+function landed(window: SessionWindow, memory: 'liftedAt' | 'afloatAt'): SessionWindow {
+  const { lifted, standing, ...rest } = window;
+  if (!lifted || window.held !== 'floating' || window.stayAbove || window.everywhere) return window;
+  const { alone: _alone, ...before } = lifted;
+  return { ...rest, ...before, held: 'tiled', ...(standing && { [memory]: standing }) };
+}
+
+/** Where a window stands that is lifted by itself: as it did the last time, else as it would float. */
+function liftedStanding(situation: Situation, window: SessionWindow): Standing {
+  const { liftedAt } = window;
+  if (!liftedAt) return standingFor(situation, window);
+  const monitor = monitorOf(situation.desk, window.monitor);
+  return stood(standingNow({ ...window, held: 'floating', standing: liftedAt }, monitor), monitor);
+}
+
+function standingFor(situation: Situation, window: SessionWindow): Standing {
+  const monitor = monitorOf(situation.desk, window.monitor);
+  if (window.standing) {
+    return stood(keptInside(workArea(monitor).area, standingNow(window, monitor)), monitor);
+  }
+  const now = placeShown(situation, window.monitor).find(({ id }) => id === window.id);
+  // One that floats for want of room floats on where it does.
+  if (now?.held === 'floating') return stood(now, monitor);
+  return stood(firstStanding(window, monitor, now?.tile ?? undefined), monitor);
+}
+
+/** stay-above: the focused window floats over all others; again, it is back where it was. */
+export function toggleStayAbove(situation: Situation): Outcome {
+  const { session } = situation;
+  const window = focusedWindow(situation);
+  if (isOutcome(window)) return window;
+  const said = (decided: string, because: string) => ({ about: window.id, decided, because });
+  if (!window.stayAbove) {
+    return did(
+      withWindow(session, window.id, (there) => ({
+        ...liftedAlone(situation, there),
+        stayAbove: true,
+      })),
+      said('stays above', 'floating over all others, by key'),
+    );
+  }
+  return did(
+    withWindow(session, window.id, ({ stayAbove: _gone, ...there }) =>
+      landedUnlessAfloat(situation, there),
+    ),
+    said('no longer above', 'held as it was before'),
+  );
+}
+
+/** everywhere: the focused window is on every workspace of its monitor; again, it is back where it was. */
+export function toggleEverywhere(situation: Situation): Outcome {
+  const { session } = situation;
+  const window = focusedWindow(situation);
+  if (isOutcome(window)) return window;
+  const said = (decided: string, because: string) => ({ about: window.id, decided, because });
+  if (!window.everywhere) {
+    return did(
+      withWindow(session, window.id, (there) => ({
+        ...liftedAlone(situation, there),
+        everywhere: true,
+      })),
+      said('everywhere', 'on every workspace of its monitor, by key'),
+    );
+  }
+  const { everywhere: _gone, ...rest } = window;
+  const here = shownOn(session, window.monitor);
+  if (here === window.workspace) {
+    return did(
+      withWindow(session, window.id, () => landedUnlessAfloat(situation, rest)),
+      said(`on workspace ${here} alone`, 'held as it was before'),
+    );
+  }
+  const { lifted: _lifted, ...stays } = rest;
+  const alone = withWindow(session, window.id, () => stays);
+  const moved = joined({ ...situation, session: alone }, stays, window.monitor, here);
+  return did(
+    withFocus(moved, windowOf(moved, window.id)!),
+    said(`on workspace ${here} alone`, 'this is the workspace it was last seen on'),
+  );
+}
+
+/** One that left its tile by itself, out of it for the time being. */
+function liftedAlone(situation: Situation, window: SessionWindow): SessionWindow {
+  return liftedTo(window, liftedStanding(situation, window), isAfloat(situation.session, window));
+}
+
+function isAfloat(session: Session, { workspace, monitor }: SessionWindow): boolean {
+  return arrangementOf(session, workspace, monitor).afloat === true;
+}
+
+function landedUnlessAfloat(situation: Situation, window: SessionWindow): SessionWindow {
+  if (isAfloat(situation.session, window) && !window.lifted?.alone) return window;
+  // One that never was moved is remembered where it is drawn.
+  const standing = window.standing ?? standingFor(situation, window);
+  return landed({ ...window, standing }, 'liftedAt');
+}
+
+/** float-all: every tiled window here floats where it is; again, all are back in their tiles. */
+export function floatAll(situation: Situation): Outcome {
+  const { session, profile, desk } = situation;
+  const { workspace, monitor } = placeInFocus(session);
+  const isHere = (window: SessionWindow) =>
+    window.workspace === workspace && window.monitor === monitor;
+  const arrangement = arrangementOf(session, workspace, monitor);
+  const said = (decided: string, because: string) => ({ about: workspace, decided, because });
+  const { kind } = tilingInForce(profile, session, workspace, monitor).layout;
+  if (kind === 'free')
+    return nothing(session, `all float already: ${LAYOUTS.free.title} gives no tiles`);
+  const isTaken = (window: SessionWindow) =>
+    isHere(window) && window.held === 'tiled' && !window.placing;
+  const back = (window: SessionWindow) => (isHere(window) ? landed(window, 'afloatAt') : window);
+  // Where each went back into its tile by itself, all are there to be lifted again.
+  const lands =
+    session.windows.some((window) => back(window) !== window) || !session.windows.some(isTaken);
+  if (arrangement.afloat && lands) {
+    const windows = session.windows.map(back);
+    const tiled = withArrangement(
+      { ...session, windows },
+      workspace,
+      monitor,
+      ({ afloat: _gone, ...rest }) => rest,
+    );
+    return did(
+      withMovedAlone(situation, tiled),
+      said('all in their tiles', 'the arrangement from before float-all'),
+    );
+  }
+  const placements = new Map(place(session, profile, desk).placements.map((p) => [p.id, p]));
+  if (!session.windows.some(isTaken)) return nothing(session, 'no window is tiled here');
+  const windows = session.windows.map((window) => {
+    if (!isTaken(window)) return window;
+    const { afloatAt, ...rest } = window;
+    const on = monitorOf(desk, monitor);
+    const at = afloatAt
+      ? standingNow({ ...window, held: 'floating', standing: afloatAt }, on)
+      : placements.get(window.id)!;
+    return liftedTo(rest, stood(at, on));
+  });
+  return did(
+    withArrangement({ ...session, windows }, workspace, monitor, (there) => ({
+      ...there,
+      afloat: true,
+    })),
+    said('all float where they are', 'float-all; again, all go back into their tiles'),
+  );
+}
+
+/** Of windows that are back in their tiles, only those that were moved meanwhile keep how they floated. */
+function withMovedAlone({ profile, desk }: Situation, session: Session): Session {
+  const placements = new Map(place(session, profile, desk).placements.map((p) => [p.id, p]));
+  const windows = session.windows.map((window) => {
+    const { afloatAt, ...rest } = window;
+    return afloatAt && sameRect(afloatAt, placements.get(window.id)!) ? rest : window;
+  });
+  return { ...session, windows };
+}

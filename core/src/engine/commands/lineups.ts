@@ -1,0 +1,257 @@
+import { LAST } from '../../commands/command.ts';
+import { monitorOf } from '../../desk/desk.ts';
+import type { Board } from '../../model/board.ts';
+import type { LineupWindow } from '../../model/session-placing.ts';
+import type { Lineup, Together, Session, SessionWindow } from '../../model/session.ts';
+import { rangeOf } from '../../tiling/board.ts';
+import { renamed } from '../../tiling/hand.ts';
+import { nearestName } from '../../values/nearest.ts';
+import { boardsFitting } from '../../zones/fitting.ts';
+import { arrange, tilingInForce } from '../arrange.ts';
+import { lineupOf, matched } from '../lineup.ts';
+import {
+  did,
+  nothing,
+  shownNow,
+  windowName,
+  windowOf,
+  withArrangement,
+  withFocus,
+  withFocusOnMonitor,
+  withList,
+  withWindow,
+  type Outcome,
+  type Reason,
+  type Situation,
+} from '../session.ts';
+import { withSeats } from './board-here.ts';
+import { joined } from './join.ts';
+import { placeInFocus } from './shares.ts';
+import { openApp } from './windows.ts';
+import { inZonesOf } from './zones.ts';
+
+/** save-lineup: the windows of this workspace with their places, under a name; one of that name is replaced. */
+export function saveLineup(situation: Situation, name: string): Outcome {
+  const { session } = situation;
+  const { workspace, monitor } = placeInFocus(session);
+  const together = lineupOf(situation, workspace, monitor, () => true);
+  if (together.windows.length === 0)
+    return nothing(session, 'this workspace has no windows to save');
+  const former = session.lineups?.find((lineup) => lineup.name === name);
+  const saved: Lineup = { name, ...together };
+  const next = withList(session, 'lineups', (all) => [
+    ...all.filter((lineup) => lineup.name !== name),
+    saved,
+  ]);
+  return did(next, {
+    about: workspace,
+    decided: `lineup ${name}: ${saved.windows.length} windows with their places`,
+    because: former ? 'saved by key; the one of that name is replaced' : 'saved by key',
+  });
+}
+
+/** forget-lineup: lets a saved lineup go; undo brings it back. */
+export function forgetLineup({ session }: Situation, name: string): Outcome {
+  const lineup = lineupNamed(session, name);
+  if (typeof lineup === 'string') return nothing(session, lineup);
+  const next = withList(session, 'lineups', (all) => all.filter((other) => other !== lineup));
+  return did(next, { decided: `lineup ${lineup.name} forgotten`, because: 'by key' });
+}
+
+function lineupNamed(session: Session, name: string): Lineup | string {
+  const all = session.lineups ?? [];
+  const found =
+    all.find((lineup) => lineup.name === name) ??
+    all.find((lineup) => lineup.name.toLowerCase() === name.toLowerCase());
+  if (found) return found;
+  const nearest = nearestName(
+    name,
+    all.map((lineup) => lineup.name),
+  );
+  return `no lineup is called ${name}${nearest ? `; the nearest is ${nearest}` : ''}`;
+}
+
+/**
+ * recall-lineup: its windows are together again on its workspace, each at its place; missing apps are
+ * called. On another monitor a place is the zone of that name, else the same share of the work area.
+ */
+export function recallLineup(situation: Situation, which: string): Outcome {
+  const { session } = situation;
+  const lineup = which === LAST ? session.together : lineupNamed(session, which);
+  if (!lineup) return nothing(session, 'no windows were placed together yet');
+  if (typeof lineup === 'string') return nothing(session, lineup);
+  const { session: called, ids, trace } = allCalled(situation, lineup);
+  const there = targetOf(situation, lineup);
+  const isSamePlace = there.monitor === lineup.monitor && there.workspace === lineup.workspace;
+  const brought = ids.reduce<Session>((now, id, i) => {
+    const window = windowOf(now, id ?? undefined);
+    return window
+      ? broughtTo({ ...situation, session: now }, window, lineup.windows[i]!, there)
+      : now;
+  }, called);
+  const laid = isSamePlace ? withLayoutOf(brought, lineup, ids) : brought;
+  const placed = withPlaces({ ...situation, session: laid }, lineup, ids, there, isSamePlace);
+  const focused =
+    ids[lineup.windows.findIndex(({ id }) => id === lineup.focus)] ?? ids.find(Boolean);
+  const next = windowOf(placed, focused ?? undefined);
+  const count = ids.filter((id) => id !== null).length;
+  const name =
+    'name' in lineup ? `lineup ${lineup.name as string}` : 'the windows placed together last';
+  return did(
+    next ? withFocus(placed, next) : placed,
+    {
+      about: there.workspace,
+      decided: `${name}: ${count} windows on workspace ${there.workspace}`,
+      because: isSamePlace
+        ? 'recalled to where it was'
+        : `recalled on ${monitorOf(situation.desk, there.monitor).name}`,
+    },
+    ...trace,
+  );
+}
+
+interface Target {
+  workspace: string;
+  monitor: string;
+}
+
+/** Its own workspace, on the monitor where that is now; without it, the present one. */
+function targetOf({ session, desk }: Situation, { workspace, monitor }: Together): Target {
+  const home = desk.workspaces.find(({ id }) => id === workspace);
+  if (!home) return placeInFocus(session);
+  if (!desk.joined) return { workspace, monitor: home.monitor };
+  const isThere = desk.monitors.some(({ id }) => id === monitor);
+  return { workspace, monitor: isThere ? monitor : session.focusMonitor };
+}
+
+/** The lineup's windows; for one whose window is not open, its app is called. */
+function allCalled(situation: Situation, lineup: Together) {
+  const { profile } = situation;
+  const found = matched(situation.session, lineup.windows);
+  const there = targetOf(situation, lineup);
+  const shown = {
+    ...situation.session,
+    ...shownNow(situation.session, there.monitor, there.workspace),
+  };
+  let session = withFocusOnMonitor(shown, there.monitor);
+  const trace: Reason[] = [];
+  const ids = found.map((id, i) => {
+    if (id !== null) return id;
+    const { app, title } = lineup.windows[i]!;
+    const before = session.windows.length;
+    const outcome = app === undefined ? null : openApp({ ...situation, session }, app);
+    const opened = outcome?.session.windows[before];
+    if (!outcome || !opened) {
+      trace.push({
+        decided: `${title ?? app ?? 'a window'} is missing`,
+        because: app === undefined ? 'it belongs to no app' : `no app is called ${app}`,
+      });
+      return null;
+    }
+    session = outcome.session;
+    trace.push({
+      about: opened.id,
+      decided: `${windowName(profile, opened)} called`,
+      because: 'the lineup has a window of it, and none was left',
+    });
+    return opened.id;
+  });
+  return { session, ids, trace };
+}
+
+/** A window on the lineup's workspace, held as it was then. */
+function broughtTo(
+  situation: Situation,
+  window: SessionWindow,
+  { held, standing }: LineupWindow,
+  { workspace, monitor }: Target,
+): Session {
+  const out = withList(
+    withList(situation.session, 'pocket', (ids) => ids.filter((id) => id !== window.id)),
+    'minimised',
+    (ids) => ids.filter((id) => id !== window.id),
+  );
+  const visible = withWindow(out, window.id, (there) => {
+    const {
+      minimised: _min,
+      maximised: _max,
+      fullScreen: _full,
+      placing: _placing,
+      ...rest
+    } = there;
+    const { lifted: _lifted, standing: _standing, ...plain } = rest;
+    return { ...plain, held, ...(standing && { standing }) };
+  });
+  const there = windowOf(visible, window.id)!;
+  if (there.workspace === workspace && there.monitor === monitor) {
+    return withWindow(visible, window.id, ({ pocketedFrom: _from, ...rest }) => rest);
+  }
+  return joined({ ...situation, session: visible }, there, monitor, workspace);
+}
+
+/** The layout as it was chosen and adjusted by key then. */
+function withLayoutOf(
+  session: Session,
+  lineup: Together,
+  ids: readonly (string | null)[],
+): Session {
+  const names = new Map(lineup.windows.map(({ id }, i) => [id, ids[i] ?? id]));
+  const { layout, adjusted, hand } = lineup;
+  return withArrangement(session, lineup.workspace, lineup.monitor, (there) => {
+    const { layout: _layout, adjusted: _adjusted, hand: _hand, ...rest } = there;
+    return {
+      ...rest,
+      ...(layout && { layout }),
+      ...(adjusted && { adjusted }),
+      ...(hand !== undefined && { hand: renamed(hand, names) }),
+    };
+  });
+}
+
+/** The board of those that fit which has all the lineup's zones, its own before others: else none fits its picture. */
+function boardOf({ windows, board }: Together, fitting: readonly Board[]): Board | undefined {
+  const zones = windows.flatMap(
+    ({ inZones, placing }) => inZones?.zones ?? placing?.zone?.zones ?? [],
+  );
+  const own = board ?? windows.find(({ placing }) => placing?.zone)?.placing?.zone?.board;
+  const whole = fitting.filter((each) => rangeOf(each, zones) !== null);
+  return whole.find(({ id }) => id === own) ?? whole[0];
+}
+
+/** Every window at its place: by zone where the monitor has that, else as it was placed, else by its share. */
+function withPlaces(
+  situation: Situation,
+  lineup: Together,
+  ids: readonly (string | null)[],
+  there: Target,
+  isSamePlace: boolean,
+): Session {
+  const { profile, desk } = situation;
+  const ours = ids.filter((id) => id !== null);
+  const ordered = withArrangement(situation.session, there.workspace, there.monitor, (now) => ({
+    ...now,
+    order: [...ours, ...now.order.filter((id) => !ours.includes(id))],
+  }));
+  const fitting = boardsFitting(profile, desk, monitorOf(desk, there.monitor));
+  const layout = tilingInForce(profile, ordered, there.workspace, there.monitor).layout;
+  const zoned = arrange({ ...situation, session: ordered }, there.workspace, there.monitor).zoned;
+  const board = boardOf(lineup, fitting);
+  return lineup.windows.reduce<Session>((now, window, i) => {
+    const id = ids[i];
+    if (id === null || id === undefined) return now;
+    const zones = window.inZones?.zones ?? window.placing?.zone?.zones;
+    const seat = window.inZones;
+    if (seat && zoned && rangeOf(zoned.board, seat.zones))
+      return withSeats(now, there, zoned.board.id, { [id]: seat });
+    const asPlacing = (placing: NonNullable<SessionWindow['placing']>) =>
+      withWindow(now, id, (open) => ({ ...open, placing }));
+    if (zones) {
+      if (board) return asPlacing(inZonesOf(board, zones));
+      return asPlacing({ x: 'full', y: 'full', at: window.seen });
+    }
+    if (window.placing) return asPlacing(window.placing);
+    const isArranged = isSamePlace || !['board', 'free'].includes(layout.kind);
+    if (window.held !== 'tiled' || isArranged) return now;
+    return asPlacing({ x: 'full', y: 'full', at: window.seen });
+  }, ordered);
+}

@@ -1,0 +1,103 @@
+import { monitorOf } from '../../desk/desk.ts';
+import { monitorRound, monitorTowards } from '../../desk/neighbours.ts';
+import type { PlacedMonitor } from '../../desk/placed.ts';
+import { isRole, monitorNamed, ROLES } from '../../desk/roles.ts';
+import { DIRECTIONS, type Direction } from '../../values/direction.ts';
+import { nearestName } from '../../values/nearest.ts';
+import {
+  did,
+  nothing,
+  shownNow,
+  shownOn,
+  windowName,
+  windowOf,
+  withFocus,
+  withFocusOnMonitor,
+  type Outcome,
+  type Situation,
+} from '../session.ts';
+import { connectionOf, reconnected, withNamesKept } from '../settle.ts';
+import { joined } from './join.ts';
+
+/**
+ * The monitor meant: by a direction from the one with the focus, next or previous, by its id, name, a
+ * pattern, or a role. A sentence for the person when there is none.
+ */
+function meant({ session, desk }: Situation, which: string): PlacedMonitor | string {
+  const named = monitorNamed(which, desk.monitors);
+  if (named) return named;
+  const here = monitorOf(desk, session.focusMonitor);
+  if (which === 'next') return monitorRound(desk, here.id, 1);
+  if (which === 'previous') return monitorRound(desk, here.id, -1);
+  if ((DIRECTIONS as readonly string[]).includes(which)) {
+    const direction = which as Direction;
+    return (
+      monitorTowards(desk, here, direction) ?? `no monitor stands ${direction} of ${here.name}`
+    );
+  }
+  if (isRole(which)) return `no monitor here is ${which}`;
+  const names = desk.monitors.flatMap(({ id, name }) => [id, name]);
+  const nearest = nearestName(which, [...names, ...ROLES, ...DIRECTIONS, 'next', 'previous']);
+  return `no monitor is called ${which}${nearest ? `; the nearest is ${nearest}` : ''}`;
+}
+
+/** go-monitor: sends the focus to a monitor, to its most recent window, or to itself where it shows none. */
+export function goMonitor(situation: Situation, which: string): Outcome {
+  const { session } = situation;
+  const to = meant(situation, which);
+  if (typeof to === 'string') return nothing(session, to);
+  if (to.id === session.focusMonitor) return nothing(session, `${to.name} has the focus already`);
+  const there = withFocusOnMonitor(session, to.id);
+  return did(there, {
+    about: to.id,
+    decided: `${to.name} has the focus`,
+    because: there.focus === undefined ? 'by key; it shows no window' : 'by key',
+  });
+}
+
+/** put-on-monitor: the focused window joins the end of the workspace another monitor shows. */
+export function putOnMonitor(situation: Situation, which: string, follow: boolean): Outcome {
+  const { session, profile } = situation;
+  const window = windowOf(session, session.focus);
+  if (!window) return nothing(session, 'no window has the focus');
+  const to = meant(situation, which);
+  if (typeof to === 'string') return nothing(session, to);
+  if (to.id === window.monitor) {
+    return nothing(session, `${windowName(profile, window)} is on ${to.name} already`);
+  }
+  const put = joined(situation, window, to.id, shownOn(session, to.id));
+  const next = follow
+    ? withFocus(put, windowOf(put, window.id)!)
+    : withFocusOnMonitor(put, session.focusMonitor);
+  return did(next, {
+    about: window.id,
+    decided: `on ${to.name}, workspace ${shownOn(session, to.id)}, at the end`,
+    because: follow ? 'put there by key, and followed' : 'put there by key',
+  });
+}
+
+/** put-workspace-on-monitor: the shown workspace goes to another monitor, which is its home from now on. */
+export function putWorkspaceOnMonitor(situation: Situation, which: string): Outcome {
+  const { session, desk } = situation;
+  if (desk.joined) {
+    return nothing(session, 'workspaces are joined: every monitor shows the same one');
+  }
+  const to = meant(situation, which);
+  if (typeof to === 'string') return nothing(session, to);
+  const from = session.focusMonitor;
+  const workspace = shownOn(session, from);
+  if (to.id === from) return nothing(session, `workspace ${workspace} is on ${to.name} already`);
+  const kept = withNamesKept(session, desk, workspace);
+  const workspacesPut = [
+    ...(session.workspacesPut ?? []).filter(({ id }) => id !== workspace),
+    { id: workspace, monitor: to.id },
+  ];
+  const connection = { ...connectionOf(session), workspacesPut };
+  const moved = reconnected({ ...situation, session: kept }, connection);
+  const shown = { ...moved, ...shownNow(moved, to.id, workspace) };
+  return did(withFocusOnMonitor(shown, to.id), {
+    about: workspace,
+    decided: `workspace ${workspace} on ${to.name}`,
+    because: 'put there by key; it is at home there from now on',
+  });
+}

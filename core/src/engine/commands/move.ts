@@ -1,0 +1,211 @@
+import { monitorOf } from '../../desk/desk.ts';
+import { monitorTowards } from '../../desk/neighbours.ts';
+import type { Session, SessionWindow } from '../../model/session.ts';
+import { renamed } from '../../tiling/hand.ts';
+import { LAYOUTS } from '../../tiling/layouts.ts';
+import type { Direction } from '../../values/direction.ts';
+import { tilingInForce } from '../arrange.ts';
+import {
+  arrangementOf,
+  did,
+  isTiled,
+  nothing,
+  shownOn,
+  windowName,
+  windowOf,
+  withArrangement,
+  withFocus,
+  type Outcome,
+  type Situation,
+} from '../session.ts';
+import { lookAhead } from './focus.ts';
+import { joined } from './join.ts';
+import { withPlacing } from './placing.ts';
+import { moveOverZones, moveOverZonesInOrder } from './zones.ts';
+
+/** True for a window that takes part in the same layout as another one. */
+function tiledHere(session: Session, { workspace, monitor }: SessionWindow, id: string): boolean {
+  const window = windowOf(session, id);
+  return (
+    window !== undefined &&
+    isTiled(window) &&
+    window.workspace === workspace &&
+    window.monitor === monitor
+  );
+}
+
+/** Gives a window another place in the order of tiled windows, and in a tree made by hand; floating ones keep theirs. */
+function reorder(
+  { session }: Situation,
+  window: SessionWindow,
+  change: (tiled: string[], at: number) => string[],
+) {
+  return withArrangement(session, window.workspace, window.monitor, (arrangement) => {
+    const isMoved = (id: string) => tiledHere(session, window, id);
+    const tiled = arrangement.order.filter(isMoved);
+    const changed = change(tiled, tiled.indexOf(window.id));
+    const hand = arrangement.hand;
+    let next = 0;
+    return {
+      ...arrangement,
+      order: arrangement.order.map((id) => (isMoved(id) ? changed[next++]! : id)),
+      ...(hand !== undefined && {
+        hand: renamed(hand, new Map(tiled.map((id, i) => [id, changed[i]!]))),
+      }),
+    };
+  });
+}
+
+function exchanged(list: string[], a: number, b: number): string[] {
+  return list.map((id, i) => (i === a ? list[b]! : i === b ? list[a]! : id));
+}
+
+/** The focused window and its fellows in the order, or why an order means nothing to it. */
+function focusedTiled(situation: Situation): { window: SessionWindow; tiled: string[] } | Outcome {
+  const { session, profile } = situation;
+  const window = windowOf(session, session.focus);
+  if (!window) return nothing(session, 'no window has the focus');
+  const { kind } = tilingInForce(profile, session, window.workspace, window.monitor).layout;
+  if (!LAYOUTS[kind].can.order) {
+    return nothing(session, `${LAYOUTS[kind].title} has no places to exchange`);
+  }
+  if (!isTiled(window)) {
+    return nothing(session, `${windowName(profile, window)} is not tiled`);
+  }
+  const { order } = arrangementOf(session, window.workspace, window.monitor);
+  return { window, tiled: order.filter((id) => tiledHere(session, window, id)) };
+}
+
+/** move-D: exchanges the window with the one focus-D would choose; past the last it joins the neighbour's workspace. */
+export function moveTowards(situation: Situation, direction: Direction): Outcome {
+  return moved(situation, direction, 'exchanged with', exchanged);
+}
+
+/** Takes the place of the window that focus-D would choose, and those between shift; past the last as move-D. */
+export function insertTowards(situation: Situation, direction: Direction): Outcome {
+  return moved(situation, direction, 'takes the place of', (tiled, at, ahead) => {
+    const others = tiled.filter((_, i) => i !== at);
+    return [...others.slice(0, ahead), tiled[at]!, ...others.slice(ahead)];
+  });
+}
+
+function moved(
+  situation: Situation,
+  direction: Direction,
+  decided: string,
+  change: (tiled: string[], at: number, ahead: number) => string[],
+): Outcome {
+  const { session, profile, desk } = situation;
+  const window = windowOf(session, session.focus);
+  if (!window) return nothing(session, 'no window has the focus');
+  const overZones = window.placing
+    ? exchangedPlaces(situation, window, direction)
+    : moveOverZones(situation, window, direction);
+  if (overZones) return overZones;
+  const { kind } = tilingInForce(profile, session, window.workspace, window.monitor).layout;
+  const hasOrder = isTiled(window) && LAYOUTS[kind].can.order;
+  const ahead = hasOrder ? tiledAhead(situation, direction) : null;
+  if (ahead) {
+    const next = reorder(situation, window, (tiled, at) =>
+      change(tiled, at, tiled.indexOf(ahead.id)),
+    );
+    return did(next, {
+      about: window.id,
+      decided: `${decided} ${windowName(profile, ahead)}`,
+      because: `it is next ${direction}`,
+    });
+  }
+  const to = monitorTowards(desk, monitorOf(desk, window.monitor), direction);
+  if (!to) return nothing(session, `nothing lies ${direction} of here`);
+  const there = joined(situation, window, to.id, shownOn(session, to.id));
+  return did(withFocus(there, windowOf(there, window.id)!), {
+    about: window.id,
+    decided: `on ${to.name}, workspace ${shownOn(session, to.id)}`,
+    because: `nothing lies ${direction} on this monitor`,
+  });
+}
+
+/** Placed windows exchange their places; null where no placed window lies in that direction. */
+function exchangedPlaces(
+  situation: Situation,
+  window: SessionWindow,
+  direction: Direction,
+): Outcome | null {
+  const { session, profile } = situation;
+  const placed = session.windows.filter(({ placing }) => placing !== undefined);
+  const ahead = lookAhead({ ...situation, session: { ...session, windows: placed } }, direction);
+  if (!ahead || !('window' in ahead) || ahead.window.monitor !== window.monitor) return null;
+  const other = ahead.window;
+  const next = withPlacing(
+    withPlacing(session, window.id, other.placing!),
+    other.id,
+    window.placing!,
+  );
+  return did(next, {
+    about: window.id,
+    decided: `exchanged with ${windowName(profile, other)}`,
+    because: `it is placed next ${direction}`,
+  });
+}
+
+/** The tiled window on the same monitor that a move in this direction exchanges with. */
+function tiledAhead(situation: Situation, direction: Direction): SessionWindow | null {
+  const { session } = situation;
+  const onlyTiled = {
+    ...situation,
+    session: { ...session, windows: session.windows.filter(isTiled) },
+  };
+  const ahead = lookAhead(onlyTiled, direction);
+  if (!ahead || !('window' in ahead) || ahead.window.monitor !== session.focusMonitor) return null;
+  return ahead.window;
+}
+
+/** move-earlier (−1) and move-later (1): exchanges with the neighbour in the order; on a board, with the zone before or after. */
+export function moveInOrder(situation: Situation, step: 1 | -1): Outcome {
+  const overZones = moveOverZonesInOrder(situation, step);
+  if (overZones) return overZones;
+  const focused = focusedTiled(situation);
+  if (!('window' in focused)) return focused;
+  const { window, tiled } = focused;
+  const at = tiled.indexOf(window.id);
+  const other = tiled[at + step];
+  if (other === undefined) {
+    return nothing(situation.session, `it is the ${step > 0 ? 'last' : 'first'} in the order`);
+  }
+  return did(
+    reorder(situation, window, (list) => exchanged(list, at, at + step)),
+    {
+      about: window.id,
+      decided: `place ${at + step + 1} of ${tiled.length}`,
+      because: `exchanged with ${windowName(situation.profile, windowOf(situation.session, other)!)}`,
+    },
+  );
+}
+
+export function swapWithLead(situation: Situation): Outcome {
+  return toLead(situation, (tiled, at) => exchanged(tiled, at, 0));
+}
+
+export function promote(situation: Situation): Outcome {
+  return toLead(situation, (tiled, at) => [tiled[at]!, ...tiled.filter((_, i) => i !== at)]);
+}
+
+function toLead(situation: Situation, change: (tiled: string[], at: number) => string[]): Outcome {
+  const focused = focusedTiled(situation);
+  if (!('window' in focused)) return focused;
+  const { session, profile } = situation;
+  const { window, tiled } = focused;
+  const { layout } = tilingInForce(profile, session, window.workspace, window.monitor);
+  if (!LAYOUTS[layout.kind].can.lead) {
+    return nothing(session, `${LAYOUTS[layout.kind].title} has no lead`);
+  }
+  if (tiled[0] === window.id) {
+    return nothing(session, `${windowName(profile, window)} is the lead already`);
+  }
+  const former = windowName(profile, windowOf(session, tiled[0])!);
+  return did(reorder(situation, window, change), {
+    about: window.id,
+    decided: 'lead',
+    because: `it takes the place of ${former}`,
+  });
+}

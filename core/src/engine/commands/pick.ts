@@ -1,0 +1,304 @@
+import { monitorOf } from '../../desk/desk.ts';
+import type { PlacedMonitor } from '../../desk/placed.ts';
+import { workArea } from '../../desk/work-area.ts';
+import type { Board } from '../../model/board.ts';
+import type { Picking } from '../../model/session-placing.ts';
+import type { Session } from '../../model/session.ts';
+import { blockOf, cornerGrid, gridText, typedOn } from '../../placing/block.ts';
+import { letterOf, numberLabels } from '../../placing/labels.ts';
+import { boardName } from '../../tiling/board.ts';
+import type { CornerGrid, PlacingSettings } from '../../values/placing.ts';
+import { boardsFitting } from '../../zones/fitting.ts';
+import { remembered } from '../history.ts';
+import { offerNow } from '../offers.ts';
+import { did, nothing, type Outcome, type Situation } from '../session.ts';
+import { focusedWindow, isOutcome } from './focused.ts';
+import { useLayout } from './layout.ts';
+import { offered, offering, takeOffer } from './offer.ts';
+import { placeAt } from './placing.ts';
+import { withTogether } from './together.ts';
+import { putInZone } from './zones.ts';
+
+/** A board to choose, with its letter, and a number for each of its zones. */
+export interface BoardChoice {
+  board: Board;
+  letter: string;
+  /** In the order of the zones. */
+  numbers: string[];
+  /** Numbers mean its zones, and Enter takes it. */
+  isMarked: boolean;
+}
+
+/** The boards that fit the monitor with the focus. The first is marked, or the one whose letter is typed. */
+export function boardChoices({ session, profile, desk }: Situation): BoardChoice[] {
+  const boards = boardsFitting(profile, desk, monitorOf(desk, session.focusMonitor)).slice(0, 26);
+  const marked = letterIn(session.picking?.typed ?? '') || letterOf(0);
+  return boards.map((board, i) => ({
+    board,
+    letter: letterOf(i),
+    numbers: numberLabels(board.zones.length),
+    isMarked: letterOf(i) === marked,
+  }));
+}
+
+/** What is typed into a choice of boards: a letter, then digits. */
+function letterIn(typed: string): string {
+  return /^[a-z]/.exec(typed)?.[0] ?? '';
+}
+
+function without({ picking: _over, ...session }: Session): Session {
+  return session;
+}
+
+/** The lettered and numbered grid over the monitor with the focus. */
+export function gridHere({ session, profile, desk }: Situation): CornerGrid {
+  return gridOf(profile.placing, monitorOf(desk, session.focusMonitor));
+}
+
+/** The lettered and numbered grid over a monitor. */
+export function gridOf({ cornerPick }: PlacingSettings, monitor: PlacedMonitor): CornerGrid {
+  return cornerGrid(cornerPick, workArea(monitor).area);
+}
+
+/**
+ * pick-board: the boards that fit this monitor, the marked one drawn on it; a number is a zone of that, a letter or
+ * an arrow marks another, Enter takes it as the layout here. Again, it ends.
+ */
+export function pickBoard(situation: Situation): Outcome {
+  const { session } = situation;
+  if (session.picking?.by === 'board') return drop(session);
+  const choices = boardChoices(situation);
+  if (choices.length === 0) return nothing(session, 'no zone board fits this monitor');
+  return did(
+    { ...session, picking: { by: 'board', typed: '' } },
+    {
+      decided: `${choices.length === 1 ? 'one board fits' : `${choices.length} boards fit`} this monitor`,
+      because:
+        'a number picks a zone for the window, a letter or an arrow marks another board, Enter takes it for this workspace',
+    },
+  );
+}
+
+/** corner-pick: opens the lettered and numbered grid over the monitor; again, it ends. */
+export function cornerPick(situation: Situation): Outcome {
+  const { session, profile } = situation;
+  if (session.picking?.by === 'corner') return drop(session);
+  const { goOn } = profile.placing.cornerPick;
+  return did(
+    { ...session, picking: { by: 'corner', typed: '', goOn } },
+    {
+      decided: 'corner pick',
+      because: `${gridText(gridHere(situation))}; two letters and two digits make a block`,
+    },
+  );
+}
+
+/** corner-go-on: the grid goes on with the next window, until it is ended by key; again, it ends with its block. */
+export function cornerGoOn({ session }: Situation): Outcome {
+  const { picking } = session;
+  if (picking?.by !== 'corner') return nothing(session, 'no corner pick is open');
+  return did(
+    { ...session, picking: { ...picking, goOn: !picking.goOn } },
+    {
+      decided: picking.goOn ? 'ends with the next block' : 'goes on with the next window',
+      because: 'by key',
+    },
+  );
+}
+
+function drop(session: Session): Outcome {
+  return did(without(session), { decided: 'the choice is ended', because: 'ended by key' });
+}
+
+const NO_PICK = 'nothing is to be picked';
+
+/** pick-drop: ends the choice; what was picked before stays. */
+export function pickDrop({ session }: Situation): Outcome {
+  return session.picking ? drop(session) : nothing(session, NO_PICK);
+}
+
+/** pick-back: takes the last letter or digit back. */
+export function pickBack({ session }: Situation): Outcome {
+  const { picking } = session;
+  if (!picking) return nothing(session, NO_PICK);
+  if (picking.typed === '') return nothing(session, 'nothing is typed');
+  const typed = picking.typed.slice(0, -1);
+  return did(withTyped(session, picking, typed), said(typed));
+}
+
+/**
+ * pick-next (1) and pick-previous (−1): the next empty place is offered, and this one left as it is; or the next of
+ * the boards is marked, the first again after the last.
+ */
+export function pickStep(situation: Situation, step: 1 | -1): Outcome {
+  const { session } = situation;
+  const { picking } = session;
+  if (picking?.by === 'board') return markBoard(situation, picking, step);
+  if (picking?.by !== 'offer') return nothing(session, 'no place or board is offered');
+  const skipped = picking.skipped + step;
+  if (skipped < 0) return nothing(session, 'this is the first empty place');
+  const next = offering(situation, { ...picking, typed: '', skipped });
+  return did(next, offered({ ...situation, session: next }));
+}
+
+function markBoard(situation: Situation, picking: Picking, step: 1 | -1): Outcome {
+  const { session } = situation;
+  const choices = boardChoices(situation);
+  const at = choices.findIndex(({ isMarked }) => isMarked);
+  const next = choices[(at + step + choices.length) % choices.length];
+  if (!next || choices.length === 1)
+    return nothing(session, 'no other zone board fits this monitor');
+  return did(withTyped(session, picking, next.letter), {
+    decided: `marked ${boardName(next.board)}`,
+    because: 'by key',
+  });
+}
+
+/** pick-take: takes the block typed so far, or the marked board as the layout here. */
+export function pickTake(situation: Situation): Outcome {
+  const { session } = situation;
+  const { picking } = session;
+  if (picking?.by === 'board') return takeBoard(situation);
+  if (picking?.by !== 'corner') return nothing(session, NO_PICK);
+  const block = blockOf(gridHere(situation), picking.typed);
+  return block
+    ? takeBlock(situation, picking.typed)
+    : nothing(session, 'no letter or digit is typed');
+}
+
+function withTyped(session: Session, picking: Picking, typed: string): Session {
+  return { ...session, picking: { ...picking, typed } };
+}
+
+function said(typed: string) {
+  return { decided: typed === '' ? 'nothing typed' : `typed ${typed}`, because: 'by key' };
+}
+
+/** pick: types letters and digits, one after the other. */
+export function pick(situation: Situation, keys: string): Outcome {
+  let now: Outcome = did(situation.session);
+  for (const key of keys.toLowerCase()) {
+    if (!now.session.picking) return nothing(now.session, NO_PICK);
+    const next = picked({ ...situation, session: now.session }, now.session.picking, key);
+    now = { session: next.session, trace: [...now.trace, ...next.trace] };
+  }
+  return now;
+}
+
+function picked(situation: Situation, picking: Picking, key: string): Outcome {
+  switch (picking.by) {
+    case 'offer':
+      return pickedOffer(situation, picking, key);
+    case 'board':
+      return pickedBoard(situation, picking, key);
+    case 'corner':
+      return pickedCorner(situation, picking, key);
+  }
+}
+
+/** What a choice changes is one step of undo. */
+function asStep(before: Session, outcome: Outcome, command: string): Outcome {
+  if (outcome.session === before) return outcome;
+  return { ...outcome, session: remembered(before, outcome.session, command) };
+}
+
+function pickedOffer(
+  situation: Situation,
+  picking: Extract<Picking, { by: 'offer' }>,
+  key: string,
+): Outcome {
+  const { session } = situation;
+  const offer = offerNow(situation, picking);
+  if (!offer) return did(without(session), offered(situation));
+  const at = numberLabels(offer.windows.length);
+  const typed = picking.typed + key;
+  if (!at.some((label) => label.startsWith(typed)))
+    return nothing(session, `type a number from ${at[0]} to ${at.at(-1)}`);
+  const chosen = at.indexOf(typed);
+  if (chosen < 0) return did(withTyped(session, picking, typed), said(typed));
+  const taken = takeOffer({ ...situation, session: without(session) }, offer, chosen);
+  const step = asStep(session, withTogether(situation, taken), 'offer-places');
+  const next = offering({ ...situation, session: step.session }, { ...picking, typed: '' });
+  return { session: next, trace: [...step.trace, offered({ ...situation, session: next })] };
+}
+
+function takeBoard(situation: Situation): Outcome {
+  const { session } = situation;
+  const marked = boardChoices(situation).find(({ isMarked }) => isMarked);
+  if (!marked) return nothing(session, 'no zone board fits this monitor');
+  const closed = { ...situation, session: without(session) };
+  const outcome = useLayout(closed, { kind: 'board', board: marked.board.id });
+  const step = asStep(closed.session, outcome, 'pick-board');
+  return withOffers({ ...situation, session: step.session }, step, {});
+}
+
+function pickedBoard(
+  situation: Situation,
+  picking: Extract<Picking, { by: 'board' }>,
+  key: string,
+): Outcome {
+  const { session } = situation;
+  const choices = boardChoices(situation);
+  if (choices.some(({ letter }) => letter === key))
+    return did(withTyped(session, picking, key), said(key));
+  const marked = choices.find(({ isMarked }) => isMarked) ?? choices[0]!;
+  const letter = letterIn(picking.typed);
+  const digits = picking.typed.slice(letter.length) + key;
+  const { numbers, board } = marked;
+  if (!numbers.some((number) => number.startsWith(digits))) {
+    const last = choices.at(-1)!.letter;
+    const zones = numbers.length > 0 ? `a number from ${numbers[0]} to ${numbers.at(-1)}, or ` : '';
+    return nothing(session, `type ${zones}a letter from a to ${last}`);
+  }
+  const zone = board.zones[numbers.indexOf(digits)];
+  if (!zone) return did(withTyped(session, picking, letter + digits), said(letter + digits));
+  const here = { ...situation, session: without(session) };
+  const window = focusedWindow(here);
+  if (isOutcome(window)) return window;
+  const put = putInZone(here, window, board, zone.name);
+  const step = asStep(here.session, withTogether(here, put), 'pick-board');
+  return withOffers({ ...situation, session: step.session }, step, {
+    besides: window.id,
+    board: board.id,
+  });
+}
+
+/** The outcome of a placing, with the empty places offered to other windows, where that is set. */
+export function withOffers(
+  situation: Situation,
+  outcome: Outcome,
+  wanted: Partial<Extract<Picking, { by: 'offer' }>>,
+): Outcome {
+  if (!situation.profile.placing.offers) return outcome;
+  const next = offering(situation, wanted);
+  if (!next.picking) return outcome;
+  return { session: next, trace: [...outcome.trace, offered({ ...situation, session: next })] };
+}
+
+function pickedCorner(
+  situation: Situation,
+  picking: Extract<Picking, { by: 'corner' }>,
+  key: string,
+): Outcome {
+  const { session } = situation;
+  const grid = gridHere(situation);
+  const typed = typedOn(grid, picking.typed, key);
+  if (typed === null) return nothing(session, `two of each at most: ${gridText(grid)}`);
+  if (blockOf(grid, typed)?.isWhole) return takeBlock(situation, typed);
+  return did(withTyped(session, picking, typed), said(typed));
+}
+
+/** The focused window over a block of the grid. */
+function takeBlock(situation: Situation, typed: string): Outcome {
+  const { session } = situation;
+  const picking = session.picking as Extract<Picking, { by: 'corner' }>;
+  const { x, y } = blockOf(gridHere(situation), typed)!;
+  const closed = { ...situation, session: without(session) };
+  const placed = withTogether(closed, placeAt(closed, { x, y }));
+  const step = asStep(closed.session, placed, 'corner-pick');
+  if (!picking.goOn) {
+    const besides = session.focus === undefined ? {} : { besides: session.focus };
+    return withOffers({ ...situation, session: step.session }, step, besides);
+  }
+  return { ...step, session: { ...step.session, picking: { ...picking, typed: '' } } };
+}

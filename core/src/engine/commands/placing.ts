@@ -1,0 +1,189 @@
+import { monitorOf } from '../../desk/desk.ts';
+import { monitorTowards } from '../../desk/neighbours.ts';
+import type { Placing } from '../../model/session-placing.ts';
+import type { Session, SessionWindow } from '../../model/session.ts';
+import { nextRung, onSide, type PlacingSide } from '../../placing/ladder.ts';
+import { isSameAlong, placesOf } from '../../placing/place-at.ts';
+import { axisOf, isForward, type Direction, type Axis } from '../../values/direction.ts';
+import { placingText, type PlacedBy, type PlaceAt } from '../../values/placing-text.ts';
+import type { Along } from '../../values/placing.ts';
+import { placingArea } from '../placed.ts';
+import {
+  did,
+  nothing,
+  shownOn,
+  windowOf,
+  withFocus,
+  withWindow,
+  type Outcome,
+  type Situation,
+} from '../session.ts';
+import { boardHere, withSeats } from './board-here.ts';
+import { focusedWindow, isOutcome } from './focused.ts';
+import { joined } from './join.ts';
+import { placeInFocus } from './shares.ts';
+
+const UNPLACED: Placing = { x: 'full', y: 'full' };
+
+/** A window with a place of its own; no longer maximised or full screen. */
+export function withPlacing(session: Session, id: string, placing: Placing): Session {
+  return withWindow(session, id, (window) => ({ ...unplaced(window), placing }));
+}
+
+/** A window without a place of its own: in its tile again, or where it floats. */
+function unplaced({
+  placing: _placing,
+  maximised: _large,
+  fullScreen: _larger,
+  ...window
+}: SessionWindow): SessionWindow {
+  return window;
+}
+
+/** place-D: along its axis, by the two-axis model; the other axis stays as it is. */
+export function placeTowards(situation: Situation, direction: Direction): Outcome {
+  const side: PlacingSide = isForward(direction) ? 'end' : 'start';
+  const axis = axisOf(direction);
+  return steppedOn(situation, axis, side, (window, along) =>
+    placedBeyond(situation, window, direction, { ...along, [axis]: firstOpposite() }),
+  );
+
+  function firstOpposite(): Along {
+    const opposite = side === 'start' ? 'end' : 'start';
+    return onSide(opposite, situation.profile.placing.ladders[axis][0]!);
+  }
+}
+
+/** place-middle: in the middle of the longer side of the work area, a rung further with every press. */
+export function placeMiddle(situation: Situation): Outcome {
+  return steppedOn(situation, longerSide(situation), 'middle', () =>
+    nothing(situation.session, 'it is in the middle'),
+  );
+}
+
+/** The longer side of the area that the focused place has for placing. */
+function longerSide(situation: Situation): Axis {
+  const { workspace, monitor } = placeInFocus(situation.session);
+  const { width, height } = placingArea(situation, workspace, monitor).area;
+  return width >= height ? 'x' : 'y';
+}
+
+function steppedOn(
+  situation: Situation,
+  axis: Axis,
+  side: PlacingSide,
+  beyond: (window: SessionWindow, along: Pick<Placing, 'x' | 'y'>) => Outcome,
+): Outcome {
+  const { placing } = situation.profile;
+  const window = focusedWindow(situation);
+  if (isOutcome(window)) return window;
+  const { x, y } = window.placing ?? UNPLACED;
+  const rung = nextRung({ x, y }[axis], side, placing.ladders[axis], placing);
+  if ('to' in rung) {
+    return rung.to === 'monitor'
+      ? beyond(window, { x, y })
+      : wherePlacedFrom(situation, window, 'the last of its ladder, or the opposite key');
+  }
+  const along = { x, y, [axis]: rung.along };
+  return along.x === 'full' && along.y === 'full'
+    ? wherePlacedFrom(situation, window, 'both axes are full again')
+    : placedAt(situation, window, along);
+}
+
+/** The window where it was before it was placed. */
+function wherePlacedFrom({ session }: Situation, window: SessionWindow, why: string): Outcome {
+  if (!window.placing && !window.maximised && !window.fullScreen)
+    return nothing(session, 'it is not placed');
+  return did(withWindow(session, window.id, unplaced), said(window, 'put back where it was', why));
+}
+
+/** The window with both axes set. */
+function placedAt(
+  { session }: Situation,
+  window: SessionWindow,
+  along: Pick<Placing, 'x' | 'y'>,
+): Outcome {
+  const next = withPlacing(session, window.id, along);
+  return did(next, said(window, placingText(along), because(window)));
+}
+
+function because(window: SessionWindow): string {
+  if (window.maximised) return 'placed by key; it is no longer maximised';
+  if (window.placing) return 'placed by key';
+  return window.held === 'tiled'
+    ? 'placed by key; the rest close up, and put-back brings it to its tile'
+    : 'placed by key; put-back brings it where it floated';
+}
+
+function said(window: SessionWindow, decided: string, why: string) {
+  return { about: window.id, decided, because: why };
+}
+
+/** Onto the neighbouring monitor, at the side it comes in by. */
+function placedBeyond(
+  situation: Situation,
+  window: SessionWindow,
+  direction: Direction,
+  along: Pick<Placing, 'x' | 'y'>,
+): Outcome {
+  const { session, desk } = situation;
+  const to = monitorTowards(desk, monitorOf(desk, window.monitor), direction);
+  if (!to) return nothing(session, `no monitor lies ${direction} of here`);
+  const there = joined(situation, window, to.id, shownOn(session, to.id));
+  const placed = withPlacing(there, window.id, along);
+  return did(
+    withFocus(placed, windowOf(placed, window.id)!),
+    said(window, `${placingText(along)} of ${to.name}`, `it stood on this side already`),
+  );
+}
+
+/**
+ * place-at: both axes at once, whatever they were; both full fill the area. Where the window is there already,
+ * the next share of the command's own ladder, and after the last one the first again.
+ */
+export function placeAt(situation: Situation, where: PlaceAt): Outcome {
+  const window = focusedWindow(situation);
+  if (isOutcome(window)) return window;
+  const places = placesOf(where, longerSide(situation));
+  const at = placeNow(window, places);
+  if (at >= 0 && places.length === 1)
+    return nothing(situation.session, 'it is placed there already');
+  return placedAt(situation, window, places[(at + 1) % places.length]!);
+}
+
+/** Which of some places a window stands in by key; −1 where in none. */
+function placeNow({ placing, maximised, fullScreen }: SessionWindow, places: readonly PlacedBy[]) {
+  if (!placing || maximised || fullScreen) return -1;
+  if (placing.zone ?? placing.at ?? placing.moved) return -1;
+  return places.findIndex(({ x, y }) => isSameAlong(x, placing.x) && isSameAlong(y, placing.y));
+}
+
+/**
+ * put-back: ends what placing and maximise did: the window is in its tile, at its place in the order, or
+ * where it floated. A window that was widened over zones is in those from before.
+ */
+export function putBack(situation: Situation): Outcome {
+  const { session } = situation;
+  const window = focusedWindow(situation);
+  if (isOutcome(window)) return window;
+  if (window.placing || window.maximised) {
+    const back = withWindow(session, window.id, ({ fullScreen, ...there }) => ({
+      ...unplaced(there),
+      ...(fullScreen && { fullScreen }),
+    }));
+    return did(
+      back,
+      said(
+        window,
+        'put back where it was',
+        window.held === 'tiled' ? 'in its tile, at its place in the order' : 'where it floated',
+      ),
+    );
+  }
+  const here = boardHere(situation, window);
+  const seat = here?.seat;
+  if (!here || !seat?.before) return nothing(session, 'it is where it belongs');
+  const { before } = seat;
+  const narrow = withSeats(session, window, here.board.id, { [window.id]: { zones: before } });
+  return did(narrow, said(window, `in ${before.join(' and ')}`, 'as before it was widened'));
+}

@@ -1,0 +1,142 @@
+import { monitorOf } from '../../desk/desk.ts';
+import type { Session, SessionWindow } from '../../model/session.ts';
+import {
+  did,
+  nothing,
+  windowName,
+  windowOf,
+  withArrangement,
+  withFocus,
+  withFocusOnMonitor,
+  withList,
+  withoutMember,
+  withWindow,
+  type Outcome,
+  type Situation,
+} from '../session.ts';
+import { firstStanding, stood, stoodAsGiven } from '../standing.ts';
+import { focusedWindow, isOutcome } from './focused.ts';
+import { placeInFocus } from './shares.ts';
+
+/** pocket: the focused window is out of sight, until it is called back. Its place in the order is kept. */
+export function pocket(situation: Situation): Outcome {
+  const window = focusedWindow(situation);
+  if (isOutcome(window)) return window;
+  return did(
+    { ...pocketed(situation.session, window), putAway: window.id },
+    {
+      about: window.id,
+      decided: 'pocketed',
+      because: 'by key; call-back brings it to where you are',
+    },
+  );
+}
+
+/** The session with a window put into the pocket. */
+export function pocketed(session: Session, window: SessionWindow): Session {
+  const { workspace, monitor, away, held, standing } = window;
+  const pocketedFrom = window.pocketedFrom ?? {
+    workspace,
+    monitor,
+    ...(away !== undefined && { away }),
+    held,
+    ...(standing && { standing }),
+  };
+  const gone = withWindow(session, window.id, (there) => ({
+    ...there,
+    held: 'pocketed',
+    pocketedFrom,
+  }));
+  const listed = withList(gone, 'pocket', (ids) => [...ids, window.id]);
+  return withFocusOnMonitor(listed, session.focusMonitor);
+}
+
+/**
+ * call-back: the window pocketed last comes to the present workspace, floating in the middle, or to its
+ * former place on the workspace it came from. Again, while it has the focus, pockets it.
+ */
+export function callBack(situation: Situation): Outcome {
+  const { session, profile } = situation;
+  const focused = windowOf(session, session.focus);
+  const isVisitor = focused?.pocketedFrom !== undefined && session.putAway === undefined;
+  if (focused && (isVisitor || session.calledBack === focused.id)) {
+    return did(pocketed(session, focused), {
+      about: focused.id,
+      decided: 'pocketed again',
+      because: 'it was called back and has the focus',
+    });
+  }
+  const window = windowOf(session, session.pocket?.at(-1));
+  if (!window) return nothing(session, 'the pocket is empty');
+  const { putAway: _done, ...back } = broughtBack(situation, window);
+  return did(
+    { ...back, calledBack: window.id },
+    {
+      about: window.id,
+      decided: `${windowName(profile, window)} called back`,
+      because: windowOf(back, window.id)!.pocketedFrom
+        ? 'it was pocketed last; it floats, for it came from another workspace'
+        : 'it was pocketed last here; it is at its former place',
+    },
+  );
+}
+
+/** A pocketed window on the present workspace, with the focus. */
+export function broughtBack({ session, desk }: Situation, window: SessionWindow): Session {
+  const here = placeInFocus(session);
+  const from = window.pocketedFrom ?? { ...window, held: 'tiled' as const };
+  // One that is everywhere is on every workspace of its monitor.
+  const isHere = ({ workspace, monitor }: { workspace: string; monitor: string }) =>
+    monitor === here.monitor && (workspace === here.workspace || window.everywhere === true);
+  const isAway = window.workspace !== from.workspace || window.monitor !== from.monitor;
+  // Called back to where it visited last, it is as it was there.
+  const isAgain = isAway && isHere(window);
+  const isHome = isHere(from) && !isAgain;
+  const taken = withList(session, 'pocket', (ids) => ids.filter((id) => id !== window.id));
+  // Its place where it came from stays in the order there; that of a visit elsewhere is let go.
+  const left =
+    isAway && !isAgain
+      ? withArrangement(taken, window.workspace, window.monitor, (arrangement) =>
+          withoutMember(arrangement, window.id),
+        )
+      : taken;
+  const back = withWindow(left, window.id, (there) => {
+    const { pocketedFrom: _from, standing: _standing, away: _away, ...rest } = there;
+    if (isHome) {
+      const { workspace, monitor, held, standing, away } = from;
+      const home = away === undefined ? {} : { away };
+      const isLifted = held === 'tiled' && (rest.stayAbove === true || rest.everywhere === true);
+      const now = isLifted ? 'floating' : held;
+      return {
+        ...rest,
+        workspace,
+        monitor,
+        ...home,
+        held: now,
+        ...(isLifted && { lifted: {} }),
+        ...(standing && { standing: stoodAsGiven(now, standing, monitorOf(desk, monitor)) }),
+      };
+    }
+    if (isAgain) return { ...there, held: 'floating' };
+    const { maximised: _large, fullScreen: _larger, ...plain } = rest;
+    const on = monitorOf(desk, here.monitor);
+    const standing = stood(firstStanding(there, on), on);
+    const { workspace, monitor, held } = from;
+    const pocketedFrom = {
+      workspace,
+      monitor,
+      ...(from.away !== undefined && { away: from.away }),
+      held,
+      ...(from.standing && { standing: from.standing }),
+    };
+    return { ...plain, ...here, held: 'floating', standing, pocketedFrom };
+  });
+  const joined =
+    isHome || isAgain
+      ? back
+      : withArrangement(back, here.workspace, here.monitor, (arrangement) => ({
+          ...arrangement,
+          order: [...arrangement.order, window.id],
+        }));
+  return withFocus(joined, windowOf(joined, window.id)!);
+}

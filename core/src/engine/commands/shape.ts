@@ -1,0 +1,108 @@
+import type { Session } from '../../model/session.ts';
+import type { Direction } from '../../values/direction.ts';
+import type { Shaping } from '../../values/window.ts';
+import { remembered, stepsBack } from '../history.ts';
+import { did, nothing, windowName, windowOf, type Outcome, type Situation } from '../session.ts';
+import { focusedWindow, isOutcome } from './focused.ts';
+import { nudge } from './freely.ts';
+import { growTowards } from './grow.ts';
+import { insertTowards, moveTowards } from './move.ts';
+
+const MEANING: Record<Shaping, string> = {
+  move: 'arrows move it',
+  grow: 'arrows move its edges out, with Shift in',
+  exchange: 'arrows exchange it with the next window',
+};
+
+/** shape: enters the shaping of the focused window; again, takes all of it as one step. */
+export function shape(situation: Situation): Outcome {
+  const { session, profile } = situation;
+  if (session.shaping)
+    return did(taken(situation), { decided: 'shaping taken', because: 'by key' });
+  const window = focusedWindow(situation);
+  if (isOutcome(window)) return window;
+  return did(
+    { ...session, shaping: { window: window.id, by: 'grow', steps: 0 } },
+    {
+      about: window.id,
+      decided: `shaping ${windowName(profile, window)}`,
+      because: `by key; ${MEANING.grow}`,
+    },
+  );
+}
+
+const NOT = 'no window is being shaped';
+
+/** shape-as: what arrows do from now on. */
+export function shapeAs({ session }: Situation, by: Shaping): Outcome {
+  const { shaping } = session;
+  if (!shaping) return nothing(session, NOT);
+  return did(
+    { ...session, shaping: { ...shaping, by } },
+    { about: shaping.window, decided: MEANING[by], because: 'chosen by key' },
+  );
+}
+
+/** shape-step: one step of moving, growing or exchanging; `inward` moves an edge in instead of out. */
+export function shapeStep(situation: Situation, direction: Direction, inward: boolean): Outcome {
+  const { session } = situation;
+  const { shaping } = session;
+  if (!shaping) return nothing(session, NOT);
+  const outcome = stepped(situation, shaping.by, direction, inward);
+  if (outcome.session === session) return outcome;
+  // However many steps there are, dropping takes them all back.
+  const next = remembered(session, outcome.session, 'shape-step', Infinity);
+  return {
+    ...outcome,
+    session: { ...next, shaping: { ...shaping, steps: shaping.steps + 1 } },
+  };
+}
+
+function stepped(
+  situation: Situation,
+  by: Shaping,
+  direction: Direction,
+  inward: boolean,
+): Outcome {
+  const { growStep } = situation.profile.tiling;
+  if (by === 'grow') return growTowards(situation, direction, inward ? -growStep : growStep);
+  const window = windowOf(situation.session, situation.session.focus);
+  if (by === 'exchange') return moveTowards(situation, direction);
+  return window?.held === 'floating' || window?.placing
+    ? nudge(situation, direction)
+    : insertTowards(situation, direction);
+}
+
+/** shape-back: takes one step of this shaping back. */
+export function shapeBack(situation: Situation): Outcome {
+  const { session } = situation;
+  const { shaping } = session;
+  if (!shaping) return nothing(session, NOT);
+  if (shaping.steps === 0) return nothing(session, 'no step of this shaping is left');
+  const former = stepsBack(situation, 1);
+  return did(
+    { ...former, shaping: { ...shaping, steps: shaping.steps - 1 } },
+    { about: shaping.window, decided: 'one step back', because: 'by key' },
+  );
+}
+
+/** shape-drop: everything as it was before the shaping. */
+export function shapeDrop(situation: Situation): Outcome {
+  const { session } = situation;
+  const { shaping } = session;
+  if (!shaping) return nothing(session, NOT);
+  const { shaping: _over, ...former } = stepsBack(situation, shaping.steps);
+  return did(former, {
+    about: shaping.window,
+    decided: 'as before the shaping',
+    because: 'dropped by key',
+  });
+}
+
+/** The session with all steps of a shaping as one step of undo. */
+export function taken(situation: Situation): Session {
+  const { shaping, ...now } = situation.session;
+  if (!shaping || shaping.steps === 0) return now;
+  const { shaping: _over, ...before } = stepsBack(situation, shaping.steps);
+  return remembered(before, now, 'shape');
+}

@@ -1,0 +1,99 @@
+import type { Arrangement, Session } from '../../model/session.ts';
+import { takenOver } from '../../tiling/hand.ts';
+import { isDividing, LAYOUTS } from '../../tiling/layouts.ts';
+import type { Axis } from '../../values/direction.ts';
+import { arrange, handTree } from '../arrange.ts';
+import type { Arranged } from '../arranged.ts';
+import {
+  arrangementOf,
+  did,
+  isTiled,
+  nothing,
+  windowName,
+  withArrangement,
+  type Outcome,
+  type Situation,
+} from '../session.ts';
+import { stood } from '../standing.ts';
+import { focusedWindow, isOutcome } from './focused.ts';
+
+/**
+ * split-across (x) and split-down (y): the next window that opens here divides the focused one so. In
+ * another layout that is first taken over as it stands.
+ */
+export function splitNext(situation: Situation, axis: Axis): Outcome {
+  const { session, profile } = situation;
+  const window = focusedWindow(situation);
+  if (isOutcome(window)) return window;
+  const name = windowName(profile, window);
+  if (!isTiled(window)) return nothing(session, `${name} is not tiled`);
+  const arranged = arrange(situation, window.workspace, window.monitor);
+  const { layout } = arranged.tiling;
+  const former = arrangementOf(session, window.workspace, window.monitor).divides;
+  if (layout.kind === 'split' && former?.window === window.id && former.axis === axis) {
+    return nothing(session, `the next window divides ${name} so already`);
+  }
+  const next = withArrangement(session, window.workspace, window.monitor, (there) => ({
+    ...there,
+    ...(layout.kind !== 'split' && { layout: { kind: 'split' as const } }),
+    ...handOf(there, arranged, layout.kind !== 'split'),
+    divides: { window: window.id, axis },
+  }));
+  return did(
+    next,
+    ...(layout.kind === 'split'
+      ? []
+      : [
+          {
+            about: window.workspace,
+            decided: `${LAYOUTS.split.title} on workspace ${window.workspace}`,
+            because: `${LAYOUTS[layout.kind].title} taken over as it stands`,
+          },
+        ]),
+    {
+      about: window.id,
+      decided: `the next window opens ${axis === 'x' ? 'right of' : 'below'} ${name}`,
+      because: `${axis === 'x' ? 'split-across' : 'split-down'} by key`,
+    },
+  );
+}
+
+/** The hand-made tree of an arrangement, whole; where it is to be taken over anew, the layout's as it stands. */
+export function handOf(
+  arrangement: Arrangement,
+  { tiled, solved, area, tiling }: Arranged,
+  isAnew = false,
+): Pick<Arrangement, 'hand'> {
+  const ids = tiled.map(({ id }) => id);
+  if (isAnew && solved && isDividing(tiling.layout)) {
+    return { hand: takenOver(solved.flat.splits[0] ?? 0, ids) };
+  }
+  const hand = handTree(arrangement, ids, area);
+  return hand === undefined ? {} : { hand };
+}
+
+/**
+ * What another kind of layout takes along from the one before it: hand-split begins with its tree,
+ * unless there is one; in free every window floats where it is.
+ *
+ * @param before what was in force, as it was arranged
+ */
+export function carriedOver(session: Session, before: Arranged, to: string): Session {
+  const { workspace, monitor, tiled, tiles, tiling } = before;
+  if (to === tiling.layout.kind) return session;
+  if (to === 'split') {
+    return withArrangement(session, workspace, monitor.id, (there) => ({
+      ...there,
+      ...handOf(there, before, there.hand === undefined),
+    }));
+  }
+  if (to !== 'free' || !tiles) return session;
+  const stands = new Map(tiled.map((window, i) => [window.id, tiles[i]!]));
+  return {
+    ...session,
+    windows: session.windows.map((window) => {
+      const standing = stands.get(window.id);
+      return standing ? { ...window, standing: stood(standing, monitor) } : window;
+    }),
+  };
+}

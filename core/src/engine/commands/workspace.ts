@@ -1,0 +1,192 @@
+import { deskInForce, monitorFor, workspacesOn } from '../../desk/desk.ts';
+import { type HomedWorkspace, freeNumber } from '../../desk/homes.ts';
+import type { Session } from '../../model/session.ts';
+import { nearestName } from '../../values/nearest.ts';
+import { ownEntry } from '../../values/own-entry.ts';
+import {
+  did,
+  nothing,
+  shownNow,
+  shownOn,
+  windowName,
+  windowOf,
+  withFocus,
+  withFocusOnMonitor,
+  withList,
+  withWindow,
+  type Outcome,
+  type Situation,
+} from '../session.ts';
+import { settledOn, withNamesKept } from '../settle.ts';
+import { joined } from './join.ts';
+
+/**
+ * The workspaces a monitor goes round: all it can show, or where empty ones are dropped, those with
+ * windows and the shown one.
+ */
+export function listedWorkspaces(
+  { session, profile, desk }: Situation,
+  monitor: string,
+): readonly HomedWorkspace[] {
+  const all = workspacesOn(desk, monitor);
+  if (profile.tiling.emptyWorkspaces === 'kept') return all;
+  const used = new Set(session.windows.map(({ workspace }) => workspace));
+  return all.filter(({ id }) => used.has(id) || shownOn(session, monitor) === id);
+}
+
+/**
+ * The workspace meant: by its name, else the next or previous one of the monitor with the focus, round
+ * its list, or the one that monitor showed last. A sentence for the person when there is none.
+ */
+function meant(situation: Situation, which: string): HomedWorkspace | string {
+  const { session, desk } = situation;
+  const named = desk.workspaces.find((workspace) => workspace.id === which);
+  if (named) return named;
+  const monitor = session.focusMonitor;
+  const here = listedWorkspaces(situation, monitor);
+  const at = here.findIndex(({ id }) => id === shownOn(session, monitor));
+  switch (which) {
+    case 'next':
+      return here[(at + 1) % here.length]!;
+    case 'previous':
+      return here[(at - 1 + here.length) % here.length]!;
+    case 'last':
+      return (
+        workspacesOn(desk, monitor).find(
+          ({ id }) => id === ownEntry(session.shownBefore, monitor),
+        ) ?? 'this monitor showed no other workspace before'
+      );
+    default: {
+      const names = desk.workspaces.map(({ id }) => id);
+      const nearest = nearestName(which, names);
+      return `no workspace is called ${which}${nearest ? `; the nearest is ${nearest}` : ''}`;
+    }
+  }
+}
+
+/** The situation with a closed workspace open again, when it is called by its name. */
+function reopened(situation: Situation, which: string): Situation {
+  const { session, profile } = situation;
+  if (!session.workspacesClosed?.includes(which)) return situation;
+  const open = withList(session, 'workspacesClosed', (ids) => ids.filter((id) => id !== which));
+  return { profile, session: open, desk: deskInForce(profile, open) };
+}
+
+/** go-workspace: shows a workspace on its monitor and goes there. */
+export function goWorkspace(before: Situation, which: string): Outcome {
+  const situation = reopened(before, which);
+  const { session, desk } = situation;
+  const to = meant(situation, which);
+  if (typeof to === 'string') return nothing(session, to);
+  const monitor = monitorFor(desk, to, session.focusMonitor);
+  if (session.focusMonitor === monitor && ownEntry(session.shown, monitor) === to.id) {
+    return nothing(session, `workspace ${to.id} has the focus already`);
+  }
+  const shown = { ...session, ...shownNow(session, monitor, to.id) };
+  return did(withFocusOnMonitor(shown, monitor), {
+    about: to.id,
+    decided: `workspace ${to.id} shown`,
+    because: desk.joined
+      ? 'all monitors are switched together'
+      : `it is on ${desk.monitors.find(({ id }) => id === monitor)!.name}`,
+  });
+}
+
+/**
+ * put-on-workspace: the focused window joins the end of a workspace. Unless it is followed there, the
+ * focus stays where it is, with the window that had it before.
+ */
+export function putOnWorkspace(before: Situation, which: string, follow: boolean): Outcome {
+  const situation = reopened(before, which);
+  const { session, profile, desk } = situation;
+  const window = windowOf(session, session.focus);
+  if (!window) return nothing(session, 'no window has the focus');
+  const to = meant(situation, which);
+  if (typeof to === 'string') return nothing(session, to);
+  if (to.id === window.workspace) {
+    return nothing(session, `${windowName(profile, window)} is on workspace ${to.id} already`);
+  }
+  const put = joined(situation, window, monitorFor(desk, to, window.monitor), to.id);
+  const next = follow
+    ? withFocus(put, windowOf(put, window.id)!)
+    : withFocusOnMonitor(put, session.focusMonitor);
+  return did(next, {
+    about: window.id,
+    decided: `on workspace ${to.id}, at the end`,
+    because: follow ? 'put there by key, and followed' : 'put there by key',
+  });
+}
+
+/** new-workspace: one more on the monitor with the focus, named by the next free number; goes there. */
+export function newWorkspace(situation: Situation): Outcome {
+  const { session, profile, desk } = situation;
+  const monitor = session.focusMonitor;
+  const listed = new Set(
+    desk.monitors.flatMap(({ id }) => listedWorkspaces(situation, id).map((one) => one.id)),
+  );
+  const kept = withNamesKept(session, desk, shownOn(session, monitor));
+  const pruned = withList(kept, 'workspacesMade', (all) => all.filter((m) => listed.has(m.id)));
+  const names = [...profile.workspaces, ...desk.workspaces.filter(({ id }) => listed.has(id))].map(
+    ({ id }) => id,
+  );
+  const id = freeNumber(names);
+  const made = withList(pruned, 'workspacesMade', (all) => [...all, { id, monitor }]);
+  const shown = { ...made, ...shownNow(made, monitor, id) };
+  return did(withFocusOnMonitor(shown, monitor), {
+    about: id,
+    decided: `workspace ${id} made and shown`,
+    because: `${id} is the next free number`,
+  });
+}
+
+/** close-workspace: the present one; its windows go to the one this monitor showed before. */
+export function closeWorkspace(situation: Situation): Outcome {
+  const { session, profile, desk } = situation;
+  const monitor = session.focusMonitor;
+  const closed = shownOn(session, monitor);
+  const others = workspacesOn(desk, monitor).filter(({ id }) => id !== closed);
+  const before =
+    others.find(({ id }) => id === ownEntry(session.shownBefore, monitor)) ?? others[0];
+  if (!before) return nothing(session, `${closed} is the only workspace here`);
+
+  const members = session.windows.filter(({ workspace }) => workspace === closed);
+  const moved = members.reduce<Session>(
+    (now, window) => sentTo({ ...situation, session: now }, window.id, before.id),
+    session,
+  );
+  const isMade = session.workspacesMade?.some(({ id }) => id === closed);
+  const closing = isMade
+    ? withList(moved, 'workspacesMade', (all) => all.filter(({ id }) => id !== closed))
+    : withList(moved, 'workspacesClosed', (ids) => [...ids, closed]);
+  // Another that is called so later is not where this one was put.
+  const { workspacesPut, ...unput } = closing;
+  const put = workspacesPut?.filter(({ id }) => id !== closed) ?? [];
+  const without: Session = { ...unput, ...(put.length > 0 && { workspacesPut: put }) };
+  const { shownBefore: _former, ...left } = {
+    ...without,
+    ...shownNow(without, monitor, before.id),
+  };
+  // Workspaces that only fill a monitor may be called otherwise without it.
+  const rest = settledOn(left, profile, deskInForce(profile, left));
+  const focused = windowOf(rest, session.focus);
+  const name = profile.workspaces.find(({ id }) => id === closed)?.name;
+  return did(focused ? withFocus(rest, focused) : withFocusOnMonitor(rest, monitor), {
+    about: closed,
+    decided: `workspace ${closed} closed`,
+    because:
+      members.length > 0
+        ? `by key; its windows are on ${before.id}, shown before`
+        : `by key; ${name ?? closed} was empty`,
+  });
+}
+
+/** A window on another workspace of its own monitor; one in the pocket comes from there now. */
+function sentTo(situation: Situation, id: string, workspace: string): Session {
+  const window = windowOf(situation.session, id)!;
+  const sent = joined(situation, window, window.monitor, workspace);
+  return withWindow(sent, id, (there) =>
+    there.pocketedFrom
+      ? { ...there, pocketedFrom: { ...there.pocketedFrom, workspace, monitor: there.monitor } }
+      : there,
+  );
+}

@@ -1,0 +1,63 @@
+import { deskInForce } from '../desk/desk.ts';
+import type { Profile } from '../model/profile.ts';
+import type { Session } from '../model/session.ts';
+import { levelsFor, resolveLayout } from '../tiling/settings.ts';
+import { arrange } from './arrange.ts';
+import { boardsEdited } from './boards-edited.ts';
+import { carriedOver } from './commands/split.ts';
+import { openSession } from './open.ts';
+import { did, withAdjusted, type Outcome, type Situation } from './session.ts';
+import { withNamesKept } from './settle.ts';
+
+/**
+ * The profile was edited. A session's own choice gives way where its very field was edited; windows and
+ * workspaces find a place on what monitors there are now.
+ *
+ * @param before the profile before the edit; the situation has the one after
+ */
+export function profileEdited({ session, profile }: Situation, before: Profile): Outcome {
+  const former: Situation = { session, profile: before, desk: deskInForce(before, session) };
+  let next: Session =
+    before.boards === profile.boards
+      ? session
+      : boardsEdited(session, before.boards, profile.boards);
+  for (const [key, arrangement] of Object.entries(next.arrangements)) {
+    const [workspace = '', monitor = ''] = key.split('/');
+    const was = resolveLayout(levelsFor(before, workspace, monitor)).layout;
+    const is = resolveLayout(levelsFor(profile, workspace, monitor)).layout;
+    if (JSON.stringify(was) === JSON.stringify(is)) continue;
+    let kept = arrangement;
+    if (was.kind !== is.kind) {
+      const { layout: _chosen, ...rest } = kept;
+      kept = rest;
+    }
+    const adjusted = kept.adjusted?.[is.kind];
+    if (adjusted) {
+      const isEdited = (field: string) =>
+        JSON.stringify(valueOf(was, field)) !== JSON.stringify(valueOf(is, field));
+      const remaining = Object.fromEntries(
+        Object.entries(adjusted).filter(([field]) => !isEdited(field)),
+      );
+      kept = withAdjusted(kept, is.kind, remaining);
+    }
+    if (kept !== arrangement) {
+      next = { ...next, arrangements: { ...next.arrangements, [key]: kept } };
+    }
+    if (was.kind !== is.kind)
+      next = carriedOver(next, arrange(former, workspace, monitor), is.kind);
+  }
+  const placed =
+    before.monitors === profile.monitors &&
+    before.desks === profile.desks &&
+    before.workspaces === profile.workspaces &&
+    before.tiling.workspacesAre === profile.tiling.workspacesAre;
+  if (!placed) {
+    const windows = [...next.windows];
+    next = openSession({ ...withNamesKept(next, former.desk), windows }, profile).session;
+  }
+  return did(next);
+}
+
+function valueOf(layout: object, field: string): unknown {
+  return (layout as Record<string, unknown>)[field];
+}

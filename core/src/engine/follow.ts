@@ -1,0 +1,170 @@
+import { monitorOf } from '../desk/desk.ts';
+import { workArea } from '../desk/work-area.ts';
+import { keptInside, type Rect } from '../geometry/rect.ts';
+import type { Board } from '../model/board.ts';
+import { without } from '../model/picked.ts';
+import type { Corner, RuleSettings } from '../model/rule.ts';
+import type { Standing } from '../model/session-placing.ts';
+import type { Session, SessionWindow } from '../model/session.ts';
+import { boardName, zoneNamed } from '../tiling/board.ts';
+import { ownEntry } from '../values/own-entry.ts';
+import { boardMeant } from '../zones/divided.ts';
+import { arrange } from './arrange.ts';
+import { withSeats } from './commands/board-here.ts';
+import { placeShown } from './place.ts';
+import { placingArea } from './placed.ts';
+import {
+  isTiled,
+  windowOf,
+  withArrangement,
+  withWindow,
+  type Reason,
+  type Situation,
+} from './session.ts';
+import { clearOf, firstStanding, snapped, standsAt, stood } from './standing.ts';
+
+/** The app of the window that a window stands over. */
+export function parentApp(
+  windows: readonly { id: string; app?: string }[],
+  parent: string | undefined,
+): string | undefined {
+  const over = parent === undefined ? undefined : windows.find(({ id }) => id === parent);
+  return over?.app ?? over?.id;
+}
+
+/** A window with what rules say of it alone, wherever it is: size, above, everywhere, and how it is held. */
+export function heldBy(window: SessionWindow, follows: RuleSettings): SessionWindow {
+  const { size, stayAbove, everywhere, held = window.held } = follows;
+  const { stayAbove: wasAbove, everywhere: wasEverywhere, lifted, ...given } = window;
+  // A window of a fixed size covers nothing that it does not cover by itself.
+  const rest = window.resizable === false ? without(given, ['maximised', 'fullScreen']) : given;
+  const above = stayAbove ?? wasAbove;
+  const all = everywhere ?? wasEverywhere;
+  const isLifted = held === 'tiled' && (above === true || all === true);
+  return {
+    ...rest,
+    held: isLifted ? 'floating' : held,
+    ...(size && window.resizable !== false && { preferred: size }),
+    ...(above && { stayAbove: true }),
+    ...(all && { everywhere: true }),
+    ...(isLifted ? { lifted: {} } : follows.held === undefined && lifted && { lifted }),
+  };
+}
+
+/**
+ * Where a window that no tile takes stands at first: where the person moved the last one of its app, else
+ * where a rule says, else over its parent or in the middle, not at the very corner of another one.
+ */
+export function standingBy(
+  situation: Situation,
+  window: SessionWindow,
+  { corner, remember }: RuleSettings,
+): { standing: Standing; because: string | null } {
+  const { session, desk, profile } = situation;
+  const monitor = monitorOf(desk, window.monitor);
+  const last = ownEntry(session.remembered, window.app ?? window.id);
+  if (last && (remember ?? profile.floating.remember)) {
+    const there = standsAt(window, last.standing, monitor);
+    const kept = keptInside(workArea(monitor).area, snapped(there, monitor, profile.floating.grid));
+    return { standing: stood(kept, monitor), because: 'the person moved the last one there' };
+  }
+  if (corner && corner !== 'over-parent') {
+    const { area } = placingArea(situation, window.workspace, window.monitor);
+    const at = inCorner(corner, firstStanding(window, monitor), area);
+    return { standing: stood(keptInside(workArea(monitor).area, at), monitor), because: null };
+  }
+  const first = firstStanding(window, monitor, parentRect(situation, window));
+  const others = session.paused
+    ? Object.values(session.paused.standing)
+    : placeShown(situation, window.monitor).filter(({ id }) => id !== window.id);
+  return { standing: stood(clearOf(others, first, monitor), monitor), because: null };
+}
+
+function parentRect(situation: Situation, { parent, monitor }: SessionWindow) {
+  const over = windowOf(situation.session, parent);
+  if (!over || over.monitor !== monitor) return undefined;
+  return placeShown(situation, over.monitor).find(({ id }) => id === over.id);
+}
+
+/** A size at a side, in a corner or in the middle of an area. */
+function inCorner(corner: Corner, { width, height }: Rect, area: Rect): Rect {
+  const along = (words: readonly [string, string], from: number, length: number, room: number) => {
+    if (corner.includes(words[0])) return from;
+    return from + (corner.includes(words[1]) ? room - length : Math.floor((room - length) / 2));
+  };
+  return {
+    x: along(['left', 'right'], area.x, width, area.width),
+    y: along(['upper', 'lower'], area.y, height, area.height),
+    width,
+    height,
+  };
+}
+
+/** A window in the zone or at the place that rules say, where there is such a one. */
+export function placedBy(
+  situation: Situation,
+  id: string,
+  { zone, placing }: RuleSettings,
+): { session: Session; trace: Reason[] } {
+  const { session, profile, desk } = situation;
+  const window = windowOf(session, id);
+  const isHeld = window?.held === 'left-alone' || window?.held === 'pocketed';
+  if (!window || isHeld || (zone === undefined && !placing)) return { session, trace: [] };
+  if (placing) return { session: withWindow(session, id, (it) => ({ ...it, placing })), trace: [] };
+  const boards = boardsAt(situation, window);
+  const board = boards.find((each) => zoneNamed(each, zone!));
+  if (!board) {
+    const { name } = monitorOf(desk, window.monitor);
+    const because = boards.length > 0 ? `no board for ${name} has it` : `no board is for ${name}`;
+    return { session, trace: [{ about: id, decided: `in no zone “${zone}”`, because }] };
+  }
+  const zones = [zone!];
+  const { layout } = arrange(situation, window.workspace, window.monitor).tiling;
+  const isArranged = layout.kind === 'board' && board === boards[0] && isTiled(window);
+  const next = isArranged
+    ? withSeats(session, window, board.id, { [id]: { zones } })
+    : withWindow(session, id, (it) => ({
+        ...it,
+        placing: { x: 'full', y: 'full', zone: { board: board.id, zones } },
+      }));
+  const others = profile.boards.filter((each) => zoneNamed(each, zone!)).length > 1;
+  const of = others || !isArranged ? ` of ${boardName(board)}` : '';
+  return {
+    session: next,
+    trace: [{ about: id, decided: `in ${zone}${of}`, because: 'a rule says so' }],
+  };
+}
+
+/** The boards in which a window's zone is looked for: the one that arranges its workspace, then those that fit. */
+function boardsAt(situation: Situation, { workspace, monitor }: SessionWindow): Board[] {
+  const { tiling, boards } = arrange(situation, workspace, monitor);
+  const { layout } = tiling;
+  const own = layout.kind === 'board' ? boardMeant(layout, boards.all, boards.fitting) : null;
+  return [...new Set([...(own ? [own] : []), ...boards.fitting])];
+}
+
+/** A window at the place in its order that a rule says. */
+export function joinedBy(situation: Situation, id: string, { join }: RuleSettings): Session {
+  const { session } = situation;
+  const window = windowOf(session, id);
+  if (!window || join === undefined) return session;
+  return withOrderOf(session, window, (order) => {
+    const others = order.filter((other) => other !== id);
+    if (join === 'lead') return [id, ...others];
+    const beside = session.recent.find((other) => other !== id && others.includes(other));
+    return join === 'end' || beside === undefined
+      ? [...others, id]
+      : others.flatMap((other) => (other === beside ? [other, id] : [other]));
+  });
+}
+
+function withOrderOf(
+  session: Session,
+  { workspace, monitor }: SessionWindow,
+  change: (order: readonly string[]) => string[],
+): Session {
+  return withArrangement(session, workspace, monitor, (there) => ({
+    ...there,
+    order: change(there.order),
+  }));
+}

@@ -1,0 +1,162 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { PLAIN_COMMANDS, type Command } from '../commands/command.ts';
+import { sessionSchema, type Session } from '../model/session.ts';
+import { anyEvent } from '../testing/any.ts';
+import { deepFrozen, OFFICE, testDesk, windows } from '../testing/desk.ts';
+import { openSession } from './open.ts';
+import { place } from './place.ts';
+import { reduce, type SessionEvent } from './reduce.ts';
+import { mendOrders, placeKey } from './session.ts';
+
+const desk = testDesk(OFFICE, { ...windows('p', 'b', 's'), focus: 'p' });
+
+describe('undo and redo', () => {
+  it('step back and forth through changes, past mere visits', () => {
+    const changed = desk.run('swap-with-lead', 'move-later', 'focus-right', 'float');
+    const back = changed.run('undo', 'undo');
+    expect(back.shapes()).toEqual(desk.shapes());
+    expect(back.run('redo', 'redo').shapes()).toEqual(changed.shapes());
+    expect(back.run('undo').trace[0]?.because).toBe('no step to take back');
+  });
+
+  it('keep windows opened since, at the end, and skip closed ones', () => {
+    const open = { command: 'open-app', app: 'shell' } as const;
+    const after = desk.run('move-later', open, 'focus-next', 'close', 'undo');
+    expect(after.session.windows.map(({ id }) => id)).toEqual(['p', 's', 'shell-1']);
+    expect(after.session.arrangements['B/wide']!.order).toEqual(['p', 's', 'shell-1']);
+  });
+
+  it('bring a window back from another monitor, and the focus with it', () => {
+    const sent = desk.run('move-down');
+    expect(sent.at('p').monitor).toBe('lap');
+    const back = sent.run('undo');
+    expect(back.shapes()).toEqual(desk.shapes());
+    expect([back.session.focus, back.session.focusMonitor]).toEqual(['p', 'wide']);
+  });
+
+  it('end where a new step begins', () => {
+    const again = desk.run('move-later', 'undo', 'lead-share-more', 'redo');
+    expect(again.trace[0]?.because).toBe('no step to take again');
+  });
+});
+
+describe('an edit of the profile', () => {
+  const edited = (share: number) => ({
+    ...desk.profile,
+    tiling: { ...desk.profile.tiling, layout: { kind: 'lead' as const, leadShare: share } },
+  });
+
+  it('takes the place of a share moved by key, and of nothing else moved by key', () => {
+    const moved = desk.run('lead-share-more', 'lead-count-more');
+    const after = edited(0.3);
+    const { session } = reduce(
+      moved.session,
+      { type: 'profile-edited', before: moved.profile },
+      after,
+    );
+    const shapes = place(session, after).placements;
+    expect(shapes[0]!.width).toBe(Math.round(3418 * 0.3));
+    expect(shapes[1]!.x).toBe(6);
+  });
+
+  it('leaves a share moved by key alone when another field was edited', () => {
+    const moved = desk.run('lead-share-more');
+    const after = {
+      ...desk.profile,
+      tiling: { ...desk.profile.tiling, gaps: { inner: 0, outer: 0 } },
+    };
+    const { session } = reduce(
+      moved.session,
+      { type: 'profile-edited', before: moved.profile },
+      after,
+    );
+    expect(place(session, after).placements[0]!.width).toBe(Math.round(3440 * 0.6));
+  });
+
+  it('finds a place for windows whose monitor is gone', () => {
+    const sent = desk.run('move-down');
+    const after = { ...sent.profile, monitors: sent.profile.monitors.slice(0, 2) };
+    const { session } = reduce(
+      sent.session,
+      { type: 'profile-edited', before: sent.profile },
+      after,
+    );
+    expect(place(session, after).placements.map(({ monitor }) => monitor)).toEqual([
+      'wide',
+      'wide',
+      'wide',
+    ]);
+  });
+});
+
+/** Which windows each order lists: its members, and those that keep their place while they are away. */
+function ordersOf(session: Session): string[] {
+  const whole = mendOrders(session).arrangements;
+  const listed = Object.keys(session.arrangements).length > 0 ? session.arrangements : whole;
+  const away = session.windows.flatMap(({ id, workspace, monitor, pocketedFrom: from }) =>
+    from && placeKey(from.workspace, from.monitor) !== placeKey(workspace, monitor)
+      ? [`${placeKey(from.workspace, from.monitor)} ${id}`]
+      : [],
+  );
+  const kept = Object.keys(session.arrangements).length > 0 ? [] : away;
+  return Object.entries(listed)
+    .flatMap(([key, { order }]) => order.map((id) => `${key} ${id}`))
+    .concat(kept)
+    .sort();
+}
+
+describe('any run of events', () => {
+  it('gives the same outcome each time, changes no input, and leaves a sound session', () => {
+    fc.assert(
+      fc.property(fc.array(anyEvent, { maxLength: 40 }), (events) => {
+        const profile = deepFrozen(desk.profile);
+        let session = deepFrozen(desk.session);
+        for (const happening of events) {
+          const outcome = reduce(session, happening, profile);
+          expect(reduce(session, happening, profile)).toEqual(outcome);
+          expect(outcome.trace.length).toBeGreaterThan(0);
+          session = deepFrozen(outcome.session);
+        }
+        expect(ordersOf(session)).toEqual(ordersOf({ ...session, arrangements: {} }));
+        const focus = place(session, profile).placements.find(({ id }) => id === session.focus);
+        expect(focus === undefined).toBe(session.focus === undefined);
+        if (focus) {
+          expect(focus).toMatchObject({ shown: true, monitor: session.focusMonitor });
+        }
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('comes back the same from its file', () => {
+    fc.assert(
+      fc.property(fc.array(anyEvent, { maxLength: 31 }), (events) => {
+        // What lasts only while something is held or chosen ends with the visit.
+        const ended: SessionEvent[] = [
+          ...events,
+          { type: 'key-released', taken: true },
+          { type: 'command', command: { command: 'focus-last' } },
+        ];
+        const session = ended.reduce((s, e) => reduce(s, e, desk.profile).session, desk.session);
+        const file = sessionSchema.parse(JSON.parse(JSON.stringify(session)));
+        const opened = openSession(file, desk.profile);
+        expect(opened.findings).toEqual([]);
+        expect(opened.session).toEqual(session);
+        expect(place(opened.session, desk.profile)).toEqual(place(session, desk.profile));
+      }),
+    );
+  });
+
+  it('is all taken back by undo, but for what opened, closed and was visited', () => {
+    const steps = PLAIN_COMMANDS.filter((id) => !['undo', 'redo', 'close'].includes(id));
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom(...steps), { maxLength: 40 }), (ids) => {
+        let after = desk.run(...ids.map((id): Command => ({ command: id })), 'resume');
+        while (after.session.past.length > 0) after = after.run('undo');
+        expect(after.shapes()).toEqual(desk.shapes());
+        expect(after.session.windows.map(({ held }) => held)).toEqual(['tiled', 'tiled', 'tiled']);
+      }),
+    );
+  });
+});

@@ -1,0 +1,217 @@
+import { deskInForce, monitorOf, type DeskInForce } from '../desk/desk.ts';
+import { picked, without } from '../model/picked.ts';
+import type { Profile } from '../model/profile.ts';
+import {
+  CONNECTION_FIELDS,
+  HOLDING_FIELDS,
+  LIST_FIELDS,
+  type Step,
+  type Session,
+  type SessionWindow,
+} from '../model/session.ts';
+import { ownEntry } from '../values/own-entry.ts';
+import {
+  did,
+  isShown,
+  nothing,
+  placeKey,
+  windowOf,
+  withFocus,
+  withFocusOnMonitor,
+  type Outcome,
+  type Situation,
+} from './session.ts';
+import { settledOn } from './settle.ts';
+
+/** As many steps can be taken back. */
+const MOST_STEPS = 100;
+
+/** The part of a window that commands change and undo puts back. */
+function holdingOf(window: SessionWindow): Step['windows'][string] {
+  return picked(window, HOLDING_FIELDS) as Step['windows'][string];
+}
+
+/** What led from one session to another: all that is otherwise, as it was before. */
+function stepBetween(before: Session, after: Session, command: string): Step {
+  const isOtherwise = CONNECTION_FIELDS.some((field) => before[field] !== after[field]);
+  const common = {
+    command,
+    shown: before.shown,
+    ...picked(before, LIST_FIELDS),
+    ...(isOtherwise && { connection: picked(before, CONNECTION_FIELDS) }),
+    ...(before.focus !== undefined && { focus: before.focus }),
+    focusMonitor: before.focusMonitor,
+  };
+  const windows: Step['windows'] = {};
+  if (before.windows !== after.windows) {
+    for (const window of before.windows) {
+      if (windowOf(after, window.id) !== window) windows[window.id] = holdingOf(window);
+    }
+  }
+  const arrangements: Step['arrangements'] = {};
+  for (const key of Object.keys({ ...before.arrangements, ...after.arrangements })) {
+    const former = before.arrangements[key];
+    if (former !== after.arrangements[key]) arrangements[key] = former ?? { order: [] };
+  }
+  return { ...common, windows, arrangements };
+}
+
+/** Remembers a step, so that undo can take it back. */
+export function remembered(
+  before: Session,
+  after: Session,
+  command: string,
+  most = MOST_STEPS,
+): Session {
+  const past = [...before.past, stepBetween(before, after, command)].slice(-most);
+  return { ...after, past, future: [] };
+}
+
+/** The session as it was some steps ago; nothing is left to do again. */
+export function stepsBack({ session, profile }: Situation, steps: number): Session {
+  let former = session;
+  for (let i = 0; i < steps; i++) {
+    const step = former.past.at(-1);
+    if (!step) break;
+    former = { ...applyStep(former, step, profile), past: former.past.slice(0, -1), future: [] };
+  }
+  return former;
+}
+
+export function undo(situation: Situation): Outcome {
+  return travel(situation, 'past', 'future');
+}
+
+export function redo(situation: Situation): Outcome {
+  return travel(situation, 'future', 'past');
+}
+
+/** Takes the newest step of one list and leaves its opposite on the other. */
+function travel(
+  { session, profile }: Situation,
+  from: 'past' | 'future',
+  to: 'past' | 'future',
+): Outcome {
+  const step = session[from].at(-1);
+  if (!step) {
+    return nothing(session, from === 'past' ? 'no step to take back' : 'no step to take again');
+  }
+  const there = applyStep(session, step, profile);
+  const opposite = stepBetween(session, there, step.command);
+  return did(
+    { ...there, [from]: session[from].slice(0, -1), [to]: [...session[to], opposite] },
+    {
+      decided: `${step.command} ${from === 'past' ? 'taken back' : 'done again'}`,
+      because: from === 'past' ? 'undo' : 'redo',
+    },
+  );
+}
+
+/**
+ * The lists a step brings back: closed windows are skipped, those put away since they opened are at the end, a
+ * workspace with windows on it stays.
+ */
+function listsAfter(
+  session: Session,
+  step: Step,
+  windows: readonly SessionWindow[],
+): Pick<Session, (typeof LIST_FIELDS)[number]> {
+  const away = (
+    before: readonly string[],
+    now: readonly string[] = [],
+    isAway: (window: SessionWindow) => boolean,
+  ) => {
+    const ids = new Set(windows.filter(isAway).map(({ id }) => id));
+    return [...new Set([...before, ...now])].filter((id) => ids.has(id));
+  };
+  const used = new Set(windows.map(({ workspace }) => workspace));
+  const { pocket = [], minimised = [], workspacesMade = [], workspacesClosed = [] } = step;
+  const { lineups = [] } = step;
+  const made = new Set(workspacesMade.map(({ id }) => id));
+  const stay = (session.workspacesMade ?? []).filter(({ id }) => used.has(id) && !made.has(id));
+  const lists = {
+    pocket: away(pocket, session.pocket, ({ held }) => held === 'pocketed'),
+    minimised: away(minimised, session.minimised, (window) => window.minimised === true),
+    workspacesMade: [...workspacesMade, ...stay],
+    workspacesClosed: workspacesClosed.filter((id) => !used.has(id)),
+    lineups,
+  };
+  return Object.fromEntries(Object.entries(lists).filter(([, list]) => list.length > 0));
+}
+
+/**
+ * Puts back what a step changed; windows opened since stay, at the end, and closed ones are skipped. What
+ * happened on a monitor that is not there now is taken back where its workspace is.
+ */
+function applyStep(before: Session, step: Step, profile: Profile): Session {
+  const session = step.connection
+    ? { ...without(before, CONNECTION_FIELDS), ...step.connection }
+    : before;
+  const isHeldOtherwise = session.windows.some(({ id }) => ownEntry(step.windows, id));
+  const former = (window: SessionWindow): SessionWindow => {
+    const holding = ownEntry(step.windows, window.id);
+    if (!holding) return window;
+    const { workspace = window.workspace, monitor = window.monitor } = holding;
+    return { ...without(window, HOLDING_FIELDS), ...holding, workspace, monitor };
+  };
+  const windows = isHeldOtherwise ? session.windows.map(former) : session.windows;
+  const lists = listsAfter(session, step, windows);
+  const listed = { ...without(session, LIST_FIELDS), ...lists };
+  const desk = deskInForce(profile, listed);
+  const there = settledOn(
+    {
+      ...listed,
+      windows: isHeldOtherwise
+        ? windows.map((window) =>
+            ownEntry(step.windows, window.id) ? whereItsWorkspaceIs(window, desk) : window,
+          )
+        : windows,
+      // With what was connected then, each arrangement is where it was.
+      arrangements: step.connection
+        ? { ...session.arrangements, ...step.arrangements }
+        : arrangementsAfter(session.arrangements, step.arrangements, desk),
+      shown: { ...session.shown, ...step.shown },
+    },
+    profile,
+    desk,
+  );
+  const focused = windowOf(there, step.focus);
+  if (focused && isShown(there, focused)) return withFocus(there, focused);
+  // No window had it.
+  if (step.focus === undefined && desk.monitors.some((each) => each.id === step.focusMonitor))
+    return { ...without(there, ['focus']), focusMonitor: step.focusMonitor };
+  const { id } = monitorOf(desk, step.focusMonitor);
+  return withFocusOnMonitor(there, id);
+}
+
+/** A window put back to a monitor that its workspace is not on now. */
+function whereItsWorkspaceIs(window: SessionWindow, desk: DeskInForce): SessionWindow {
+  if (desk.joined) return window;
+  const monitor = homeOfWorkspace(desk, window.workspace);
+  return monitor === undefined || monitor === window.monitor ? window : { ...window, monitor };
+}
+
+function homeOfWorkspace(desk: DeskInForce, workspace: string): string | undefined {
+  return desk.workspaces.find(({ id }) => id === workspace)?.monitor;
+}
+
+/** The arrangements a step brings back; one of a workspace that is on another monitor now, also there. */
+function arrangementsAfter(
+  now: Session['arrangements'],
+  former: Step['arrangements'],
+  desk: DeskInForce,
+): Session['arrangements'] {
+  const after = { ...now, ...former };
+  for (const [key, arrangement] of Object.entries(former)) {
+    if (!now[key]?.left) continue;
+    after[key] = { ...arrangement, left: true };
+    const [workspace = '', monitor = ''] = key.split('/');
+    const home = homeOfWorkspace(desk, workspace);
+    if (desk.joined || home === undefined || home === monitor) continue;
+    const there = placeKey(workspace, home);
+    const { order, hand } = arrangement;
+    const { hand: _hand, ...rest } = now[there] ?? { order: [] };
+    after[there] = { ...rest, order, ...(hand !== undefined && { hand }) };
+  }
+  return after;
+}

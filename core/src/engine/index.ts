@@ -1,0 +1,18 @@
+export { arrange, tilingInForce } from './arrange.ts';
+export { type Arranged } from './arranged.ts';
+export { findLaunches, findWindows, nearness } from './commands/find.ts';
+export { boardChoices, gridHere, gridOf } from './commands/pick.ts';
+export { listedWorkspaces } from './commands/workspace.ts';
+export { type GapMark, type Measures, measure } from './measures.ts';
+export { type WindowMove, movesBetween } from './moves.ts';
+export { type Offer, offerNow } from './offers.ts';
+export { openSession } from './open.ts';
+export { place } from './place.ts';
+export { placingArea } from './placed.ts';
+export { type Placement } from './placement.ts';
+export { type SessionEvent, reduce } from './reduce.ts';
+export { ruleFromWindow } from './rule-from-window.ts';
+export { rulesWhy } from './rules-why.ts';
+export { previewedPlacement } from './run-command.ts';
+export { type Reason, type Situation, windowName, windowOf } from './session.ts';
+export { whyHere } from './why.ts';

@@ -1,0 +1,64 @@
+import { monitorName } from '../desk/placed.ts';
+import { sameRect } from '../geometry/rect.ts';
+import { place } from './place.ts';
+import type { Placement } from './placement.ts';
+import { windowName, windowOf, type Reason, type Situation } from './session.ts';
+
+/** A window that is, or is shown, elsewhere than before. */
+export interface WindowMove {
+  window: string;
+  from: Placement;
+  to: Placement;
+  because: string;
+}
+
+/** What becomes of every window between two standings of a desk; those that stay as they are are left out. */
+export function movesBetween(before: Situation, after: Situation): WindowMove[] {
+  const former = new Map(
+    place(before.session, before.profile, before.desk).placements.map((each) => [each.id, each]),
+  );
+  return place(after.session, after.profile, after.desk).placements.flatMap((to): WindowMove[] => {
+    const from = former.get(to.id);
+    if (!from || isSame(from, to)) return [];
+    return [{ window: to.id, from, to, because: reasonFor(from, to, before, after) }];
+  });
+}
+
+function isSame(a: Placement, b: Placement): boolean {
+  return (
+    a.monitor === b.monitor &&
+    a.workspace === b.workspace &&
+    a.shown === b.shown &&
+    a.held === b.held &&
+    sameRect(a, b)
+  );
+}
+
+function reasonFor(from: Placement, to: Placement, before: Situation, after: Situation): string {
+  const nameOf = (id: string) => monitorName(after.profile, id);
+  if (from.monitor !== to.monitor) {
+    const home = after.desk.workspaces.find(({ id }) => id === to.workspace);
+    return after.desk.joined || !home ? `it was on ${nameOf(from.monitor)}` : home.because;
+  }
+  if (from.shown !== to.shown) {
+    return to.shown
+      ? `${nameOf(to.monitor)} shows workspace ${to.workspace}`
+      : `${nameOf(to.monitor)} shows another workspace, or nothing`;
+  }
+  if (from.held !== to.held) return `it is ${to.held.replace('-', ' ')}`;
+  const at = (situation: Situation) => situation.desk.monitors.find(({ id }) => id === to.monitor);
+  const [was, is] = [at(before), at(after)];
+  const hasMoved = !was || !is || !sameRect(was, is) || was.scale !== is.scale;
+  return hasMoved ? `${nameOf(to.monitor)} stands otherwise` : 'it makes room';
+}
+
+/** Reasons for the windows that are on another monitor than before. */
+export function monitorsLeft(before: Situation, after: Situation): Reason[] {
+  return movesBetween(before, after)
+    .filter(({ from, to }) => from.monitor !== to.monitor)
+    .map(({ window, to, because }) => ({
+      about: window,
+      decided: `${windowName(after.profile, windowOf(after.session, window)!)} on ${monitorName(after.profile, to.monitor)}`,
+      because,
+    }));
+}

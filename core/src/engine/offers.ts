@@ -1,0 +1,148 @@
+import { sameRect, meet, type Rect } from '../geometry/rect.ts';
+import { toPixels } from '../geometry/round.ts';
+import type { Board } from '../model/board.ts';
+import type { Picking, Placing } from '../model/session-placing.ts';
+import type { SessionWindow } from '../model/session.ts';
+import { placedRect } from '../placing/along.ts';
+import { largestEmpty } from '../placing/empty.ts';
+import { onSide } from '../placing/ladder.ts';
+import { rangeRect, tracksOf } from '../tiling/board.ts';
+import type { Along } from '../values/placing.ts';
+import { arrange } from './arrange.ts';
+import { placedWindows, placingArea } from './placed.ts';
+import { isShown, shownOn, type Situation } from './session.ts';
+import { stood } from './standing.ts';
+
+/** An empty place, and the windows that could go there, in the order of their digits. */
+export interface Offer {
+  place: EmptyPlace;
+  windows: SessionWindow[];
+}
+
+interface EmptyPlace {
+  rect: Rect;
+  /** The zone it is, where boards give the places. */
+  zone?: { board: Board; name: string };
+}
+
+/** A place is worth offering where it is at least as large, in logical pixels. */
+const LEAST_PLACE = { width: 160, height: 120 };
+
+type Offering = Extract<Picking, { by: 'offer' }>;
+
+/** What is offered now where the focus is; null when nothing is left to offer. */
+export function offerNow(situation: Situation, offering: Offering): Offer | null {
+  const { session } = situation;
+  const monitor = session.focusMonitor;
+  const workspace = shownOn(session, monitor);
+  const place = emptyPlaces(situation, workspace, monitor, offering)[offering.skipped];
+  if (!place) return null;
+  const windows = candidates(situation, workspace, monitor, offering);
+  return windows.length > 0 ? { place, windows } : null;
+}
+
+/** The windows that may be offered a place: those without one first, then the most recent. */
+function candidates(
+  situation: Situation,
+  workspace: string,
+  monitor: string,
+  { besides, asked }: Offering,
+): SessionWindow[] {
+  const { session } = situation;
+  const { zoned, tiled } = arrange(situation, workspace, monitor);
+  const hasPlace = (window: SessionWindow) =>
+    window.placing !== undefined || (zoned !== null && tiled.includes(window));
+  const here = session.windows.filter(
+    (window) =>
+      window.workspace === workspace &&
+      window.monitor === monitor &&
+      window.id !== besides &&
+      window.held !== 'left-alone' &&
+      window.kind === 'normal' &&
+      window.resizable !== false &&
+      isShown(session, window),
+  );
+  if (!asked && here.every(hasPlace)) return [];
+  const age = ({ id }: SessionWindow) => session.recent.indexOf(id);
+  return here.sort((a, b) => Number(hasPlace(a)) - Number(hasPlace(b)) || age(a) - age(b));
+}
+
+/** Places without a window: zones in the board's order, else what placed windows leave, the largest first. */
+function emptyPlaces(
+  situation: Situation,
+  workspace: string,
+  monitor: string,
+  { board: wanted, skipped }: Offering,
+): EmptyPlace[] {
+  const { zoned } = arrange(situation, workspace, monitor);
+  const board = zoned?.board ?? situation.profile.boards.find(({ id }) => id === wanted);
+  if (board) return emptyZones(situation, workspace, monitor, board);
+  const { area, gap, monitor: on } = placingArea(situation, workspace, monitor);
+  const least = {
+    width: toPixels(LEAST_PLACE.width, on.scale),
+    height: toPixels(LEAST_PLACE.height, on.scale),
+  };
+  const taken = placedWindows(situation, workspace, monitor).map(({ rect }) => rect);
+  const places: EmptyPlace[] = [];
+  while (taken.length > 0 && places.length <= skipped) {
+    const rect = largestEmpty(area, [...taken, ...places.map((place) => place.rect)], gap, least);
+    if (!rect) break;
+    places.push({ rect });
+  }
+  return places;
+}
+
+function emptyZones(
+  situation: Situation,
+  workspace: string,
+  monitor: string,
+  board: Board,
+): EmptyPlace[] {
+  const { zoned, area } = arrange(situation, workspace, monitor);
+  const on = placingArea(situation, workspace, monitor);
+  const here = zoned
+    ? { tracks: zoned.tracks, area }
+    : { tracks: tracksOf(board, on.area, on.gap), area: on.area };
+  const seatedIn = new Set(zoned?.seats.flatMap(({ zones }) => zones) ?? []);
+  const placed = placedWindows(situation, workspace, monitor).map(({ rect }) => rect);
+  return board.zones.flatMap((zone): EmptyPlace[] => {
+    const rect = rangeRect(here.tracks, zone, here.area);
+    const isTaken = seatedIn.has(zone.name) || placed.some((other) => meet(other, rect));
+    return isTaken ? [] : [{ rect, zone: { board, name: zone.name } }];
+  });
+}
+
+/** The largest empty place beside the other windows that have a place: placed ones, and those in zones. */
+export function placeLeft(situation: Situation, window: SessionWindow): Rect | null {
+  const { workspace, monitor } = window;
+  const { area, gap } = placingArea(situation, workspace, monitor);
+  const { zoned, tiled, tiles } = arrange(situation, workspace, monitor);
+  const placed = placedWindows(situation, workspace, monitor)
+    .filter((other) => other.window.id !== window.id)
+    .map(({ rect }) => rect);
+  const inZones = zoned ? (tiles ?? []).filter((_, i) => tiled[i]!.id !== window.id) : [];
+  const taken = [...placed, ...inZones];
+  return taken.length === 0 ? null : largestEmpty(area, taken, gap, { width: 1, height: 1 });
+}
+
+/**
+ * A rectangle as a placing: by axes where it is just that, so that it stays a half on another monitor and
+ * placing keys step on from it; else a rectangle of its own.
+ */
+export function placingFor(situation: Situation, window: SessionWindow, rect: Rect): Placing {
+  const { area, gap, monitor } = placingArea(situation, window.workspace, window.monitor);
+  const { ladders } = situation.profile.placing;
+  const alongs = (axis: 'x' | 'y'): Along[] => [
+    'full',
+    ...(['start', 'end', 'middle'] as const).flatMap((side) =>
+      ladders[axis].map((share) => onSide(side, share)),
+    ),
+  ];
+  for (const x of alongs('x')) {
+    for (const y of alongs('y')) {
+      if (x === 'full' && y === 'full') continue;
+      if (sameRect(placedRect(area, gap, { x, y }), rect)) return { x, y };
+    }
+  }
+  return { x: 'full', y: 'full', at: stood(rect, monitor) };
+}

@@ -1,0 +1,55 @@
+import type { Board } from '../model/board.ts';
+import type { Arrangement } from '../model/session.ts';
+import type { BoardLayout } from '../values/layout.ts';
+import { ownEntry } from '../values/own-entry.ts';
+import { boardMeant, dividedByBoard, type OnBoard } from '../zones/divided.ts';
+import type { Division } from './room.ts';
+
+/** What is there before windows have tiles. */
+type Undivided = Omit<Division['arranged'], 'tiles'>;
+
+/** A zone is what it is, however small: whether a window's minimum is met is told, and moves no window. */
+export function onBoard(
+  arrangement: Arrangement,
+  layout: BoardLayout,
+  bare: Undivided,
+): Division['arranged'] {
+  const { tiled, minimums, boards, area, gap } = bare;
+  const board = boardMeant(layout, boards.all, boards.fitting);
+  if (!board) return { ...bare, tiles: null };
+  const ids = tiled.map(({ id }) => id);
+  const { zoned, tiles, has } = dividedByBoard(
+    board,
+    layout,
+    onBoardOf(arrangement, board),
+    ids,
+    minimums,
+    area,
+    gap,
+  );
+  return {
+    ...bare,
+    tiled: tiled.filter((_, i) => has[i]),
+    minimums: minimums.filter((_, i) => has[i]),
+    unseated: tiled.filter((_, i) => !has[i]),
+    tiles,
+    zoned,
+  };
+}
+
+/** What an arrangement remembers of a board: which window is where, and tracks moved by key. */
+function onBoardOf({ inZones, adjusted }: Arrangement, { id }: Board): OnBoard {
+  const weights = adjusted?.board?.weights;
+  const { columns, rows } = trackNames(id);
+  const moved = {
+    ...(weights?.[columns] && { columns: weights[columns] }),
+    ...(weights?.[rows] && { rows: weights[rows] }),
+  };
+  const seat = ownEntry(inZones, id);
+  return { ...(seat && { inZones: seat }), moved };
+}
+
+/** The names under which the moved tracks of a board are kept. */
+export function trackNames(board: string): { columns: string; rows: string } {
+  return { columns: `${board}.columns`, rows: `${board}.rows` };
+}

@@ -1,0 +1,189 @@
+import type { Placement } from './placement.ts';
+import type { ArrangementFinding } from './finding.ts';
+import { deskInForce, monitorOf, type DeskInForce } from '../desk/desk.ts';
+import { workArea } from '../desk/work-area.ts';
+import { meet, type Rect } from '../geometry/rect.ts';
+import type { Profile } from '../model/profile.ts';
+import type { Session, SessionWindow } from '../model/session.ts';
+import { ownEntry } from '../values/own-entry.ts';
+import { arrange } from './arrange.ts';
+import { floatPlaces } from './float-places.ts';
+import { fitInto, minimumOf } from './hints.ts';
+import { placingArea, rectOfPlacing } from './placed.ts';
+import { indexOfWindow, isShown, type Situation } from './session.ts';
+import { standingNow, standsAt } from './standing.ts';
+import { readTiles, squeezes, type Given, type ReadTiles } from './tiles.ts';
+
+export interface Placed {
+  /** One for each window, in session order. */
+  placements: Placement[];
+  findings: ArrangementFinding[];
+}
+
+/** Where every window of a session is, shown or not, and what is wrong with that. */
+export function place(
+  session: Session,
+  profile: Profile,
+  desk: DeskInForce = deskInForce(profile, session),
+): Placed {
+  const findings: ArrangementFinding[] = [];
+  const situation = { session, profile, desk };
+  const { windows } = session;
+  const placements: (Placement | undefined)[] = windows.map(() => undefined);
+  for (const { workspace, monitor } of placesOf(windows)) {
+    const read = readTiles(session, arrange(situation, workspace, monitor));
+    for (const finding of read.findings) findings.push(finding);
+    const placed = placedOf(situation, read, workspace, monitor);
+    for (let i = 0; i < placed.length; i++) {
+      placements[indexOfWindow(session, placed[i]!.id)] = placed[i];
+    }
+  }
+  for (let i = 0; i < windows.length; i++) {
+    if (placements[i]) continue;
+    const window = windows[i]!;
+    const placement = placementOf(situation, window, undefined, isShown(session, window));
+    placements[i] = placement;
+    if (placement.placed) findings.push(...squeezesOf(situation, window, placement.placed));
+    if (placement.shown && placement.held === 'left-alone' && isOutside(placement, desk)) {
+      findings.push({ kind: 'outside', window: window.id, monitor: window.monitor });
+    }
+  }
+  return { placements: placements as Placement[], findings };
+}
+
+/** True where a window meets no work area. */
+export function isOutside(rect: Rect, { monitors }: DeskInForce): boolean {
+  return !monitors.some((monitor) => meet(rect, workArea(monitor).area));
+}
+
+/** The placements of the windows a monitor shows, in the order in which they opened. */
+export function placeShown(situation: Situation, monitor: string): Placement[] {
+  const { session } = situation;
+  const here = session.windows.filter(
+    (window) => window.monitor === monitor && isShown(session, window),
+  );
+  const workspace = ownEntry(session.shown, monitor);
+  if (workspace === undefined || here.length === 0) return [];
+  const read = readTiles(session, arrange(situation, workspace, monitor));
+  const placed = placedOf(situation, read, workspace, monitor);
+  read.positions ??= new Map(read.entries.map(({ window }, i) => [window.id, i]));
+  return here
+    .map((window) => {
+      const at = read.positions!.get(window.id);
+      return at === undefined ? placementOf(situation, window, undefined, true) : placed[at]!;
+    })
+    .filter(({ shown }) => shown);
+}
+
+interface WindowsPlace {
+  workspace: string;
+  monitor: string;
+}
+
+const places = new WeakMap<Session['windows'], readonly WindowsPlace[]>();
+
+/** Every workspace and monitor that windows are on. */
+export function placesOf(windows: Session['windows']): readonly WindowsPlace[] {
+  const known = places.get(windows);
+  if (known) return known;
+  const byWorkspace = new Map<string, Set<string>>();
+  for (const { workspace, monitor } of windows) {
+    const monitors = byWorkspace.get(workspace);
+    if (monitors) monitors.add(monitor);
+    else byWorkspace.set(workspace, new Set([monitor]));
+  }
+  const all = [...byWorkspace].flatMap(([workspace, monitors]) =>
+    [...monitors].map((monitor) => ({ workspace, monitor })),
+  );
+  places.set(windows, all);
+  return all;
+}
+
+/** The placements of what a layout gives tiles to. Most steps change one arrangement: the others' are kept. */
+function placedOf(
+  situation: Situation,
+  read: ReadTiles,
+  workspace: string,
+  monitor: string,
+): readonly Placement[] {
+  const { session } = situation;
+  const isSeen = !session.desktop && ownEntry(session.shown, monitor) === workspace;
+  const anew = () =>
+    read.entries.map((given) => {
+      const isHere = isSeen || isShown(session, given.window);
+      return placementOf(situation, given.window, given, isHere);
+    });
+  if (session.paused || session.unplugged) return anew();
+  return isSeen ? (read.shown ??= anew()) : (read.unseen ??= anew());
+}
+
+function placementOf(
+  situation: Situation,
+  window: SessionWindow,
+  arranged: Given | undefined,
+  isSeen: boolean,
+): Placement {
+  const { session } = situation;
+  const given = session.paused ? undefined : arranged;
+  const placed =
+    window.placing && !given && !session.paused
+      ? rectOfPlacing(situation, window, window.placing)
+      : null;
+  const zones = given?.zones ?? (placed && window.placing?.zone?.zones);
+  const { x, y, width, height } = rectOf(situation, window, given?.tile ?? placed);
+  const { fullScreen, maximised, minimised } = window;
+  const state = minimised
+    ? 'minimised'
+    : fullScreen
+      ? 'full-screen'
+      : maximised
+        ? 'maximised'
+        : null;
+  // One that has no tile, for want of room or because the layout gives none, floats.
+  const floats = window.held === 'tiled' && !given && !minimised && !session.paused;
+  return {
+    id: window.id,
+    monitor: window.monitor,
+    workspace: window.workspace,
+    held: floats ? 'floating' : window.held,
+    shown: isSeen && !given?.covered && !session.unplugged,
+    tile: given?.tile ?? null,
+    x,
+    y,
+    width,
+    height,
+    ...(placed && { placed }),
+    ...(zones && { zones }),
+    ...(state && { state }),
+    ...(window.stayAbove && { stayAbove: true as const }),
+    ...(window.everywhere && { everywhere: true as const }),
+  };
+}
+
+function rectOf(situation: Situation, window: SessionWindow, given: Rect | null): Rect {
+  const { session, desk } = situation;
+  const monitor = monitorOf(desk, window.monitor);
+  const paused = ownEntry(session.paused?.standing, window.id);
+  if (paused) return standsAt(window, paused, monitor);
+  if (window.fullScreen) return fitInto(window, monitor, monitor.scale);
+  if (window.maximised) {
+    const { area } = placingArea(situation, window.workspace, window.monitor);
+    return fitInto(window, area, monitor.scale);
+  }
+  if (given) return fitInto(window, given, monitor.scale);
+  if (window.held === 'tiled' && !session.paused) {
+    const arranged = arrange(situation, window.workspace, window.monitor);
+    const floats = floatPlaces(session, arranged).get(window.id);
+    if (floats) return floats;
+  }
+  return standingNow(window, monitor);
+}
+
+function squeezesOf(
+  { desk }: Situation,
+  window: SessionWindow,
+  placed: Rect,
+): ArrangementFinding[] {
+  const minimum = minimumOf(window, monitorOf(desk, window.monitor).scale);
+  return squeezes(window.id, placed, minimum, window);
+}

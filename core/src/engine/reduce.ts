@@ -1,0 +1,159 @@
+import type { Command, CommandId } from '../commands/command.ts';
+import { deskInForce } from '../desk/desk.ts';
+import type { Rect } from '../geometry/rect.ts';
+import type { Profile } from '../model/profile.ts';
+import type { WindowInput, Session } from '../model/session.ts';
+import { withUse, type UsedBy } from '../model/uses.ts';
+import { ruledAgain } from './again.ts';
+import { windowAsked, windowRetitled } from './commands/asked.ts';
+import { setMode, withoutChoice } from './commands/desks.ts';
+import { windowsBack } from './commands/desktop.ts';
+import { windowOpened } from './commands/opening.ts';
+import { switched } from './commands/switch.ts';
+import { windowClosed } from './commands/windows.ts';
+import { monitorsChanged, type Connected } from './connect.ts';
+import { profileEdited } from './edited.ts';
+import { remembered } from './history.ts';
+import { keyHeld, previewTaken, settled, stepped } from './run-command.ts';
+import { withSeatsKept } from './seats-kept.ts';
+import {
+  did,
+  nothing,
+  windowName,
+  windowOf,
+  withFocus,
+  type Outcome,
+  type Situation,
+} from './session.ts';
+
+/** What can happen to a running desk. */
+export type SessionEvent =
+  /** `by` tells what it was given by, where uses are counted. */
+  | { type: 'command'; command: Command; by?: UsedBy }
+  /** The key of a command is pressed and not let go yet. */
+  | { type: 'key-held'; command: Command; by?: UsedBy }
+  | { type: 'window-opened'; window: WindowInput }
+  | { type: 'window-closed'; id: string }
+  | { type: 'window-focused'; id: string }
+  | { type: 'window-retitled'; id: string; title: string }
+  /** A window asks for a place or size, in physical pixels. */
+  | { type: 'window-asked'; id: string; rect: Partial<Rect> }
+  /** The key of a command that lasts while it is held is let go; `taken` false where its outcome is dropped. */
+  | { type: 'key-released'; taken: boolean }
+  /**
+   * Monitors were plugged in or pulled: all that are connected now. `byHand` where a person did it on the
+   * simulated desk: undo takes it back, as it cannot where a real cable fell out.
+   */
+  | { type: 'monitors-changed'; connected: readonly Connected[]; byHand?: boolean }
+  | { type: 'profile-edited'; before: Profile };
+
+/**
+ * Takes one event into a session: the session after it, and the reasons for what was decided. Pure: the
+ * same session, event and profile always give the same outcome, and none of them is changed.
+ */
+export function reduce(session: Session, event: SessionEvent, profile: Profile): Outcome {
+  const happening = happened(session, event, profile);
+  // What is taken back or done again is as it was then, whatever rules would say now.
+  const isTravel = event.type === 'command' && TRAVEL.includes(event.command.command);
+  const outcome = isTravel ? happening : withRulesAgain(session, happening, profile);
+  return outcome.session === session
+    ? outcome
+    : { ...outcome, session: withSeatsKept(outcome.session, profile) };
+}
+
+const TRAVEL: readonly CommandId[] = ['undo', 'redo'];
+
+/** Where the desk is another one now, the rules that are asked again then are, as a part of the same step. */
+function withRulesAgain(before: Session, outcome: Outcome, profile: Profile): Outcome {
+  const { session } = outcome;
+  if (session === before || session.paused || session.unplugged) return outcome;
+  if (!profile.rules.some(({ again }) => again.desk)) return outcome;
+  const desk = deskInForce(profile, session);
+  if (deskInForce(profile, before).desk === desk.desk) return outcome;
+  const ids = session.windows.map(({ id }) => id);
+  const again = ruledAgain({ session, profile, desk }, 'desk', ids);
+  const step = session.past.at(-1);
+  const isStep = step !== undefined && step !== before.past.at(-1);
+  const next = isStep ? remembered(before, again.session, step.command) : again.session;
+  return { session: next, trace: [...outcome.trace, ...again.trace] };
+}
+
+function happened(session: Session, event: SessionEvent, profile: Profile): Outcome {
+  const situation: Situation = { session, profile, desk: deskInForce(profile, session) };
+  switch (event.type) {
+    case 'command':
+      return used(situation, event, stepped(situation, event.command));
+    case 'key-held':
+      return used(situation, event, keyHeld(situation, event.command));
+    case 'window-opened':
+      return windowOpened(situation, event.window);
+    case 'window-closed':
+      return windowClosed(situation, event.id);
+    case 'window-focused':
+      return windowFocused(situation, event.id);
+    case 'window-retitled':
+      return windowRetitled(situation, event.id, event.title);
+    case 'window-asked':
+      return windowAsked(situation, event.id, event.rect);
+    case 'key-released':
+      return keyReleased(situation, event.taken);
+    case 'monitors-changed': {
+      const before = settled(situation, null);
+      const outcome = monitorsChanged({ ...situation, session: before }, event.connected);
+      if (!event.byHand || outcome.session === before) return outcome;
+      return { ...outcome, session: remembered(before, outcome.session, event.type) };
+    }
+    case 'profile-edited':
+      return profileEdited(situation, event.before);
+  }
+}
+
+/** Keys that did something are counted. */
+function used({ session }: Situation, { by }: { by?: UsedBy }, outcome: Outcome): Outcome {
+  if (by === undefined || outcome.session === session) return outcome;
+  return { ...outcome, session: withUse(outcome.session, by) };
+}
+
+const DROPPED = { decided: 'nothing changed', because: 'the choice is dropped' };
+
+function keyReleased(situation: Situation, taken: boolean): Outcome {
+  const { session, profile } = situation;
+  if (session.previewing) {
+    if (taken) return previewTaken(situation);
+    const { previewing: _dropped, ...rest } = session;
+    return did(rest, DROPPED);
+  }
+  if (session.choosingMode) {
+    const chosen = session.choosingMode;
+    if (!taken) return did(withoutChoice(session), DROPPED);
+    const outcome = setMode(situation, chosen);
+    if (situation.desk.mode === chosen) return outcome;
+    return { ...outcome, session: remembered(session, outcome.session, 'desk-mode') };
+  }
+  if (session.switching) {
+    const next = switched(session, taken);
+    const window = windowOf(next, next.focus);
+    const decided = window ? `${windowName(profile, window)} has the focus` : 'no window taken';
+    return did(next, {
+      decided,
+      because: taken ? 'chosen, and released' : 'the choice is dropped',
+    });
+  }
+  if (session.desktop?.whileHeld) {
+    return did(windowsBack(session), { decided: 'windows shown', because: 'the key was released' });
+  }
+  return nothing(session, 'no key that lasts is held');
+}
+
+function windowFocused({ session, profile }: Situation, id: string): Outcome {
+  const window = windowOf(session, id);
+  if (!window) return nothing(session, `no window ${id} is open`);
+  if (window.held === 'pocketed') {
+    return nothing(session, `${windowName(profile, window)} is in the pocket; call-back brings it`);
+  }
+  return did(withFocus(session, window), {
+    about: id,
+    decided: `${windowName(profile, window)} has the focus`,
+    because: 'it was chosen by pointer',
+  });
+}

@@ -1,0 +1,278 @@
+import type { DeskInForce } from '../desk/desk.ts';
+import type { Profile } from '../model/profile.ts';
+import {
+  type Adjusted,
+  type Arrangement,
+  type LIST_FIELDS,
+  type Session,
+  type SessionWindow,
+} from '../model/session.ts';
+import { withoutLeaf } from '../tiling/hand.ts';
+import { ownEntry } from '../values/own-entry.ts';
+
+/**
+ * One line of a trace: what was decided, and because of what. `about` is the window (or other thing)
+ * it is said of; `pixels` is how far an edge really moved.
+ */
+export interface Reason {
+  about?: string;
+  decided: string;
+  because: string;
+  pixels?: number;
+  /** Told only where a window is asked about: a default, or a rule that did not apply. */
+  minor?: true;
+}
+
+/** What a step makes of a session. A step that does nothing returns the same session and says why. */
+export interface Outcome {
+  session: Session;
+  trace: Reason[];
+}
+
+/** What a command works on. */
+export interface Situation {
+  session: Session;
+  profile: Profile;
+  desk: DeskInForce;
+}
+
+export function did(session: Session, ...trace: Reason[]): Outcome {
+  return { session, trace };
+}
+
+export function nothing(session: Session, because: string): Outcome {
+  return { session, trace: [{ decided: 'nothing to do', because }] };
+}
+
+/** The key of a workspace on a monitor in a session's arrangements. */
+export function placeKey(workspace: string, monitor: string): string {
+  return `${workspace}/${monitor}`;
+}
+
+const EMPTY: Arrangement = { order: [] };
+
+export function arrangementOf(session: Session, workspace: string, monitor: string): Arrangement {
+  return liveOf(session.arrangements[placeKey(workspace, monitor)]);
+}
+
+const lives = new WeakMap<Arrangement, Arrangement>();
+
+/** An arrangement as it is now: of one that was left, only what was chosen by key still holds. */
+function liveOf(arrangement: Arrangement = EMPTY): Arrangement {
+  if (!arrangement.left) return arrangement;
+  const { layout, adjusted } = arrangement;
+  const live = lives.get(arrangement) ?? {
+    order: [],
+    ...(layout && { layout }),
+    ...(adjusted && { adjusted }),
+  };
+  lives.set(arrangement, live);
+  return live;
+}
+
+const indices = new WeakMap<readonly SessionWindow[], ReadonlyMap<string, number>>();
+
+/** Where a window is in the list; −1 when no such window is open. */
+export function indexOfWindow({ windows }: Session, id: string): number {
+  let byId = indices.get(windows);
+  if (!byId) {
+    byId = new Map(windows.map((window, i) => [window.id, i]));
+    indices.set(windows, byId);
+  }
+  return byId.get(id) ?? -1;
+}
+
+export function windowOf(session: Session, id: string | undefined): SessionWindow | undefined {
+  return id === undefined ? undefined : session.windows[indexOfWindow(session, id)];
+}
+
+/** The workspace a monitor shows. */
+export function shownOn(session: Session, monitor: string): string {
+  return ownEntry(session.shown, monitor) ?? '';
+}
+
+/** True when a window stands on a workspace that is shown; another one may still cover it. */
+export function isShown(session: Session, window: SessionWindow): boolean {
+  return (
+    window.held !== 'pocketed' &&
+    !window.minimised &&
+    !session.desktop &&
+    (window.everywhere === true || shownOn(session, window.monitor) === window.workspace)
+  );
+}
+
+/** True when a window takes part in the layout of its workspace on its monitor: a placed one does not. */
+export function isTiled(window: SessionWindow): boolean {
+  return window.held === 'tiled' && !window.minimised && !window.placing;
+}
+
+/** A window's name for a person: its app's, else its title, else its id. */
+export function windowName(profile: Profile, window: SessionWindow): string {
+  const app = profile.apps.find((candidate) => candidate.id === window.app);
+  return app?.name ?? window.app ?? window.title ?? window.id;
+}
+
+export function withWindow(
+  session: Session,
+  id: string,
+  change: (window: SessionWindow) => SessionWindow,
+): Session {
+  const at = indexOfWindow(session, id);
+  return at < 0
+    ? session
+    : { ...session, windows: session.windows.with(at, change(session.windows[at]!)) };
+}
+
+export function withArrangement(
+  session: Session,
+  workspace: string,
+  monitor: string,
+  change: (arrangement: Arrangement) => Arrangement,
+): Session {
+  const key = placeKey(workspace, monitor);
+  const arrangement = change(liveOf(session.arrangements[key]));
+  return { ...session, arrangements: { ...session.arrangements, [key]: arrangement } };
+}
+
+/** An arrangement that a window leaves for good. */
+export function withoutMember(arrangement: Arrangement, id: string): Arrangement {
+  const { order, hand, divides, inZones, ...rest } = arrangement;
+  const tree = hand === undefined ? undefined : withoutLeaf(hand, id);
+  return {
+    ...rest,
+    order: order.filter((other) => other !== id),
+    ...(tree !== undefined && { hand: tree }),
+    ...(divides && divides.window !== id && { divides }),
+    ...(inZones && { inZones: withoutSeat(inZones, id) }),
+  };
+}
+
+function withoutSeat(inZones: NonNullable<Arrangement['inZones']>, id: string) {
+  const boards = Object.entries(inZones).map(([board, { [id]: _gone, ...others }]) => [
+    board,
+    others,
+  ]);
+  return Object.fromEntries(boards) as typeof inZones;
+}
+
+/** Puts a kind's adjustments in the place of the former ones; empty ones are left out. */
+export function withAdjusted(
+  arrangement: Arrangement,
+  kind: keyof NonNullable<Arrangement['adjusted']>,
+  adjusted: Adjusted,
+): Arrangement {
+  const { [kind]: _former, ...others } = arrangement.adjusted ?? {};
+  const next = Object.keys(adjusted).length > 0 ? { ...others, [kind]: adjusted } : others;
+  const { adjusted: _all, ...bare } = arrangement;
+  return Object.keys(next).length > 0 ? { ...bare, adjusted: next } : bare;
+}
+
+/**
+ * Gives a window the focus, and shows it: its workspace, and the window itself where it was minimised. A window
+ * in the pocket is not in sight, and does not get it.
+ */
+export function withFocus(session: Session, window: SessionWindow): Session {
+  if (window.held === 'pocketed') return session;
+  if (
+    session.focus === window.id &&
+    session.focusMonitor === window.monitor &&
+    isShown(session, window)
+  ) {
+    return session;
+  }
+  const { desktop: _hidden, ...rest } = session;
+  const restored = window.minimised ? withoutMinimised(rest, window.id) : rest;
+  return {
+    ...restored,
+    focus: window.id,
+    focusMonitor: window.monitor,
+    recent:
+      session.recent[0] === window.id
+        ? session.recent
+        : [window.id, ...session.recent.filter((id) => id !== window.id)],
+    ...(!window.everywhere && shownNow(session, window.monitor, window.workspace)),
+  };
+}
+
+function withoutMinimised(session: Session, id: string): Session {
+  const shown = withWindow(session, id, ({ minimised: _gone, ...window }) => window);
+  return withList(shown, 'minimised', (ids) => ids.filter((other) => other !== id));
+}
+
+/** Changes one of the session's lists; an empty one is left out. */
+export function withList<F extends ListField>(
+  session: Session,
+  field: F,
+  change: (list: NonNullable<Session[F]>) => NonNullable<Session[F]>,
+): Session {
+  const { [field]: former, ...rest } = session;
+  const next = change(former ?? ([] as unknown as NonNullable<Session[F]>));
+  return (next.length > 0 ? { ...rest, [field]: next } : rest) as Session;
+}
+type ListField = (typeof LIST_FIELDS)[number];
+
+/** What is shown, and what was before, once a monitor shows a workspace; joined monitors change together. */
+export function shownNow(
+  { shown, shownBefore, joined }: Session,
+  monitor: string,
+  workspace: string,
+): Pick<Session, 'shown' | 'shownBefore'> {
+  const before = ownEntry(shown, monitor);
+  if (before === workspace) return { shown, ...(shownBefore && { shownBefore }) };
+  const together = joined ? Object.keys(shown) : [monitor];
+  const all = (id: string) => Object.fromEntries(together.map((each) => [each, id]));
+  return {
+    shown: { ...shown, ...all(workspace) },
+    ...(before !== undefined && { shownBefore: { ...shownBefore, ...all(before) } }),
+  };
+}
+
+/** Sends the focus to a monitor: to its most recently focused shown window, or to the monitor with none. */
+export function withFocusOnMonitor(session: Session, monitor: string): Session {
+  const ids = session.recent;
+  for (const id of ids) {
+    const window = windowOf(session, id);
+    if (window && window.monitor === monitor && isShown(session, window)) {
+      return withFocus(session, window);
+    }
+  }
+  const { focus: _focus, ...rest } = session;
+  return { ...rest, focusMonitor: monitor };
+}
+
+/**
+ * Makes every order list exactly the windows that are there: those listed keep their order, missing
+ * ones join at the end in the order they opened.
+ */
+export function mendOrders(session: Session): Session {
+  const members = new Map<string, Set<string>>();
+  const keepPlace = new Set<string>();
+  for (const window of session.windows) {
+    const key = placeKey(window.workspace, window.monitor);
+    members.set(key, (members.get(key) ?? new Set()).add(window.id));
+    const from = window.pocketedFrom;
+    if (from) keepPlace.add(`${placeKey(from.workspace, from.monitor)} ${window.id}`);
+  }
+  const arrangements: Record<string, Arrangement> = {};
+  for (const key of new Set([...Object.keys(session.arrangements), ...members.keys()])) {
+    const former = session.arrangements[key] ?? EMPTY;
+    const here = members.get(key) ?? new Set<string>();
+    // How a workspace was on a monitor that it left is not touched until it returns.
+    if (former.left && here.size === 0) {
+      arrangements[key] = former;
+      continue;
+    }
+    const arrangement = liveOf(former);
+    if (arrangement.order.length === here.size && arrangement.order.every((id) => here.has(id))) {
+      arrangements[key] = arrangement;
+      continue;
+    }
+    const kept = arrangement.order.filter((id) => here.has(id) || keepPlace.has(`${key} ${id}`));
+    const order = [...new Set([...kept, ...here])];
+    const same =
+      order.length === arrangement.order.length &&
+      order.every((id, i) => id === arrangement.order[i]);
+    arrangements[key] = same ? arrangement : { ...arrangement, order };
+  }
+  return { ...session, arrangements };
+}

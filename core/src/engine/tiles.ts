@@ -1,0 +1,145 @@
+import type { ArrangementFinding } from './finding.ts';
+import type { Rect, Size } from '../geometry/rect.ts';
+import type { Session, SessionWindow } from '../model/session.ts';
+import type { Axis } from '../values/direction.ts';
+import type { Arranged } from './arranged.ts';
+import { minimumOf } from './hints.ts';
+import type { Placement } from './placement.ts';
+
+/** What a layout says of a window: its tile, and whether another one covers it there. */
+export interface Given {
+  window: SessionWindow;
+  tile: Rect;
+  covered: boolean;
+  zones?: readonly string[];
+}
+
+/** What a layout gives to its windows, and what is wrong with that. */
+export interface ReadTiles {
+  entries: readonly Given[];
+  findings: readonly ArrangementFinding[];
+  /** By window, once it was asked for. */
+  positions?: ReadonlyMap<string, number>;
+  /** The placements of the entries while the engine runs, on a shown workspace and on one that is not. */
+  shown?: readonly Placement[];
+  unseen?: readonly Placement[];
+}
+
+const reads = new WeakMap<Arranged, ReadTiles>();
+
+/** What a layout gives to its windows; known for an arrangement until it changes. */
+export function readTiles(session: Session, arranged: Arranged): ReadTiles {
+  const known = reads.get(arranged);
+  if (known) return known;
+  const read = readAnew(session, arranged);
+  // Where windows lie over each other, the focus decides which is on top.
+  const isLasting =
+    arranged.tiling.layout.kind !== 'single' &&
+    arranged.left.length === 0 &&
+    arranged.over.length === 0 &&
+    (arranged.zoned?.piles.length ?? 0) === 0;
+  if (isLasting) reads.set(arranged, read);
+  return read;
+}
+
+function readAnew(session: Session, arranged: Arranged): ReadTiles {
+  const entries: Given[] = [];
+  const findings: ArrangementFinding[] = [];
+  const { tiled, minimums, workspace, zoned, unseated } = arranged;
+  const monitor = arranged.monitor.id;
+  for (const dropped of tiled.length > 0 ? arranged.dropped : []) {
+    findings.push({ kind: 'no-room', workspace, monitor, ...dropped });
+  }
+  for (const { id: window } of unseated) {
+    findings.push({ kind: 'no-zone', window, workspace, monitor });
+  }
+  if (!arranged.tiles) {
+    if (arranged.tiling.layout.kind === 'board' && tiled.length > 0) {
+      findings.push({ kind: 'no-board', workspace, monitor });
+    }
+    return { entries, findings };
+  }
+  const { kind } = arranged.tiling.layout;
+  const onTop = kind === 'single' ? topOf(session, [...tiled, ...arranged.left]) : null;
+  const beneath = new Set<SessionWindow>();
+  const lie = (windows: readonly SessionWindow[], top: SessionWindow) => {
+    for (const window of windows) if (window !== top) beneath.add(window);
+  };
+  for (const pile of zoned?.piles ?? []) {
+    const windows = pile.map((at) => tiled[at]!);
+    lie(windows, topOf(session, windows));
+  }
+  if (arranged.over.length > 0) {
+    const last = tiled.findLast((_, i) => !arranged.over.includes(i))!;
+    const pile = [last, ...arranged.over.map((at) => tiled[at]!)];
+    lie(pile, topOfLast(session, pile));
+  }
+  tiled.forEach((window, i) => {
+    const tile = arranged.tiles![i]!;
+    const covered = (onTop !== null && window !== onTop) || beneath.has(window);
+    const zones = zoned?.seats[i]!.zones;
+    entries.push({ window, tile, covered, ...(zones && { zones }) });
+    findings.push(...squeezes(window.id, tile, minimums[i]!, { workspace, monitor }));
+  });
+  for (const position of arranged.over) {
+    const { id: window } = tiled[position]!;
+    findings.push({ kind: 'no-tile', window, workspace, monitor, now: 'stack' });
+  }
+  readLeft(session, arranged, onTop, entries, findings);
+  return { entries, findings };
+}
+
+/** What a window lacks in a rectangle that is less than its minimum. */
+export function squeezes(
+  window: string,
+  has: Rect,
+  minimum: Size,
+  { workspace, monitor }: { workspace: string; monitor: string },
+): ArrangementFinding[] {
+  const along = (axis: Axis, length: number, needs: number): ArrangementFinding[] =>
+    length < needs
+      ? [{ kind: 'squeeze', window, workspace, monitor, axis, has: length, needs }]
+      : [];
+  return [...along('x', has.width, minimum.width), ...along('y', has.height, minimum.height)];
+}
+
+/** Of windows in one place the focused one is on top, else the one focused most recently. */
+function topOf(session: Session, pile: readonly SessionWindow[]): SessionWindow {
+  const focused = pile.find(({ id }) => id === session.focus);
+  if (focused) return focused;
+  const byId = new Map(pile.map((window) => [window.id, window]));
+  const recent = session.recent.find((id) => byId.has(id));
+  return byId.get(recent ?? '') ?? pile.at(-1)!;
+}
+
+/** Of windows at the last tile the focused one is on top, else the one whose tile it is, the first of them. */
+function topOfLast(session: Session, pile: readonly SessionWindow[]): SessionWindow {
+  return pile.find(({ id }) => id === session.focus) ?? pile[0]!;
+}
+
+/** Windows without a tile of their own: floating, or beneath the last tile, where the focused one is on top. */
+function readLeft(
+  session: Session,
+  { left, tiling, workspace, monitor }: Arranged,
+  ofAll: SessionWindow | null,
+  entries: Given[],
+  findings: ArrangementFinding[],
+): void {
+  const now = tiling.whenTooSmall;
+  if (now === 'squeeze' || left.length === 0) return;
+  for (const window of left) {
+    findings.push({ kind: 'no-tile', window: window.id, workspace, monitor: monitor.id, now });
+  }
+  if (now === 'float') return;
+  const last = entries.at(-1)!;
+  const pile = ofAll ? left : [last.window, ...left];
+  const onTop = ofAll ?? topOfLast(session, pile);
+  if (!ofAll) entries.pop();
+  for (const window of pile) {
+    entries.push({ window, tile: last.tile, covered: window !== onTop });
+  }
+  const place = { workspace, monitor: monitor.id };
+  for (const window of left) {
+    findings.push(...squeezes(window.id, last.tile, minimumOf(window, monitor.scale), place));
+  }
+}

@@ -1,0 +1,2 @@
+export { type Measure } from './measure.ts';
+export { type Edges, type Rect, type Size, boundsOf, intersection, meet } from './rect.ts';

@@ -1,0 +1,57 @@
+export { type App, type AppWindow, type Start, appSchema } from './app.ts';
+export { startChanged, withApp, withApps, withStart, withoutApp } from './apps-edit.ts';
+export { type Board, type BoardShape } from './board.ts';
+export {
+  AT_ONCE,
+  BASE,
+  BOARD_FORMS,
+  type BoardForm,
+  type Bundle,
+  type InputDevice,
+  type KeyCommand,
+  LASTS,
+  LAYER_COMMANDS,
+  type Lasts,
+  MARKS,
+  type Mark,
+  type OwnBinding,
+  STAND_IN_KEYS,
+  STARTERS,
+  type Shortcut,
+  type StarterId,
+  type TakenList,
+  keyCommandSchema,
+  keyCommandText,
+} from './keys.ts';
+export { without } from './picked.ts';
+export {
+  type Desk,
+  type DeskEntry,
+  EMPTY_WORKSPACES,
+  HUES,
+  type Monitor,
+  PAST_LAST_MONITOR,
+  type Profile,
+  TOO_SMALL,
+  type TooSmall,
+  WORKSPACES_ARE,
+  profileSchema,
+} from './profile.ts';
+export {
+  type Again,
+  CORNERS,
+  type Condition,
+  FACTS,
+  type Fact,
+  GROUPS,
+  type Group,
+  type Rule,
+  type RuleSettings,
+  type Setting,
+  TEXT_TESTS,
+  type When,
+  conditionSchema,
+  whenSchema,
+} from './rule.ts';
+export { type Session, type SessionInput, type SessionWindow, sessionSchema } from './session.ts';
+export { type Use, type UsedBy, usesByCommand } from './uses.ts';

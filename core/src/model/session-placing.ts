@@ -1,0 +1,110 @@
+import { z } from 'zod';
+import { placeAtFields } from '../commands/command.ts';
+import {
+  between,
+  fields,
+  flagField,
+  idField,
+  listOf,
+  oneOf,
+  rectField,
+  textField,
+} from '../values/fields.ts';
+import { alongField } from '../values/placing.ts';
+import { HELD } from '../values/window.ts';
+
+/**
+ * Where a window stands, in physical pixels of the joint desktop, and the work area in which it was put
+ * there: in another one it keeps its share of it.
+ */
+export const standingField = fields({
+  ...rectField.shape,
+  area: fields({ ...rectField.shape, scale: between(0.25, 8, 'a scale') }).exactOptional(),
+});
+export type Standing = z.output<typeof standingField>;
+
+/** Names of zones that a window spans. */
+const zonesField = listOf(textField, 'zones', 1_000).min(1, { error: 'at least one zone' });
+
+/** The zones a window of a board layout is in. */
+export const inZonesField = fields({
+  zones: zonesField,
+  /** What it was in before it was widened. */
+  before: zonesField.exactOptional(),
+});
+
+/** Where a window was placed by key, out of the layout. Of what is there, `moved` counts first, then `at`, `zone`, x and y. */
+export const placingField = fields({
+  x: alongField.default('full'),
+  y: alongField.default('full'),
+  /** Zones of a board, without the board being the layout. */
+  zone: fields({ board: idField, zones: zonesField }).exactOptional(),
+  /** A rectangle of its own. */
+  at: standingField.exactOptional(),
+  /** Edges shared with neighbours were moved by key: even-out sets them back. */
+  moved: standingField.exactOptional(),
+});
+export type Placing = z.output<typeof placingField>;
+
+/** A window of a lineup, and the place it had. */
+const lineupWindowField = fields({
+  app: idField.exactOptional(),
+  title: textField.exactOptional(),
+  /** Its id when the lineup was saved: leaves of a tree made by hand are called so. */
+  id: idField,
+  held: oneOf(HELD),
+  placing: placingField.exactOptional(),
+  standing: standingField.exactOptional(),
+  /** The zones of the board that gave it its tile. */
+  inZones: inZonesField.exactOptional(),
+  /** Where it was seen: its share of the work area is its place where nothing else is known. */
+  seen: standingField,
+});
+export type LineupWindow = z.output<typeof lineupWindowField>;
+
+/** Windows and places, recalled together. The arrangement's other fields are added where it is known. */
+export const lineupFields = {
+  workspace: idField,
+  monitor: idField,
+  /** The board that arranged them. */
+  board: idField.exactOptional(),
+  windows: listOf(lineupWindowField, 'windows', 1_000),
+  focus: idField.exactOptional(),
+};
+
+/** The keys typed so far, of a choice that is not made yet. */
+const typed = textField.default('');
+
+/** What is being chosen by typing letters and digits. */
+export const pickingField = z.discriminatedUnion(
+  'by',
+  [
+    /** Empty places are offered to windows, one after the other. */
+    fields({
+      by: z.literal('offer'),
+      typed,
+      /** As many places are left out. */
+      skipped: z.int().min(0).default(0),
+      /** The window that was placed. */
+      besides: idField.exactOptional(),
+      /** The board whose zones are the places, where that is not the layout. */
+      board: idField.exactOptional(),
+      /** Asked for by key: windows that have a place are offered another, too. */
+      asked: flagField.exactOptional(),
+    }),
+    /** A board or a zone of one that fits the monitor. */
+    fields({ by: z.literal('board'), typed }),
+    /** A block of the lettered and numbered grid. */
+    fields({ by: z.literal('corner'), typed, goOn: flagField }),
+  ],
+  { error: 'a choice by offer, board or corner' },
+);
+export type Picking = z.output<typeof pickingField>;
+
+/** A placing command whose key is held: its outcome is outlined, and taken on release. */
+export const previewingField = fields({
+  command: idField,
+  zone: textField.exactOptional(),
+  ...placeAtFields,
+});
+export type Previewing = z.output<typeof previewingField>;

@@ -1,0 +1,22 @@
+export { decide } from './decide.ts';
+export {
+  EMPTY_RULE,
+  ruleDuplicated,
+  ruleMoved,
+  withNewRule,
+  withRule,
+  withSetting,
+  withoutRule,
+} from './edit.ts';
+export { type WindowFacts } from './facts.ts';
+export { knownWindows } from './known.ts';
+export {
+  CORNER_WORDS,
+  HELD_WORDS,
+  type Words,
+  settingWords,
+  settingsWords,
+  textOf,
+  whenWords,
+} from './say.ts';
+export { ruleSentence } from './sentence.ts';

@@ -1,0 +1,113 @@
+import { mendsFor } from '../checkup/key-mends.ts';
+import { checkKeys } from '../checkup/keys.ts';
+import { checkProfile } from '../checkup/profile.ts';
+import { PIECES, withPiece, type Piece } from '../files/pieces.ts';
+import { asOwn, withBinding, withMerged } from '../keys/edit.ts';
+import { freeKeys, nearestFree } from '../keys/free.ts';
+import { keyMap, type KeyBinding } from '../keys/map.ts';
+import { behindSpace } from '../keys/starters/whole.ts';
+import { BASE, keyCommandText, type StarterId } from '../model/keys.ts';
+import { profileSchema, type Profile } from '../model/profile.ts';
+import { boardName } from '../tiling/board.ts';
+import type { LayoutKind } from '../values/layout.ts';
+import { STARTER_BOARDS } from './boards.ts';
+import { MONITOR_CHOICES, type MonitorChoice } from './choices.ts';
+import { STARTER_RULES } from './rules.ts';
+
+/** The answers to the three questions. */
+export interface Answers {
+  monitors: MonitorChoice;
+  layout: LayoutKind;
+  hand: StarterId;
+}
+
+/** One workspace a monitor, by letter, and spare ones by digit. */
+const LETTERS = ['A', 'B', 'C', 'D'];
+const SPARE = ['1', '2', '3'];
+const GAPS = { inner: 10, outer: 6 };
+
+/**
+ * A profile made of starters by three answers: its monitors on a desk, a workspace for each and three
+ * spare ones, the layout everywhere, the rules and boards people expect, and every command on a key, with
+ * directions where the hand is that moves.
+ */
+export function beginProfile(
+  { monitors: choice, layout, hand }: Answers,
+  name: string,
+  apps: Profile['apps'],
+): Profile {
+  const { monitors } = MONITOR_CHOICES.find(({ id }) => id === choice)!;
+  const plain = profileSchema.parse({
+    name,
+    monitors: monitors.map(({ x: _x, y: _y, ...monitor }) => monitor),
+    desks: [
+      {
+        id: 'desk',
+        name: 'Desk',
+        monitors: monitors.map(({ id, x, y }) => ({ monitor: id, x, y })),
+      },
+    ],
+    workspaces: [
+      ...monitors.map(({ id }, i) => ({ id: LETTERS[i], monitor: id })),
+      ...SPARE.map((id) => ({ id })),
+    ],
+    apps,
+    rules: STARTER_RULES,
+    boards: STARTER_BOARDS,
+    tiling: { layout: { kind: layout }, gaps: GAPS },
+  });
+  const fitting = withBoardsThatFit(plain);
+  return hand === 'whole' ? fitting : withHand(fitting, hand);
+}
+
+/** With the keys of a hand; a command that was on one of them goes behind Main Space, or to the nearest that is free. */
+function withHand(profile: Profile, hand: StarterId): Profile {
+  const merged = withMerged(profile, hand);
+  const does = ({ command }: KeyBinding) => (command ? keyCommandText(command) : '');
+  const kept = new Set(keyMap(merged).map(does));
+  const displaced = keyMap(profile).filter((binding) => !kept.has(does(binding)));
+  const whole = displaced.reduce((made, binding) => {
+    const isFree = freeKeys(made, BASE);
+    const keys = behindSpace(binding.keys).find(isFree) ?? nearestFree(made, binding);
+    return keys === null ? made : withBinding(made, { ...asOwn(binding), keys });
+  }, merged);
+  // Keys that come to stand on the wrong side of each other change places.
+  return checkKeys(whole).reduce(
+    (made, finding) => mendsFor(made, finding)[0]?.profile ?? made,
+    whole,
+  );
+}
+
+/** Without the boards that no monitor here has the shape for. */
+function withBoardsThatFit(profile: Profile): Profile {
+  const nowhere = checkProfile(profile).flatMap((finding) =>
+    finding.kind === 'board-nowhere' ? [finding.board] : [],
+  );
+  return {
+    ...profile,
+    boards: profile.boards.filter((board) => !nowhere.includes(boardName(board))),
+  };
+}
+
+/**
+ * A profile in which a piece begins anew, out of the starters. Desks keep the monitors, which are what
+ * stands on the table, and lose where they stand and what they show.
+ */
+export function startedOver(profile: Profile, piece: Piece, apps: Profile['apps']): Profile {
+  const { monitors } = profile;
+  const fresh = withBoardsThatFit(
+    profileSchema.parse({
+      monitors,
+      apps,
+      rules: STARTER_RULES,
+      boards: STARTER_BOARDS,
+      tiling: { gaps: GAPS },
+    }),
+  );
+  return withPiece(profile, piece, fresh);
+}
+
+/** A profile in which all pieces begin anew. */
+export function allStartedOver(profile: Profile, apps: Profile['apps']): Profile {
+  return PIECES.reduce((made, piece) => startedOver(made, piece, apps), profile);
+}

@@ -1,0 +1,70 @@
+import { deskInForce } from '../desk/desk.ts';
+import { arrange } from '../engine/arrange.ts';
+import { openSession } from '../engine/open.ts';
+import type { Rect } from '../geometry/rect.ts';
+import { BOARDS, type KeyBoard } from '../keys/boards.ts';
+import { STARTER_MAPS } from '../keys/starters/starters.ts';
+import type { BoardForm, KeyCommand, StarterId } from '../model/keys.ts';
+import { profileSchema } from '../model/profile.ts';
+import { sessionSchema } from '../model/session.ts';
+import { sampleTiles } from '../tiling/layouts.ts';
+import { DIRECTIONS, type Direction } from '../values/direction.ts';
+import type { LayoutKind } from '../values/layout.ts';
+import { triggerOf } from '../values/trigger.ts';
+import { beginProfile } from './begin.ts';
+import type { MonitorChoice } from './choices.ts';
+
+/** Windows on the monitors beside the first. */
+const BESIDE = 2;
+
+/**
+ * The monitors of a choice as they stand, and the tiles that a layout gives to some windows on the first of
+ * them and to two on each other, in physical pixels of the joint desktop.
+ */
+export function beginningDrawing(
+  monitors: MonitorChoice,
+  layout: LayoutKind,
+  count: number,
+): { monitors: Rect[]; tiles: Rect[] } {
+  const profile = beginProfile({ monitors, layout, hand: 'whole' }, 'Drawn', []);
+  const desk = deskInForce(profile, openSession(sessionSchema.parse({}), profile).session);
+  const windows = profile.workspaces.slice(0, desk.monitors.length).flatMap(({ id }, at) =>
+    Array.from({ length: at === 0 ? count : BESIDE }, (_, i) => ({
+      id: `${id}${i}`,
+      workspace: id,
+    })),
+  );
+  const { session } = openSession(sessionSchema.parse({ windows }), profile);
+  const tiles = desk.monitors.flatMap(({ id }, at) => {
+    const workspace = session.shown[id]!;
+    const { tiles: given, area, gap, tiling } = arrange({ session, profile, desk }, workspace, id);
+    const many = at === 0 ? count : BESIDE;
+    // What gives no tiles leaves windows where they opened: some places to draw.
+    return given ?? sampleTiles(tiling.layout, many, area, area, gap, desk.monitors[at]!.scale);
+  });
+  return { monitors: [...desk.monitors], tiles };
+}
+
+const ARROWS: Record<Direction, string> = { left: '←', right: '→', up: '↑', down: '↓' };
+
+/** The smallest board that has a hand's keys, and what is written on those. */
+export function handKeys(hand: StarterId): { board: KeyBoard; codes: ReadonlyMap<string, string> } {
+  const plain = profileSchema.parse({ monitors: [{ id: 'm', width: 1, height: 1 }] });
+  const codes = new Map<string, string>();
+  for (const { keys, command } of STARTER_MAPS[hand].bindings(plain)) {
+    const { modifiers, code } = triggerOf(keys).steps[0]!;
+    const text = command && markOf(command);
+    if (modifiers.length === 1 && code !== undefined && text) codes.set(code, text);
+  }
+  const forms: readonly BoardForm[] = ['ansi-60', 'ansi-80', 'ansi-100'];
+  const has = (form: BoardForm) =>
+    [...codes.keys()].every((code) => BOARDS[form].keys.some((key) => key.code === code));
+  return { board: BOARDS[forms.find(has) ?? 'ansi-100'], codes };
+}
+
+/** The arrow of a direction, or the number of a zone. */
+function markOf(command: KeyCommand): string | undefined {
+  if (command.command === 'place-in-zone') return command.zone;
+  const direction = DIRECTIONS.find((each) => command.command === `focus-${each}`);
+  return direction && ARROWS[direction];
+}

@@ -1,0 +1,80 @@
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { afterEach, describe, expect, it } from 'vitest';
+
+const SCRIPT = fileURLToPath(new URL('../../../scripts/layers.mjs', import.meta.url));
+const folders: string[] = [];
+afterEach(() => folders.splice(0).forEach((folder) => rmSync(folder, { recursive: true })));
+
+/** Checks a small repository of the given files. */
+function checked(files: Record<string, string>) {
+  const folder = mkdtempSync(join(tmpdir(), 'sorn-layers-'));
+  folders.push(folder);
+  for (const [name, text] of Object.entries(files)) {
+    const file = join(folder, 'core/src', name);
+    mkdirSync(dirname(file), { recursive: true });
+    writeFileSync(file, text);
+  }
+  const { status, stdout } = spawnSync(process.execPath, [SCRIPT, folder], { encoding: 'utf8' });
+  return { status, text: stdout };
+}
+
+const SOUND = {
+  'values/size.ts': 'export type Size = number;\n',
+  'engine/reduce.ts':
+    "import type { Size } from '../values/size.ts';\nexport const one: Size = 1;\n",
+};
+
+describe('what may import what', () => {
+  it('passes where each layer imports only those before it, and says how much it saw', () => {
+    const { status, text } = checked(SOUND);
+    expect(text).toContain('no dependency violations found (2 modules, 1 dependencies cruised)');
+    expect(status).toBe(0);
+  });
+
+  it.each([
+    [
+      'values-imports-no-layer-below',
+      { 'values/faults.ts': "export { one } from '../engine/reduce.ts';\n" },
+    ],
+    [
+      'values-imports-no-layer-below',
+      {
+        'values/faults.ts':
+          "import type { one } from '../engine/reduce.ts';\nexport type O = typeof one;\n",
+      },
+    ],
+    ['every-file-of-core-is-in-a-layer', { 'misc/all.ts': "export * from '../values/size.ts';\n" }],
+    [
+      'what-is-for-tests-stays-in-tests',
+      {
+        'testing/desk.ts': 'export const desk = 1;\n',
+        'engine/place.ts': "export { desk } from '../testing/desk.ts';\n",
+      },
+    ],
+    [
+      'no-cycle-of-files',
+      {
+        'engine/a.ts': "import { b } from './b.ts';\nexport const a = b;\n",
+        'engine/b.ts': "import type { a } from './a.ts';\nexport const b: typeof a = 1;\n",
+      },
+    ],
+    [
+      'no-cycle-of-folders',
+      {
+        'keys/chart/drawing.ts': "export { map } from '../map/map.ts';\n",
+        'keys/map/map.ts': 'export const map = 1;\n',
+        'keys/map/text.ts': "export { row } from '../chart/rows.ts';\n",
+        'keys/chart/rows.ts': 'export const row = 1;\n',
+      },
+    ],
+    ['every-import-is-found', { 'engine/a.ts': "export { b } from './nowhere.ts';\n" }],
+  ])('finds %s', (rule, planted) => {
+    const { status, text } = checked({ ...SOUND, ...planted });
+    expect(text).toContain(rule);
+    expect(status).toBe(1);
+  });
+});

@@ -1,0 +1,169 @@
+import type { Edges } from '../geometry/rect.ts';
+import type { Place, Profile, Tiling, TooSmall } from '../model/profile.ts';
+import {
+  LAYOUT_KINDS,
+  type Layout,
+  type LayoutField,
+  type LayoutKind,
+  type LayoutSetting,
+} from '../values/layout.ts';
+import type { NewWindows } from '../values/window.ts';
+import { LAYOUTS } from './layouts.ts';
+import type { Gap } from './solve.ts';
+
+/** Who decided a setting: the closest place that gives it. */
+export const ORIGINS = [
+  'session',
+  'workspace-on-monitor',
+  'workspace',
+  'monitor',
+  'profile',
+  'default',
+] as const;
+export type Origin = (typeof ORIGINS)[number];
+
+/** Settings that are one value each, with what they are where nothing is set. */
+export const PLAIN_DEFAULTS: PlainSettings = {
+  whenTooSmall: 'squeeze',
+  newWindows: 'end',
+  cycle: LAYOUT_KINDS,
+};
+export interface PlainSettings {
+  whenTooSmall: TooSmall;
+  newWindows: NewWindows;
+  cycle: readonly LayoutKind[];
+}
+export type PlainField = keyof PlainSettings;
+
+/** One level of settings, closest first in a list of them. */
+export interface Level extends Partial<PlainSettings> {
+  from: Origin;
+  layout?: LayoutSetting;
+  gaps?: NonNullable<Tiling['gaps']>;
+}
+
+/** Gaps in logical pixels. */
+export interface Gaps {
+  inner: Gap;
+  outer: Edges;
+  dropWhenAlone: boolean;
+}
+
+export type GapField = keyof Gaps;
+/** Every field that can be set by place. */
+export type SettingField = LayoutField | GapField | PlainField;
+
+/** What is in force for a workspace on a monitor, and who decided each field. */
+export interface TilingInForce extends PlainSettings {
+  layout: Layout;
+  gaps: Gaps;
+  from: Partial<Record<SettingField, Origin>>;
+}
+
+const GAPS_DEFAULT = { inner: 0, outer: 0, dropWhenAlone: false } as const;
+
+/** The origin that a place in the profile's list speaks for. */
+function originOfPlace(place: Place): Origin {
+  if (place.workspace === undefined) return 'monitor';
+  return place.monitor === undefined ? 'workspace' : 'workspace-on-monitor';
+}
+
+/** The profile's settings that bear on a workspace on a monitor, closest first. */
+export function levelsFor(profile: Profile, workspace: string, monitor: string): Level[] {
+  const { places } = profile.tiling;
+  const applies = (place: Place) =>
+    (place.workspace ?? workspace) === workspace && (place.monitor ?? monitor) === monitor;
+  const levels: Level[] = [];
+  for (const place of places) {
+    if (applies(place)) levels.push({ from: originOfPlace(place), ...settingsOf(place) });
+  }
+  levels.sort((a, b) => ORIGINS.indexOf(a.from) - ORIGINS.indexOf(b.from));
+  levels.push({ from: 'profile', ...settingsOf(profile.tiling) });
+  return levels;
+}
+
+function settingsOf(place: Pick<Place, 'layout' | 'gaps' | PlainField>): Omit<Level, 'from'> {
+  const { layout, gaps, whenTooSmall, newWindows, cycle } = place;
+  return {
+    ...(layout && { layout }),
+    ...(gaps && { gaps }),
+    ...(whenTooSmall && { whenTooSmall }),
+    ...(newWindows && { newWindows }),
+    ...(cycle && { cycle }),
+  };
+}
+
+/** Parameters moved by key, by the kind of layout under which they were. */
+export type AdjustedByKind = Partial<Record<LayoutKind, object>>;
+
+/**
+ * Decides every field of a layout: the closest level's kind, and its parameters from levels of that
+ * kind. What was moved by key under that kind wins over all of them.
+ */
+export function resolveLayout(
+  levels: readonly Level[],
+  adjusted: AdjustedByKind = {},
+): { layout: Layout; from: TilingInForce['from'] } {
+  const deciding = levels.find((level) => level.layout);
+  const kind: LayoutKind = deciding?.layout?.kind ?? 'lead';
+  const layout: Record<string, unknown> = {};
+  const from: TilingInForce['from'] = {};
+  const take = (parameters: object, origin: Origin) => {
+    for (const [field, value] of Object.entries(parameters)) {
+      layout[field] = value;
+      from[field as LayoutField] = origin;
+    }
+  };
+  take(LAYOUTS[kind].defaults, 'default');
+  for (const level of levels.toReversed()) {
+    if (level.layout?.kind === kind) take(level.layout, level.from);
+  }
+  from.kind = deciding?.from ?? 'default';
+  take(adjusted[kind] ?? {}, 'session');
+  return { layout: layout as unknown as Layout, from };
+}
+
+/** Decides every gap, field by field. */
+export function resolveGaps(levels: readonly Level[]): { gaps: Gaps; from: TilingInForce['from'] } {
+  const decide = <F extends GapField>(field: F) => {
+    const level = levels.find((candidate) => candidate.gaps?.[field] !== undefined);
+    return { value: level?.gaps?.[field] ?? GAPS_DEFAULT[field], from: level?.from ?? 'default' };
+  };
+  const inner = decide('inner');
+  const outer = decide('outer');
+  const alone = decide('dropWhenAlone');
+  return {
+    gaps: {
+      inner: perAxis(inner.value as number | Gap),
+      outer: perEdge(outer.value as number | Edges),
+      dropWhenAlone: alone.value as boolean,
+    },
+    from: { inner: inner.from, outer: outer.from, dropWhenAlone: alone.from },
+  };
+}
+
+/** Decides the settings that are one value each. */
+export function resolvePlain(
+  levels: readonly Level[],
+): PlainSettings & Pick<TilingInForce, 'from'> {
+  const decide = <F extends PlainField>(field: F) => {
+    const level = levels.find((candidate) => candidate[field] !== undefined);
+    from[field] = level?.from ?? 'default';
+    return (level?.[field] ?? PLAIN_DEFAULTS[field]) as PlainSettings[F];
+  };
+  const from: TilingInForce['from'] = {};
+  return {
+    whenTooSmall: decide('whenTooSmall'),
+    newWindows: decide('newWindows'),
+    cycle: decide('cycle'),
+    from,
+  };
+}
+
+function perAxis(gap: number | Gap): Gap {
+  return typeof gap === 'number' ? { x: gap, y: gap } : gap;
+}
+
+function perEdge(gap: number | Edges): Edges {
+  return typeof gap === 'number' ? { top: gap, right: gap, bottom: gap, left: gap } : gap;
+}

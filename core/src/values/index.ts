@@ -1,0 +1,32 @@
+export { CODES, buttonOf, isCode, keyName } from './codes.ts';
+export { type Axis, DIRECTIONS, type Direction, axisOf, isForward } from './direction.ts';
+export { type Fault, type Read, faultText, read } from './faults.ts';
+export { fields, textOf, whole } from './fields.ts';
+export {
+  AXES,
+  FIRST_AXES,
+  LAYOUT_KINDS,
+  type Layout,
+  type LayoutField,
+  type LayoutKind,
+  SIDES,
+  STRIPS,
+  type Side,
+  TURNS,
+  WHEN_FULL,
+} from './layout.ts';
+export { MODIFIERS, type Modifier, inOrder, isModifierCode, modifierOf } from './modifiers.ts';
+export { hasPattern } from './pattern.ts';
+export { placeAtText, placingText } from './placing-text.ts';
+export {
+  type Along,
+  type Fraction,
+  MOST_DIGITS,
+  MOST_LETTERS,
+  type PlacingSettings,
+  placingSchema,
+  rungsField,
+  rungsIn,
+} from './placing.ts';
+export { MOST_STEPS, THEN, keysCaps, pressesIn, readTrigger, triggerOf } from './trigger.ts';
+export { HELD, KINDS, MODES, type Mode, NEW_WINDOWS, type Shaping } from './window.ts';

@@ -1,0 +1,93 @@
+// npm run layers [-- FOLDER]: checks what imports what, in this repository or in another folder laid out like it.
+import { readdirSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import { cruise } from 'dependency-cruiser';
+import { root } from './steps.mjs';
+
+/** The layers of core: each imports only itself and those before it. What they are stands in docs/architecture.md. */
+const LAYERS = [
+  'values',
+  'commands',
+  'model',
+  'geometry',
+  'tiling',
+  'desk',
+  'zones',
+  'placing',
+  'rules',
+  'keys',
+  'engine',
+  'checkup',
+  'files',
+  'simulate',
+  'starters',
+];
+const TESTS = '\\.test\\.ts$|^core/src/testing/';
+const error = (name, from, to) => ({ name, severity: 'error', from, to });
+
+const rules = [
+  ...LAYERS.slice(0, -1).map((layer, i) =>
+    error(
+      `${layer}-imports-no-layer-below`,
+      { path: `^core/src/${layer}/`, pathNot: TESTS },
+      { path: `^core/src/(${LAYERS.slice(i + 1).join('|')})/` },
+    ),
+  ),
+  error(
+    'every-file-of-core-is-in-a-layer',
+    { path: '^core/src/', pathNot: `${TESTS}|^core/src/(index\\.ts$|(${LAYERS.join('|')})/)` },
+    {},
+  ),
+  error('what-is-for-tests-stays-in-tests', { pathNot: `${TESTS}|^e2e/` }, { path: TESTS }),
+  error('no-cycle-of-files', {}, { circular: true }),
+  error('every-import-is-found', {}, { couldNotResolve: true }),
+];
+// Tests look into any layer: a cycle of folders is one without them.
+const folderRules = [{ ...error('no-cycle-of-folders', {}, { circular: true }), scope: 'folder' }];
+
+const folder = resolve(process.argv[2] ?? root);
+process.chdir(folder);
+
+/** @param exclude a pattern of files to leave out; empty for none */
+async function check(forbidden, places, exclude) {
+  const there = places.filter((place) => filesIn(place).length > 0);
+  const { output, exitCode } = await cruise(
+    there,
+    {
+      validate: true,
+      ruleSet: { forbidden },
+      outputType: 'err',
+      doNotFollow: { path: 'node_modules' },
+      exclude: { path: `(^|/)dist/|^(node:|virtual:)${exclude && `|${exclude}`}` },
+      tsPreCompilationDeps: true,
+      baseDir: folder,
+    },
+    {
+      exportsFields: ['exports'],
+      conditionNames: ['source', 'import', 'types', 'default'],
+      extensions: ['.ts', '.tsx', '.mjs', '.js', '.json', '.css'],
+    },
+  );
+  process.stdout.write(output);
+  // A checker that cannot read TypeScript sees nothing, and finds nothing.
+  const seen = Number(/(\d+) modules/.exec(output)?.[1] ?? 0);
+  const least = there.flatMap(filesIn).filter((file) => !new RegExp(exclude || '$^').test(file));
+  if (seen >= least.length) return exitCode;
+  process.stdout.write(`Only ${seen} modules were seen, and there are ${least.length} files.\n`);
+  return exitCode + 1;
+}
+
+function filesIn(place) {
+  try {
+    return readdirSync(join(folder, place), { recursive: true })
+      .map((file) => `${place}/${file}`)
+      .filter((file) => /\.(ts|tsx)$/.test(file) && !/\/(dist|node_modules)\//.test(file));
+  } catch {
+    return [];
+  }
+}
+
+const everything = ['core/src', 'cli/src', 'server/src', 'web/src', 'bench', 'e2e', 'scripts'];
+const broken = await check(rules, everything, '');
+const cycles = await check(folderRules, ['core/src'], TESTS);
+process.exit(broken + cycles === 0 ? 0 : 1);

@@ -1,0 +1,35 @@
+import { useLocation } from 'react-router';
+import { useBench, useBenchStore } from '../data/bench-context.ts';
+
+/** In Rehearse undo steps the session, elsewhere the profile. */
+export function useHistory() {
+  const store = useBenchStore();
+  const isRehearse = useLocation().pathname.endsWith('/rehearse');
+  const canUndo = useBench(({ past, session }) => (isRehearse ? session.past : past).length > 0);
+  const canRedo = useBench(
+    ({ future, session }) => (isRehearse ? session.future : future).length > 0,
+  );
+  return {
+    canUndo,
+    canRedo,
+    undo() {
+      const bench = store.getState();
+      if (isRehearse) bench.run({ command: 'undo' });
+      else bench.undoEdit();
+    },
+    redo() {
+      const bench = store.getState();
+      if (isRehearse) bench.run({ command: 'redo' });
+      else bench.redoEdit();
+    },
+  };
+}
+
+/** Pauses the engine, or resumes it. */
+export function useEngineToggle(): () => void {
+  const store = useBenchStore();
+  return () => {
+    const { session, run } = store.getState();
+    run({ command: session.paused ? 'resume' : 'pause' });
+  };
+}

@@ -1,0 +1,2 @@
+/** The panels that lie over a view. */
+export type PanelName = 'clashes' | 'keys' | 'find' | 'settings' | 'checkup' | 'connections';
