@@ -56,6 +56,14 @@ it('a monitor that is dropped meets the nearest lines, in each axis', () => {
 describe('monitors lined up in millimetres', () => {
   it('stand off each other as measured beside the other one', () => {
     expect([sideAxis(tall, wide), sideAxis(lap, wide)]).toEqual(['y', 'x']);
+    // Corner to corner, with as much room between them both ways, they count as beside each other.
+    const cornerwise = {
+      x: wide.x + wide.width + 10,
+      y: wide.y + wide.height + 10,
+      width: 100,
+      height: 100,
+    };
+    expect(sideAxis(cornerwise, wide)).toBe('y');
     // 560 px of 1440 px in 335 mm.
     expect(offsetMm(tall, wide, WIDE_MM, 'start')).toBeCloseTo(-130.28, 2);
     expect(linedUp(tall, wide, WIDE_MM, 'start', -130)).toEqual({ x: 3440, y: -559 });

@@ -1,9 +1,9 @@
-import { BASE,type KeyCommand } from '../model/keys.ts';
+import { BASE, type KeyCommand } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
-import { inOrder,MAIN,MODIFIERS,type Modifier } from '../values/modifiers.ts';
-import { triggerOf,triggerText,type Step,type Trigger } from '../values/trigger.ts';
+import { inOrder, MAIN, MODIFIERS, type Modifier } from '../values/modifiers.ts';
+import { triggerOf, triggerText, type Step, type Trigger } from '../values/trigger.ts';
 import { byParts } from './by-parts.ts';
-import { FIXED_KEYS,FIXED_LAYERS } from './fixed.ts';
+import { FIXED_KEYS, FIXED_LAYERS } from './fixed.ts';
 import { STARTER_MAPS } from './starters/starters.ts';
 
 /** A binding of the whole map: one of the person's own, of the starter, or of what is under way on the desk. */

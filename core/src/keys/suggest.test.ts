@@ -87,6 +87,11 @@ describe('reach', () => {
     expect(reachOfKey(demo, 'Button4')).toBe(0.5);
     const reach = reachTable(demo);
     expect(reach('Main+KeyJ')).toBeCloseTo(reachOfKey(demo, 'MetaLeft') + 0.5);
+    const bundles = [
+      { id: 'Caps', hold: 'CapsLock', modifiers: ['Ctrl' as const, 'Alt' as const] },
+    ];
+    const bundled = { ...demo, keys: { ...demo.keys, bundles } };
+    expect(reachTable(bundled)('Caps+KeyJ')).toBeCloseTo(reachOfKey(demo, 'CapsLock') + 0.5);
     expect(reach('Main+KeyJ KeyK')).toBeCloseTo(reach('Main+KeyJ') + reachOfKey(demo, 'KeyK'));
   });
 });

@@ -101,6 +101,7 @@ describe('which board a monitor gets', () => {
     { id: 'wide', for: { leastAspect: 2, leastWidth: 3000 } },
     { id: 'turned', for: { turned: true } },
     { id: 'any' },
+    { id: 'absent', for: { monitor: 'wall' } },
   ];
   const desk = testDesk({ ...OFFICE, boards });
   const fits = (monitor: string) =>
@@ -116,6 +117,7 @@ describe('which board a monitor gets', () => {
       'wide yes: an aspect of 2.44 is at least 2; 3440 logical px are at least 3000',
       'turned no: it is at least as wide as high',
       'any yes: it is for every shape',
+      'absent no: it is for wall',
     ]);
     expect(fits('tall')[2]).toBe('turned yes: it is higher than wide');
     // 2880 × 1800 at scale 2, less 24 and 40 logical px.

@@ -243,3 +243,15 @@ describe('moving a boundary', () => {
     );
   });
 });
+
+it('minimums can be met in an area of exactly their size, and in none a pixel less either way', () => {
+  const tree = split('s', 'x', [0, 1]);
+  const minimums = [
+    { width: 30, height: 20 },
+    { width: 40, height: 50 },
+  ];
+  const flat = flatten(tree, minimums, { x: 10, y: 0 });
+  expect(minimumsCanBeMet(flat, { width: 80, height: 50 })).toBe(true);
+  expect(minimumsCanBeMet(flat, { width: 79, height: 50 })).toBe(false);
+  expect(minimumsCanBeMet(flat, { width: 80, height: 49 })).toBe(false);
+});

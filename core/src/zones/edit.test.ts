@@ -194,6 +194,10 @@ describe('a block of the lettered grid', () => {
     const board = saved.profile.boards.find(({ id }) => id === saved.board)!;
     const area = { x: 6, y: 34, width: 3428, height: 1400 };
     expect(zoneRects(board, area, { x: 10, y: 10 })).toEqual([placed.at('p').placed]);
+    const other = withBlockAsZone(saved.profile, { columns: 3, rows: 2 }, block);
+    expect(new Set(other.profile.boards.map(({ id }) => id)).size).toBe(
+      other.profile.boards.length,
+    );
     const twice = withBlockAsZone(saved.profile, grid, { x: 'full', y: block.y });
     expect(twice.board).toBe(saved.board);
     expect(twice.profile.boards.at(-1)!.zones.at(-1)).toMatchObject({
