@@ -60,7 +60,7 @@ const SAID: Partial<Record<CommandId, readonly object[]>> = {
   'shape-step': [{ direction: 'right' }, { direction: 'up', inward: true }],
 };
 const plain = new Set<CommandId>(PLAIN_COMMANDS);
-const EVERY: readonly Command[] = COMMANDS.flatMap((command): Command[] =>
+const EVERY: readonly Command[] = [...COMMANDS].sort().flatMap((command): Command[] =>
   plain.has(command)
     ? [{ command } as Command]
     : SAID[command]!.map((said) => ({ command, ...said }) as Command),
