@@ -1,12 +1,12 @@
 // npm run schema: writes the JSON Schema of profile files to docs/schema, from the schemas that read them.
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { buildEngine, install, needNode, root } from './steps.mjs';
+import { buildEngine, needNode, root, tool } from './steps.mjs';
 
 needNode();
-install();
 buildEngine();
 const { publishedSchema, SCHEMA_PATH } = await import('../core/dist/files/index.js');
 const file = join(root, 'docs', SCHEMA_PATH);
 mkdirSync(join(root, 'docs/schema'), { recursive: true });
 writeFileSync(file, `${JSON.stringify(publishedSchema(), null, 2)}\n`);
+tool('prettier/bin/prettier.cjs', ['--write', file]);

@@ -1,28 +1,17 @@
+import { askedOf } from '../commands/command.ts';
+import { definitionOf } from '../commands/registry.ts';
+import type { KeyCommand } from '../commands/registry.ts';
 import { deviceName, hasLetters, inputsOf } from '../keys/devices.ts';
 import type { KeyBinding } from '../keys/map.ts';
-import type { InputDevice, KeyCommand } from '../model/keys.ts';
+import type { InputDevice } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { buttonOf, keyName } from '../values/codes.ts';
 import { bindingName, finding, keysName, type KeyFinding } from './key-finding.ts';
 
-/** Commands that go on with something being typed, with letters or digits. */
-function needsTyping(command: KeyCommand | undefined): boolean {
-  switch (command?.command) {
-    case 'corner-pick':
-    case 'pick-board':
-    case 'offer-places':
-    case 'pick':
-      return true;
-    case 'find-window':
-    case 'launch':
-    case 'save-lineup':
-    case 'forget-lineup':
-      return command.text === undefined;
-    case 'recall-lineup':
-      return command.which === undefined;
-    default:
-      return false;
-  }
+/** A command that goes on with something being typed, with letters or digits. */
+function goesOnTyping(command: KeyCommand | undefined): boolean {
+  if (!command) return false;
+  return definitionOf(command.command).needsTyping === true || askedOf(command) !== null;
 }
 
 const MOST_NAMED = 6;
@@ -66,7 +55,7 @@ export function checkDevices(profile: Profile, map: readonly KeyBinding[]): KeyF
     const only = (is: (device: InputDevice) => boolean) =>
       at.every(({ device }) => is(device)) ? deviceName(at[0]!.device) : null;
     const typeless = at.every(({ letters }) => !letters) ? deviceName(at[0]!.device) : null;
-    if (typeless !== null && needsTyping(command)) {
+    if (typeless !== null && goesOnTyping(command)) {
       const text = `${name} does ${bindingName(binding)}, which needs typing, and ${typeless} has no letters.`;
       findings.push(finding('needs-letters', [binding], `${name} needs letters`, text, binding));
     }

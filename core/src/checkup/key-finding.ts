@@ -1,6 +1,7 @@
+import type { KeyCommand } from '../commands/registry.ts';
 import { bindingText } from '../keys/edit.ts';
 import type { KeyBinding } from '../keys/map.ts';
-import { BASE, type KeyCommand } from '../model/keys.ts';
+import { BASE } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { keysCaps } from '../values/trigger.ts';
 

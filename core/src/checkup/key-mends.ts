@@ -1,10 +1,11 @@
+import { commandText } from '../commands/command.ts';
 import { freeId } from '../desk/edit.ts';
 import { inputsOf } from '../keys/devices.ts';
 import { withoutBundle, withoutLayer } from '../keys/edit-layers.ts';
 import { bindingText, withBinding, withBindingChanged, withoutBinding } from '../keys/edit.ts';
 import { nearestFree } from '../keys/free.ts';
 import { keyMap, type KeyBinding } from '../keys/map.ts';
-import { BASE, keyCommandText, type OwnBinding } from '../model/keys.ts';
+import { BASE, type OwnBinding } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { MAIN } from '../values/modifiers.ts';
 import { keysCaps, triggerOf, triggerText } from '../values/trigger.ts';
@@ -145,7 +146,7 @@ function dropping(profile: Profile, about: readonly KeyBinding[]): Mend[] {
 /** Every binding that does what one does on press, or on release. */
 function alike(map: readonly KeyBinding[], one: KeyBinding | undefined): KeyBinding[] {
   const texts = (binding: KeyBinding | undefined) =>
-    [binding?.command, binding?.release].flatMap((each) => (each ? [keyCommandText(each)] : []));
+    [binding?.command, binding?.release].flatMap((each) => (each ? [commandText(each)] : []));
   const wanted = texts(one);
   return map.filter((binding) => texts(binding).some((text) => wanted.includes(text)));
 }
@@ -202,7 +203,7 @@ function binding(profile: Profile, way: KeyBinding | undefined, { wanted }: KeyF
     ...(way.layer !== BASE && { in: way.layer }),
     ...(way.app !== null && { app: way.app }),
   };
-  const says = `Bind ${capsOf(profile, keys)} to ${keyCommandText(wanted)}`;
+  const says = `Bind ${capsOf(profile, keys)} to ${commandText(wanted)}`;
   return [{ how: 'bind', says, profile: withBinding(profile, bound) }];
 }
 

@@ -1,9 +1,11 @@
+import type { KeyCommand } from '../commands/registry.ts';
+import { commandText } from '../commands/command.ts';
 import { byParts } from '../keys/by-parts.ts';
 import { expander, keyMap, pressesOf, type KeyBinding } from '../keys/map.ts';
 import { placeOf } from '../keys/place-of.ts';
 import { takenLists } from '../keys/taken.ts';
 import { directedOf, wayBack } from '../keys/ways-back.ts';
-import { BASE, keyCommandText, type KeyCommand } from '../model/keys.ts';
+import { BASE } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { checkDevices } from './key-devices.ts';
 import { bindingName, finding, keysName, type KeyFinding } from './key-finding.ts';
@@ -157,17 +159,17 @@ function layers({ keys }: Profile, map: readonly KeyBinding[]): KeyFinding[] {
 function withoutWayBack(map: readonly KeyBinding[]): KeyFinding[] {
   const bound = new Set<string>();
   for (const binding of map)
-    for (const command of commandsOf(binding)) bound.add(keyCommandText(command));
+    for (const command of commandsOf(binding)) bound.add(commandText(command));
   const told = new Set<string>();
   const findings: KeyFinding[] = [];
   for (const binding of map) {
     for (const command of commandsOf(binding)) {
-      const name = keyCommandText(command);
+      const name = commandText(command);
       if (told.has(name)) continue;
       told.add(name);
       const back = wayBack(command);
-      if (!back || bound.has(keyCommandText(back))) continue;
-      const text = `No key does ${keyCommandText(back)}, which takes it back.`;
+      if (!back || bound.has(commandText(back))) continue;
+      const text = `No key does ${commandText(back)}, which takes it back.`;
       const title = `${name} has no way back`;
       findings.push({ ...finding('no-way-back', [binding], title, text), wanted: back });
     }

@@ -1,3 +1,5 @@
+import type { ArgumentKind } from '../commands/argument.ts';
+import { definitionOf } from '../commands/registry.ts';
 import { fitsPattern, isPattern, isRole, ROLES } from '../desk/roles.ts';
 import { BASE } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
@@ -73,6 +75,18 @@ function lookKeys(
   const layerIds = [BASE, ...layers.map(({ id }) => id)];
   const apps = profile.apps.map(({ id }) => id);
   const workspaces = [...profile.workspaces.map(({ id }) => id), ...WORKSPACE_WORDS];
+  const desks = profile.desks.map(({ id }) => id);
+  const lookUp: Partial<Record<ArgumentKind, (path: string, value: string) => void>> = {
+    layer: (path, value) => look(path, value, layerIds),
+    app: (path, value) => look(path, value, apps),
+    desk: (path, value) => look(path, value, desks),
+    workspace(path, value) {
+      if (profile.workspaces.length > 0) look(path, value, workspaces);
+    },
+    monitor(path, value) {
+      if (!MONITOR_WORDS.includes(value)) lookWhich(path, value);
+    },
+  };
   bindings.forEach((binding, i) => {
     const path = `keys.bindings[${i}]`;
     for (const { modifiers: named } of triggerOf(binding.keys).steps)
@@ -83,22 +97,9 @@ function lookKeys(
       const command = binding[part];
       if (!command) continue;
       const at = `${path}.${part}`;
-      if (command.command === 'enter-layer') look(`${at}.layer`, command.layer, layerIds);
-      if (command.command === 'call-app' || command.command === 'open-app')
-        look(`${at}.app`, command.app, apps);
-      if (command.command === 'use-desk')
-        look(
-          `${at}.desk`,
-          command.desk,
-          profile.desks.map(({ id }) => id),
-        );
-      if (
-        (command.command === 'go-workspace' || command.command === 'put-on-workspace') &&
-        profile.workspaces.length > 0
-      )
-        look(`${at}.which`, command.which, workspaces);
-      if (command.command.includes('monitor') && 'which' in command && command.which) {
-        if (!MONITOR_WORDS.includes(command.which)) lookWhich(`${at}.which`, command.which);
+      for (const [field, { of }] of Object.entries(definitionOf(command.command).said)) {
+        const value = (command as Record<string, unknown>)[field];
+        if (typeof value === 'string') lookUp[of]?.(`${at}.${field}`, value);
       }
     }
   });

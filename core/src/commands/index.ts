@@ -1,9 +1,13 @@
+export type { Argument, ArgumentKind } from './argument.ts';
+export { askedOf, commandText, keyCommandSchema, LAST, shortText } from './command.ts';
 export {
   COMMANDS,
+  definitionOf,
+  KEY_COMMANDS,
+  RUNNABLE,
   type Command,
   type CommandId,
-  HELD_COMMANDS,
-  LAST,
-  PLAIN_COMMANDS,
-  commandText,
-} from './command.ts';
+  type KeyCommand,
+  type KeyCommandId,
+} from './registry.ts';
+export { TASK_TITLES, type Task } from './tasks.ts';

@@ -1,6 +1,7 @@
+import { PLAIN_COMMANDS, type Command } from '../commands/registry.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { PLAIN_COMMANDS, type Command } from '../commands/command.ts';
+
 import { sessionSchema, type Session } from '../model/session.ts';
 import { anyEvent } from '../testing/any.ts';
 import { deepFrozen, OFFICE, testDesk, windows } from '../testing/desk.ts';

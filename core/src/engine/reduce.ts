@@ -1,4 +1,6 @@
-import type { Command, CommandId } from '../commands/command.ts';
+import { definitionOf } from '../commands/registry.ts';
+import type { Command } from '../commands/registry.ts';
+
 import { deskInForce } from '../desk/desk.ts';
 import type { Rect } from '../geometry/rect.ts';
 import type { Profile } from '../model/profile.ts';
@@ -54,14 +56,12 @@ export type SessionEvent =
 export function reduce(session: Session, event: SessionEvent, profile: Profile): Outcome {
   const happening = happened(session, event, profile);
   // What is taken back or done again is as it was then, whatever rules would say now.
-  const isTravel = event.type === 'command' && TRAVEL.includes(event.command.command);
+  const isTravel = event.type === 'command' && definitionOf(event.command.command).travels === true;
   const outcome = isTravel ? happening : withRulesAgain(session, happening, profile);
   return outcome.session === session
     ? outcome
     : { ...outcome, session: withSeatsKept(outcome.session, profile) };
 }
-
-const TRAVEL: readonly CommandId[] = ['undo', 'redo'];
 
 /** Where the desk is another one now, the rules that are asked again then are, as a part of the same step. */
 function withRulesAgain(before: Session, outcome: Outcome, profile: Profile): Outcome {

@@ -1,6 +1,7 @@
+import type { Command } from '../commands/registry.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Command } from '../commands/command.ts';
+
 import { workArea } from '../desk/work-area.ts';
 import { meet } from '../geometry/rect.ts';
 import { profileSchema } from '../model/profile.ts';

@@ -25,12 +25,12 @@ export function csvRows(text: string, most = Infinity): { rows: CsvRow[]; faults
   let from = 0;
   let line = 1;
   Papa.parse<string[]>(body, {
+    delimiter: delimiterOf(body),
     step({ data, errors, meta }, parser) {
       const isOpen = errors.some(({ code }) => code === 'MissingQuotes');
       if (isOpen) faults.push({ line, text: 'a quote that is opened here is never closed' });
       for (const { code, message } of errors) {
-        if (code !== 'MissingQuotes' && !/delimiting character/.test(message))
-          faults.push({ line, text: message });
+        if (code !== 'MissingQuotes') faults.push({ line, text: message });
       }
       if (!isOpen && data.some((cell) => cell.trim() !== '')) rows.push({ line, cells: data });
       line += (body.slice(from, meta.cursor).match(/\n|\r(?!\n)/g) ?? []).length;
@@ -42,6 +42,14 @@ export function csvRows(text: string, most = Infinity): { rows: CsvRow[]; faults
     },
   });
   return { rows, faults };
+}
+
+/** What stands most often between the names of the columns; cells of the rows may be full of the others. */
+function delimiterOf(text: string): string {
+  const [head = ''] = /^.*\S.*$/m.exec(text) ?? [];
+  const bare = head.replace(/"[^"]*"/g, '');
+  const count = (delimiter: string) => bare.split(delimiter).length;
+  return [',', ';', '\t'].reduce((most, each) => (count(each) > count(most) ? each : most));
 }
 
 /** Something in a line of a file that could not be used; lines are counted from 1. */

@@ -1,4 +1,5 @@
-import type { Keys, KeyCommand, OwnBinding } from '../model/keys.ts';
+import type { KeyCommand } from '../commands/registry.ts';
+import type { Keys, OwnBinding } from '../model/keys.ts';
 import type { Read } from '../values/faults.ts';
 import {
   flagColumn,

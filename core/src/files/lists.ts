@@ -1,4 +1,5 @@
-import { keyCommandText, type KeyCommand } from '../model/keys.ts';
+import type { KeyCommand } from '../commands/registry.ts';
+import { commandText } from '../commands/command.ts';
 
 /** A path into a profile: names of fields, and what the entries of lists are known by. */
 export type Path = readonly string[];
@@ -30,7 +31,7 @@ const KNOWN_BY: Record<string, (item: Item) => string> = {
   'keys.taken': id,
   'keys.taken.*.shortcuts': (item) => text(item.keys),
   'keys.devices': id,
-  'keys.marks': (item) => keyCommandText(item.command as KeyCommand),
+  'keys.marks': (item) => commandText(item.command as KeyCommand),
 };
 
 /** Lists that are the same in whatever order: only there is a change of order no difference that is told. */

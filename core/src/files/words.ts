@@ -1,4 +1,6 @@
-import { keyCommandText, type KeyCommand } from '../model/keys.ts';
+import type { KeyCommand } from '../commands/registry.ts';
+import { commandText } from '../commands/command.ts';
+
 import type { Profile } from '../model/profile.ts';
 import { keysCaps } from '../values/trigger.ts';
 import { differences, isFields, type Difference } from './differences.ts';
@@ -101,7 +103,7 @@ function asideText(known: Path, aside: unknown, profile: Profile): string {
 function addedText(path: Path, added: unknown): string {
   if (path[0] !== 'keys' || path[1] !== 'bindings') return '';
   const { command, release } = added as { command?: KeyCommand; release?: KeyCommand };
-  const does = [command, release].flatMap((each) => (each ? [keyCommandText(each)] : []));
+  const does = [command, release].flatMap((each) => (each ? [commandText(each)] : []));
   return `: ${does.join(', then ')}`;
 }
 
@@ -249,7 +251,7 @@ function valueText(value: unknown): string {
   if (!isFields(value)) return String(value);
   if ('width' in value && 'height' in value && Object.keys(value).length === 2)
     return `${String(value.width)} × ${String(value.height)}`;
-  if (typeof value.command === 'string') return shortened(keyCommandText(value as KeyCommand));
+  if (typeof value.command === 'string') return shortened(commandText(value as KeyCommand));
   const parts = Object.entries(value).map(([name, part]) => `${name} ${valueText(part)}`);
   return shortened(parts.join(', '));
 }

@@ -1,6 +1,8 @@
+import type { KeyCommand } from '../commands/registry.ts';
+import { commandText } from '../commands/command.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { keyCommandText, MARKS, type KeyCommand, type Mark } from '../model/keys.ts';
+import { MARKS, type Mark } from '../model/keys.ts';
 import { profileSchema } from '../model/profile.ts';
 import { OFFICE } from '../testing/desk.ts';
 import { middleOf, BOARDS } from './boards.ts';
@@ -15,7 +17,7 @@ const wish = (
   pinned: string | null = null,
 ): Wish => ({
   command,
-  text: keyCommandText(command),
+  text: commandText(command),
   uses,
   mark,
   pinned,

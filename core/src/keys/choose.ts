@@ -1,4 +1,7 @@
-import { keyCommandText, type KeyCommand, type Mark } from '../model/keys.ts';
+import { commandsThat } from '../commands/command.ts';
+import { type KeyCommand, type KeyCommandId } from '../commands/registry.ts';
+import { commandText } from '../commands/command.ts';
+import { type Mark } from '../model/keys.ts';
 import { directedOf, wayBack } from './ways-back.ts';
 import type { Wish } from './wishes.ts';
 
@@ -23,7 +26,7 @@ export interface Chosen {
 }
 
 /** Commands that lead to one of several things by name, and which have the words next and previous for all. */
-const ROUND = ['go-workspace', 'put-on-workspace', 'go-monitor', 'put-on-monitor'] as const;
+const ROUND = commandsThat(({ goesRound }) => goesRound === true);
 const LEAST_REPLACED = 3;
 const WORDS = ['next', 'previous', 'last', 'primary', 'left', 'right', 'up', 'down'];
 
@@ -80,14 +83,14 @@ function usesTogether(wishes: readonly Wish[]): (wish: Wish) => number {
   for (const { command, text, uses } of wishes) {
     add(directedOf(command)?.family ?? text, uses);
     const back = wayBack(command);
-    if (back) add(keyCommandText(back), uses);
+    if (back) add(commandText(back), uses);
   }
   return ({ command, text }) =>
     Math.max(most.get(directedOf(command)?.family ?? text) ?? 0, most.get(text) ?? 0);
 }
 
 interface Round {
-  id: (typeof ROUND)[number];
+  id: KeyCommandId;
   direct: readonly Wish[];
   costs: number;
   frees: number;

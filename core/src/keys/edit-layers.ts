@@ -1,9 +1,9 @@
+import type { KeyCommand } from '../commands/registry.ts';
 import { freeId } from '../desk/edit.ts';
 import {
   BASE,
   type Bundle,
   type InputDevice,
-  type KeyCommand,
   type KeyLayer,
   type OwnBinding,
 } from '../model/keys.ts';

@@ -1,10 +1,6 @@
-import {
-  BASE,
-  keyCommandText,
-  type KeyCommand,
-  type OwnBinding,
-  type StarterId,
-} from '../model/keys.ts';
+import type { KeyCommand } from '../commands/registry.ts';
+import { commandText } from '../commands/command.ts';
+import { BASE, type OwnBinding, type StarterId } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { MAIN, type Modifier } from '../values/modifiers.ts';
 import { triggerOf, triggerText } from '../values/trigger.ts';
@@ -82,9 +78,9 @@ export function withBindingChanged(
 
 /** The profile with what the starter has for a command: keys of one's own for it go, left out ones are back. */
 export function setBack(profile: Profile, command: KeyCommand): Profile {
-  const text = keyCommandText(command);
+  const text = commandText(command);
   const isIt = ({ command: each, release }: { command?: KeyCommand; release?: KeyCommand }) =>
-    [each, release].some((one) => one && keyCommandText(one) === text);
+    [each, release].some((one) => one && commandText(one) === text);
   const { from, bindings, without } = profile.keys;
   const had = STARTER_MAPS[from].bindings(profile).filter(isIt);
   const back = new Set(had.map(({ keys }) => keys));
@@ -101,7 +97,7 @@ export function changedCommands(profile: Profile): ReadonlySet<string> {
   const starter = STARTER_MAPS[from].bindings(profile).filter(({ keys }) => left.has(keys));
   return new Set(
     [...bindings, ...starter].flatMap(({ command, release }) =>
-      [command, release].flatMap((each) => (each ? [keyCommandText(each)] : [])),
+      [command, release].flatMap((each) => (each ? [commandText(each)] : [])),
     ),
   );
 }
@@ -162,7 +158,7 @@ export function withMerged(profile: Profile, from: StarterId): Profile {
   return withDeviceOf(next, from);
 }
 
-const textOf = (command: KeyCommand | undefined) => (command ? keyCommandText(command) : '');
+const textOf = (command: KeyCommand | undefined) => (command ? commandText(command) : '');
 
 /** With the device that a starter is for, where none of that name is declared. */
 function withDeviceOf(profile: Profile, from: StarterId): Profile {
@@ -204,8 +200,8 @@ export function mapChanges(before: Profile, after: Profile): MapChange[] {
 
 /** What a binding does, in words. */
 export function bindingText({ command, release }: Pick<KeyBinding, 'command' | 'release'>): string {
-  const words = command ? [keyCommandText(command)] : [];
-  if (release) words.push(`on release ${keyCommandText(release)}`);
+  const words = command ? [commandText(command)] : [];
+  if (release) words.push(`on release ${commandText(release)}`);
   return words.join(', ');
 }
 

@@ -1,5 +1,6 @@
+import { COMMANDS } from '../commands/registry.ts';
 import { describe, expect, it } from 'vitest';
-import { COMMANDS } from '../commands/command.ts';
+
 import { KLM, NO_EFFORT, pointerWork, secondsOf, withEffort } from './effort.ts';
 
 describe('pointer work spared', () => {

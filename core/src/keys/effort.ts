@@ -1,4 +1,5 @@
-import type { CommandId } from '../commands/command.ts';
+import type { Definition } from '../commands/definition.ts';
+import { definitionOf, type CommandId } from '../commands/registry.ts';
 
 /**
  * Times of the operators of the keystroke-level model, in seconds. Card, Moran and Newell, "The
@@ -15,39 +16,15 @@ export type Operator = keyof typeof KLM;
  * there, and back to the keys (H). One target to go to something that is in sight; two where something
  * is dragged, or a menu is opened and an entry of it chosen.
  */
-const ONE_TARGET: readonly Operator[] = ['H', 'P', 'K', 'H'];
-const TWO_TARGETS: readonly Operator[] = ['H', 'P', 'K', 'P', 'K', 'H'];
-
-/** Commands that stand for going to one thing in sight; every other one stands for two targets. */
-const GOES: readonly CommandId[] = [
-  'focus-left',
-  'focus-right',
-  'focus-up',
-  'focus-down',
-  'focus-next',
-  'focus-previous',
-  'focus-last',
-  'switch-window',
-  'next-of-app',
-  'call-app',
-  'open-app',
-  'go-workspace',
-  'close',
-  'minimise',
-  'maximise',
-  'show-desktop',
-  'clear-while-pressed',
-  'undo',
-  'redo',
-];
-
-/** Commands that begin or steer a choice by keys: only what is taken in the end has a way by pointer. */
-const STEERS: readonly CommandId[] = ['shape', 'shape-as', 'shape-back', 'shape-drop'];
+const BY_POINTER: Record<Definition['byPointer'], readonly Operator[]> = {
+  'one-target': ['H', 'P', 'K', 'H'],
+  'two-targets': ['H', 'P', 'K', 'P', 'K', 'H'],
+  nothing: [],
+};
 
 /** What a command that did something would take by pointer instead, as operators; none where it only steers. */
 export function pointerWork(command: CommandId): readonly Operator[] {
-  if (STEERS.includes(command)) return [];
-  return GOES.includes(command) ? ONE_TARGET : TWO_TARGETS;
+  return BY_POINTER[definitionOf(command).byPointer];
 }
 
 /** Seconds that some operators take. */

@@ -1,9 +1,11 @@
+import type { Task } from '../commands/tasks.ts';
+import { shortText } from '../commands/command.ts';
 import { BASE } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { inOrder, type Modifier } from '../values/modifiers.ts';
-import { shortText } from './chart/rows.ts';
+
 import { FIXED_BINDINGS, keyMap, type KeyBinding } from './map.ts';
-import { taskOf, type Task } from './tasks.ts';
+import { definitionOf } from '../commands/registry.ts';
 
 /** What a key of a drawn board does, in a layer and with modifiers held. */
 export interface KeyFace {
@@ -34,7 +36,7 @@ export function keyFaces(
     const text = isSequence
       ? '…'
       : `${trigger.how === 'press' ? '' : `${trigger.how}: `}${shortText(first)}`;
-    faces.set(code, { binding, text, task: taskOf(first), isBelow });
+    faces.set(code, { binding, text, task: definitionOf(first.command).task, isBelow });
   };
   const map = [...keyMap(profile), ...FIXED_BINDINGS];
   // What holds for every app comes before what one app has for itself.

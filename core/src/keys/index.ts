@@ -47,4 +47,3 @@ export { HOME, type KeyInput, type KeyOutput, type KeyState, nextTime } from './
 export { type SuggestFor, type Suggestion, suggest, withSuggestion } from './suggest.ts';
 export { keyTable } from './table.ts';
 export { takenLists, withTakenList } from './taken.ts';
-export { TASK_TITLES, type Task } from './tasks.ts';

@@ -1,6 +1,7 @@
+import { COMMANDS } from '../commands/registry.ts';
 import { describe, expect, it } from 'vitest';
 import { unknownNames } from '../checkup/unknown-names.ts';
-import { COMMANDS, commandSchema } from '../commands/command.ts';
+import { commandSchema } from '../commands/command.ts';
 import { STARTERS } from '../model/keys.ts';
 import { profileSchema, type Profile } from '../model/profile.ts';
 import { OFFICE } from '../testing/desk.ts';

@@ -1,4 +1,5 @@
-import { BASE, type KeyCommand } from '../model/keys.ts';
+import type { KeyCommand } from '../commands/registry.ts';
+import { BASE } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { inOrder, MAIN, MODIFIERS, type Modifier } from '../values/modifiers.ts';
 import { triggerOf, triggerText, type Step, type Trigger } from '../values/trigger.ts';

@@ -1,4 +1,5 @@
-import { BASE, type KeyCommand } from '../model/keys.ts';
+import type { KeyCommand } from '../commands/registry.ts';
+import { BASE } from '../model/keys.ts';
 import { inOrder, modifierOf, type Modifier } from '../values/modifiers.ts';
 import type { FixedLayer } from './fixed.ts';
 import { find } from './lookup.ts';

@@ -1,4 +1,5 @@
-import type { Command } from '../commands/command.ts';
+import type { Command } from '../commands/registry.ts';
+
 import type { Modifier } from '../values/modifiers.ts';
 import type { KeyBinding } from './map.ts';
 

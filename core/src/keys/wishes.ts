@@ -1,10 +1,6 @@
-import {
-  keyCommandText,
-  type InputDevice,
-  type KeyCommand,
-  type Mark,
-  BASE,
-} from '../model/keys.ts';
+import type { KeyCommand } from '../commands/registry.ts';
+import { commandText } from '../commands/command.ts';
+import { type InputDevice, type Mark, BASE } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { MAIN } from '../values/modifiers.ts';
 import { triggerOf } from '../values/trigger.ts';
@@ -13,7 +9,7 @@ import { SELDOM_THERE } from './free.ts';
 import { expander, keyMap } from './map.ts';
 import { reachTable } from './reach.ts';
 import { takenLists } from './taken.ts';
-import { guessedUse } from './tasks.ts';
+import { definitionOf } from '../commands/registry.ts';
 
 /** A command that wants keys. */
 export interface Wish {
@@ -49,12 +45,12 @@ export function wishesOf(
 ): Wish[] {
   const inputs = new Set(freeInputsOf(device));
   const marks = new Map(
-    profile.keys.marks.map(({ command, mark }) => [keyCommandText(command), mark]),
+    profile.keys.marks.map(({ command, mark }) => [commandText(command), mark]),
   );
   const wishes = new Map<string, Wish>();
   for (const { command, layer, app, pinned, keys, trigger } of keyMap(profile)) {
     if (!command || layer !== BASE || app !== null || trigger.how !== 'press') continue;
-    const text = keyCommandText(command);
+    const text = commandText(command);
     const isHere = trigger.steps.every(({ code }) => code !== undefined && inputs.has(code));
     const former = wishes.get(text);
     const stays = pinned && isHere ? keys : null;
@@ -62,7 +58,7 @@ export function wishesOf(
       former.pinned ??= stays;
       continue;
     }
-    const counted = uses ? (uses.get(text) ?? 0) : guessedUse(command);
+    const counted = uses ? (uses.get(text) ?? 0) : definitionOf(command.command).guessedUses;
     wishes.set(text, {
       command,
       text,
@@ -72,9 +68,9 @@ export function wishesOf(
     });
   }
   for (const { command, mark } of profile.keys.marks) {
-    const text = keyCommandText(command);
+    const text = commandText(command);
     if (wishes.has(text)) continue;
-    const counted = uses ? (uses.get(text) ?? 0) : guessedUse(command);
+    const counted = uses ? (uses.get(text) ?? 0) : definitionOf(command.command).guessedUses;
     wishes.set(text, { command, text, uses: counted, mark, pinned: null });
   }
   return [...wishes.values()];
@@ -152,16 +148,11 @@ export function costFor(profile: Profile, { command, uses }: Wish, slot: KeySlot
 export function isCalledSo({ apps }: Profile, command: KeyCommand, code: string): boolean {
   const name = /^(?:Key|Digit|Numpad)(\w)$/.exec(code)?.[1];
   if (name === undefined) return false;
-  switch (command.command) {
-    case 'go-workspace':
-    case 'put-on-workspace':
-      return command.which.toUpperCase() === name;
-    case 'place-in-zone':
-      return command.zone === name;
-    case 'call-app':
-    case 'open-app':
-      return apps.find(({ id }) => id === command.app)?.letter === name;
-    default:
-      return false;
-  }
+  const { said } = definitionOf(command.command);
+  return Object.entries(said).some(([field, { of }]) => {
+    const value = (command as Record<string, unknown>)[field];
+    if (of === 'workspace') return String(value).toUpperCase() === name;
+    if (of === 'zone') return value === name;
+    return of === 'app' && apps.find(({ id }) => id === value)?.letter === name;
+  });
 }

@@ -8,9 +8,7 @@ export {
   type BoardForm,
   type Bundle,
   type InputDevice,
-  type KeyCommand,
   LASTS,
-  LAYER_COMMANDS,
   type Lasts,
   MARKS,
   type Mark,
@@ -20,8 +18,6 @@ export {
   type Shortcut,
   type StarterId,
   type TakenList,
-  keyCommandSchema,
-  keyCommandText,
 } from './keys.ts';
 export { without } from './picked.ts';
 export {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { commandSchema, commandText, rightCommand } from '../commands/command.ts';
+import { keyCommandSchema } from '../commands/command.ts';
 import { isCode } from '../values/codes.ts';
 import { fields, flagField, idField, listOf, oneOf, textField, whole } from '../values/fields.ts';
 import { MAIN, MODIFIERS } from '../values/modifiers.ts';
@@ -41,25 +41,6 @@ const triggerField = z.string({ error: 'keys as text' }).superRefine((text, cont
   const trigger = readTrigger(text);
   if (typeof trigger === 'string') context.addIssue({ code: 'custom', message: trigger });
 });
-
-/** What a key can do beside a command of the desk: enter a layer of keys, and leave it. */
-export const LAYER_COMMANDS = ['enter-layer', 'leave-layer'] as const;
-export const keyCommandSchema = z.discriminatedUnion(
-  'command',
-  [
-    fields({ command: z.literal('enter-layer'), layer: idField }),
-    fields({ command: z.literal('leave-layer') }),
-    commandSchema,
-  ],
-  { error: ({ input }) => rightCommand((input as { command?: unknown } | undefined)?.command) },
-);
-export type KeyCommand = z.output<typeof keyCommandSchema>;
-
-/** What a key does in words, with what is said with it. */
-export function keyCommandText(command: KeyCommand): string {
-  if (command.command === 'enter-layer') return `enter-layer ${command.layer}`;
-  return command.command === 'leave-layer' ? command.command : commandText(command);
-}
 
 /** Escape alone at the beginning of a sequence, and Escape with whatever else at the end of keys. */
 const BEGINS_WITH_ESCAPE = /^(types:)?Escape /;

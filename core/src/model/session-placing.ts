@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { placeAtFields } from '../commands/command.ts';
+import { placeAtArguments } from '../commands/placing.ts';
 import {
   between,
   fields,
@@ -101,10 +101,14 @@ export const pickingField = z.discriminatedUnion(
 );
 export type Picking = z.output<typeof pickingField>;
 
+const { x, y, long, ladder } = placeAtArguments;
 /** A placing command whose key is held: its outcome is outlined, and taken on release. */
 export const previewingField = fields({
   command: idField,
   zone: textField.exactOptional(),
-  ...placeAtFields,
+  x: x.schema,
+  y: y.schema,
+  long: long.schema,
+  ladder: ladder.schema,
 });
 export type Previewing = z.output<typeof previewingField>;

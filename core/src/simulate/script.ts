@@ -1,13 +1,8 @@
+import { PLAIN_COMMANDS, type Command } from '../commands/registry.ts';
 import { placeAndCheck } from '../checkup/standing.ts';
 import { z } from 'zod';
 import type { Finding } from '../checkup/findings.ts';
-import {
-  commandSchema,
-  commandText,
-  PLAIN_COMMANDS,
-  rightCommand,
-  type Command,
-} from '../commands/command.ts';
+import { commandSchema, commandText, rightCommand } from '../commands/command.ts';
 import { deskInForce } from '../desk/desk.ts';
 import { deviceText } from '../desk/match.ts';
 import { openSession } from '../engine/open.ts';

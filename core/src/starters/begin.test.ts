@@ -1,3 +1,4 @@
+import { commandText } from '../commands/command.ts';
 import { describe, expect, test } from 'vitest';
 import { checkProfile } from '../checkup/profile.ts';
 import { deskInForce } from '../desk/desk.ts';
@@ -5,7 +6,7 @@ import { openSession } from '../engine/open.ts';
 import { PIECES } from '../files/pieces.ts';
 import { changeTexts } from '../files/words.ts';
 import { keyMap } from '../keys/map.ts';
-import { keyCommandText } from '../model/keys.ts';
+
 import { profileSchema } from '../model/profile.ts';
 import { sessionSchema } from '../model/session.ts';
 import { OFFICE } from '../testing/desk.ts';
@@ -46,7 +47,7 @@ describe('a profile made of three answers', () => {
   test.each(all)('keeps a key for every command: $monitors, $hand', ({ monitors, hand }) => {
     const textsOf = (id: (typeof all)[number]['hand']) => {
       const map = keyMap(beginProfile({ monitors, layout: 'lead', hand: id }, 'Mine', apps));
-      return new Set(map.flatMap(({ command }) => (command ? [keyCommandText(command)] : [])));
+      return new Set(map.flatMap(({ command }) => (command ? [commandText(command)] : [])));
     };
     const kept = textsOf(hand);
     expect([...textsOf('whole')].filter((text) => !kept.has(text))).toEqual([]);

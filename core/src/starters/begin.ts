@@ -1,3 +1,4 @@
+import { commandText } from '../commands/command.ts';
 import { mendsFor } from '../checkup/key-mends.ts';
 import { checkKeys } from '../checkup/keys.ts';
 import { checkProfile } from '../checkup/profile.ts';
@@ -6,7 +7,7 @@ import { asOwn, withBinding, withMerged } from '../keys/edit.ts';
 import { freeKeys, nearestFree } from '../keys/free.ts';
 import { keyMap, type KeyBinding } from '../keys/map.ts';
 import { behindSpace } from '../keys/starters/whole.ts';
-import { BASE, keyCommandText, type StarterId } from '../model/keys.ts';
+import { BASE, type StarterId } from '../model/keys.ts';
 import { profileSchema, type Profile } from '../model/profile.ts';
 import { boardName } from '../tiling/board.ts';
 import type { LayoutKind } from '../values/layout.ts';
@@ -63,7 +64,7 @@ export function beginProfile(
 /** With the keys of a hand; a command that was on one of them goes behind Main Space, or to the nearest that is free. */
 function withHand(profile: Profile, hand: StarterId): Profile {
   const merged = withMerged(profile, hand);
-  const does = ({ command }: KeyBinding) => (command ? keyCommandText(command) : '');
+  const does = ({ command }: KeyBinding) => (command ? commandText(command) : '');
   const kept = new Set(keyMap(merged).map(does));
   const displaced = keyMap(profile).filter((binding) => !kept.has(does(binding)));
   const whole = displaced.reduce((made, binding) => {

@@ -1,10 +1,11 @@
+import type { KeyCommand } from '../commands/registry.ts';
 import { deskInForce } from '../desk/desk.ts';
 import { arrange } from '../engine/arrange.ts';
 import { openSession } from '../engine/open.ts';
 import type { Rect } from '../geometry/rect.ts';
 import { BOARDS, type KeyBoard } from '../keys/boards.ts';
 import { STARTER_MAPS } from '../keys/starters/starters.ts';
-import type { BoardForm, KeyCommand, StarterId } from '../model/keys.ts';
+import type { BoardForm, StarterId } from '../model/keys.ts';
 import { profileSchema } from '../model/profile.ts';
 import { sessionSchema } from '../model/session.ts';
 import { sampleTiles } from '../tiling/layouts.ts';

@@ -1,5 +1,6 @@
+import { PLAIN_COMMANDS, type Command } from '../commands/registry.ts';
 import fc from 'fast-check';
-import { PLAIN_COMMANDS, type Command } from '../commands/command.ts';
+
 import type { SessionEvent } from '../engine/reduce.ts';
 import { windowSchema } from '../model/session.ts';
 import { DIRECTIONS } from '../values/direction.ts';

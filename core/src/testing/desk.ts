@@ -1,4 +1,5 @@
-import type { Command } from '../commands/command.ts';
+import type { Command } from '../commands/registry.ts';
+
 import { deskInForce, type DeskInForce } from '../desk/desk.ts';
 import { openSession } from '../engine/open.ts';
 import { placeAndCheck, type CheckedPlaces } from '../checkup/standing.ts';

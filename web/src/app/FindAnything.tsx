@@ -1,12 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { bindingId } from '@sorn/core/checkup';
-import {
-  commandText,
-  HELD_COMMANDS,
-  LAST,
-  PLAIN_COMMANDS,
-  type Command,
-} from '@sorn/core/commands';
+import { commandText, LAST, RUNNABLE, type Command } from '@sorn/core/commands';
 import { nearness } from '@sorn/core/engine';
 import { bindingText, keyMap } from '@sorn/core/keys';
 import { knownWindows, textOf, whenWords } from '@sorn/core/rules';
@@ -178,9 +172,7 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
       ...LAYOUT_KINDS.map((kind) =>
         command('Layouts here', { command: 'use-layout', layout: { kind } }, LAYOUTS[kind].title),
       ),
-      ...PLAIN_COMMANDS.filter((id) => !HELD_COMMANDS.includes(id)).map((id) =>
-        command('Commands', { command: id }),
-      ),
+      ...RUNNABLE.map((id) => command('Commands', { command: id })),
       // Last: who types the name of something wants it done before its key.
       ...keyMap(profile).map((binding) => ({
         group: 'Bindings',

@@ -1,3 +1,4 @@
+import type { Applies } from './applies.ts';
 import { deskInForce } from '../../desk/desk.ts';
 import type { Session } from '../../model/session.ts';
 import { nearestName } from '../../values/nearest.ts';
@@ -13,7 +14,7 @@ const WORDS: Record<Mode, string> = {
 };
 
 /** use-desk: goes to another desk, where exactly its monitors are connected. */
-export function useDesk(situation: Situation, id: string): Outcome {
+function useDesk(situation: Situation, id: string): Outcome {
   const { session, profile, desk } = situation;
   const to = profile.desks.find((candidate) => candidate.id === id);
   if (!to) {
@@ -72,7 +73,7 @@ export function setMode(situation: Situation, mode: Mode): Outcome {
 }
 
 /** desk-mode without one: chooses the next with every press; the choice is taken on release or Enter. */
-export function chooseMode({ session, desk }: Situation): Outcome {
+function chooseMode({ session, desk }: Situation): Outcome {
   const from = session.choosingMode ?? desk.mode;
   const mode = MODES[(MODES.indexOf(from) + 1) % MODES.length]!;
   return did(
@@ -84,3 +85,8 @@ export function chooseMode({ session, desk }: Situation): Outcome {
 export function withoutChoice({ choosingMode: _dropped, ...rest }: Session): Session {
   return rest;
 }
+
+export const deskApplies = {
+  'use-desk': (now, { desk }) => useDesk(now, desk),
+  'desk-mode': (now, { mode }) => (mode ? setMode(now, mode) : chooseMode(now)),
+} satisfies Partial<Applies>;

@@ -1,3 +1,4 @@
+import type { Applies } from './applies.ts';
 import type { Session } from '../../model/session.ts';
 import {
   did,
@@ -10,7 +11,7 @@ import {
 } from '../session.ts';
 
 /** show-desktop: all windows out of the way; again, all are back as they were. */
-export function showDesktop({ session }: Situation): Outcome {
+function showDesktop({ session }: Situation): Outcome {
   if (session.desktop) {
     return did(windowsBack(session), {
       decided: 'windows shown',
@@ -21,7 +22,7 @@ export function showDesktop({ session }: Situation): Outcome {
 }
 
 /** clear-while-pressed: the bare desktop for as long as the key is down. */
-export function clearWhilePressed({ session }: Situation): Outcome {
+function clearWhilePressed({ session }: Situation): Outcome {
   if (session.desktop) return nothing(session, 'the desktop is shown already');
   return hidden(session, true, 'for as long as the key is down');
 }
@@ -43,3 +44,8 @@ export function windowsBack(session: Session): Session {
   const focused = windowOf(rest, desktop?.focus);
   return focused && isShown(rest, focused) ? withFocus(rest, focused) : rest;
 }
+
+export const desktopApplies = {
+  'show-desktop': showDesktop,
+  'clear-while-pressed': clearWhilePressed,
+} satisfies Partial<Applies>;

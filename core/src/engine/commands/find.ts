@@ -1,3 +1,4 @@
+import { untyped, type Applies } from './applies.ts';
 import type { Profile } from '../../model/profile.ts';
 import type { Session, SessionWindow } from '../../model/session.ts';
 import { knownWindows, type KnownWindow } from '../../rules/known.ts';
@@ -55,7 +56,7 @@ export function findLaunches(profile: Profile, typed: string): (KnownWindow & { 
 }
 
 /** find-window: goes to the window that answers best to what was typed, wherever it is. */
-export function findWindow(situation: Situation, typed: string): Outcome {
+function findWindow(situation: Situation, typed: string): Outcome {
   const { session, profile } = situation;
   const [window] = findWindows(session, profile, typed);
   if (!window) return nothing(session, `no window answers to ${typed}`);
@@ -63,7 +64,7 @@ export function findWindow(situation: Situation, typed: string): Outcome {
 }
 
 /** launch: opens the window that answers best to what was typed. */
-export function launch(situation: Situation, typed: string): Outcome {
+function launch(situation: Situation, typed: string): Outcome {
   const [found] = findLaunches(situation.profile, typed);
   if (found) {
     const { app, window, further } = found;
@@ -78,7 +79,7 @@ export function launch(situation: Situation, typed: string): Outcome {
 }
 
 /** call-app: opens it; or goes to its most recent window; or, if that has the focus, to its next one. */
-export function callApp(situation: Situation, appId: string): Outcome {
+function callApp(situation: Situation, appId: string): Outcome {
   const { session, profile } = situation;
   const app = appNamed(profile, appId);
   if (typeof app === 'string') return nothing(session, app);
@@ -89,7 +90,7 @@ export function callApp(situation: Situation, appId: string): Outcome {
 }
 
 /** next-of-app: the next window of the same app, in the order in which they opened, round. */
-export function nextOfApp(situation: Situation): Outcome {
+function nextOfApp(situation: Situation): Outcome {
   const { session, profile } = situation;
   const window = windowOf(session, session.focus);
   if (!window) return nothing(session, 'no window has the focus');
@@ -114,3 +115,10 @@ function wentTo(situation: Situation, window: SessionWindow, because: string): O
     because,
   });
 }
+
+export const findApplies = {
+  'call-app': (now, { app }) => callApp(now, app),
+  'next-of-app': nextOfApp,
+  'find-window': (now, { text }) => (text ? findWindow(now, text) : untyped(now, 'a window')),
+  launch: (now, { text }) => (text ? launch(now, text) : untyped(now, 'an app')),
+} satisfies Partial<Applies>;

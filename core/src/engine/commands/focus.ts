@@ -1,3 +1,4 @@
+import { inDirections, type Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { farEnd, neighbourOf } from '../../desk/neighbours.ts';
 import { bearing, compareBearings, type Bearing } from '../../geometry/bearing.ts';
@@ -83,7 +84,7 @@ function mostRecent({ session }: Situation, shown: readonly Placement[]): Placem
   return byAge[0] ?? null;
 }
 
-export function focusTowards(situation: Situation, direction: Direction): Outcome {
+function focusTowards(situation: Situation, direction: Direction): Outcome {
   const { session, profile } = situation;
   const ahead = lookAhead(situation, direction);
   if (!ahead) return nothing(session, `nothing lies ${direction} of here`);
@@ -107,7 +108,7 @@ export function focusTowards(situation: Situation, direction: Direction): Outcom
 }
 
 /** focus-next (1) and focus-previous (−1): round the workspace's order. */
-export function focusInOrder({ session, profile }: Situation, step: 1 | -1): Outcome {
+function focusInOrder({ session, profile }: Situation, step: 1 | -1): Outcome {
   const monitor = session.focusMonitor;
   const workspace = shownOn(session, monitor);
   const { order } = arrangementOf(session, workspace, monitor);
@@ -130,7 +131,7 @@ export function focusInOrder({ session, profile }: Situation, step: 1 | -1): Out
   });
 }
 
-export function focusLast({ session, profile }: Situation): Outcome {
+function focusLast({ session, profile }: Situation): Outcome {
   for (const id of session.recent) {
     const window = windowOf(session, id);
     if (!window || id === session.focus) continue;
@@ -143,3 +144,10 @@ export function focusLast({ session, profile }: Situation): Outcome {
   }
   return nothing(session, 'no other window had the focus before');
 }
+
+export const focusApplies = {
+  ...inDirections('focus', focusTowards),
+  'focus-next': (now) => focusInOrder(now, 1),
+  'focus-previous': (now) => focusInOrder(now, -1),
+  'focus-last': focusLast,
+} satisfies Partial<Applies>;

@@ -1,3 +1,4 @@
+import { inDirections, type Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { workArea } from '../../desk/work-area.ts';
 import { centredIn, keptInside, sameRect, type Rect, type Size } from '../../geometry/rect.ts';
@@ -63,7 +64,7 @@ function withRect(situation: Situation, window: SessionWindow, rect: Rect): Sess
 }
 
 /** centre: in the middle of the work area, as large as it is. */
-export function centre(situation: Situation): Outcome {
+function centre(situation: Situation): Outcome {
   return freely(situation, ({ rect, area }) => {
     const { width, height } = rect;
     const to = keptInside(area, centredIn(area, { width, height }));
@@ -73,7 +74,7 @@ export function centre(situation: Situation): Outcome {
 }
 
 /** bigger (1) and smaller (−1): a step on each of its four sides, inside the work area. */
-export function resized(situation: Situation, by: 1 | -1): Outcome {
+function resized(situation: Situation, by: 1 | -1): Outcome {
   return freely(situation, ({ window, rect, area, step, least }) => {
     if (window.resizable === false) return 'its size is fixed';
     const along = (length: number, room: number, minimum: number) =>
@@ -105,3 +106,10 @@ export function nudge(situation: Situation, direction: Direction): Outcome {
     return { rect: to, decided: `${pixels} px ${direction}`, because: 'moved by key' };
   });
 }
+
+export const freelyApplies = {
+  centre,
+  bigger: (now) => resized(now, 1),
+  smaller: (now) => resized(now, -1),
+  ...inDirections('nudge', nudge),
+} satisfies Partial<Applies>;

@@ -1,3 +1,4 @@
+import { inDirections, type Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { workArea } from '../../desk/work-area.ts';
 import { span, type Rect } from '../../geometry/rect.ts';
@@ -154,4 +155,14 @@ function growStanding(
     withWindow(session, window.id, (there) => ({ ...there, standing })),
     edgeMoved(window, direction, pixels),
   );
+}
+
+export const growApplies = {
+  ...inDirections('grow', (now, direction) => growTowards(now, direction, growStep(now))),
+  ...inDirections('shrink', (now, direction) => growTowards(now, direction, -growStep(now))),
+  'move-edge': (now, { direction, by }) => growTowards(now, direction, by),
+} satisfies Partial<Applies>;
+
+function growStep({ profile }: Situation): number {
+  return profile.tiling.growStep;
 }

@@ -1,3 +1,4 @@
+import type { Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { workArea } from '../../desk/work-area.ts';
 import { keptInside } from '../../geometry/rect.ts';
@@ -6,7 +7,7 @@ import { did, nothing, windowName, windowOf, type Outcome, type Situation } from
 import { carried, stood } from '../standing.ts';
 
 /** bring-inside: windows that are left alone and stand outside every monitor are moved into the work area of theirs. */
-export function bringInside({ session, profile, desk }: Situation): Outcome {
+function bringInside({ session, profile, desk }: Situation): Outcome {
   const outside = new Map(
     place(session, profile, desk)
       .placements.filter(({ held }) => held === 'left-alone')
@@ -34,3 +35,7 @@ export function bringInside({ session, profile, desk }: Situation): Outcome {
     })),
   );
 }
+
+export const insideApplies = {
+  'bring-inside': bringInside,
+} satisfies Partial<Applies>;

@@ -1,3 +1,4 @@
+import type { Applies } from './applies.ts';
 import { turnedAround } from '../../tiling/hand.ts';
 import { LAYOUTS } from '../../tiling/layouts.ts';
 import type { FirstAxis, LayoutSetting, Side } from '../../values/layout.ts';
@@ -33,7 +34,7 @@ export function useLayout(situation: Situation, layout: LayoutSetting): Outcome 
 }
 
 /** reset-layout: drops every choice and adjustment made by key here, a tree made by hand among them. */
-export function resetLayout(situation: Situation): Outcome {
+function resetLayout(situation: Situation): Outcome {
   const { session, profile } = situation;
   const { workspace, monitor } = placeInFocus(session);
   const { layout, adjusted, hand, divides } = arrangementOf(session, workspace, monitor);
@@ -54,7 +55,7 @@ export function resetLayout(situation: Situation): Outcome {
 }
 
 /** next-layout (1) and previous-layout (−1): round the layouts to cycle through here. */
-export function stepLayout(situation: Situation, step: 1 | -1): Outcome {
+function stepLayout(situation: Situation, step: 1 | -1): Outcome {
   const { session, profile } = situation;
   const { workspace, monitor } = placeInFocus(session);
   const { layout, cycle } = tilingInForce(profile, session, workspace, monitor);
@@ -72,7 +73,7 @@ const NEXT_SIDE: Record<Side, Side> = {
 };
 
 /** turn-layout: the lead goes round the sides, middle and halving change axis, columns and rows change places, hand-split turns the split around the focused window, tabs and list change places. */
-export function turnLayout(situation: Situation): Outcome {
+function turnLayout(situation: Situation): Outcome {
   const { session } = situation;
   const { workspace, monitor } = placeInFocus(session);
   const arranged = arrange(situation, workspace, monitor);
@@ -134,3 +135,11 @@ export function turnLayout(situation: Situation): Outcome {
       return nothing(session, `${LAYOUTS[layout.kind].title} cannot be turned`);
   }
 }
+
+export const layoutApplies = {
+  'next-layout': (now) => stepLayout(now, 1),
+  'previous-layout': (now) => stepLayout(now, -1),
+  'turn-layout': turnLayout,
+  'reset-layout': resetLayout,
+  'use-layout': (now, { layout }) => useLayout(now, layout),
+} satisfies Partial<Applies>;

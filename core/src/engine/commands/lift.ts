@@ -1,3 +1,4 @@
+import type { Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { workArea } from '../../desk/work-area.ts';
 import { keptInside, sameRect } from '../../geometry/rect.ts';
@@ -30,7 +31,7 @@ import { placeInFocus } from './shares.ts';
  * floating one goes back. Its place in the order is kept meanwhile. What it was beside that (placed, above all
  * others, everywhere) is over in its tile, and holds again when it floats again.
  */
-export function toggleFloat(situation: Situation): Outcome {
+function toggleFloat(situation: Situation): Outcome {
   const { session, profile } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
@@ -126,7 +127,7 @@ function standingFor(situation: Situation, window: SessionWindow): Standing {
 }
 
 /** stay-above: the focused window floats over all others; again, it is back where it was. */
-export function toggleStayAbove(situation: Situation): Outcome {
+function toggleStayAbove(situation: Situation): Outcome {
   const { session } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
@@ -149,7 +150,7 @@ export function toggleStayAbove(situation: Situation): Outcome {
 }
 
 /** everywhere: the focused window is on every workspace of its monitor; again, it is back where it was. */
-export function toggleEverywhere(situation: Situation): Outcome {
+function toggleEverywhere(situation: Situation): Outcome {
   const { session } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
@@ -197,7 +198,7 @@ function landedUnlessAfloat(situation: Situation, window: SessionWindow): Sessio
 }
 
 /** float-all: every tiled window here floats where it is; again, all are back in their tiles. */
-export function floatAll(situation: Situation): Outcome {
+function floatAll(situation: Situation): Outcome {
   const { session, profile, desk } = situation;
   const { workspace, monitor } = placeInFocus(session);
   const isHere = (window: SessionWindow) =>
@@ -255,3 +256,10 @@ function withMovedAlone({ profile, desk }: Situation, session: Session): Session
   });
   return { ...session, windows };
 }
+
+export const liftApplies = {
+  float: toggleFloat,
+  'float-all': floatAll,
+  'stay-above': toggleStayAbove,
+  everywhere: toggleEverywhere,
+} satisfies Partial<Applies>;

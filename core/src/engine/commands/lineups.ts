@@ -1,3 +1,4 @@
+import { untyped, type Applies } from './applies.ts';
 import { LAST } from '../../commands/command.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import type { Board } from '../../model/board.ts';
@@ -31,7 +32,7 @@ import { openApp } from './windows.ts';
 import { inZonesOf } from './zones.ts';
 
 /** save-lineup: the windows of this workspace with their places, under a name; one of that name is replaced. */
-export function saveLineup(situation: Situation, name: string): Outcome {
+function saveLineup(situation: Situation, name: string): Outcome {
   const { session } = situation;
   const { workspace, monitor } = placeInFocus(session);
   const together = lineupOf(situation, workspace, monitor, () => true);
@@ -51,7 +52,7 @@ export function saveLineup(situation: Situation, name: string): Outcome {
 }
 
 /** forget-lineup: lets a saved lineup go; undo brings it back. */
-export function forgetLineup({ session }: Situation, name: string): Outcome {
+function forgetLineup({ session }: Situation, name: string): Outcome {
   const lineup = lineupNamed(session, name);
   if (typeof lineup === 'string') return nothing(session, lineup);
   const next = withList(session, 'lineups', (all) => all.filter((other) => other !== lineup));
@@ -75,7 +76,7 @@ function lineupNamed(session: Session, name: string): Lineup | string {
  * recall-lineup: its windows are together again on its workspace, each at its place; missing apps are
  * called. On another monitor a place is the zone of that name, else the same share of the work area.
  */
-export function recallLineup(situation: Situation, which: string): Outcome {
+function recallLineup(situation: Situation, which: string): Outcome {
   const { session } = situation;
   const lineup = which === LAST ? session.together : lineupNamed(session, which);
   if (!lineup) return nothing(session, 'no windows were placed together yet');
@@ -255,3 +256,9 @@ function withPlaces(
     return asPlacing({ x: 'full', y: 'full', at: window.seen });
   }, ordered);
 }
+
+export const lineupApplies = {
+  'save-lineup': (now, { text }) => (text ? saveLineup(now, text) : untyped(now, 'the lineup')),
+  'forget-lineup': (now, { text }) => (text ? forgetLineup(now, text) : untyped(now, 'the lineup')),
+  'recall-lineup': (now, { which }) => recallLineup(now, which ?? LAST),
+} satisfies Partial<Applies>;

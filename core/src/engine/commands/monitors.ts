@@ -1,3 +1,4 @@
+import type { Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { monitorRound, monitorTowards } from '../../desk/neighbours.ts';
 import type { PlacedMonitor } from '../../desk/placed.ts';
@@ -42,7 +43,7 @@ function meant({ session, desk }: Situation, which: string): PlacedMonitor | str
 }
 
 /** go-monitor: sends the focus to a monitor, to its most recent window, or to itself where it shows none. */
-export function goMonitor(situation: Situation, which: string): Outcome {
+function goMonitor(situation: Situation, which: string): Outcome {
   const { session } = situation;
   const to = meant(situation, which);
   if (typeof to === 'string') return nothing(session, to);
@@ -56,7 +57,7 @@ export function goMonitor(situation: Situation, which: string): Outcome {
 }
 
 /** put-on-monitor: the focused window joins the end of the workspace another monitor shows. */
-export function putOnMonitor(situation: Situation, which: string, follow: boolean): Outcome {
+function putOnMonitor(situation: Situation, which: string, follow: boolean): Outcome {
   const { session, profile } = situation;
   const window = windowOf(session, session.focus);
   if (!window) return nothing(session, 'no window has the focus');
@@ -77,7 +78,7 @@ export function putOnMonitor(situation: Situation, which: string, follow: boolea
 }
 
 /** put-workspace-on-monitor: the shown workspace goes to another monitor, which is its home from now on. */
-export function putWorkspaceOnMonitor(situation: Situation, which: string): Outcome {
+function putWorkspaceOnMonitor(situation: Situation, which: string): Outcome {
   const { session, desk } = situation;
   if (desk.joined) {
     return nothing(session, 'workspaces are joined: every monitor shows the same one');
@@ -101,3 +102,9 @@ export function putWorkspaceOnMonitor(situation: Situation, which: string): Outc
     because: 'put there by key; it is at home there from now on',
   });
 }
+
+export const monitorApplies = {
+  'go-monitor': (now, { which }) => goMonitor(now, which),
+  'put-on-monitor': (now, { which, follow }) => putOnMonitor(now, which, follow ?? true),
+  'put-workspace-on-monitor': (now, { which }) => putWorkspaceOnMonitor(now, which),
+} satisfies Partial<Applies>;

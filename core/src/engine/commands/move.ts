@@ -1,3 +1,4 @@
+import { inDirections, type Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { monitorTowards } from '../../desk/neighbours.ts';
 import type { Session, SessionWindow } from '../../model/session.ts';
@@ -161,7 +162,7 @@ function tiledAhead(situation: Situation, direction: Direction): SessionWindow |
 }
 
 /** move-earlier (−1) and move-later (1): exchanges with the neighbour in the order; on a board, with the zone before or after. */
-export function moveInOrder(situation: Situation, step: 1 | -1): Outcome {
+function moveInOrder(situation: Situation, step: 1 | -1): Outcome {
   const overZones = moveOverZonesInOrder(situation, step);
   if (overZones) return overZones;
   const focused = focusedTiled(situation);
@@ -182,11 +183,11 @@ export function moveInOrder(situation: Situation, step: 1 | -1): Outcome {
   );
 }
 
-export function swapWithLead(situation: Situation): Outcome {
+function swapWithLead(situation: Situation): Outcome {
   return toLead(situation, (tiled, at) => exchanged(tiled, at, 0));
 }
 
-export function promote(situation: Situation): Outcome {
+function promote(situation: Situation): Outcome {
   return toLead(situation, (tiled, at) => [tiled[at]!, ...tiled.filter((_, i) => i !== at)]);
 }
 
@@ -209,3 +210,11 @@ function toLead(situation: Situation, change: (tiled: string[], at: number) => s
     because: `it takes the place of ${former}`,
   });
 }
+
+export const moveApplies = {
+  ...inDirections('move', moveTowards),
+  'move-earlier': (now) => moveInOrder(now, -1),
+  'move-later': (now) => moveInOrder(now, 1),
+  'swap-with-lead': swapWithLead,
+  promote,
+} satisfies Partial<Applies>;

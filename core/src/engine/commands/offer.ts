@@ -1,3 +1,4 @@
+import type { Applies } from './applies.ts';
 import type { Picking } from '../../model/session-placing.ts';
 import type { Session } from '../../model/session.ts';
 import { placingText } from '../../values/placing-text.ts';
@@ -17,7 +18,7 @@ export function offering(situation: Situation, wanted: Partial<Offering>): Sessi
 }
 
 /** offer-places: the empty places here, one after the other, to any window. */
-export function offerPlaces(situation: Situation): Outcome {
+function offerPlaces(situation: Situation): Outcome {
   const next = offering(situation, { asked: true });
   if (!next.picking)
     return nothing(situation.session, 'no place here is empty beside placed windows');
@@ -54,7 +55,7 @@ export function takeOffer(situation: Situation, { place, windows }: Offer, at: n
 }
 
 /** fill-rest: into the largest empty place beside windows that are placed or in zones. */
-export function fillRest(situation: Situation): Outcome {
+function fillRest(situation: Situation): Outcome {
   const { session } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
@@ -76,3 +77,8 @@ export function fillRest(situation: Situation): Outcome {
 function countText(windows: number): string {
   return windows === 1 ? 'one window' : `${windows} windows`;
 }
+
+export const offerApplies = {
+  'fill-rest': fillRest,
+  'offer-places': offerPlaces,
+} satisfies Partial<Applies>;

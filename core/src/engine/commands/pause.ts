@@ -1,3 +1,4 @@
+import type { Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import type { Standing } from '../../model/session-placing.ts';
 import type { Session } from '../../model/session.ts';
@@ -7,7 +8,7 @@ import { did, nothing, type Outcome, type Situation } from '../session.ts';
 import { stood } from '../standing.ts';
 
 /** pause: every window stays where it stands, and nothing is arranged until resume. */
-export function pause({ session, profile, desk }: Situation): Outcome {
+function pause({ session, profile, desk }: Situation): Outcome {
   if (session.paused) return nothing(session, 'the engine is paused already');
   const standing: Record<string, Standing> = {};
   for (const placement of place(session, profile, desk).placements) {
@@ -23,7 +24,7 @@ export function pause({ session, profile, desk }: Situation): Outcome {
  * resume: every arrangement as it was; windows that opened meanwhile join the end of their order, in
  * reading order of where they stand: from the top, then from the left.
  */
-export function resume({ session }: Situation): Outcome {
+function resume({ session }: Situation): Outcome {
   const { paused, ...rest } = session;
   if (!paused) return nothing(session, 'the engine runs already');
   const adopted = new Set(paused.opened);
@@ -50,3 +51,8 @@ function inReadingOrder(ids: readonly string[], { standing }: NonNullable<Sessio
   const at = (id: string) => ownEntry(standing, id) ?? { x: 0, y: 0 };
   return [...ids].sort((a, b) => at(a).y - at(b).y || at(a).x - at(b).x);
 }
+
+export const pauseApplies = {
+  pause,
+  resume,
+} satisfies Partial<Applies>;

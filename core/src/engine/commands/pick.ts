@@ -1,3 +1,4 @@
+import type { Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import type { PlacedMonitor } from '../../desk/placed.ts';
 import { workArea } from '../../desk/work-area.ts';
@@ -64,7 +65,7 @@ export function gridOf({ cornerPick }: PlacingSettings, monitor: PlacedMonitor):
  * pick-board: the boards that fit this monitor, the marked one drawn on it; a number is a zone of that, a letter or
  * an arrow marks another, Enter takes it as the layout here. Again, it ends.
  */
-export function pickBoard(situation: Situation): Outcome {
+function pickBoard(situation: Situation): Outcome {
   const { session } = situation;
   if (session.picking?.by === 'board') return drop(session);
   const choices = boardChoices(situation);
@@ -80,7 +81,7 @@ export function pickBoard(situation: Situation): Outcome {
 }
 
 /** corner-pick: opens the lettered and numbered grid over the monitor; again, it ends. */
-export function cornerPick(situation: Situation): Outcome {
+function cornerPick(situation: Situation): Outcome {
   const { session, profile } = situation;
   if (session.picking?.by === 'corner') return drop(session);
   const { goOn } = profile.placing.cornerPick;
@@ -94,7 +95,7 @@ export function cornerPick(situation: Situation): Outcome {
 }
 
 /** corner-go-on: the grid goes on with the next window, until it is ended by key; again, it ends with its block. */
-export function cornerGoOn({ session }: Situation): Outcome {
+function cornerGoOn({ session }: Situation): Outcome {
   const { picking } = session;
   if (picking?.by !== 'corner') return nothing(session, 'no corner pick is open');
   return did(
@@ -113,12 +114,12 @@ function drop(session: Session): Outcome {
 const NO_PICK = 'nothing is to be picked';
 
 /** pick-drop: ends the choice; what was picked before stays. */
-export function pickDrop({ session }: Situation): Outcome {
+function pickDrop({ session }: Situation): Outcome {
   return session.picking ? drop(session) : nothing(session, NO_PICK);
 }
 
 /** pick-back: takes the last letter or digit back. */
-export function pickBack({ session }: Situation): Outcome {
+function pickBack({ session }: Situation): Outcome {
   const { picking } = session;
   if (!picking) return nothing(session, NO_PICK);
   if (picking.typed === '') return nothing(session, 'nothing is typed');
@@ -130,7 +131,7 @@ export function pickBack({ session }: Situation): Outcome {
  * pick-next (1) and pick-previous (−1): the next empty place is offered, and this one left as it is; or the next of
  * the boards is marked, the first again after the last.
  */
-export function pickStep(situation: Situation, step: 1 | -1): Outcome {
+function pickStep(situation: Situation, step: 1 | -1): Outcome {
   const { session } = situation;
   const { picking } = session;
   if (picking?.by === 'board') return markBoard(situation, picking, step);
@@ -155,7 +156,7 @@ function markBoard(situation: Situation, picking: Picking, step: 1 | -1): Outcom
 }
 
 /** pick-take: takes the block typed so far, or the marked board as the layout here. */
-export function pickTake(situation: Situation): Outcome {
+function pickTake(situation: Situation): Outcome {
   const { session } = situation;
   const { picking } = session;
   if (picking?.by === 'board') return takeBoard(situation);
@@ -175,7 +176,7 @@ function said(typed: string) {
 }
 
 /** pick: types letters and digits, one after the other. */
-export function pick(situation: Situation, keys: string): Outcome {
+function pick(situation: Situation, keys: string): Outcome {
   let now: Outcome = did(situation.session);
   for (const key of keys.toLowerCase()) {
     if (!now.session.picking) return nothing(now.session, NO_PICK);
@@ -302,3 +303,15 @@ function takeBlock(situation: Situation, typed: string): Outcome {
   }
   return { ...step, session: { ...step.session, picking: { ...picking, typed: '' } } };
 }
+
+export const pickApplies = {
+  'pick-board': pickBoard,
+  'corner-pick': cornerPick,
+  'corner-go-on': cornerGoOn,
+  'pick-next': (now) => pickStep(now, 1),
+  'pick-previous': (now) => pickStep(now, -1),
+  'pick-take': pickTake,
+  'pick-back': pickBack,
+  'pick-drop': pickDrop,
+  pick: (now, { keys }) => pick(now, keys),
+} satisfies Partial<Applies>;

@@ -1,3 +1,4 @@
+import { inDirections, type Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { monitorTowards } from '../../desk/neighbours.ts';
 import type { Placing } from '../../model/session-placing.ts';
@@ -41,7 +42,7 @@ function unplaced({
 }
 
 /** place-D: along its axis, by the two-axis model; the other axis stays as it is. */
-export function placeTowards(situation: Situation, direction: Direction): Outcome {
+function placeTowards(situation: Situation, direction: Direction): Outcome {
   const side: PlacingSide = isForward(direction) ? 'end' : 'start';
   const axis = axisOf(direction);
   return steppedOn(situation, axis, side, (window, along) =>
@@ -55,7 +56,7 @@ export function placeTowards(situation: Situation, direction: Direction): Outcom
 }
 
 /** place-middle: in the middle of the longer side of the work area, a rung further with every press. */
-export function placeMiddle(situation: Situation): Outcome {
+function placeMiddle(situation: Situation): Outcome {
   return steppedOn(situation, longerSide(situation), 'middle', () =>
     nothing(situation.session, 'it is in the middle'),
   );
@@ -162,7 +163,7 @@ function placeNow({ placing, maximised, fullScreen }: SessionWindow, places: rea
  * put-back: ends what placing and maximise did: the window is in its tile, at its place in the order, or
  * where it floated. A window that was widened over zones is in those from before.
  */
-export function putBack(situation: Situation): Outcome {
+function putBack(situation: Situation): Outcome {
   const { session } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
@@ -187,3 +188,10 @@ export function putBack(situation: Situation): Outcome {
   const narrow = withSeats(session, window, here.board.id, { [window.id]: { zones: before } });
   return did(narrow, said(window, `in ${before.join(' and ')}`, 'as before it was widened'));
 }
+
+export const placingApplies = {
+  ...inDirections('place', placeTowards),
+  'place-middle': placeMiddle,
+  'put-back': putBack,
+  'place-at': placeAt,
+} satisfies Partial<Applies>;

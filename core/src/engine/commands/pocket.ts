@@ -1,3 +1,4 @@
+import type { Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import type { Session, SessionWindow } from '../../model/session.ts';
 import {
@@ -19,7 +20,7 @@ import { focusedWindow, isOutcome } from './focused.ts';
 import { placeInFocus } from './shares.ts';
 
 /** pocket: the focused window is out of sight, until it is called back. Its place in the order is kept. */
-export function pocket(situation: Situation): Outcome {
+function pocket(situation: Situation): Outcome {
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
   return did(
@@ -55,7 +56,7 @@ export function pocketed(session: Session, window: SessionWindow): Session {
  * call-back: the window pocketed last comes to the present workspace, floating in the middle, or to its
  * former place on the workspace it came from. Again, while it has the focus, pockets it.
  */
-export function callBack(situation: Situation): Outcome {
+function callBack(situation: Situation): Outcome {
   const { session, profile } = situation;
   const focused = windowOf(session, session.focus);
   const isVisitor = focused?.pocketedFrom !== undefined && session.putAway === undefined;
@@ -140,3 +141,8 @@ export function broughtBack({ session, desk }: Situation, window: SessionWindow)
         }));
   return withFocus(joined, windowOf(joined, window.id)!);
 }
+
+export const pocketApplies = {
+  pocket,
+  'call-back': callBack,
+} satisfies Partial<Applies>;

@@ -1,3 +1,4 @@
+import type { Applies } from './applies.ts';
 import type { Session } from '../../model/session.ts';
 import type { Direction } from '../../values/direction.ts';
 import type { Shaping } from '../../values/window.ts';
@@ -15,7 +16,7 @@ const MEANING: Record<Shaping, string> = {
 };
 
 /** shape: enters the shaping of the focused window; again, takes all of it as one step. */
-export function shape(situation: Situation): Outcome {
+function shape(situation: Situation): Outcome {
   const { session, profile } = situation;
   if (session.shaping)
     return did(taken(situation), { decided: 'shaping taken', because: 'by key' });
@@ -34,7 +35,7 @@ export function shape(situation: Situation): Outcome {
 const NOT = 'no window is being shaped';
 
 /** shape-as: what arrows do from now on. */
-export function shapeAs({ session }: Situation, by: Shaping): Outcome {
+function shapeAs({ session }: Situation, by: Shaping): Outcome {
   const { shaping } = session;
   if (!shaping) return nothing(session, NOT);
   return did(
@@ -44,7 +45,7 @@ export function shapeAs({ session }: Situation, by: Shaping): Outcome {
 }
 
 /** shape-step: one step of moving, growing or exchanging; `inward` moves an edge in instead of out. */
-export function shapeStep(situation: Situation, direction: Direction, inward: boolean): Outcome {
+function shapeStep(situation: Situation, direction: Direction, inward: boolean): Outcome {
   const { session } = situation;
   const { shaping } = session;
   if (!shaping) return nothing(session, NOT);
@@ -74,7 +75,7 @@ function stepped(
 }
 
 /** shape-back: takes one step of this shaping back. */
-export function shapeBack(situation: Situation): Outcome {
+function shapeBack(situation: Situation): Outcome {
   const { session } = situation;
   const { shaping } = session;
   if (!shaping) return nothing(session, NOT);
@@ -87,7 +88,7 @@ export function shapeBack(situation: Situation): Outcome {
 }
 
 /** shape-drop: everything as it was before the shaping. */
-export function shapeDrop(situation: Situation): Outcome {
+function shapeDrop(situation: Situation): Outcome {
   const { session } = situation;
   const { shaping } = session;
   if (!shaping) return nothing(session, NOT);
@@ -106,3 +107,11 @@ export function taken(situation: Situation): Session {
   const { shaping: _over, ...before } = stepsBack(situation, shaping.steps);
   return remembered(before, now, 'shape');
 }
+
+export const shapeApplies = {
+  shape,
+  'shape-back': shapeBack,
+  'shape-drop': shapeDrop,
+  'shape-as': (now, { by }) => shapeAs(now, by),
+  'shape-step': (now, { direction, inward }) => shapeStep(now, direction, inward ?? false),
+} satisfies Partial<Applies>;

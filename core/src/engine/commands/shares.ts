@@ -1,3 +1,4 @@
+import type { Applies } from './applies.ts';
 import { span } from '../../geometry/rect.ts';
 import type { Adjusted, Session } from '../../model/session.ts';
 import { evened } from '../../tiling/hand.ts';
@@ -102,7 +103,7 @@ function shareInForce(edge: LeadEdge | null, set: number): number {
  * lead-share-more (1) and lead-share-less (−1): 0.02 at a time within 0.05 – 0.95, and no further than minimums let
  * the edge go. What is kept is the share in force, and the next step goes on from there.
  */
-export function stepLeadShare(situation: Situation, direction: 1 | -1): Outcome {
+function stepLeadShare(situation: Situation, direction: 1 | -1): Outcome {
   const { session } = situation;
   const { layout, adjusted } = layoutInFocus(situation);
   const set = presentLeadShare(layout, adjusted);
@@ -150,7 +151,7 @@ function shareText(share: number): string {
 }
 
 /** lead-count-more (1) and lead-count-less (−1), from 1 to as many as there are tiled windows. */
-export function stepLeadCount(situation: Situation, direction: 1 | -1): Outcome {
+function stepLeadCount(situation: Situation, direction: 1 | -1): Outcome {
   const { session } = situation;
   const { layout } = layoutInFocus(situation);
   if (!('leadCount' in layout)) {
@@ -187,7 +188,7 @@ function evenHand(situation: Situation): Outcome {
 }
 
 /** even-out: drops every size moved by key, so that the shares of the settings apply again. */
-export function evenOut(situation: Situation): Outcome {
+function evenOut(situation: Situation): Outcome {
   const { session } = situation;
   const { workspace, monitor } = placeInFocus(session);
   const { kind } = tilingInFocus(situation).layout;
@@ -214,3 +215,11 @@ export function evenOut(situation: Situation): Outcome {
     ...(asPlaced ? [placedBack] : []),
   );
 }
+
+export const shareApplies = {
+  'lead-share-more': (now) => stepLeadShare(now, 1),
+  'lead-share-less': (now) => stepLeadShare(now, -1),
+  'lead-count-more': (now) => stepLeadCount(now, 1),
+  'lead-count-less': (now) => stepLeadCount(now, -1),
+  'even-out': evenOut,
+} satisfies Partial<Applies>;

@@ -1,3 +1,4 @@
+import type { Applies } from './applies.ts';
 import {
   did,
   nothing,
@@ -15,7 +16,7 @@ import { focusedWindow, isOutcome } from './focused.ts';
 const WORDS = { maximised: 'maximised', fullScreen: 'full screen' } as const;
 
 /** maximise and full-screen: over the work area, or the whole monitor; again, the window is back where it was. */
-export function toggleSize(situation: Situation, state: keyof typeof WORDS): Outcome {
+function toggleSize(situation: Situation, state: keyof typeof WORDS): Outcome {
   const { session } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
@@ -33,7 +34,7 @@ export function toggleSize(situation: Situation, state: keyof typeof WORDS): Out
 }
 
 /** minimise: out of sight; the others close up, and its place in the order is kept. */
-export function minimise(situation: Situation): Outcome {
+function minimise(situation: Situation): Outcome {
   const { session } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
@@ -50,7 +51,7 @@ export function minimise(situation: Situation): Outcome {
 }
 
 /** restore-last: the window minimised last is back at its place, wherever that is. */
-export function restoreLast({ session, profile }: Situation): Outcome {
+function restoreLast({ session, profile }: Situation): Outcome {
   // What is in the pocket as well is called back from there.
   const window = session.minimised
     ?.map((id) => windowOf(session, id))
@@ -62,3 +63,10 @@ export function restoreLast({ session, profile }: Situation): Outcome {
     because: 'it was minimised last',
   });
 }
+
+export const sizeApplies = {
+  maximise: (now) => toggleSize(now, 'maximised'),
+  'full-screen': (now) => toggleSize(now, 'fullScreen'),
+  minimise,
+  'restore-last': restoreLast,
+} satisfies Partial<Applies>;

@@ -1,3 +1,4 @@
+import type { Applies } from './applies.ts';
 import type { Arrangement, Session } from '../../model/session.ts';
 import { takenOver } from '../../tiling/hand.ts';
 import { isDividing, LAYOUTS } from '../../tiling/layouts.ts';
@@ -21,7 +22,7 @@ import { focusedWindow, isOutcome } from './focused.ts';
  * split-across (x) and split-down (y): the next window that opens here divides the focused one so. In
  * another layout that is first taken over as it stands.
  */
-export function splitNext(situation: Situation, axis: Axis): Outcome {
+function splitNext(situation: Situation, axis: Axis): Outcome {
   const { session, profile } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
@@ -97,3 +98,8 @@ export function carriedOver(session: Session, before: Arranged, to: string): Ses
     }),
   };
 }
+
+export const splitApplies = {
+  'split-across': (now) => splitNext(now, 'x'),
+  'split-down': (now) => splitNext(now, 'y'),
+} satisfies Partial<Applies>;

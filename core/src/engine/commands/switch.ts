@@ -1,3 +1,4 @@
+import type { Applies } from './applies.ts';
 import type { Session } from '../../model/session.ts';
 import {
   did,
@@ -13,7 +14,7 @@ import {
  * switch-window: chooses the window that had the focus before, each further press the one before that;
  * the choice is taken when the key is released. Pocketed windows are not among them.
  */
-export function switchWindow({ session, profile }: Situation): Outcome {
+function switchWindow({ session, profile }: Situation): Outcome {
   const { switching } = session;
   const among =
     switching?.among ??
@@ -41,3 +42,7 @@ export function switched(session: Session, isTaken: boolean): Session {
   const window = windowOf(rest, switching?.among[switching.at]);
   return isTaken && window ? withFocus(rest, window) : rest;
 }
+
+export const switchApplies = {
+  'switch-window': switchWindow,
+} satisfies Partial<Applies>;

@@ -1,3 +1,4 @@
+import type { Applies } from './applies.ts';
 import { type App, type AppWindow, appWindowSchema } from '../../model/app.ts';
 import { picked } from '../../model/picked.ts';
 import type { Profile } from '../../model/profile.ts';
@@ -74,7 +75,7 @@ export function openApp(situation: Situation, appId: string, title?: string): Ou
 }
 
 /** open-start: of the apps that are opened at the start, each whose window is not open yet. */
-export function openStart(situation: Situation): Outcome {
+function openStart(situation: Situation): Outcome {
   const { profile } = situation;
   let { session } = situation;
   const trace: Reason[] = [];
@@ -154,8 +155,14 @@ function windowOfApp(
   };
 }
 
-export function closeFocused(situation: Situation): Outcome {
+function closeFocused(situation: Situation): Outcome {
   const { session } = situation;
   if (session.focus === undefined) return nothing(session, 'no window has the focus');
   return windowClosed(situation, session.focus);
 }
+
+export const windowApplies = {
+  'open-app': (now, { app, window }) => openApp(now, app, window),
+  close: closeFocused,
+  'open-start': openStart,
+} satisfies Partial<Applies>;

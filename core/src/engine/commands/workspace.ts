@@ -1,3 +1,4 @@
+import type { Applies } from './applies.ts';
 import { deskInForce, monitorFor, workspacesOn } from '../../desk/desk.ts';
 import { type HomedWorkspace, freeNumber } from '../../desk/homes.ts';
 import type { Session } from '../../model/session.ts';
@@ -73,7 +74,7 @@ function reopened(situation: Situation, which: string): Situation {
 }
 
 /** go-workspace: shows a workspace on its monitor and goes there. */
-export function goWorkspace(before: Situation, which: string): Outcome {
+function goWorkspace(before: Situation, which: string): Outcome {
   const situation = reopened(before, which);
   const { session, desk } = situation;
   const to = meant(situation, which);
@@ -96,7 +97,7 @@ export function goWorkspace(before: Situation, which: string): Outcome {
  * put-on-workspace: the focused window joins the end of a workspace. Unless it is followed there, the
  * focus stays where it is, with the window that had it before.
  */
-export function putOnWorkspace(before: Situation, which: string, follow: boolean): Outcome {
+function putOnWorkspace(before: Situation, which: string, follow: boolean): Outcome {
   const situation = reopened(before, which);
   const { session, profile, desk } = situation;
   const window = windowOf(session, session.focus);
@@ -118,7 +119,7 @@ export function putOnWorkspace(before: Situation, which: string, follow: boolean
 }
 
 /** new-workspace: one more on the monitor with the focus, named by the next free number; goes there. */
-export function newWorkspace(situation: Situation): Outcome {
+function newWorkspace(situation: Situation): Outcome {
   const { session, profile, desk } = situation;
   const monitor = session.focusMonitor;
   const listed = new Set(
@@ -140,7 +141,7 @@ export function newWorkspace(situation: Situation): Outcome {
 }
 
 /** close-workspace: the present one; its windows go to the one this monitor showed before. */
-export function closeWorkspace(situation: Situation): Outcome {
+function closeWorkspace(situation: Situation): Outcome {
   const { session, profile, desk } = situation;
   const monitor = session.focusMonitor;
   const closed = shownOn(session, monitor);
@@ -190,3 +191,10 @@ function sentTo(situation: Situation, id: string, workspace: string): Session {
       : there,
   );
 }
+
+export const workspaceApplies = {
+  'go-workspace': (now, { which }) => goWorkspace(now, which),
+  'put-on-workspace': (now, { which, follow }) => putOnWorkspace(now, which, follow ?? false),
+  'new-workspace': newWorkspace,
+  'close-workspace': closeWorkspace,
+} satisfies Partial<Applies>;

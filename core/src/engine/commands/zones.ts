@@ -1,3 +1,4 @@
+import { inDirections, type Applies } from './applies.ts';
 import type { Board, Zone } from '../../model/board.ts';
 import type { Placing } from '../../model/session-placing.ts';
 import type { SessionWindow } from '../../model/session.ts';
@@ -84,7 +85,7 @@ function zoneMeant(board: Board, which: string): Zone | string {
  * place-in-zone: by name or by number. On a board the window exchanges with what is there; elsewhere it is
  * placed in that zone of the board that fits its monitor.
  */
-export function placeInZone(situation: Situation, which: string): Outcome {
+function placeInZone(situation: Situation, which: string): Outcome {
   const { session } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
@@ -126,7 +127,7 @@ export function putInZone(
 }
 
 /** widen-D: over the next zone in that direction too; put-back makes it as narrow as it was. */
-export function widen(situation: Situation, direction: Direction): Outcome {
+function widen(situation: Situation, direction: Direction): Outcome {
   const { session, profile } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
@@ -159,3 +160,8 @@ export function widen(situation: Situation, direction: Direction): Outcome {
 export function inZonesOf({ id }: Board, zones: string[]): Placing {
   return { x: 'full', y: 'full', zone: { board: id, zones } };
 }
+
+export const zoneApplies = {
+  ...inDirections('widen', widen),
+  'place-in-zone': (now, { zone }) => placeInZone(now, zone),
+} satisfies Partial<Applies>;

@@ -1,10 +1,11 @@
+import { shortText } from '../../commands/command.ts';
 import { BASE } from '../../model/keys.ts';
 import type { Profile } from '../../model/profile.ts';
 import { keyName } from '../../values/codes.ts';
 import { modifierOf } from '../../values/modifiers.ts';
 import { boardOf } from '../devices.ts';
 import { keyMap } from '../map.ts';
-import { byTask, chartRows, shortText } from './rows.ts';
+import { byTask, chartRows } from './rows.ts';
 import { html } from './text.ts';
 
 /** The colours of a chart: of the ground, of what stands on it, and of what is said less loudly. */

@@ -1,4 +1,5 @@
-import type { KeyCommand } from '../../model/keys.ts';
+import type { KeyCommand } from '../../commands/registry.ts';
+
 import { MAIN } from '../../values/modifiers.ts';
 
 /** A binding of a ready-made map. */

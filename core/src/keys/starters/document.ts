@@ -1,4 +1,5 @@
-import { keyCommandText, STARTERS, type StarterId } from '../../model/keys.ts';
+import { commandText } from '../../commands/command.ts';
+import { STARTERS, type StarterId } from '../../model/keys.ts';
 import { profileSchema } from '../../model/profile.ts';
 import { keysCaps } from '../../values/trigger.ts';
 import type { StarterBinding } from './binding.ts';
@@ -51,7 +52,7 @@ function table(bindings: readonly StarterBinding[]): string {
       .map((cap) => (cap === '`' ? '`` ` ``' : `\`${cap}\``))
       .join(' ')
       .replace('`then`', 'then'),
-    keyCommandText(command),
+    commandText(command),
   ]);
   return [
     '| keys | command |',

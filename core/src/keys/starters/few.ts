@@ -1,4 +1,5 @@
-import type { KeyCommand } from '../../model/keys.ts';
+import type { KeyCommand } from '../../commands/registry.ts';
+
 import type { Profile } from '../../model/profile.ts';
 import { DIRECTIONS, type Direction } from '../../values/direction.ts';
 import { bareKey, withMain, type StarterBinding } from './binding.ts';

@@ -1,4 +1,5 @@
-import type { Command, PlainCommandId } from '../../commands/command.ts';
+import type { Command, PlainCommandId } from '../../commands/registry.ts';
+
 import { DIRECTIONS, type Direction } from '../../values/direction.ts';
 import type { LayoutSetting } from '../../values/layout.ts';
 import { inOrder, type Modifier } from '../../values/modifiers.ts';

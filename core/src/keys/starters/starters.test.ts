@@ -1,8 +1,9 @@
+import { commandText } from '../../commands/command.ts';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { checkKeys } from '../../checkup/keys.ts';
-import { keyCommandText, STARTERS, type StarterId } from '../../model/keys.ts';
+import { STARTERS, type StarterId } from '../../model/keys.ts';
 import { profileSchema } from '../../model/profile.ts';
 import { OFFICE } from '../../testing/desk.ts';
 import { BOARDS, middleOf } from '../boards.ts';
@@ -29,7 +30,7 @@ function boundIn(id: StarterId, profile = bare): Bound[] {
     const names = steps[0]!.split('+');
     const code = names.pop()!;
     const more = names.filter((name) => name !== 'Main').join('+');
-    return { more, code, steps: steps.length, text: keyCommandText(command) };
+    return { more, code, steps: steps.length, text: commandText(command) };
   });
 }
 
@@ -236,7 +237,7 @@ describe('whatever letters a person gives', () => {
       fc.property(named, (names) => {
         const profile = { ...withNames(names), keys: { ...bare.keys, from: id } };
         const map = keyMap(profile);
-        const texts = new Set(map.map(({ command }) => keyCommandText(command!)));
+        const texts = new Set(map.map(({ command }) => commandText(command!)));
         for (const { text } of boundIn(id)) expect(texts).toContain(text);
         expect(new Set(map.map(({ sign }) => sign)).size).toBe(map.length);
         // No whole trigger is the beginning of another.
@@ -257,7 +258,7 @@ describe('whatever letters a person gives', () => {
     fc.assert(
       fc.property(named, (names) => {
         const profile = withNames(names);
-        const texts = new Set(keyMap(profile).map(({ command }) => keyCommandText(command!)));
+        const texts = new Set(keyMap(profile).map(({ command }) => commandText(command!)));
         for (const id of names.workspaces) {
           expect(texts).toContain(`go-workspace ${id}`);
           expect(texts).toContain(`put-on-workspace ${id}`);
@@ -275,7 +276,7 @@ describe('whatever letters a person gives', () => {
     const profile = withNames({ workspaces: ['S', 's', '1'], letters: ['Q', 'Q'] });
     const moved = movedByLetters(profile, 'whole').map(
       ({ binding, from, by }) =>
-        `${keyCommandText(binding.command)}: ${from} → ${binding.keys}, ${by}`,
+        `${commandText(binding.command)}: ${from} → ${binding.keys}, ${by}`,
     );
     expect(moved).toEqual([
       'go-workspace s: Main+KeyS → Main+Space KeyS, workspace S',

@@ -1,5 +1,6 @@
+import type { Command } from '../../commands/registry.ts';
 import fc from 'fast-check';
-import type { Command } from '../../commands/command.ts';
+
 import { openSession } from '../../engine/open.ts';
 import { place } from '../../engine/place.ts';
 import { reduce, type SessionEvent } from '../../engine/reduce.ts';

@@ -1,6 +1,7 @@
+import { COMMANDS } from '../../commands/registry.ts';
 import fc from 'fast-check';
 import { afterAll, describe, expect, it } from 'vitest';
-import { COMMANDS } from '../../commands/command.ts';
+
 import { place } from '../../engine/place.ts';
 import type { SessionEvent } from '../../engine/reduce.ts';
 import { sessionSchema, windowSchema } from '../../model/session.ts';

@@ -1,10 +1,12 @@
+import type { Argument, ArgumentKind } from '../../commands/argument.ts';
+import { commandSchema } from '../../commands/command.ts';
+import { COMMANDS, definitionOf, type Command, type CommandId } from '../../commands/registry.ts';
 import fc from 'fast-check';
-import { COMMANDS, PLAIN_COMMANDS, type Command, type CommandId } from '../../commands/command.ts';
+
 import type { SessionEvent } from '../../engine/reduce.ts';
 import { windowSchema } from '../../model/session.ts';
 import { DIRECTIONS } from '../../values/direction.ts';
 import { LAYOUT_KINDS } from '../../values/layout.ts';
-import { MODES, SHAPING } from '../../values/window.ts';
 import { anyWindow, IDS } from './desks.ts';
 
 const id = fc.constantFrom(...IDS);
@@ -21,44 +23,43 @@ const which = fc.oneof(
 );
 const name = fc.constantFrom('one', 'constructor', '__proto__');
 
-/** What is said with each command that needs something said. */
-const SAID: Partial<Record<CommandId, fc.Arbitrary<object>>> = {
-  'use-layout': fc.record({ layout: fc.constantFrom(...LAYOUT_KINDS).map((kind) => ({ kind })) }),
-  'open-app': fc.record({ app: id }),
-  'call-app': fc.record({ app: id }),
-  'find-window': fc.record({ text: fc.constantFrom('odd', 'w') }),
-  launch: fc.record({ text: fc.constantFrom('a', 'con') }),
-  'go-workspace': fc.record({ which }),
-  'put-on-workspace': fc.record({ which, follow: fc.boolean() }),
-  'go-monitor': fc.record({ which }),
-  'put-on-monitor': fc.record({ which, follow: fc.boolean() }),
-  'put-workspace-on-monitor': fc.record({ which }),
-  'use-desk': fc.record({ desk: fc.constantFrom('all', 'constructor', 'none') }),
-  'desk-mode': fc.record({ mode: fc.constantFrom(...MODES) }, { requiredKeys: [] }),
-  'place-at': fc.record(
-    { x: along, y: along, ladder: fc.constantFrom<(string | number)[]>(['1/3'], [0.2, '2/3']) },
-    { requiredKeys: [] },
-  ),
-  'place-in-zone': fc.record({ zone: fc.constantFrom('1', '2', 'z1', 'z3', 'constructor') }),
-  pick: fc.record({ keys: fc.constantFrom('1', '2', 'a', 'b', 'bd12', 'c3', 'z') }),
-  'save-lineup': fc.record({ text: name }),
-  'recall-lineup': fc.record({ which: fc.oneof(name, fc.constant('last')) }),
-  'forget-lineup': fc.record({ text: name }),
-  'move-edge': fc.record({
-    direction: fc.constantFrom(...DIRECTIONS),
-    by: fc.constantFrom(-9_000, -40, 1, 40, 9_000),
-  }),
-  'shape-as': fc.record({ by: fc.constantFrom(...SHAPING) }),
-  'shape-step': fc.record({ direction: fc.constantFrom(...DIRECTIONS), inward: fc.boolean() }),
+/** What is said by arguments of each kind. */
+const SAID: Record<ArgumentKind, (argument: Argument) => fc.Arbitrary<unknown>> = {
+  workspace: () => which,
+  monitor: () => which,
+  app: () => id,
+  'window-of-app': () => fc.constantFrom('odd', 'even'),
+  desk: () => fc.constantFrom('all', 'constructor', 'none'),
+  zone: () => fc.constantFrom('1', '2', 'z1', 'z3', 'constructor'),
+  layer: () => id,
+  layout: () => fc.constantFrom(...LAYOUT_KINDS).map((kind) => ({ kind })),
+  lineup: () => fc.oneof(name, fc.constant('last')),
+  direction: () => fc.constantFrom(...DIRECTIONS),
+  choice: ({ options = [] }) => fc.constantFrom(...options),
+  along: () => along,
+  ladder: () => fc.constantFrom<(string | number)[]>(['1/3'], [0.2, '2/3']),
+  flag: () => fc.boolean(),
+  figure: () => fc.constantFrom(-9_000, -40, 1, 40, 9_000),
+  text: () => fc.oneof(name, fc.constantFrom('odd', 'w', 'a', 'con')),
+  typed: () => fc.constantFrom('1', '2', 'a', 'b', 'bd12', 'c3', 'z'),
 };
-
-const plain = new Set<CommandId>(PLAIN_COMMANDS);
 
 /** A command, with whatever can be said with it. */
 export function commandFor(command: CommandId): fc.Arbitrary<Command> {
-  return plain.has(command)
-    ? fc.constant({ command } as Command)
-    : SAID[command]!.map((said) => ({ command, ...said }) as Command);
+  const { said } = definitionOf(command);
+  const values = Object.entries(said).map(([field, argument]) => [
+    field,
+    argument.schema._zod.optin === 'optional'
+      ? fc.option(SAID[argument.of](argument), { nil: undefined })
+      : SAID[argument.of](argument),
+  ]);
+  return fc
+    .record(Object.fromEntries(values) as Record<string, fc.Arbitrary<unknown>>)
+    .map((all) => {
+      const given = Object.entries(all).filter(([, value]) => value !== undefined);
+      return { command, ...Object.fromEntries(given) } as Command;
+    })
+    .filter((each) => commandSchema.safeParse(each).success);
 }
 
 /** Any command, each as often as any other. */

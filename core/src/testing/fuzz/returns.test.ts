@@ -1,5 +1,6 @@
+import type { CommandId, Command } from '../../commands/registry.ts';
 import { afterAll, describe, expect, it } from 'vitest';
-import type { CommandId, Command } from '../../commands/command.ts';
+
 import { deskInForce } from '../../desk/desk.ts';
 import { arrange } from '../../engine/arrange.ts';
 import { openSession } from '../../engine/open.ts';

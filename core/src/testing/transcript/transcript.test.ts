@@ -1,14 +1,9 @@
+import { PLAIN_COMMANDS, type Command, type CommandId, COMMANDS } from '../../commands/registry.ts';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { groupedFindings } from '../../checkup/findings.ts';
 import { placeAndCheck } from '../../checkup/standing.ts';
-import {
-  COMMANDS,
-  commandText,
-  PLAIN_COMMANDS,
-  type Command,
-  type CommandId,
-} from '../../commands/command.ts';
+import { commandText } from '../../commands/command.ts';
 import { openSession } from '../../engine/open.ts';
 import { place } from '../../engine/place.ts';
 import { reduce, type SessionEvent } from '../../engine/reduce.ts';
@@ -60,11 +55,13 @@ const SAID: Partial<Record<CommandId, readonly object[]>> = {
   'shape-step': [{ direction: 'right' }, { direction: 'up', inward: true }],
 };
 const plain = new Set<CommandId>(PLAIN_COMMANDS);
-const EVERY: readonly Command[] = [...COMMANDS].sort().flatMap((command): Command[] =>
-  plain.has(command)
-    ? [{ command } as Command]
-    : SAID[command]!.map((said) => ({ command, ...said }) as Command),
-);
+const EVERY: readonly Command[] = [...COMMANDS]
+  .sort()
+  .flatMap((command): Command[] =>
+    plain.has(command)
+      ? [{ command } as Command]
+      : SAID[command]!.map((said) => ({ command, ...said }) as Command),
+  );
 
 const run = (command: Command): SessionEvent => ({ type: 'command', command });
 const plainly = (...ids: CommandId[]) => ids.map((command) => run({ command } as Command));

@@ -1,14 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { COMMANDS } from '@sorn/core/commands';
+import { commandText, type KeyCommand, type KeyCommandId } from '@sorn/core/commands';
 import { movedByLetters, STARTER_MAPS, type KeyBinding } from '@sorn/core/keys';
-import {
-  BASE,
-  keyCommandText,
-  LAYER_COMMANDS,
-  MARKS,
-  type KeyCommand,
-  type Profile,
-} from '@sorn/core/model';
+import { BASE, MARKS, type Profile } from '@sorn/core/model';
 import { keysCaps, readTrigger } from '@sorn/core/values';
 import type { Ref } from 'react';
 import { Figure } from '../../app/Figure.tsx';
@@ -18,18 +11,10 @@ import { Select } from '../../app/Select.tsx';
 import { Choice, SettingRow } from '../../app/SettingRow.tsx';
 import { TextField } from '../../app/TextField.tsx';
 import { useBench } from '../../data/bench-context.ts';
-import {
-  faultOfSaid,
-  fieldsOf,
-  firstOf,
-  saidOf,
-  withSaid,
-  type KeyCommandId,
-} from './command-fields.ts';
+import { BINDABLE, faultOfSaid, fieldsOf, firstOf, saidOf, withSaid } from './command-fields.ts';
 import type { KeyEdits } from './edits.ts';
 
 const NONE = '';
-const IDS: readonly KeyCommandId[] = [...COMMANDS, ...LAYER_COMMANDS];
 
 /** Why a binding of the starter is not where it would be. */
 function MovedNote({ profile, binding }: { profile: Profile; binding: KeyBinding }) {
@@ -59,13 +44,10 @@ export function BindingSettings(props: {
   const first = command ?? release!;
   const { main, layers, marks } = profile.keys;
   const isFixed = from === 'fixed';
-  const mark = marks.find((each) => keyCommandText(each.command) === keyCommandText(first))?.mark;
+  const mark = marks.find((each) => commandText(each.command) === commandText(first))?.mark;
   const origin = { own: 'yours', starter: 'from starter', fixed: 'fixed' }[from];
   return (
-    <Section
-      title={keyCommandText(first)}
-      note={TELLS[from](STARTER_MAPS[profile.keys.from].title)}
-    >
+    <Section title={commandText(first)} note={TELLS[from](STARTER_MAPS[profile.keys.from].title)}>
       <chakra.p fontSize="14px" mb="6px" data-sentence>
         Pressing <KeyCaps caps={keysCaps(keys, main)} /> in the layer <b>{layer}</b>
         {app !== null && (
@@ -74,10 +56,10 @@ export function BindingSettings(props: {
             in <b>{profile.apps.find(({ id }) => id === app)?.name ?? app}</b>
           </>
         )}{' '}
-        does <b>{command ? keyCommandText(command) : 'nothing'}</b>
+        does <b>{command ? commandText(command) : 'nothing'}</b>
         {release && (
           <>
-            , and <b>{keyCommandText(release)}</b> when it is let go
+            , and <b>{commandText(release)}</b> when it is let go
           </>
         )}
         .
@@ -180,7 +162,7 @@ function CommandRows(props: {
 }) {
   const { label, command, onChange } = props;
   const profile = useBench((bench) => bench.profile);
-  const ids = IDS.filter((id) => id === command?.command || firstOf(id, profile) !== null);
+  const ids = BINDABLE.filter((id) => id === command?.command || firstOf(id, profile) !== null);
   return (
     <>
       <SettingRow label={label} {...(props.caps && { caps: props.caps })}>
@@ -197,7 +179,7 @@ function CommandRows(props: {
       </SettingRow>
       {command &&
         fieldsOf(command.command, profile).map((field) => {
-          const said = saidOf(command, field.name);
+          const said = saidOf(command, field);
           const name = `${field.label} of ${label.toLowerCase()}`;
           const say = (value: string) => onChange(withSaid(command, field, value));
           return (
@@ -238,7 +220,7 @@ function CommandRows(props: {
                   onChange={(value) => say(String(Math.round(value)))}
                 />
               )}
-              {(field.of === 'text' || field.of === 'rungs') && (
+              {field.of === 'text' && (
                 <Box width="150px">
                   <TextField
                     label={name}

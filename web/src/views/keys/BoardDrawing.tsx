@@ -1,12 +1,6 @@
+import type { Task } from '@sorn/core/commands';
 import { chakra } from '@chakra-ui/react';
-import {
-  boardOf,
-  keyFaces,
-  reachOfKey,
-  type BoardKey,
-  type KeyFace,
-  type Task,
-} from '@sorn/core/keys';
+import { boardOf, keyFaces, reachOfKey, type BoardKey, type KeyFace } from '@sorn/core/keys';
 import type { Profile } from '@sorn/core/model';
 import { keyName, modifierOf, type Modifier } from '@sorn/core/values';
 import { useMemo } from 'react';

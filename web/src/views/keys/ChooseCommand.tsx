@@ -1,7 +1,8 @@
+import { commandText, type KeyCommand } from '@sorn/core/commands';
 import { Box, chakra } from '@chakra-ui/react';
 import { nearness } from '@sorn/core/engine';
 import { keyMap } from '@sorn/core/keys';
-import { keyCommandText, type KeyCommand } from '@sorn/core/model';
+
 import { keysCaps } from '@sorn/core/values';
 import { Command as Finder } from 'cmdk';
 import { KeyCaps } from '../../app/KeyCap.tsx';
@@ -31,7 +32,7 @@ function Commands(props: {
   const { main } = profile.keys;
   const bound = new Map(
     keyMap(profile).flatMap(({ command, keys }) =>
-      command ? [[keyCommandText(command), keysCaps(keys, main)] as const] : [],
+      command ? [[commandText(command), keysCaps(keys, main)] as const] : [],
     ),
   );
   return (
@@ -42,7 +43,7 @@ function Commands(props: {
           <Finder.List tabIndex={0}>
             <Finder.Empty>No command is called that.</Finder.Empty>
             {commandsToBind(profile).map((command) => {
-              const text = keyCommandText(command);
+              const text = commandText(command);
               const caps = bound.get(text);
               return (
                 <Finder.Item

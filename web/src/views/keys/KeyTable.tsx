@@ -1,5 +1,6 @@
+import { type Task, TASK_TITLES } from '@sorn/core/commands';
 import { chakra, Flex } from '@chakra-ui/react';
-import { TASK_TITLES, type Task } from '@sorn/core/keys';
+
 import { memo } from 'react';
 import { useInSight } from '../../app/in-sight.ts';
 import { KeyCaps } from '../../app/KeyCap.tsx';

@@ -1,3 +1,4 @@
+import { commandText } from '@sorn/core/commands';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import {
   beginningFrom,
@@ -7,7 +8,7 @@ import {
   STARTER_MAPS,
   withMerged,
 } from '@sorn/core/keys';
-import { BASE, keyCommandText, STARTERS, type Profile, type StarterId } from '@sorn/core/model';
+import { BASE, STARTERS, type Profile, type StarterId } from '@sorn/core/model';
 import { keysCaps } from '@sorn/core/values';
 import { useMemo, useState, type ReactNode } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
@@ -56,7 +57,7 @@ function MovedByLetters({ profile, id }: { profile: Profile; id: StarterId }) {
           <chakra.li key={binding.keys} display="flex" alignItems="center" gap="6px" minH="24px">
             <KeyCaps caps={keysCaps(binding.keys, main)} />
             <chakra.span flex="1" truncate>
-              {keyCommandText(binding.command)}
+              {commandText(binding.command)}
             </chakra.span>
             <chakra.span color="slate">{by}</chakra.span>
           </chakra.li>

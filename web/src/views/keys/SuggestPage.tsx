@@ -1,3 +1,4 @@
+import { commandText } from '@sorn/core/commands';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import {
   deviceName,
@@ -6,7 +7,7 @@ import {
   withSuggestion,
   type Suggestion,
 } from '@sorn/core/keys';
-import { keyCommandText, MARKS, usesByCommand, type Mark } from '@sorn/core/model';
+import { MARKS, usesByCommand, type Mark } from '@sorn/core/model';
 import { keysCaps } from '@sorn/core/values';
 import { useMemo, useState, type ReactNode } from 'react';
 import { BenchLayout } from '../../app/Bench.tsx';
@@ -49,10 +50,10 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
   const text = lines[at] ?? null;
   const command =
     found?.given.find(({ wish }) => wish.text === text)?.wish.command ??
-    keyMap(profile).find((each) => each.command && keyCommandText(each.command) === text)?.command;
+    keyMap(profile).find((each) => each.command && commandText(each.command) === text)?.command;
   const edits = useKeyEdits(null, () => undefined);
   const mark =
-    profile.keys.marks.find((each) => keyCommandText(each.command) === text)?.mark ?? 'wanted';
+    profile.keys.marks.find((each) => commandText(each.command) === text)?.mark ?? 'wanted';
   const setMark = (next: Mark) => {
     if (command) edits.setMark(command, next === 'wanted' ? null : next);
   };
@@ -64,7 +65,7 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
     const bound =
       line?.was &&
       keyMap(profile).find(
-        ({ keys, command: of }) => keys === line.was && of && keyCommandText(of) === text,
+        ({ keys, command: of }) => keys === line.was && of && commandText(of) === text,
       );
     if (!bound) return;
     edits.setWhole(

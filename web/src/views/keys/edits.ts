@@ -1,3 +1,4 @@
+import { commandText, type KeyCommand } from '@sorn/core/commands';
 import { bindingId } from '@sorn/core/checkup';
 import {
   asOwn,
@@ -8,14 +9,7 @@ import {
   withoutBinding,
   type KeyBinding,
 } from '@sorn/core/keys';
-import {
-  BASE,
-  keyCommandText,
-  type KeyCommand,
-  type Mark,
-  type OwnBinding,
-  type Profile,
-} from '@sorn/core/model';
+import { BASE, type Mark, type OwnBinding, type Profile } from '@sorn/core/model';
 import { useBenchStore } from '../../data/bench-context.ts';
 import { useRecorder } from './recorder.ts';
 
@@ -40,7 +34,7 @@ export function useKeyEdits(binding: KeyBinding | null, onBinding: (id: string) 
         each.keys === keys &&
         each.layer === layer &&
         [each.command, each.release].some(
-          (one) => one && keyCommandText(one) === keyCommandText(command),
+          (one) => one && commandText(one) === commandText(command),
         ),
     );
     if (found) onBinding(bindingId(found));
@@ -78,9 +72,9 @@ export function useKeyEdits(binding: KeyBinding | null, onBinding: (id: string) 
       if (command) edit((profile) => setBack(profile, command));
     },
     setMark(command: KeyCommand, mark: Mark | null) {
-      const text = keyCommandText(command);
+      const text = commandText(command);
       edit((profile) => {
-        const others = profile.keys.marks.filter((each) => keyCommandText(each.command) !== text);
+        const others = profile.keys.marks.filter((each) => commandText(each.command) !== text);
         const marks = mark ? [...others, { command, mark }] : others;
         return { ...profile, keys: { ...profile.keys, marks } };
       });

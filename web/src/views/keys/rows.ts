@@ -1,7 +1,8 @@
+import { commandText } from '@sorn/core/commands';
 import { bindingId, checkKeys, type KeyFinding } from '@sorn/core/checkup';
 import { nearness } from '@sorn/core/engine';
 import { changedCommands, chartRows, reachTable, type ChartRow } from '@sorn/core/keys';
-import { keyCommandText, type Profile, type Use } from '@sorn/core/model';
+import { type Profile, type Use } from '@sorn/core/model';
 
 /** Which bindings the table shows. */
 export const FILTERS = [
@@ -32,7 +33,7 @@ export function keyRows(profile: Profile, uses: readonly Use[]): KeyRow[] {
   }
   return chartRows(profile, uses).map((row) => {
     const { command, release, keys, from } = row.binding;
-    const texts = [command, release].flatMap((each) => (each ? [keyCommandText(each)] : []));
+    const texts = [command, release].flatMap((each) => (each ? [commandText(each)] : []));
     const id = bindingId(row.binding);
     return {
       ...row,

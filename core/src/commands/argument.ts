@@ -1,0 +1,126 @@
+import { z } from 'zod';
+import { DIRECTIONS } from '../values/direction.ts';
+import { flagField, idField, oneOf, textField, whole } from '../values/fields.ts';
+import { layoutSchema, type LayoutSetting } from '../values/layout.ts';
+import { alongField, rungsField } from '../values/placing.ts';
+import { whichMonitorField } from '../values/window.ts';
+
+/** What kind of thing is said with a command. A form, a check of names and a test offer or look up things of this kind. */
+export type ArgumentKind =
+  | 'workspace'
+  | 'monitor'
+  | 'app'
+  | 'window-of-app'
+  | 'desk'
+  | 'zone'
+  | 'layer'
+  | 'layout'
+  | 'lineup'
+  | 'direction'
+  | 'choice'
+  | 'along'
+  | 'ladder'
+  | 'flag'
+  | 'figure'
+  | 'text'
+  | 'typed';
+
+/** Something that is said with a command, by one field of it. */
+export interface Argument<S extends z.ZodType = z.ZodType> {
+  of: ArgumentKind;
+  schema: S;
+  /** What a form calls it. */
+  label: string;
+  /** How it is told after the command's id and a space; the value itself where left out. */
+  text?: (value: never) => string;
+  /** Of a choice: what can be chosen. Of a figure: the least and the most. */
+  options?: readonly string[];
+  range?: readonly [least: number, most: number];
+  /** What a form calls leaving it out, where that means something of its own. */
+  none?: string;
+  /** Of a flag: what it is where it is left out. */
+  isOn?: boolean;
+  /** Where it is left out, a person is asked to type it when the key is pressed. */
+  isAsked?: true;
+}
+export type Arguments = Readonly<Record<string, Argument>>;
+
+/** What is said with a command that has these arguments. */
+export type Said<A extends Arguments> = keyof A extends never
+  ? unknown
+  : z.output<z.ZodObject<{ -readonly [Name in keyof A]: A[Name]['schema'] }>>;
+
+export const workspace = () => argument('workspace', 'Which', idField);
+export const monitor = () => argument('monitor', 'Which', whichMonitorField);
+export const app = () => argument('app', 'App', idField);
+export const desk = () => argument('desk', 'Desk', idField);
+export const layer = () => argument('layer', 'Layer', idField);
+export const direction = (label: string) => argument('direction', label, oneOf(DIRECTIONS));
+
+export const zone = () => argument('zone', 'Zone', textField.min(1, { error: 'a zone' }));
+
+/** A further window of an app by its title; the app's own where it is left out. */
+export const windowOfApp = () => ({
+  ...argument('window-of-app', 'Window', textField.exactOptional()),
+  text: (title: string) => `: ${title}`,
+});
+
+/** A layout by its kind, with what else is said of it. */
+export const layout = () => ({
+  ...argument('layout', 'Layout', layoutSchema),
+  text: ({ kind, ...said }: LayoutSetting) =>
+    ` ${[kind, ...Object.entries(said).map(([name, value]) => `${name} ${String(value)}`)].join(', ')}`,
+});
+
+export const choice = <const T extends readonly string[]>(label: string, options: T) => ({
+  ...argument('choice', label, oneOf(options)),
+  options,
+});
+
+/** @param none what leaving it out means */
+export const choiceOrNone = <const T extends readonly string[]>(
+  label: string,
+  options: T,
+  none: string,
+) => ({ ...argument('choice', label, oneOf(options).exactOptional()), options, none });
+
+/** @param words told where the flag is other than it is when left out */
+export const flag = (label: string, isOn: boolean, words: string) => ({
+  ...argument('flag', label, flagField.exactOptional()),
+  isOn,
+  text: (value: boolean) => (value === isOn ? '' : `, ${words}`),
+});
+
+export const figure = (label: string, least: number, most: number) => ({
+  ...argument('figure', label, whole(least, most)),
+  range: [least, most] as const,
+});
+
+/** Some of a name, typed when the key is pressed where it is not said. */
+export const asked = (label: string) => ({
+  ...argument('text', label, textField.exactOptional()),
+  isAsked: true as const,
+});
+export const askedLineup = (label: string) => ({
+  ...argument('lineup', label, textField.exactOptional()),
+  isAsked: true as const,
+});
+
+export const along = (label: string, none: string) => ({
+  ...argument('along', label, alongField.exactOptional()),
+  none,
+});
+export const ladder = (label: string) => argument('ladder', label, rungsField.exactOptional());
+
+const PICKED = 'letters and digits';
+/** Letters and digits typed into an open choice. */
+export const typed = () =>
+  argument(
+    'typed',
+    'Keys',
+    z.string({ error: PICKED }).regex(/^[A-Za-z0-9]{1,40}$/, { error: PICKED }),
+  );
+
+function argument<K extends ArgumentKind, S extends z.ZodType>(of: K, label: string, schema: S) {
+  return { of, label, schema };
+}

@@ -1,0 +1,95 @@
+import type { Direction } from '../values/direction.ts';
+import { DIRECTIONS } from '../values/direction.ts';
+import type { Arguments, Said } from './argument.ts';
+import type { Task } from './tasks.ts';
+
+/** What can be under way on a desk, and goes on with some commands; any other command ends it. */
+export type UnderWay =
+  | 'offer'
+  | 'board-pick'
+  | 'corner-pick'
+  | 'shaping'
+  | 'switching'
+  | 'bare-desktop'
+  | 'choosing-mode'
+  | 'calling-back';
+
+/**
+ * All there is to know of a command but what it does: that is one function of the same id in `engine/commands/`.
+ * Lists of commands, forms, checks, keys by hand and the tables of the documents are made of these.
+ */
+export interface Definition<A extends Arguments = Arguments> {
+  /** What is said with it, in the order a form asks for it. */
+  said: A;
+  /** What the arguments must meet together. */
+  rule?: { holds: (said: Said<A>) => boolean; expected: string; path: readonly string[] };
+  /** What it is for. */
+  task: Task;
+  /** Undo takes it back: a step of an arrangement. Going somewhere, and opening and closing, are none. */
+  undoable: boolean | ((said: Said<A>) => boolean);
+  /** It does something while the engine is paused; else it waits. */
+  whilePaused: boolean;
+  /** It does something while no monitor is connected: it can bring one back. */
+  whileUnplugged?: true;
+  /** The command that leads back from what this one did, where another one does. */
+  inverse?: string;
+  /** The direction it has by its id, and what is the same in all four. */
+  directed?: { family: string; direction: Direction };
+  /** What it says beside its id, where that is not told argument by argument. */
+  text?: (said: Said<A>) => string;
+  /** A few letters for a key cap; the id without hyphens where left out. */
+  short?: string | ((said: Said<A>) => string);
+  /** How often a day it is used, by guess, where nothing was counted. */
+  guessedUses: number;
+  /** What the same takes by pointer: going to one thing in sight, a drag or a menu, or nothing as it only steers a choice. */
+  byPointer: 'one-target' | 'two-targets' | 'nothing';
+  /** What is under way goes on with it. */
+  continues?: readonly UnderWay[];
+  /** It is a step of something under way, which brings the keys for it: it is given no other key. */
+  hasFixedKeys?: true;
+  /** It means something by key alone: it lasts while its key is down. */
+  lasts?: true;
+  /** It says where the focused window goes: it can be outlined while its key is down. */
+  isOutlined?: true;
+  /** It gives the focused window a place among others, after which the empty places are offered. */
+  givesPlace?: true;
+  /** It goes on with letters or digits being typed. */
+  needsTyping?: true;
+  /** Its words next and previous lead to all that it can lead to. */
+  goesRound?: true;
+  /** It goes to a former or undone state: what rules would say now does not count. */
+  travels?: true;
+}
+
+/** A definition, with the types of its arguments. */
+export function define<const A extends Arguments>(definition: Definition<A>): Definition<A> {
+  return definition;
+}
+
+type InDirections<Family extends string> = {
+  [D in Direction as `${Family}-${D}`]: Definition<Record<never, never>>;
+};
+
+/** The same command in the four directions; the opposite one leads back. */
+export function inDirections<Family extends string>(
+  family: Family,
+  definition: (direction: Direction) => Omit<Definition<Record<never, never>>, 'said' | 'directed'>,
+): InDirections<Family> {
+  return Object.fromEntries(
+    DIRECTIONS.map((direction) => [
+      `${family}-${direction}`,
+      { ...definition(direction), said: {}, directed: { family, direction } },
+    ]),
+  ) as unknown as InDirections<Family>;
+}
+
+/** A step of an arrangement: undo takes it back, and it waits while the engine is paused. */
+export const STEP = { undoable: true, whilePaused: false } as const;
+/** Going somewhere: undo does not take it back, and it goes on while the engine is paused. */
+export const VISIT = { undoable: false, whilePaused: true } as const;
+/** A choice that is steered: what it comes to is a step by itself. */
+export const PICK = { undoable: false, whilePaused: false } as const;
+
+export const ONE_TARGET = { byPointer: 'one-target' } as const;
+export const TWO_TARGETS = { byPointer: 'two-targets' } as const;
+export const STEERS = { byPointer: 'nothing' } as const;

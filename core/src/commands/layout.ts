@@ -1,0 +1,23 @@
+import type { LayoutSetting } from '../values/layout.ts';
+import { layout } from './argument.ts';
+import { define, STEP, TWO_TARGETS } from './definition.ts';
+
+const dividing = { task: 'layout', ...STEP, ...TWO_TARGETS, guessedUses: 2 } as const;
+
+/** Commands that divide a workspace otherwise. */
+export const layoutCommands = {
+  'split-across': define({ said: {}, ...dividing }),
+  'split-down': define({ said: {}, ...dividing }),
+  'next-layout': define({ said: {}, ...dividing }),
+  'previous-layout': define({ said: {}, ...dividing }),
+  'turn-layout': define({ said: {}, ...dividing }),
+  'reset-layout': define({ said: {}, ...dividing }),
+  'use-layout': define({
+    said: { layout: layout() },
+    ...dividing,
+    short: ({ layout: setting }: { layout: LayoutSetting }) =>
+      'strip' in setting && setting.strip !== 'none'
+        ? (setting.strip ?? setting.kind)
+        : setting.kind,
+  }),
+};

@@ -1,0 +1,12 @@
+import { define, inDirections, STEP, TWO_TARGETS } from './definition.ts';
+
+const moving = { task: 'move', ...STEP, ...TWO_TARGETS } as const;
+
+/** Commands that change the order of the windows of a workspace. */
+export const moveCommands = {
+  ...inDirections('move', () => ({ ...moving, guessedUses: 15 })),
+  'move-earlier': define({ said: {}, ...moving, inverse: 'move-later', guessedUses: 2 }),
+  'move-later': define({ said: {}, ...moving, inverse: 'move-earlier', guessedUses: 2 }),
+  'swap-with-lead': define({ said: {}, ...moving, guessedUses: 15 }),
+  promote: define({ said: {}, ...moving, guessedUses: 2 }),
+};

@@ -1,0 +1,69 @@
+import { appCommands } from './apps.ts';
+import type { Said } from './argument.ts';
+import type { Definition } from './definition.ts';
+import { engineCommands } from './engine.ts';
+import { focusCommands } from './focus.ts';
+import { holdingCommands } from './holding.ts';
+import { layerCommands } from './layers.ts';
+import { layoutCommands } from './layout.ts';
+import { monitorCommands } from './monitors.ts';
+import { moveCommands } from './move.ts';
+import { placingCommands } from './placing.ts';
+import { sizeCommands } from './sizes.ts';
+import { workspaceCommands } from './workspaces.ts';
+import { zoneCommands } from './zones.ts';
+
+/** Every command of the desk by its id. */
+export const COMMAND_DEFINITIONS = {
+  ...focusCommands,
+  ...moveCommands,
+  ...sizeCommands,
+  ...layoutCommands,
+  ...holdingCommands,
+  ...placingCommands,
+  ...zoneCommands,
+  ...appCommands,
+  ...workspaceCommands,
+  ...monitorCommands,
+  ...engineCommands,
+};
+/** What a key can do: any command of the desk, and entering and leaving layers of keys. */
+const KEY_COMMAND_DEFINITIONS = { ...COMMAND_DEFINITIONS, ...layerCommands };
+
+type Definitions = typeof KEY_COMMAND_DEFINITIONS;
+export type CommandId = keyof typeof COMMAND_DEFINITIONS;
+export type KeyCommandId = keyof Definitions;
+
+type ArgumentsOf<Id extends KeyCommandId> = Definitions[Id]['said'];
+/** The commands that need nothing said with them. */
+export type PlainCommandId = {
+  [Id in CommandId]: keyof ArgumentsOf<Id> extends never ? Id : never;
+}[CommandId];
+
+type Flat<T> = { [Name in keyof T]: T[Name] };
+/** A command with what is said with it, by its id. */
+export type CommandBy = {
+  [Id in KeyCommandId]: Flat<{ command: Id } & Said<ArgumentsOf<Id>>>;
+};
+type SaidCommandId = Exclude<CommandId, PlainCommandId>;
+
+/** A command of the desk with what it needs. */
+export type Command = { command: PlainCommandId } | CommandBy[SaidCommandId];
+/** What a key does. */
+export type KeyCommand = Command | CommandBy[keyof typeof layerCommands];
+
+/** The definition of a command, whichever it is. */
+export function definitionOf(id: KeyCommandId): Definition {
+  return KEY_COMMAND_DEFINITIONS[id] as unknown as Definition;
+}
+
+export const COMMANDS = Object.keys(COMMAND_DEFINITIONS) as readonly CommandId[];
+export const LAYER_COMMANDS = Object.keys(layerCommands) as readonly (keyof typeof layerCommands)[];
+export const KEY_COMMANDS = Object.keys(KEY_COMMAND_DEFINITIONS) as readonly KeyCommandId[];
+
+export const PLAIN_COMMANDS = COMMANDS.filter(isPlain);
+/** Commands that a person can run by their name alone, without a key. */
+export const RUNNABLE = PLAIN_COMMANDS.filter((id) => !definitionOf(id).lasts);
+function isPlain(id: CommandId): id is PlainCommandId {
+  return Object.keys(COMMAND_DEFINITIONS[id].said).length === 0;
+}

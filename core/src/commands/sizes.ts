@@ -1,0 +1,60 @@
+import { SHAPING } from '../values/window.ts';
+import { choice, direction, figure, flag } from './argument.ts';
+import { define, inDirections, PICK, STEERS, STEP, TWO_TARGETS, VISIT } from './definition.ts';
+
+const sizing = { task: 'sizes', ...STEP, ...TWO_TARGETS, guessedUses: 6 } as const;
+/** A window that is shaped by arrow keys; what becomes of it is one step in the end. */
+const shaping = {
+  task: 'sizes',
+  ...VISIT,
+  ...STEERS,
+  guessedUses: 2,
+  continues: ['shaping'],
+} as const;
+
+/** Commands that share the room among windows otherwise. */
+export const sizeCommands = {
+  'lead-share-more': define({
+    said: {},
+    ...sizing,
+    inverse: 'lead-share-less',
+    short: 'share more',
+  }),
+  'lead-share-less': define({
+    said: {},
+    ...sizing,
+    inverse: 'lead-share-more',
+    short: 'share less',
+  }),
+  'lead-count-more': define({
+    said: {},
+    ...sizing,
+    inverse: 'lead-count-less',
+    short: 'count more',
+  }),
+  'lead-count-less': define({
+    said: {},
+    ...sizing,
+    inverse: 'lead-count-more',
+    short: 'count less',
+  }),
+  ...inDirections('grow', () => sizing),
+  ...inDirections('shrink', () => sizing),
+  'even-out': define({ said: {}, ...sizing, guessedUses: 2 }),
+  /** Moves the focused window's edge outwards; `by` is in logical pixels, below 0 inwards. */
+  'move-edge': define({
+    said: { direction: direction('Edge'), by: figure('How much', -10_000, 10_000) },
+    ...sizing,
+    guessedUses: 2,
+  }),
+  shape: define({ said: {}, ...shaping, ...PICK }),
+  'shape-back': define({ said: {}, ...shaping, hasFixedKeys: true }),
+  'shape-drop': define({ said: {}, ...shaping, hasFixedKeys: true }),
+  'shape-as': define({ said: { by: choice('How', SHAPING) }, ...shaping, hasFixedKeys: true }),
+  'shape-step': define({
+    said: { direction: direction('Direction'), inward: flag('Inward', false, 'inward') },
+    ...shaping,
+    ...TWO_TARGETS,
+    hasFixedKeys: true,
+  }),
+};

@@ -1,0 +1,26 @@
+import { flag, workspace } from './argument.ts';
+import { define, ONE_TARGET, STEP, TWO_TARGETS, VISIT } from './definition.ts';
+
+const step = { task: 'workspaces', ...STEP, ...TWO_TARGETS } as const;
+
+/** Commands that go to workspaces, put windows there, and make and close them. */
+export const workspaceCommands = {
+  'go-workspace': define({
+    said: { which: workspace() },
+    task: 'workspaces',
+    ...VISIT,
+    ...ONE_TARGET,
+    guessedUses: 40,
+    goesRound: true,
+    short: ({ which }) => `ws ${which}`,
+  }),
+  'put-on-workspace': define({
+    said: { which: workspace(), follow: flag('Go with it', false, 'follow') },
+    ...step,
+    guessedUses: 15,
+    goesRound: true,
+    short: ({ which, follow }) => `${follow ? 'follow to' : 'put on'} ws ${which}`,
+  }),
+  'new-workspace': define({ said: {}, ...step, guessedUses: 2, short: 'new ws' }),
+  'close-workspace': define({ said: {}, ...step, guessedUses: 2, short: 'close ws' }),
+};
