@@ -1,7 +1,8 @@
+import { SIDES } from '../values/layout-parameters.ts';
 import { describe, expect, it } from 'vitest';
 import { deskInForce } from '../desk/desk.ts';
 import { testDesk, windows } from '../testing/desk.ts';
-import { SIDES } from '../values/layout.ts';
+
 import { arrange } from './arrange.ts';
 import { measure } from './measures.ts';
 

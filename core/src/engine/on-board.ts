@@ -1,6 +1,6 @@
 import type { Board } from '../model/board.ts';
 import type { Arrangement } from '../model/session.ts';
-import type { BoardLayout } from '../values/layout.ts';
+import type { LayoutOf } from '../values/layout.ts';
 import { ownEntry } from '../values/own-entry.ts';
 import { boardMeant, dividedByBoard, type OnBoard } from '../zones/divided.ts';
 import type { Division } from './room.ts';
@@ -11,7 +11,7 @@ type Undivided = Omit<Division['arranged'], 'tiles'>;
 /** A zone is what it is, however small: whether a window's minimum is met is told, and moves no window. */
 export function onBoard(
   arrangement: Arrangement,
-  layout: BoardLayout,
+  layout: LayoutOf<'board'>,
   bare: Undivided,
 ): Division['arranged'] {
   const { tiled, minimums, boards, area, gap } = bare;

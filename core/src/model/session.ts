@@ -1,16 +1,15 @@
+import { AXES } from '../values/layout-parameters.ts';
 import { z } from 'zod';
 import {
-  countField,
   fields,
   flagField,
   idField,
   listOf,
   oneOf,
-  shareField,
   textField,
   weightField,
 } from '../values/fields.ts';
-import { AXES, FIRST_AXES, LAYOUT_KINDS, layoutSchema, SIDES, STRIPS } from '../values/layout.ts';
+import { LAYOUT_KINDS, layoutSchema, MOVED_BY_KEY } from '../values/layout.ts';
 import {
   HELD,
   hintFields,
@@ -106,12 +105,7 @@ export type WindowInput = z.output<typeof windowSchema>;
 
 /** A parameter of a layout moved by key; it wins over the profile until it is reset or edited there. */
 const adjustedSchema = fields({
-  side: oneOf(SIDES).exactOptional(),
-  axis: oneOf(AXES).exactOptional(),
-  firstAxis: oneOf(FIRST_AXES).exactOptional(),
-  strip: oneOf(STRIPS).exactOptional(),
-  leadCount: countField.exactOptional(),
-  leadShare: shareField.exactOptional(),
+  ...MOVED_BY_KEY,
   /** Sizes of the parts of a split, on average 1, by the split's name. */
   weights: z
     .record(idField, listOf(weightField, 'weights', MOST), { error: 'weights by split name' })

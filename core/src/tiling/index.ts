@@ -1,5 +1,5 @@
 export { boardName, rangeOf, rangeRect, zoneRects } from './board.ts';
-export { LAYOUTS, sampleTiles } from './layouts.ts';
+export { type Abilities, definitionOfLayout, LAYOUTS, sampleTiles } from './layouts.ts';
 export {
   REACHES,
   type Reach,

@@ -1,22 +1,17 @@
 import type { Rect, Size } from '../geometry/rect.ts';
 import type { Board } from '../model/board.ts';
-import { type Layout, type LayoutKind } from '../values/layout.ts';
+import { LAYOUT_KINDS, parametersOf, type Layout, type LayoutKind } from '../values/layout.ts';
 import { zoneRects } from './board.ts';
-import { cascadeTiles } from './layouts/cascade.ts';
-import { columnsTree } from './layouts/columns.ts';
+import type { LayoutDefinition } from './layouts/definition.ts';
+import { DEFINITIONS } from './layouts/registry.ts';
 import { scattered } from './layouts/free.ts';
-import { gridTree } from './layouts/grid.ts';
-import { halvingTree } from './layouts/halving.ts';
-import { LEAD_AND_REST, leadTree } from './layouts/lead.ts';
-import { BOTH_SIDES, middleTree } from './layouts/middle.ts';
-import { rowsTree } from './layouts/rows.ts';
-import { singleTiles } from './layouts/single.ts';
-import { unsaidTree } from './layouts/split.ts';
+import { LEAD_AND_REST } from './layouts/lead.ts';
+import { BOTH_SIDES } from './layouts/middle.ts';
 import { solve, type Gap } from './solve.ts';
 import type { Tree } from './tree.ts';
 
-/** What a layout can do; a key that needs something else says that it means nothing there. */
-interface Abilities {
+/** What keys can do in a layout; one that needs something else says that it means nothing there. */
+export interface Abilities {
   lead: boolean;
   leadCount: boolean;
   leadShare: boolean;
@@ -29,99 +24,34 @@ interface Abilities {
   zones: boolean;
 }
 
-type LayoutOf<K extends LayoutKind> = Extract<Layout, { kind: K }>;
-
-interface LayoutKindInfo<K extends LayoutKind> {
-  title: string;
-  can: Abilities;
-  defaults: LayoutOf<K> & { kind: K };
-  /** How a dividing layout divides; `area` is what is divided, after the outer gap. */
-  tree?: (count: number, layout: LayoutOf<K>, area: Size) => Tree;
-  /** The tiles of a layout that lets them lie over each other. `scale` is the monitor's. */
-  tiles?: (count: number, layout: LayoutOf<K>, area: Rect, scale: number) => Rect[];
-}
-
-const LED: Abilities = {
-  lead: true,
-  leadCount: true,
-  leadShare: true,
-  turn: true,
-  grow: true,
-  order: true,
-  strips: false,
-  zones: false,
-};
-const EVEN: Abilities = { ...LED, leadCount: false, leadShare: false };
-const OVERLAID: Abilities = { ...EVEN, lead: false, turn: false, grow: false };
+type LayoutInfo<K extends LayoutKind> = LayoutDefinition<K> & { can: Abilities };
 
 /** What there is to know of each kind of layout. */
-export const LAYOUTS: { [K in LayoutKind]: LayoutKindInfo<K> } = {
-  lead: {
-    title: 'Lead',
-    can: LED,
-    defaults: { kind: 'lead', side: 'left', leadCount: 1, leadShare: 0.5 },
-    tree: leadTree,
-  },
-  middle: {
-    title: 'Middle lead',
-    can: LED,
-    defaults: { kind: 'middle', axis: 'x', leadCount: 1, leadShare: 0.5 },
-    tree: middleTree,
-  },
-  columns: {
-    title: 'Columns',
-    can: EVEN,
-    defaults: { kind: 'columns', weights: [] },
-    tree: columnsTree,
-  },
-  rows: {
-    title: 'Rows',
-    can: EVEN,
-    defaults: { kind: 'rows', weights: [] },
-    tree: rowsTree,
-  },
-  grid: {
-    title: 'Even grid',
-    can: { ...EVEN, turn: false },
-    defaults: { kind: 'grid', cellAspect: 1.6 },
-    tree: gridTree,
-  },
-  halving: {
-    title: 'Halving',
-    can: EVEN,
-    defaults: { kind: 'halving', share: 0.5, firstAxis: 'x', turn: 'zigzag' },
-    tree: halvingTree,
-  },
-  split: {
-    title: 'Hand-split',
-    can: { ...EVEN, lead: false },
-    defaults: { kind: 'split' },
-    tree: unsaidTree,
-  },
-  single: {
-    title: 'One at a time',
-    can: { ...OVERLAID, turn: true, strips: true },
-    defaults: { kind: 'single', strip: 'none', stripSize: 28 },
-    tiles: (count, layout, area, scale) => singleTiles(count, layout, area, scale).tiles,
-  },
-  cascade: {
-    title: 'Cascade',
-    can: OVERLAID,
-    defaults: { kind: 'cascade', share: 0.7, step: 32 },
-    tiles: cascadeTiles,
-  },
-  // Its zones are the profile's, and its windows keep theirs: see zones/divided.ts.
-  board: {
-    title: 'Zone board',
-    can: { ...OVERLAID, order: false, grow: true, zones: true },
-    defaults: { kind: 'board', whenFull: 'share' },
-  },
-  free: {
-    title: 'Free',
-    can: { ...OVERLAID, order: false },
-    defaults: { kind: 'free' },
-  },
-};
+export const LAYOUTS = Object.fromEntries(
+  LAYOUT_KINDS.map((kind) => [kind, { ...DEFINITIONS[kind], can: abilitiesOf(kind) }]),
+) as unknown as { [K in LayoutKind]: LayoutInfo<K> };
+
+/** The definition of the layout in hand, whichever kind it is. */
+export function definitionOfLayout(layout: Layout): LayoutInfo<LayoutKind> {
+  return LAYOUTS[layout.kind] as unknown as LayoutInfo<LayoutKind>;
+}
+
+function abilitiesOf(kind: LayoutKind): Abilities {
+  const { tree, tiles, turn, byHand, hasZones } = DEFINITIONS[kind];
+  const parameters = parametersOf(kind);
+  const isByHand = byHand === true;
+  const zones = hasZones === true;
+  return {
+    lead: tree !== undefined && !isByHand,
+    leadCount: 'leadCount' in parameters,
+    leadShare: 'leadShare' in parameters,
+    turn: turn !== undefined || isByHand,
+    grow: tree !== undefined || zones,
+    order: tree !== undefined || tiles !== undefined,
+    strips: 'strip' in parameters,
+    zones,
+  };
+}
 
 /** True for layouts that turn the list of windows into a split tree. */
 export function isDividing({ kind }: Layout): boolean {

@@ -3,17 +3,11 @@ export { type Axis, DIRECTIONS, type Direction, axisOf, isForward } from './dire
 export { type Fault, type Read, faultText, read } from './faults.ts';
 export { fields, textOf, whole } from './fields.ts';
 export {
-  AXES,
-  FIRST_AXES,
   LAYOUT_KINDS,
   type Layout,
   type LayoutField,
   type LayoutKind,
-  SIDES,
-  STRIPS,
-  type Side,
-  TURNS,
-  WHEN_FULL,
+  parametersOf,
 } from './layout.ts';
 export { MODIFIERS, type Modifier, inOrder, isModifierCode, modifierOf } from './modifiers.ts';
 export { hasPattern } from './pattern.ts';
@@ -30,3 +24,4 @@ export {
 } from './placing.ts';
 export { MOST_STEPS, THEN, keysCaps, pressesIn, readTrigger, triggerOf } from './trigger.ts';
 export { HELD, KINDS, MODES, type Mode, NEW_WINDOWS, type Shaping } from './window.ts';
+export type { Parameter, ParameterKind } from './layout-parameters.ts';

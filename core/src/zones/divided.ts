@@ -2,7 +2,7 @@ import type { Rect, Size } from '../geometry/rect.ts';
 import type { Board } from '../model/board.ts';
 import { tracksOf, type Tracks, type TrackWeights } from '../tiling/board.ts';
 import type { Axis } from '../values/direction.ts';
-import type { BoardLayout } from '../values/layout.ts';
+import type { LayoutOf } from '../values/layout.ts';
 import { seated, seatTiles, type InZones, type Seat, type SharedZone } from './seats.ts';
 
 /** A work area divided by a zone board. */
@@ -25,7 +25,7 @@ export interface OnBoard {
 
 /** The board a layout means: the one it names, else the first that fits. */
 export function boardMeant(
-  { board }: BoardLayout,
+  { board }: LayoutOf<'board'>,
   all: readonly Board[],
   fitting: readonly Board[],
 ): Board | null {
@@ -39,7 +39,7 @@ export function boardMeant(
  */
 export function dividedByBoard(
   board: Board,
-  { whenFull }: BoardLayout,
+  { whenFull }: LayoutOf<'board'>,
   remembered: OnBoard,
   ids: readonly string[],
   minimums: readonly Size[],

@@ -1,9 +1,10 @@
+import type { WhenFull } from '../values/layout-parameters.ts';
 import { shareLength } from '../geometry/length.ts';
 import { span, type Rect, type Size } from '../geometry/rect.ts';
 import type { Board } from '../model/board.ts';
 import { rangeOf, rangeRect, type Tracks } from '../tiling/board.ts';
 import type { Axis } from '../values/direction.ts';
-import type { WhenFull } from '../values/layout.ts';
+
 import { ownEntry } from '../values/own-entry.ts';
 
 /** The zones that a window spans, and those it spanned before it was widened. */

@@ -1,7 +1,8 @@
 import type { Applies } from './applies.ts';
 import { turnedAround } from '../../tiling/hand.ts';
-import { LAYOUTS } from '../../tiling/layouts.ts';
-import type { FirstAxis, LayoutSetting, Side } from '../../values/layout.ts';
+import { definitionOfLayout, LAYOUTS } from '../../tiling/layouts.ts';
+import type { Arranged } from '../arranged.ts';
+import type { LayoutSetting } from '../../values/layout.ts';
 import { arrange, tilingInForce } from '../arrange.ts';
 import {
   arrangementOf,
@@ -65,14 +66,7 @@ function stepLayout(situation: Situation, step: 1 | -1): Outcome {
   return useLayout(situation, { kind: next });
 }
 
-const NEXT_SIDE: Record<Side, Side> = {
-  left: 'top',
-  top: 'right',
-  right: 'bottom',
-  bottom: 'left',
-};
-
-/** turn-layout: the lead goes round the sides, middle and halving change axis, columns and rows change places, hand-split turns the split around the focused window, tabs and list change places. */
+/** turn-layout: as the layout's definition says; where its tree is made by hand, the split around the focused window. */
 function turnLayout(situation: Situation): Outcome {
   const { session } = situation;
   const { workspace, monitor } = placeInFocus(session);
@@ -81,59 +75,36 @@ function turnLayout(situation: Situation): Outcome {
   const { layout } = tiling;
   const turned = (to: string, next: Outcome['session']) =>
     did(next, { about: workspace, decided: to, because: `${LAYOUTS[layout.kind].title} turned` });
-  switch (layout.kind) {
-    case 'lead': {
-      const side = NEXT_SIDE[layout.side];
-      return turned(
-        `lead at the ${side}`,
-        adjust(situation, (was) => ({ ...was, side })),
-      );
-    }
-    case 'middle': {
-      const axis = layout.axis === 'x' ? 'y' : 'x';
-      return turned(
-        `divided along ${axis}`,
-        adjust(situation, (was) => ({ ...was, axis })),
-      );
-    }
-    case 'halving': {
-      const isX =
-        layout.firstAxis === 'long' ? area.width >= area.height : layout.firstAxis === 'x';
-      const firstAxis: FirstAxis = isX ? 'y' : 'x';
-      const next = adjust(situation, (was) => ({ ...was, firstAxis }));
-      return turned(`first divided along ${firstAxis}`, next);
-    }
-    case 'columns':
-    case 'rows': {
-      const kind = layout.kind === 'columns' ? 'rows' : 'columns';
-      const { weights, max } = layout;
-      return useLayout(situation, {
-        kind,
-        weights: [...weights],
-        ...(max !== undefined && { max }),
-      });
-    }
-    case 'split': {
-      const { hand } = handOf(arrangementOf(session, workspace, monitor), arranged);
-      const isShown = arranged.tiled.some(({ id }) => id === session.focus);
-      const next = isShown && hand !== undefined ? turnedAround(hand, session.focus!) : undefined;
-      if (next === undefined) return nothing(session, 'no split is around the focused window');
-      return turned(
-        'the split around it turned',
-        withArrangement(session, workspace, monitor, (there) => ({ ...there, hand: next })),
-      );
-    }
-    case 'single': {
-      if (layout.strip === 'none') return nothing(session, 'no strip is shown to turn');
-      const strip = layout.strip === 'tabs' ? 'list' : 'tabs';
-      return turned(
-        strip === 'tabs' ? 'a strip of tabs' : 'a list',
-        adjust(situation, (was) => ({ ...was, strip })),
-      );
-    }
-    default:
-      return nothing(session, `${LAYOUTS[layout.kind].title} cannot be turned`);
-  }
+  const { turn, byHand, title } = definitionOfLayout(layout);
+  if (byHand) return handTurned(situation, arranged, turned);
+  if (!turn) return nothing(session, `${title} cannot be turned`);
+  if ('into' in turn) return useLayout(situation, turn.into(layout));
+  const reason = turn.unless?.(layout);
+  if (reason) return nothing(session, reason);
+  const present = turn.present?.(layout, area) ?? (layout as Record<string, unknown>)[turn.field];
+  const { through } = turn;
+  const value = through[(through.indexOf(String(present)) + 1) % through.length]!;
+  return turned(
+    turn.says(value),
+    adjust(situation, (was) => ({ ...was, [turn.field]: value })),
+  );
+}
+
+/** Turns the split around the focused window. */
+function handTurned(
+  { session }: Situation,
+  arranged: Arranged,
+  turned: (to: string, next: Outcome['session']) => Outcome,
+): Outcome {
+  const { workspace, monitor } = placeInFocus(session);
+  const { hand } = handOf(arrangementOf(session, workspace, monitor), arranged);
+  const isShown = arranged.tiled.some(({ id }) => id === session.focus);
+  const next = isShown && hand !== undefined ? turnedAround(hand, session.focus!) : undefined;
+  if (next === undefined) return nothing(session, 'no split is around the focused window');
+  return turned(
+    'the split around it turned',
+    withArrangement(session, workspace, monitor, (there) => ({ ...there, hand: next })),
+  );
 }
 
 export const layoutApplies = {

@@ -2,8 +2,7 @@ import type { Applies } from './applies.ts';
 import { span } from '../../geometry/rect.ts';
 import type { Adjusted, Session } from '../../model/session.ts';
 import { evened } from '../../tiling/hand.ts';
-import { LAYOUTS, SHARE_SPLIT } from '../../tiling/layouts.ts';
-import type { Axis } from '../../values/direction.ts';
+import { definitionOfLayout, LAYOUTS, SHARE_SPLIT } from '../../tiling/layouts.ts';
 import type { Layout } from '../../values/layout.ts';
 import { arrange, tilingInForce } from '../arrange.ts';
 import {
@@ -80,11 +79,7 @@ function leadEdge(situation: Situation): LeadEdge | null {
   const { layout } = tiling;
   if (!('leadCount' in layout) || !tiles || tiles.length <= layout.leadCount) return null;
   const isDouble = layout.kind === 'middle' && tiles.length - layout.leadCount > 1;
-  const isAcross =
-    layout.kind === 'middle'
-      ? layout.axis === 'x'
-      : layout.side === 'left' || layout.side === 'right';
-  const axis: Axis = isAcross ? 'x' : 'y';
+  const axis = definitionOfLayout(layout).leadAxis!(layout);
   const shared = span(area, axis).length - gap[axis] * (isDouble ? 2 : 1);
   return shared > 0 ? { length: span(tiles[0]!, axis).length, shared, isDouble } : null;
 }

@@ -1,6 +1,7 @@
+import type { LayoutDefinition } from './definition.ts';
 import type { Rect } from '../../geometry/rect.ts';
 import { round, toPixels } from '../../geometry/round.ts';
-import type { CascadeLayout } from '../../values/layout.ts';
+import type { LayoutOf } from '../../values/layout.ts';
 
 /**
  * Windows of one size, each moved right and down from the one before by the step, or by as much as the
@@ -9,9 +10,9 @@ import type { CascadeLayout } from '../../values/layout.ts';
  * @param count tiled windows, at least 1
  * @param scale of the monitor: `step` is logical
  */
-export function cascadeTiles(
+function cascadeTiles(
   count: number,
-  { share, step }: CascadeLayout,
+  { share, step }: LayoutOf<'cascade'>,
   area: Rect,
   scale: number,
 ): Rect[] {
@@ -28,3 +29,10 @@ export function cascadeTiles(
     height,
   }));
 }
+
+export const cascade: LayoutDefinition<'cascade'> = {
+  title: 'Cascade',
+  defaults: { kind: 'cascade', share: 0.7, step: 32 },
+  form: { title: 'Cascade' },
+  tiles: cascadeTiles,
+};

@@ -1,3 +1,4 @@
+import type { LayoutDefinition } from './definition.ts';
 import { keptInside, type Rect } from '../../geometry/rect.ts';
 import { round } from '../../geometry/round.ts';
 
@@ -21,3 +22,12 @@ export function scattered(count: number, area: Rect): Rect[] {
     });
   });
 }
+
+export const free: LayoutDefinition<'free'> = {
+  title: 'Free',
+  defaults: { kind: 'free' },
+  form: {
+    title: 'Free',
+    says: 'No tiles: every window floats where it is, and moves only when you move it.',
+  },
+};

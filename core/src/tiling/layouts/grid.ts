@@ -1,5 +1,6 @@
+import type { LayoutDefinition } from './definition.ts';
 import type { Size } from '../../geometry/rect.ts';
-import type { GridLayout } from '../../values/layout.ts';
+import type { LayoutOf } from '../../values/layout.ts';
 import { split, stack, type Tree } from '../tree.ts';
 
 /** Columns as good as fewer ones are not taken; as good means within this. */
@@ -12,7 +13,7 @@ const TIE = 1e-9;
  * @param count tiled windows, at least 1
  * @param area what is divided: the work area less the outer gap
  */
-export function gridTree(count: number, { cellAspect }: GridLayout, area: Size): Tree {
+function gridTree(count: number, { cellAspect }: LayoutOf<'grid'>, area: Size): Tree {
   const columns = columnsOf(count, cellAspect, area);
   const rows = Math.ceil(count / columns);
   return split(
@@ -37,3 +38,13 @@ function columnsOf(count: number, cellAspect: number, { width, height }: Size): 
   }
   return best;
 }
+
+export const grid: LayoutDefinition<'grid'> = {
+  title: 'Even grid',
+  defaults: { kind: 'grid', cellAspect: 1.6 },
+  form: {
+    title: 'Even grid',
+    says: 'Width divided by height. The grid takes the number of columns that comes nearest to it.',
+  },
+  tree: gridTree,
+};

@@ -1,6 +1,8 @@
+import type { Side } from '../../values/layout-parameters.ts';
+import type { LayoutDefinition } from './definition.ts';
 import type { Size } from '../../geometry/rect.ts';
 import type { Axis } from '../../values/direction.ts';
-import type { HalvingLayout, Side } from '../../values/layout.ts';
+import type { LayoutOf } from '../../values/layout.ts';
 import { split, type Tree } from '../tree.ts';
 
 const INWARD: Record<Axis, readonly Side[]> = {
@@ -16,9 +18,9 @@ const ZIGZAG: Record<Axis, readonly Side[]> = { x: ['left', 'top'], y: ['top', '
  * @param count tiled windows, at least 1
  * @param area what is divided; its longer axis is the first where `firstAxis` is long
  */
-export function halvingTree(
+function halvingTree(
   count: number,
-  { share, firstAxis, turn }: HalvingLayout,
+  { share, firstAxis, turn }: LayoutOf<'halving'>,
   area: Size,
 ): Tree {
   const first: Axis = firstAxis === 'long' ? (area.width >= area.height ? 'x' : 'y') : firstAxis;
@@ -35,3 +37,17 @@ export function halvingTree(
   }
   return tree;
 }
+
+export const halving: LayoutDefinition<'halving'> = {
+  title: 'Halving',
+  defaults: { kind: 'halving', share: 0.5, firstAxis: 'x', turn: 'zigzag' },
+  form: { title: 'Halving' },
+  tree: halvingTree,
+  turn: {
+    field: 'firstAxis',
+    through: ['x', 'y'],
+    present: ({ firstAxis }, { width, height }) =>
+      firstAxis === 'long' ? (width >= height ? 'x' : 'y') : firstAxis,
+    says: (axis) => `first divided along ${axis}`,
+  },
+};

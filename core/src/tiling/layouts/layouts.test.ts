@@ -1,45 +1,12 @@
+import { anyLayout } from '../../testing/layouts.ts';
+import type { Layout } from '../../values/layout.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Rect, Size } from '../../geometry/rect.ts';
-import { AXES, FIRST_AXES, SIDES, TURNS, type Layout } from '../../values/layout.ts';
 import { layoutTree, LAYOUTS } from '../layouts.ts';
 import { flatten, minimumsCanBeMet, solve } from '../solve.ts';
 
-const share = fc.double({ min: 0, max: 1, noNaN: true });
-const leadCount = fc.integer({ min: 1, max: 12 });
-const tracks = {
-  weights: fc.array(fc.double({ min: 0.01, max: 100, noNaN: true }), { maxLength: 12 }),
-  max: fc.integer({ min: 1, max: 12 }),
-};
-const layout: fc.Arbitrary<Layout> = fc.oneof(
-  fc.record({
-    kind: fc.constant('lead' as const),
-    side: fc.constantFrom(...SIDES),
-    leadCount,
-    leadShare: share,
-  }),
-  fc.record({
-    kind: fc.constant('middle' as const),
-    axis: fc.constantFrom(...AXES),
-    leadCount,
-    leadShare: share,
-  }),
-  fc.record(
-    { kind: fc.constantFrom('columns' as const, 'rows' as const), ...tracks },
-    { requiredKeys: ['kind', 'weights'] },
-  ),
-  fc.record({
-    kind: fc.constant('grid' as const),
-    cellAspect: fc.double({ min: 0.05, max: 20, noNaN: true }),
-  }),
-  fc.record({
-    kind: fc.constant('halving' as const),
-    share: fc.double({ min: 0.3, max: 0.6, noNaN: true }),
-    firstAxis: fc.constantFrom(...FIRST_AXES),
-    turn: fc.constantFrom(...TURNS),
-  }),
-  fc.constant({ kind: 'split' as const }),
-);
+const layout = anyLayout((kind) => LAYOUTS[kind].tree !== undefined);
 const area = fc.record({
   x: fc.integer({ min: -3000, max: 3000 }),
   y: fc.integer({ min: -3000, max: 3000 }),

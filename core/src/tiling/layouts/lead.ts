@@ -1,5 +1,6 @@
+import type { LayoutDefinition } from './definition.ts';
 import type { Axis } from '../../values/direction.ts';
-import type { LeadLayout } from '../../values/layout.ts';
+import type { LayoutOf } from '../../values/layout.ts';
 import { split, stack, type Tree } from '../tree.ts';
 
 /** The split between lead and rest. */
@@ -11,7 +12,7 @@ export const LEAD_AND_REST = 'lead-and-rest';
  *
  * @param count tiled windows, at least 1
  */
-export function leadTree(count: number, { side, leadCount, leadShare }: LeadLayout): Tree {
+function leadTree(count: number, { side, leadCount, leadShare }: LayoutOf<'lead'>): Tree {
   const axis: Axis = side === 'left' || side === 'right' ? 'x' : 'y';
   const across: Axis = axis === 'x' ? 'y' : 'x';
   const leads = Math.min(count, leadCount);
@@ -22,3 +23,16 @@ export function leadTree(count: number, { side, leadCount, leadShare }: LeadLayo
     ? split(LEAD_AND_REST, axis, [lead, rest], [leadShare, 1 - leadShare])
     : split(LEAD_AND_REST, axis, [rest, lead], [1 - leadShare, leadShare]);
 }
+
+export const lead: LayoutDefinition<'lead'> = {
+  title: 'Lead',
+  defaults: { kind: 'lead', side: 'left', leadCount: 1, leadShare: 0.5 },
+  form: { title: 'Lead' },
+  tree: leadTree,
+  leadAxis: ({ side }) => (side === 'left' || side === 'right' ? 'x' : 'y'),
+  turn: {
+    field: 'side',
+    through: ['left', 'top', 'right', 'bottom'],
+    says: (side) => `lead at the ${side}`,
+  },
+};

@@ -1,5 +1,6 @@
+import type { LayoutDefinition } from './definition.ts';
 import type { Axis } from '../../values/direction.ts';
-import type { MiddleLayout } from '../../values/layout.ts';
+import type { LayoutOf } from '../../values/layout.ts';
 import { split, stack, type Tree } from '../tree.ts';
 import { LEAD_AND_REST } from './lead.ts';
 
@@ -13,7 +14,7 @@ export const BOTH_SIDES = 'both-sides';
  *
  * @param count tiled windows, at least 1
  */
-export function middleTree(count: number, { axis, leadCount, leadShare }: MiddleLayout): Tree {
+function middleTree(count: number, { axis, leadCount, leadShare }: LayoutOf<'middle'>): Tree {
   const across: Axis = axis === 'x' ? 'y' : 'x';
   const leads = Math.min(count, leadCount);
   const lead = stack('lead', across, 0, leads);
@@ -35,3 +36,12 @@ export function middleTree(count: number, { axis, leadCount, leadShare }: Middle
     [side, leadShare, side],
   );
 }
+
+export const middle: LayoutDefinition<'middle'> = {
+  title: 'Middle lead',
+  defaults: { kind: 'middle', axis: 'x', leadCount: 1, leadShare: 0.5 },
+  form: { title: 'Lead', note: 'in the middle, the rest on both sides' },
+  tree: middleTree,
+  leadAxis: ({ axis }) => axis,
+  turn: { field: 'axis', through: ['x', 'y'], says: (axis) => `divided along ${axis}` },
+};

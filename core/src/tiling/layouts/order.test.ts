@@ -1,6 +1,7 @@
+import { SIDES, TURNS, AXES } from '../../values/layout-parameters.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { AXES, SIDES, TURNS, type Layout, LAYOUT_KINDS } from '../../values/layout.ts';
+import { type Layout, LAYOUT_KINDS } from '../../values/layout.ts';
 import { layoutTree, LAYOUTS, overlaidTiles, sampleTiles } from '../layouts.ts';
 import { solve } from '../solve.ts';
 

@@ -1,6 +1,7 @@
-import type { TracksLayout } from '../../values/layout.ts';
+import type { LayoutDefinition } from './definition.ts';
+import type { LayoutOf } from '../../values/layout.ts';
 import type { Tree } from '../tree.ts';
-import { tracks } from './tracks.ts';
+import { ONE_EACH, tracks } from './tracks.ts';
 
 /**
  * Divides an area into rows, one a window, by their weights. With `max`, the last row holds all windows
@@ -8,6 +9,14 @@ import { tracks } from './tracks.ts';
  *
  * @param count tiled windows, at least 1
  */
-export function rowsTree(count: number, layout: TracksLayout): Tree {
+function rowsTree(count: number, layout: LayoutOf<'columns' | 'rows'>): Tree {
   return tracks('rows', 'y', count, layout);
 }
+
+export const rows: LayoutDefinition<'rows'> = {
+  title: 'Rows',
+  defaults: { kind: 'rows', weights: [] },
+  form: { title: 'Rows', says: ONE_EACH },
+  tree: rowsTree,
+  turn: { into: (layout) => ({ ...layout, kind: 'columns', weights: [...layout.weights] }) },
+};

@@ -1,6 +1,7 @@
+import type { LayoutDefinition } from './definition.ts';
 import type { Rect } from '../../geometry/rect.ts';
 import { toPixels } from '../../geometry/round.ts';
-import type { SingleLayout } from '../../values/layout.ts';
+import type { LayoutOf } from '../../values/layout.ts';
 
 /** The strip over the windows of which one is shown: what it looks like, and where it is in pixels. */
 export interface Strip {
@@ -17,7 +18,7 @@ export interface Strip {
  */
 export function singleTiles(
   count: number,
-  { strip, stripSize }: SingleLayout,
+  { strip, stripSize }: LayoutOf<'single'>,
   area: Rect,
   scale: number,
 ): { tiles: Rect[]; strip: Strip | null } {
@@ -30,3 +31,16 @@ export function singleTiles(
     strip: strip === 'none' || height === 0 ? null : { kind: strip, rect: { ...area, height } },
   };
 }
+
+export const single: LayoutDefinition<'single'> = {
+  title: 'One at a time',
+  defaults: { kind: 'single', strip: 'none', stripSize: 28 },
+  form: { title: 'One at a time', hides: { stripSize: ({ strip }) => strip === 'none' } },
+  tiles: (count, layout, area, scale) => singleTiles(count, layout, area, scale).tiles,
+  turn: {
+    field: 'strip',
+    through: ['tabs', 'list'],
+    unless: ({ strip }) => (strip === 'none' ? 'no strip is shown to turn' : null),
+    says: (strip) => (strip === 'tabs' ? 'a strip of tabs' : 'a list'),
+  },
+};

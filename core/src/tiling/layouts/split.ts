@@ -1,5 +1,6 @@
+import type { LayoutDefinition } from './definition.ts';
 import type { Size } from '../../geometry/rect.ts';
-import type { SplitLayout } from '../../values/layout.ts';
+import type { LayoutOf } from '../../values/layout.ts';
 import { completed, shownTree } from '../hand.ts';
 import type { Tree } from '../tree.ts';
 
@@ -9,7 +10,18 @@ import type { Tree } from '../tree.ts';
  *
  * @param count tiled windows, at least 1
  */
-export function unsaidTree(count: number, _layout: SplitLayout, area: Size): Tree {
+function unsaidTree(count: number, _layout: LayoutOf<'split'>, area: Size): Tree {
   const ids = Array.from({ length: count }, (_, i) => String(i));
   return shownTree(completed(undefined, ids, area)!, ids)!;
 }
+
+export const handSplit: LayoutDefinition<'split'> = {
+  title: 'Hand-split',
+  defaults: { kind: 'split' },
+  form: {
+    title: 'Hand-split',
+    says: 'You make it by key in Rehearse: split-across and split-down say how the next window divides the focused one. From another layout they take it over as it stands.',
+  },
+  tree: unsaidTree,
+  byHand: true,
+};

@@ -1,5 +1,5 @@
 import type { Axis } from '../../values/direction.ts';
-import type { TracksLayout } from '../../values/layout.ts';
+import type { LayoutOf } from '../../values/layout.ts';
 import { split, stack, type Tree } from '../tree.ts';
 
 /** Parts along an axis, by weights (1 where none is given, extra ones ignored); the last holds all over `max`. */
@@ -7,7 +7,7 @@ export function tracks(
   name: string,
   axis: Axis,
   count: number,
-  { weights, max }: TracksLayout,
+  { weights, max }: LayoutOf<'columns' | 'rows'>,
 ): Tree {
   const across: Axis = axis === 'x' ? 'y' : 'x';
   const parts = Math.min(count, max ?? count);
@@ -20,3 +20,6 @@ export function tracks(
     Array.from({ length: parts }, (_, i) => weights[i] ?? 1),
   );
 }
+
+export const ONE_EACH =
+  'One window each; with a limit the last one holds all that are left. Single ones grow by key in Rehearse.';

@@ -1,220 +1,202 @@
 import { chakra } from '@chakra-ui/react';
-import { boardName } from '@sorn/core/tiling';
-import { AXES, FIRST_AXES, SIDES, STRIPS, TURNS, WHEN_FULL } from '@sorn/core/values';
+import { boardName, definitionOfLayout } from '@sorn/core/tiling';
+import {
+  parametersOf,
+  type LayoutField,
+  type Parameter,
+  type ParameterKind,
+} from '@sorn/core/values';
+import type { ReactNode } from 'react';
 import { Figure } from '../../app/Figure.tsx';
 import { Section } from '../../app/Section.tsx';
 import { Select } from '../../app/Select.tsx';
-import { SettingRow } from '../../app/SettingRow.tsx';
+import { ChoiceSetting, SettingRow, SettingSlider } from '../../app/SettingRow.tsx';
 import { useBench } from '../../data/bench-context.ts';
 import type { TilingEdits } from './edits.ts';
-import { Count, Length, Note, Share, Words } from './parameter-rows.tsx';
+
+interface RowProps {
+  edits: TilingEdits;
+  field: Exclude<LayoutField, 'kind'>;
+  parameter: Parameter;
+  value: unknown;
+  caps?: readonly string[];
+}
 
 /** The parameters of the layout in force, each with its keys, where it comes from, and a way back. */
 export function LayoutParameters({ edits }: { edits: TilingEdits }) {
   const { layout } = edits.tiling;
-  switch (layout.kind) {
-    case 'lead':
-    case 'middle':
-      return (
-        <Section
-          title="Lead"
-          {...(layout.kind === 'middle' && { note: 'in the middle, the rest on both sides' })}
-        >
-          <Share
+  const { form, turn } = definitionOfLayout(layout);
+  const turned = turn && 'field' in turn ? turn.field : null;
+  const shown = Object.entries(parametersOf(layout.kind))
+    .map(([name, parameter]) => ({ field: name as RowProps['field'], parameter }))
+    .filter(({ field, parameter }) => ROWS[parameter.of] && !form.hides?.[field]?.(layout))
+    .sort((a, b) => RANK.indexOf(a.parameter.of) - RANK.indexOf(b.parameter.of));
+  return (
+    <Section title={form.title} {...(form.note !== undefined && { note: form.note })}>
+      {shown.map(({ field, parameter }) => {
+        const Row = ROWS[parameter.of]!;
+        const caps = field === turned ? ['T'] : CAPS[parameter.of];
+        return (
+          <Row
+            key={field}
             edits={edits}
-            label="Share"
-            field="leadShare"
-            value={layout.leadShare}
-            caps={['[', ']']}
+            field={field}
+            parameter={parameter}
+            value={(layout as Record<string, unknown>)[field]}
+            {...(caps && { caps })}
           />
-          <Count edits={edits} value={layout.leadCount} />
-          {layout.kind === 'lead' ? (
-            <Words
-              edits={edits}
-              label="Side"
-              field="side"
-              value={layout.side}
-              words={SIDES}
-              caps={['T']}
-            />
-          ) : (
-            <Words
-              edits={edits}
-              label="Axis"
-              field="axis"
-              value={layout.axis}
-              words={AXES}
-              caps={['T']}
-            />
-          )}
-        </Section>
-      );
-    case 'columns':
-    case 'rows':
-      return (
-        <Section title={layout.kind === 'columns' ? 'Columns' : 'Rows'}>
-          <SettingRow
-            label="At most"
-            origin={edits.originOf('max')}
-            onSetBack={edits.setBack('max')}
-          >
-            {layout.max === undefined ? (
-              <chakra.button
-                type="button"
-                fontFamily="mono"
-                fontSize="12px"
-                fontStretch="88%"
-                fontWeight={600}
-                borderBottom="1px dashed"
-                borderColor="slate"
-                cursor="pointer"
-                onClick={() => edits.setLayout('max', 3)}
-              >
-                no limit
-              </chakra.button>
-            ) : (
-              <Figure
-                label={`Most ${layout.kind}`}
-                value={layout.max}
-                least={1}
-                most={1000}
-                step={1}
-                onChange={(max) => edits.setLayout('max', Math.round(max))}
-              />
-            )}
-          </SettingRow>
-          <Note>
-            One window each; with a limit the last one holds all that are left. Single ones grow by
-            key in Rehearse.
-          </Note>
-        </Section>
-      );
-    case 'grid':
-      return (
-        <Section title="Even grid">
-          <SettingRow
-            label="Aspect of a cell"
-            origin={edits.originOf('cellAspect')}
-            onSetBack={edits.setBack('cellAspect')}
-          >
-            <Figure
-              label="Aspect of a cell"
-              value={layout.cellAspect}
-              least={0.05}
-              most={20}
-              step={0.1}
-              decimals={3}
-              onChange={(aspect) => edits.setLayout('cellAspect', aspect)}
-            />
-          </SettingRow>
-          <Note>
-            Width divided by height. The grid takes the number of columns that comes nearest to it.
-          </Note>
-        </Section>
-      );
-    case 'halving':
-      return (
-        <Section title="Halving">
-          <Share edits={edits} label="Share" field="share" value={layout.share} caps={['[', ']']} />
-          <Words
-            edits={edits}
-            label="First axis"
-            field="firstAxis"
-            value={layout.firstAxis}
-            words={FIRST_AXES}
-            caps={['T']}
-          />
-          <Words edits={edits} label="Goes" field="turn" value={layout.turn} words={TURNS} />
-        </Section>
-      );
-    case 'split':
-      return (
-        <Section title="Hand-split">
-          <Note>
-            You make it by key in Rehearse: split-across and split-down say how the next window
-            divides the focused one. From another layout they take it over as it stands.
-          </Note>
-        </Section>
-      );
-    case 'single':
-      return (
-        <Section title="One at a time">
-          <Words
-            edits={edits}
-            label="Strip"
-            field="strip"
-            value={layout.strip}
-            words={STRIPS}
-            caps={['T']}
-          />
-          {layout.strip !== 'none' && (
-            <Length
-              edits={edits}
-              label={layout.strip === 'tabs' ? 'Height' : 'Height of a line'}
-              name="Strip size"
-              field="stripSize"
-              value={layout.stripSize}
-              least={1}
-            />
-          )}
-        </Section>
-      );
-    case 'cascade':
-      return (
-        <Section title="Cascade">
-          <Share edits={edits} label="Share" field="share" value={layout.share} caps={['[', ']']} />
-          <Length
-            edits={edits}
-            label="Step"
-            name="Step of the cascade"
-            field="step"
-            value={layout.step}
-            least={0}
-          />
-        </Section>
-      );
-    case 'board':
-      return <BoardParameters edits={edits} />;
-    case 'free':
-      return (
-        <Section title="Free">
-          <Note>No tiles: every window floats where it is, and moves only when you move it.</Note>
-        </Section>
-      );
-  }
+        );
+      })}
+      {form.says !== undefined && (
+        <chakra.p fontSize="12px" color="slate">
+          {form.says}
+        </chakra.p>
+      )}
+    </Section>
+  );
 }
 
-/** Which board arranges the windows, and what becomes of those that find every zone taken. */
-function BoardParameters({ edits }: { edits: TilingEdits }) {
-  const boards = useBench((bench) => bench.profile.boards);
-  const { layout } = edits.tiling;
-  if (layout.kind !== 'board') return null;
+/** What has keys of its own comes first. */
+const RANK: readonly ParameterKind[] = ['share', 'count'];
+const CAPS: Partial<Record<ParameterKind, readonly string[]>> = {
+  share: ['[', ']'],
+  count: [';', "'"],
+};
+
+/** How a parameter of each kind is set; null where it is moved by key in Rehearse alone. */
+const ROWS: Record<ParameterKind, ((props: RowProps) => ReactNode) | null> = {
+  share: ShareRow,
+  count: (props) => <FigureRow {...props} least={1} most={1000} step={1} isWhole />,
+  limit: LimitRow,
+  choice: ChoiceRow,
+  ratio: (props) => <FigureRow {...props} least={0.05} most={20} step={0.1} decimals={3} />,
+  length: (props) => (
+    <FigureRow {...props} least={leastOf(props)} most={10_000} step={1} decimals={2} unit="px" />
+  ),
+  board: BoardRow,
+  weights: null,
+};
+
+/** 0, or 1 where nothing would be seen of it otherwise. */
+function leastOf({ parameter }: RowProps): number {
+  return parameter.schema.safeParse(0).success ? 0 : 1;
+}
+
+function Row(props: RowProps & { children: ReactNode }) {
+  const { edits, field, parameter, caps } = props;
   return (
-    <Section title="Zone board" note="drawn in Zones (3)">
-      <SettingRow label="Board" origin={edits.originOf('board')} onSetBack={edits.setBack('board')}>
-        <Select
-          label="Board"
-          value={layout.board ?? ''}
-          options={[
-            ...(layout.board === undefined ? [{ value: '', text: 'the first that fits' }] : []),
-            ...boards.map((board) => ({ value: board.id, text: boardName(board) })),
-          ]}
-          onChange={(board) => {
-            if (board !== '') edits.setLayout('board', board);
-          }}
-        />
-      </SettingRow>
-      <Words
-        edits={edits}
-        label="When every zone is taken"
-        field="whenFull"
-        value={layout.whenFull}
-        words={WHEN_FULL}
+    <SettingRow
+      label={parameter.label}
+      {...(caps && { caps })}
+      origin={edits.originOf(field)}
+      onSetBack={edits.setBack(field)}
+    >
+      {props.children}
+    </SettingRow>
+  );
+}
+
+function FigureRow(
+  props: RowProps & {
+    least: number;
+    most: number;
+    step: number;
+    decimals?: number;
+    unit?: string;
+    isWhole?: boolean;
+  },
+) {
+  const { edits, field, parameter, value, least, most, step, decimals, unit } = props;
+  return (
+    <Row {...props}>
+      <Figure
+        label={parameter.name}
+        value={value as number}
+        least={least}
+        most={most}
+        step={step}
+        {...(decimals !== undefined && { decimals })}
+        {...(unit !== undefined && { unit })}
+        onChange={(figure) => edits.setLayout(field, props.isWhole ? Math.round(figure) : figure)}
       />
-      <Note>
-        Windows take the next empty zone as they open, and keep it. When all are taken, the rest
-        share the last, lie beneath it (stack), or float.
-      </Note>
-    </Section>
+    </Row>
+  );
+}
+
+/** A share, as a figure and on a slider. */
+function ShareRow(props: RowProps) {
+  const { edits, field, parameter, value } = props;
+  return (
+    <>
+      <FigureRow {...props} least={0} most={1} step={0.01} decimals={4} />
+      <SettingSlider
+        label={parameter.name}
+        value={value as number}
+        least={0.05}
+        most={0.95}
+        step={0.01}
+        onChange={(share) => edits.setLayout(field, share)}
+      />
+    </>
+  );
+}
+
+/** A count that there may be no limit of. */
+function LimitRow(props: RowProps) {
+  const { edits, field, value } = props;
+  if (value !== undefined) {
+    return <FigureRow {...props} least={1} most={1000} step={1} isWhole />;
+  }
+  return (
+    <Row {...props}>
+      <chakra.button
+        type="button"
+        fontFamily="mono"
+        fontSize="12px"
+        fontStretch="88%"
+        fontWeight={600}
+        borderBottom="1px dashed"
+        borderColor="slate"
+        cursor="pointer"
+        onClick={() => edits.setLayout(field, 3)}
+      >
+        no limit
+      </chakra.button>
+    </Row>
+  );
+}
+
+function ChoiceRow({ edits, field, parameter, value, caps }: RowProps) {
+  return (
+    <ChoiceSetting
+      label={parameter.label}
+      {...(caps && { caps })}
+      origin={edits.originOf(field)}
+      onSetBack={edits.setBack(field)}
+      value={value as string}
+      options={(parameter.options ?? []).map((word) => ({ value: word, text: word }))}
+      onChange={(word) => edits.setLayout(field, word)}
+    />
+  );
+}
+
+/** Which board arranges the windows. */
+function BoardRow(props: RowProps) {
+  const { edits, field, parameter, value } = props;
+  const boards = useBench((bench) => bench.profile.boards);
+  return (
+    <Row {...props}>
+      <Select
+        label={parameter.label}
+        value={(value as string | undefined) ?? ''}
+        options={[
+          ...(value === undefined ? [{ value: '', text: 'the first that fits' }] : []),
+          ...boards.map((board) => ({ value: board.id, text: boardName(board) })),
+        ]}
+        onChange={(board) => {
+          if (board !== '') edits.setLayout(field, board);
+        }}
+      />
+    </Row>
   );
 }

@@ -1,6 +1,6 @@
 import { listedWorkspaces } from '@sorn/core/engine';
-import { LAYOUTS, REACHES, type Reach } from '@sorn/core/tiling';
-import { AXES, DIRECTIONS, FIRST_AXES, LAYOUT_KINDS, STRIPS, type Side } from '@sorn/core/values';
+import { definitionOfLayout, LAYOUTS, REACHES, type Reach } from '@sorn/core/tiling';
+import { DIRECTIONS, LAYOUT_KINDS, parametersOf, type LayoutField } from '@sorn/core/values';
 import type { RefObject } from 'react';
 import { focusFigure } from '../../app/inspector.ts';
 import { usePageKeys } from '../../app/keys.ts';
@@ -8,7 +8,6 @@ import { useBenchStore, type PlacedDesk } from '../../data/bench-context.ts';
 import type { TilingEdits } from './edits.ts';
 
 const ARROWS = { left: 'ArrowLeft', right: 'ArrowRight', up: 'ArrowUp', down: 'ArrowDown' };
-const TURNED: readonly Side[] = ['left', 'top', 'right', 'bottom'];
 
 function after<T>(list: readonly T[], item: T): T {
   return list[(list.indexOf(item) + 1) % list.length]!;
@@ -42,12 +41,17 @@ export function useTilingKeys(props: {
     edits.setLayout('leadCount', Math.max(1, layout.leadCount + by));
   };
   const turn = () => {
-    if (layout.kind === 'lead') edits.setLayout('side', after(TURNED, layout.side));
-    else if (layout.kind === 'middle') edits.setLayout('axis', after(AXES, layout.axis));
-    else if (layout.kind === 'halving')
-      edits.setLayout('firstAxis', after(FIRST_AXES, layout.firstAxis));
-    else if (layout.kind === 'single') edits.setLayout('strip', after(STRIPS, layout.strip));
-    else edits.setKind(layout.kind === 'columns' ? 'rows' : 'columns');
+    const { turn: how } = definitionOfLayout(layout);
+    if (!how) return;
+    if ('into' in how) {
+      edits.setKind(how.into(layout).kind);
+      return;
+    }
+    // Here it goes through all that can be set, in the order of turning as far as that goes.
+    const { options = [] } = parametersOf(layout.kind)[how.field] ?? {};
+    const all = [...how.through, ...options.filter((word) => !how.through.includes(word))];
+    const present = String((layout as Record<string, unknown>)[how.field]);
+    edits.setLayout(how.field as Exclude<LayoutField, 'kind'>, after(all, present));
   };
 
   usePageKeys('Tiling', [
@@ -76,7 +80,7 @@ export function useTilingKeys(props: {
           { keys: ["'"], label: 'lead count up', minor: true, run: () => count(1) },
         ]
       : []),
-    ...(can.turn && layout.kind !== 'split' ? [{ keys: ['t'], label: 'turn', run: turn }] : []),
+    ...(definitionOfLayout(layout).turn ? [{ keys: ['t'], label: 'turn', run: turn }] : []),
     {
       keys: ['l'],
       label: 'next layout',
