@@ -30,7 +30,7 @@ export function LayoutParameters({ edits }: { edits: TilingEdits }) {
   const shown = Object.entries(parametersOf(layout.kind))
     .map(([name, parameter]) => ({ field: name as RowProps['field'], parameter }))
     .filter(({ field, parameter }) => ROWS[parameter.of] && !form.hides?.[field]?.(layout))
-    .sort((a, b) => RANK.indexOf(a.parameter.of) - RANK.indexOf(b.parameter.of));
+    .sort((a, b) => rankOf(a.parameter) - rankOf(b.parameter));
   return (
     <Section title={form.title} {...(form.note !== undefined && { note: form.note })}>
       {shown.map(({ field, parameter }) => {
@@ -57,7 +57,7 @@ export function LayoutParameters({ edits }: { edits: TilingEdits }) {
 }
 
 /** What has keys of its own comes first. */
-const RANK: readonly ParameterKind[] = ['share', 'count'];
+const rankOf = ({ of }: Parameter) => (of === 'share' ? 0 : of === 'count' ? 1 : 2);
 const CAPS: Partial<Record<ParameterKind, readonly string[]>> = {
   share: ['[', ']'],
   count: [';', "'"],
