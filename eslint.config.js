@@ -25,6 +25,20 @@ export default tseslint.config(
     },
   },
   {
+    files: ['{core,cli,server,web,bench}/src/**/*.{ts,tsx}', 'bench/*.ts'],
+    ignores: ['**/*.test.ts', '**/testing/**'],
+    languageOptions: {
+      parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname },
+    },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: true },
+      ],
+    },
+  },
+  {
     files: ['scripts/**', '*.config.*'],
     languageOptions: { globals: globals.node },
   },
