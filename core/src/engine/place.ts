@@ -29,13 +29,12 @@ export function place(
   const findings: ArrangementFinding[] = [];
   const situation = { session, profile, desk };
   const { windows } = session;
-  const placements: (Placement | undefined)[] = windows.map(() => undefined);
+  const placements = new Array<Placement | undefined>(windows.length).fill(undefined);
   for (const { workspace, monitor } of placesOf(windows)) {
     const read = readTiles(session, arrange(situation, workspace, monitor));
     for (const finding of read.findings) findings.push(finding);
-    const placed = placedOf(situation, read, workspace, monitor);
-    for (let i = 0; i < placed.length; i++) {
-      placements[indexOfWindow(session, placed[i]!.id)] = placed[i];
+    for (const placement of placedOf(situation, read, workspace, monitor)) {
+      placements[indexOfWindow(session, placement.id)] = placement;
     }
   }
   for (let i = 0; i < windows.length; i++) {
@@ -141,7 +140,7 @@ function placementOf(
         : null;
   // One that has no tile, for want of room or because the layout gives none, floats.
   const floats = window.held === 'tiled' && !given && !minimised && !session.paused;
-  return {
+  const placement: Placement = {
     id: window.id,
     monitor: window.monitor,
     workspace: window.workspace,
@@ -152,12 +151,14 @@ function placementOf(
     y,
     width,
     height,
-    ...(placed && { placed }),
-    ...(zones && { zones }),
-    ...(state && { state }),
-    ...(window.stayAbove && { stayAbove: true as const }),
-    ...(window.everywhere && { everywhere: true as const }),
   };
+  // Written one by one: most windows have none of them, and this is made for every window at every step.
+  if (placed) placement.placed = placed;
+  if (zones) placement.zones = zones;
+  if (state) placement.state = state;
+  if (window.stayAbove) placement.stayAbove = true;
+  if (window.everywhere) placement.everywhere = true;
+  return placement;
 }
 
 function rectOf(situation: Situation, window: SessionWindow, given: Rect | null): Rect {
