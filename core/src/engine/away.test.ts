@@ -132,6 +132,14 @@ describe('a monitor that takes in what another had', () => {
     expect(away.shapes()).not.toEqual(before.plug('wide', 'lap').shapes());
   });
 
+  it('shows there what was on screen on the monitor that is gone', () => {
+    const alone = testDesk(OFFICE, { connected: ['wide'], windows: [{ id: 'a', workspace: 'B' }] });
+    const seen = alone.run({ command: 'go-workspace', which: '1' });
+    expect(seen.session.shown['wide']).toBe('1');
+    expect(seen.plug('lap').session.shown['lap']).toBe('1');
+    expect(alone.plug('lap').session.shown['lap']).toBe('B');
+  });
+
   it('has them after its own where workspaces are joined', () => {
     const joined = testDesk(
       { ...OFFICE, tiling: { ...OFFICE.tiling, workspacesAre: 'joined' } },

@@ -30,6 +30,21 @@ describe('why a window is here', () => {
     expect(why(desk, 'nobody')).toEqual([]);
   });
 
+  it('tells of a rule that is gone by now', () => {
+    const when = { all: [{ of: 'app', is: 'notes' }] };
+    const ruled = testDesk(
+      {
+        ...OFFICE,
+        apps: [{ id: 'notes' }],
+        rules: [{ id: 'r', when, then: { held: 'floating' } }],
+      },
+      { windows: [{ id: 'n', app: 'notes' }] },
+    );
+    expect(why(ruled, 'n')[0]).toBe('floating: rule 1, app is notes');
+    const gone = ruled.edited({ ...ruled.profile, rules: [] });
+    expect(why(gone, 'n')[0]).toBe('floating: a rule that is gone, app is notes');
+  });
+
   it('tells what was done by key', () => {
     expect(why(desk.run('float'), 'p')[0]).toBe('floating: by key');
     expect(why(desk.run('float-all'), 'b')[0]).toContain('float-all');

@@ -138,16 +138,27 @@ describe('the best share', () => {
         const from = testDesk(OFFICE, { windows });
         const found = best(from);
         const lever = leverFor(from)!;
-        for (const share of sweptShares()) {
+        const away = (share: number) => Math.abs(share - lever.present);
+        for (const share of sweptShares({ from: 0.05, to: 0.95, step: 0.001 })) {
           const other = rate(share, lever.at(share));
           expect(other.met).toBeLessThanOrEqual(found.met);
           if (other.met === found.met) {
             expect(other.wasted).toBeGreaterThanOrEqual(found.wasted);
+            // Of several as good the one nearest to how it is now.
+            if (other.wasted === found.wasted)
+              expect(away(other.share)).toBeGreaterThanOrEqual(away(found.share));
           }
         }
       }),
       { numRuns: 15 },
     );
+  });
+
+  it('is the present share where every share is as good', () => {
+    const alike = testDesk(OFFICE, { windows: [{ id: 'a' }, { id: 'b' }] });
+    const { present } = leverFor(alike)!;
+    expect(present).toBeGreaterThan(0.5);
+    expect(best(alike).share).toBeCloseTo(present, 3);
   });
 
   it('gives both what they want where that can be', () => {

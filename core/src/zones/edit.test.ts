@@ -51,6 +51,8 @@ describe('zones', () => {
     expect(ranges(board)[zone]).toBe('1-1 2-2');
     expect(zoneRenamed(BOARD, 'a', 'c')).toBeNull();
     expect(zoneRenamed(BOARD, 'a', '  ')).toBeNull();
+    expect(zoneRenamed(BOARD, 'a', 'u'.repeat(80))).not.toBeNull();
+    expect(zoneRenamed(BOARD, 'a', 'u'.repeat(81))).toBeNull();
     expect(Object.keys(ranges(zoneRenamed(BOARD, 'a', ' Upper ')!))).toEqual(['Upper', 'c']);
     expect(Object.keys(ranges(zoneReordered(BOARD, 'a', 1)))).toEqual(['c', 'a']);
     expect(zoneReordered(BOARD, 'a', -1)).toEqual(BOARD);
@@ -60,6 +62,12 @@ describe('zones', () => {
     const split = zoneSplit(BOARD, 'a', 'x');
     expect(ranges(split)).toEqual({ a: '1-1 1-1', 'Zone 3': '2-2 1-1', c: '3-3 1-2' });
     expect(zonesMerged(split, 'a', 'Zone 3')).toEqual(BOARD);
+    for (const [one, other] of [
+      ['a', 'a'],
+      ['a', 'nowhere'],
+      ['nowhere', 'a'],
+    ] as const)
+      expect(zonesMerged(BOARD, one, other)).toBe(BOARD);
     const cut = zoneSplit(BOARD, 'a', 'y');
     expect(cut.rows).toEqual([0.5, 0.5, 1]);
     expect(ranges(cut)).toEqual({ a: '1-2 1-1', 'Zone 3': '1-2 2-2', c: '3-3 1-3' });
