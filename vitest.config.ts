@@ -6,7 +6,8 @@ export default defineConfig({
   test: {
     include: ['{core,cli,server,web}/src/**/*.test.ts'],
     setupFiles: ['core/src/testing/seed.ts'],
-    testTimeout: 30_000,
+    // Tests take a few seconds; a machine with much else to do has four times as long.
+    testTimeout: 90_000,
     // One a core; one is left out otherwise.
     maxWorkers: '100%',
   },

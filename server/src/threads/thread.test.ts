@@ -12,6 +12,22 @@ describe('a thread', () => {
     await expect(thread.ask({})).rejects.toThrow();
   });
 
+  it('ends after what it was asked, though it was only starting then', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'sorn-thread-'));
+    const data = { file: join(folder, 'x.db') };
+    const thread = startThread<Asked, unknown>('@sorn/server/statements-worker', {
+      data,
+      idleMs: 60_000,
+      megabytes: 64,
+    });
+    const asked = thread.ask({ kind: 'execute', statement: 'SELECT 1 AS one' });
+    const closed = thread.ask({ kind: 'close' });
+    await thread.end();
+    await expect(asked).resolves.toMatchObject([{ rows: [[1]] }]);
+    await closed;
+    rmSync(folder, { recursive: true });
+  });
+
   it('tells the code of a fault', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'sorn-thread-'));
     const data = { file: join(folder, 'x.db') };

@@ -70,13 +70,18 @@ export function startThread<Asked, Done>(
   pool.on('error', (error: Error) => {
     for (const giveUp of waiting) giveUp(error);
   });
-  const run = (asked: Asked) =>
-    new Promise<Answered<Done>>((resolve, reject) => {
+  const underWay = new Set<Promise<unknown>>();
+  const run = (asked: Asked) => {
+    const done = new Promise<Answered<Done>>((resolve, reject) => {
       waiting.add(reject);
       void (pool.run(asked) as Promise<Answered<Done>>)
         .then(resolve, reject)
         .finally(() => waiting.delete(reject));
     });
+    underWay.add(done);
+    void done.catch(() => undefined).finally(() => underWay.delete(done));
+    return done;
+  };
   return {
     async ask(asked) {
       const answered = await run(asked);
@@ -84,6 +89,11 @@ export function startThread<Asked, Done>(
       const { message, code, lines } = answered.fault;
       throw lines ? new BadBackup(...lines) : new ThreadFault(message, code ?? '');
     },
-    end: () => pool.close(),
+    async end() {
+      // A thread that is only starting counts as idle for the pool, and a native module that is ended while it loads
+      // takes the process with it.
+      while (underWay.size > 0) await Promise.allSettled(underWay);
+      await pool.close();
+    },
   };
 }
