@@ -74,7 +74,7 @@ function decidedTiling(
 
 function parametersOf({ adjusted = {} }: Arrangement): AdjustedByKind {
   return Object.fromEntries(
-    Object.entries(adjusted).map(([kind, { weights: _bySplit, ...parameters }]) => [
+    Object.entries(adjusted).map(([kind, { moved: _bySplit, ...parameters }]) => [
       kind,
       parameters,
     ]),
@@ -200,7 +200,7 @@ function treeFor(
     const ids = tiled.map(({ id }) => id);
     return shownTree(handTree(arrangement, ids, area)!, ids)!;
   }
-  const moved: NamedWeights = arrangement.adjusted?.[layout.kind]?.weights ?? {};
+  const moved: NamedWeights = arrangement.adjusted?.[layout.kind]?.moved ?? {};
   return withWeights(layoutTree(layout, tiled.length, area), moved);
 }
 

@@ -84,11 +84,9 @@ function withSeatsRenamed(
 
 function withoutTracks(arrangement: Arrangement, names: readonly string[]): Arrangement {
   const adjusted = arrangement.adjusted?.board;
-  if (!adjusted?.weights || names.length === 0) return arrangement;
-  const { weights, ...rest } = adjusted;
-  const kept = Object.fromEntries(
-    Object.entries(weights).filter(([name]) => !names.includes(name)),
-  );
+  if (!adjusted?.moved || names.length === 0) return arrangement;
+  const { moved, ...rest } = adjusted;
+  const kept = Object.fromEntries(Object.entries(moved).filter(([name]) => !names.includes(name)));
   const some = Object.keys(kept).length > 0;
-  return withAdjusted(arrangement, 'board', { ...rest, ...(some && { weights: kept }) });
+  return withAdjusted(arrangement, 'board', { ...rest, ...(some && { moved: kept }) });
 }

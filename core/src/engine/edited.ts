@@ -3,6 +3,7 @@ import type { Profile } from '../model/profile.ts';
 import type { Session } from '../model/session.ts';
 import { levelsFor, resolveLayout } from '../tiling/settings.ts';
 import { arrange } from './arrange.ts';
+import { parametersOf } from '../values/layout.ts';
 import { boardsEdited } from './boards-edited.ts';
 import { carriedOver } from './commands/split.ts';
 import { openSession } from './open.ts';
@@ -35,8 +36,14 @@ export function profileEdited({ session, profile }: Situation, before: Profile):
     if (adjusted) {
       const isEdited = (field: string) =>
         JSON.stringify(valueOf(was, field)) !== JSON.stringify(valueOf(is, field));
+      // Weights that are typed take the place of sizes moved by key.
+      const weights = Object.entries(parametersOf(is.kind)).flatMap(([field, { of }]) =>
+        of === 'weights' ? [field] : [],
+      );
       const remaining = Object.fromEntries(
-        Object.entries(adjusted).filter(([field]) => !isEdited(field)),
+        Object.entries(adjusted).filter(([field]) =>
+          field === 'moved' ? !weights.some(isEdited) : !isEdited(field),
+        ),
       );
       kept = withAdjusted(kept, is.kind, remaining);
     }

@@ -2,6 +2,7 @@ import { PLAIN_COMMANDS, type Command } from '../commands/registry.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 
+import { profileSchema } from '../model/profile.ts';
 import { sessionSchema, type Session } from '../model/session.ts';
 import { anyEvent } from '../testing/any.ts';
 import { deepFrozen, OFFICE, testDesk, windows } from '../testing/desk.ts';
@@ -59,6 +60,21 @@ describe('an edit of the profile', () => {
     const shapes = place(session, after).placements;
     expect(shapes[0]!.width).toBe(Math.round(3418 * 0.3));
     expect(shapes[1]!.x).toBe(6);
+  });
+
+  it('that types weights takes the place of sizes moved by key, and no other edit of the layout does', () => {
+    const columns = (more: object) => ({
+      ...OFFICE,
+      tiling: { layout: { kind: 'columns', ...more } },
+    });
+    const grown = testDesk(columns({}), windows('p', 'b', 's')).run('grow-right');
+    const widths = (now: typeof grown) => now.placed().placements.map(({ width }) => width);
+    expect(new Set(widths(grown)).size).toBeGreaterThan(1);
+    const typed = grown.edited(profileSchema.parse(columns({ weights: [2, 1, 1] })));
+    expect(typed.session.arrangements['B/wide']?.adjusted).toBeUndefined();
+    expect(widths(typed)).toEqual([1720, 860, 860]);
+    const limited = grown.edited(profileSchema.parse(columns({ max: 9 })));
+    expect(widths(limited)).toEqual(widths(grown));
   });
 
   it('leaves a share moved by key alone when another field was edited', () => {

@@ -39,11 +39,11 @@ export function onBoard(
 
 /** What an arrangement remembers of a board: which window is where, and tracks moved by key. */
 function onBoardOf({ inZones, adjusted }: Arrangement, { id }: Board): OnBoard {
-  const weights = adjusted?.board?.weights;
+  const bySplit = adjusted?.board?.moved;
   const { columns, rows } = trackNames(id);
   const moved = {
-    ...(weights?.[columns] && { columns: weights[columns] }),
-    ...(weights?.[rows] && { rows: weights[rows] }),
+    ...(bySplit?.[columns] && { columns: bySplit[columns] }),
+    ...(bySplit?.[rows] && { rows: bySplit[rows] }),
   };
   const seat = ownEntry(inZones, id);
   return { ...(seat && { inZones: seat }), moved };

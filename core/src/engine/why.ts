@@ -156,7 +156,7 @@ function sizeBecause(
   }
   const share = { ...tiling.layout } as { leadShare?: number; share?: number };
   const { adjusted } = arrangementOf(session, window.workspace, window.monitor);
-  const isMoved = adjusted?.[tiling.layout.kind]?.weights !== undefined;
+  const isMoved = adjusted?.[tiling.layout.kind]?.moved !== undefined;
   const figure = share.leadShare ?? share.share;
   const because = isMoved
     ? 'its tile; an edge here was moved by key'

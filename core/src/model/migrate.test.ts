@@ -71,6 +71,13 @@ describe('a file from before version 4', () => {
       picking: { by: 'corner', typed: '', stays: true },
       uses: [{ keys: 'Main+KeyU', command: 'peek-desktop', times: 3 }],
     });
+    const adjusted = { columns: { weights: { columns: [2, 1] } }, lead: { leadShare: 0.4 } };
+    const arrangements = { 'B/m': { order: [], adjusted } };
+    const step = { command: 'grow-right', windows: {}, arrangements, shown: {}, focusMonitor: 'm' };
+    const former = sessionSchema.parse({ arrangements, past: [step] });
+    const present = { columns: { moved: { columns: [2, 1] } }, lead: { leadShare: 0.4 } };
+    expect(former.arrangements['B/m']?.adjusted).toEqual(present);
+    expect(former.past[0]?.arrangements['B/m']?.adjusted).toEqual(present);
     expect(session.picking).toEqual({ by: 'corner', typed: '', goOn: true });
     expect(session.uses![0]!.command).toBe('clear-while-pressed');
     const { steps } = scriptSchema.parse({

@@ -143,7 +143,7 @@ function withRulesForApps(profile: Fields): Fields {
 /** A session as it was read, with what it says of commands and choices as it is said now. */
 export function migratedSession(input: unknown): unknown {
   if (!isFields(input)) return input;
-  const session = withFlatTrees({ ...(withoutWishes(input) as Fields) });
+  const session = withMovedSizes(withFlatTrees({ ...(withoutWishes(input) as Fields) }));
   const { picking, uses } = session;
   if (isFields(picking) && 'stays' in picking) {
     const { stays, ...rest } = picking;
@@ -157,27 +157,45 @@ export function migratedSession(input: unknown): unknown {
   return session;
 }
 
+/** Sizes moved by key were called weights, as the weights are that a profile sets. */
+function withMovedSizes(session: Fields): Fields {
+  return inArrangements(session, (part) => {
+    if (!isFields(part.adjusted)) return part;
+    const kinds = Object.entries(part.adjusted).map(([kind, adjusted]) => {
+      if (!isFields(adjusted) || !('weights' in adjusted)) return [kind, adjusted] as const;
+      const { weights, ...rest } = adjusted;
+      return [kind, { ...rest, moved: weights }] as const;
+    });
+    return { ...part, adjusted: Object.fromEntries(kinds) };
+  });
+}
+
 /** Trees made by hand were written with one split within the other, which grew deeper with every window. */
 function withFlatTrees(session: Fields): Fields {
-  const each = (value: unknown, change: (part: Fields) => Fields): unknown => {
+  return inArrangements(session, (part) =>
+    isFields(part.hand) ? { ...part, hand: flatTree(part.hand) } : part,
+  );
+}
+
+/** A session with everything changed that says how a workspace is arranged, or was at a step or in a lineup. */
+function inArrangements(session: Fields, change: (part: Fields) => Fields): Fields {
+  const each = (value: unknown, by: (part: Fields) => Fields): unknown => {
     if (Array.isArray(value))
-      return value.map((part: unknown) => (isFields(part) ? change(part) : part));
+      return value.map((part: unknown) => (isFields(part) ? by(part) : part));
     if (!isFields(value)) return value;
     const parts = Object.entries(value);
     return Object.fromEntries(
-      parts.map(([name, part]) => [name, isFields(part) ? change(part) : part]),
+      parts.map(([name, part]) => [name, isFields(part) ? by(part) : part]),
     );
   };
-  const flat = (part: Fields): Fields =>
-    isFields(part.hand) ? { ...part, hand: flatTree(part.hand) } : part;
   const inside = (part: Fields): Fields => ({
     ...part,
-    ...('arrangements' in part && { arrangements: each(part.arrangements, flat) }),
-    ...('lineups' in part && { lineups: each(part.lineups, flat) }),
+    ...('arrangements' in part && { arrangements: each(part.arrangements, change) }),
+    ...('lineups' in part && { lineups: each(part.lineups, change) }),
   });
   return {
     ...inside(session),
-    ...(isFields(session.together) && { together: flat(session.together) }),
+    ...(isFields(session.together) && { together: change(session.together) }),
     ...('past' in session && { past: each(session.past, inside) }),
     ...('future' in session && { future: each(session.future, inside) }),
   };

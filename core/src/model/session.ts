@@ -106,8 +106,8 @@ export type WindowInput = z.output<typeof windowSchema>;
 /** A parameter of a layout moved by key; it wins over the profile until it is reset or edited there. */
 const adjustedSchema = fields({
   ...MOVED_BY_KEY,
-  /** Sizes of the parts of a split, on average 1, by the split's name. */
-  weights: z
+  /** Sizes of parts that were moved by key, on average 1, by the name of their split. */
+  moved: z
     .record(idField, listOf(weightField, 'weights', MOST), { error: 'weights by split name' })
     .exactOptional(),
 });

@@ -62,10 +62,10 @@ function withoutSplit(
   kind: keyof NonNullable<Arrangement['adjusted']>,
   split: string,
 ): Arrangement {
-  const { weights, ...kept } = arrangement.adjusted?.[kind] ?? {};
-  if (!weights?.[split]) return arrangement;
-  const { [split]: _moved, ...others } = weights;
-  const rest = Object.keys(others).length > 0 ? { ...kept, weights: others } : kept;
+  const { moved, ...kept } = arrangement.adjusted?.[kind] ?? {};
+  if (!moved?.[split]) return arrangement;
+  const { [split]: _dropped, ...others } = moved;
+  const rest = Object.keys(others).length > 0 ? { ...kept, moved: others } : kept;
   return withAdjusted(arrangement, kind, rest);
 }
 
@@ -126,8 +126,8 @@ function withBoundary(
     return arrangedAs(session, arranged, { arrangement: { ...there, hand: moved } });
   }
   const adjusted = there.adjusted?.[kind] ?? {};
-  const weights = { ...adjusted.weights, [split]: weightsOf([...sizes]) };
+  const moved = { ...adjusted.moved, [split]: weightsOf([...sizes]) };
   return arrangedAs(session, arranged, {
-    arrangement: withAdjusted(there, kind, { ...adjusted, weights }),
+    arrangement: withAdjusted(there, kind, { ...adjusted, moved }),
   });
 }

@@ -84,7 +84,7 @@ export function growTowards(situation: Situation, direction: Direction, by: numb
   const share = shareOfBoundary(layout, moved.split, moved.weights);
   const next = adjust(situation, (adjusted) =>
     share === null
-      ? { ...adjusted, weights: { ...adjusted.weights, [moved.split]: moved.weights } }
+      ? { ...adjusted, moved: { ...adjusted.moved, [moved.split]: moved.weights } }
       : { ...adjusted, leadShare: share },
   );
   return did(next, edgeMoved(window, direction, moved.pixels));
@@ -108,7 +108,7 @@ function growZone(
   const name = moved.axis === 'x' ? names.columns : names.rows;
   const next = adjust(situation, (adjusted) => ({
     ...adjusted,
-    weights: { ...adjusted.weights, [name]: moved.weights },
+    moved: { ...adjusted.moved, [name]: moved.weights },
   }));
   return did(next, edgeMoved(window, direction, moved.pixels));
 }

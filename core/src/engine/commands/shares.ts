@@ -57,9 +57,9 @@ function layoutInFocus(situation: Situation): { layout: Layout; adjusted: Adjust
 }
 
 /** The lead share as it is seen: what the boundaries beside a lead in the middle were moved to, else the parameter. */
-export function presentLeadShare(layout: Layout, { weights }: Adjusted): number | null {
+export function presentLeadShare(layout: Layout, { moved: bySplit }: Adjusted): number | null {
   if (!('leadShare' in layout)) return null;
-  const moved = weights?.[SHARE_SPLIT];
+  const moved = bySplit?.[SHARE_SPLIT];
   if (!moved) return layout.leadShare;
   return moved[1]! / moved.reduce((sum, weight) => sum + weight, 0);
 }
@@ -133,9 +133,9 @@ function leadShareSaid(share: number, before: number) {
 }
 
 function withLeadShare(situation: Situation, share: number): Session {
-  return adjust(situation, ({ weights = {}, ...kept }) => {
-    const { [SHARE_SPLIT]: _moved, ...others } = weights;
-    const remaining = Object.keys(others).length > 0 ? { weights: others } : {};
+  return adjust(situation, ({ moved = {}, ...kept }) => {
+    const { [SHARE_SPLIT]: _share, ...others } = moved;
+    const remaining = Object.keys(others).length > 0 ? { moved: others } : {};
     return { ...kept, ...remaining, leadShare: Number(share.toFixed(6)) };
   });
 }
@@ -197,14 +197,14 @@ function evenOut(situation: Situation): Outcome {
     return asPlaced && even.session === asPlaced ? did(asPlaced, placedBack) : even;
   }
   const adjusted = arrangementOf(session, workspace, monitor).adjusted?.[kind];
-  if (adjusted?.leadShare === undefined && adjusted?.weights === undefined) {
+  if (adjusted?.leadShare === undefined && adjusted?.moved === undefined) {
     if (asPlaced) return did(asPlaced, placedBack);
     return nothing(session, 'no size here was moved by key');
   }
   return did(
     adjust(
       asPlaced ? { ...situation, session: asPlaced } : situation,
-      ({ leadShare: _share, weights: _weights, ...kept }) => kept,
+      ({ leadShare: _share, moved: _moved, ...kept }) => kept,
     ),
     { decided: 'sizes as set', because: 'sizes moved by key are dropped' },
     ...(asPlaced ? [placedBack] : []),
