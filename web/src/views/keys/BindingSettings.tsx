@@ -1,5 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { commandText, type KeyCommand, type KeyCommandId } from '@sorn/core/commands';
+import { KEY_COMMANDS, commandText, type KeyCommand, type KeyCommandId } from '@sorn/core/commands';
 import { movedByLetters, STARTER_MAPS, type KeyBinding } from '@sorn/core/keys';
 import { BASE, MARKS, type Profile } from '@sorn/core/model';
 import { keysCaps, readTrigger } from '@sorn/core/values';
@@ -162,7 +162,9 @@ function CommandRows(props: {
 }) {
   const { label, command, onChange } = props;
   const profile = useBench((bench) => bench.profile);
-  const ids = BINDABLE.filter((id) => id === command?.command || firstOf(id, profile) !== null);
+  const ids = KEY_COMMANDS.filter(
+    (id) => id === command?.command || (BINDABLE.includes(id) && firstOf(id, profile) !== null),
+  );
   return (
     <>
       <SettingRow label={label} {...(props.caps && { caps: props.caps })}>
