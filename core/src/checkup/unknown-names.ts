@@ -1,5 +1,5 @@
 import type { ArgumentKind } from '../commands/argument.ts';
-import { definitionOf } from '../commands/registry.ts';
+import { saidWith } from '../commands/registry.ts';
 import { fitsPattern, isPattern, isRole, ROLES } from '../desk/roles.ts';
 import { BASE } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
@@ -97,9 +97,8 @@ function lookKeys(
       const command = binding[part];
       if (!command) continue;
       const at = `${path}.${part}`;
-      for (const [field, { of }] of Object.entries(definitionOf(command.command).said)) {
-        const value = (command as Record<string, unknown>)[field];
-        if (typeof value === 'string') lookUp[of]?.(`${at}.${field}`, value);
+      for (const { field, argument, value } of saidWith(command)) {
+        if (typeof value === 'string') lookUp[argument.of]?.(`${at}.${field}`, value);
       }
     }
   });

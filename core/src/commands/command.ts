@@ -6,6 +6,7 @@ import {
   COMMANDS,
   COMMAND_DEFINITIONS,
   definitionOf,
+  saidWith,
   LAYER_COMMANDS,
   PLAIN_COMMANDS,
   type Command,
@@ -66,12 +67,11 @@ export function rightCommand(typed: unknown): string {
 
 /** A command in words, what is said with it behind: "open-app pitreader". */
 export function commandText(command: KeyCommand): string {
-  const { said, text } = definitionOf(command.command);
+  const { text } = definitionOf(command.command);
   if (text) return `${command.command} ${text(command as never)}`;
-  const parts = Object.entries(said).map(([name, { text: told }]) => {
-    const value = (command as Record<string, unknown>)[name];
+  const parts = saidWith(command).map(({ argument, value }) => {
     if (value === undefined || value === '') return '';
-    return told ? told(value as never) : ` ${String(value)}`;
+    return argument.text ? argument.text(value as never) : ` ${String(value)}`;
   });
   return `${command.command}${parts.join('')}`;
 }
@@ -91,11 +91,10 @@ export function isUndoable(command: Command): boolean {
 
 /** The argument that a person is asked to type when the key of a command is pressed; null where nothing is left to say. */
 export function askedOf(command: KeyCommand): string | null {
-  const { said } = definitionOf(command.command);
-  const asked = Object.keys(said).find(
-    (name) => said[name]?.isAsked && (command as Record<string, unknown>)[name] === undefined,
+  const asked = saidWith(command).find(
+    ({ argument, value }) => argument.isAsked && value === undefined,
   );
-  return asked ?? null;
+  return asked?.field ?? null;
 }
 
 /** The ids of the commands of which something holds. */

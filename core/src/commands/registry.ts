@@ -1,5 +1,5 @@
 import { appCommands } from './apps.ts';
-import type { Said } from './argument.ts';
+import type { Argument, Said } from './argument.ts';
 import type { Definition } from './definition.ts';
 import { engineCommands } from './engine.ts';
 import { focusCommands } from './focus.ts';
@@ -55,6 +55,17 @@ export type KeyCommand = Command | CommandBy[keyof typeof layerCommands];
 /** The definition of a command, whichever it is. */
 export function definitionOf(id: KeyCommandId): Definition {
   return KEY_COMMAND_DEFINITIONS[id] as unknown as Definition;
+}
+
+/** What is said with a command, argument by argument; the value is undefined where one is left out. */
+export function saidWith(
+  command: KeyCommand,
+): readonly { field: string; argument: Argument; value: unknown }[] {
+  return Object.entries(definitionOf(command.command).said).map(([field, argument]) => ({
+    field,
+    argument,
+    value: (command as Record<string, unknown>)[field],
+  }));
 }
 
 export const COMMANDS = Object.keys(COMMAND_DEFINITIONS) as readonly CommandId[];

@@ -1,5 +1,5 @@
 import { commandText } from '../commands/command.ts';
-import { definitionOf, type KeyCommand } from '../commands/registry.ts';
+import { definitionOf, saidWith, type KeyCommand } from '../commands/registry.ts';
 import { DIRECTIONS, type Direction } from '../values/direction.ts';
 
 const OPPOSITE: Record<Direction, Direction> = {
@@ -17,9 +17,8 @@ export interface Directed {
 
 /** The argument that says the direction of a command, and which it is; null where none does. */
 function saidDirection(command: KeyCommand): { field: string; direction: Direction } | null {
-  for (const [field, { of }] of Object.entries(definitionOf(command.command).said)) {
-    if (of !== 'direction' && of !== 'monitor') continue;
-    const value = (command as Record<string, unknown>)[field];
+  for (const { field, argument, value } of saidWith(command)) {
+    if (argument.of !== 'direction' && argument.of !== 'monitor') continue;
     const direction = DIRECTIONS.find((each) => each === value);
     if (direction) return { field, direction };
   }

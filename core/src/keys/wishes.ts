@@ -9,7 +9,7 @@ import { SELDOM_THERE } from './free.ts';
 import { expander, keyMap } from './map.ts';
 import { reachTable } from './reach.ts';
 import { takenLists } from './taken.ts';
-import { definitionOf } from '../commands/registry.ts';
+import { definitionOf, saidWith } from '../commands/registry.ts';
 
 /** A command that wants keys. */
 export interface Wish {
@@ -148,9 +148,7 @@ export function costFor(profile: Profile, { command, uses }: Wish, slot: KeySlot
 export function isCalledSo({ apps }: Profile, command: KeyCommand, code: string): boolean {
   const name = /^(?:Key|Digit|Numpad)(\w)$/.exec(code)?.[1];
   if (name === undefined) return false;
-  const { said } = definitionOf(command.command);
-  return Object.entries(said).some(([field, { of }]) => {
-    const value = (command as Record<string, unknown>)[field];
+  return saidWith(command).some(({ argument: { of }, value }) => {
     if (of === 'workspace') return String(value).toUpperCase() === name;
     if (of === 'zone') return value === name;
     return of === 'app' && apps.find(({ id }) => id === value)?.letter === name;
