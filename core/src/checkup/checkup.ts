@@ -1,5 +1,5 @@
 import { deskInForce } from '../desk/desk.ts';
-import { parentApp } from '../engine/follow.ts';
+import { parentApp } from '../engine/rule-effects.ts';
 import { factsOf } from '../engine/ruling.ts';
 import type { Profile } from '../model/profile.ts';
 import type { Session } from '../model/session.ts';

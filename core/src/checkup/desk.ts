@@ -1,6 +1,6 @@
 import { type DeskInForce } from '../desk/desk.ts';
 import { unreachedMonitors } from '../desk/neighbours.ts';
-import { type PlacedMonitor, placedMonitors } from '../desk/placed.ts';
+import { type PlacedMonitor, placedMonitors } from '../desk/monitors.ts';
 import { monitorNamed } from '../desk/roles.ts';
 import { intersection, sharedLength, span, type Rect } from '../geometry/rect.ts';
 import type { Profile } from '../model/profile.ts';

@@ -2,7 +2,7 @@ import type { Profile } from '../model/profile.ts';
 import type { Mode } from '../values/window.ts';
 import { deskApplying } from './applies.ts';
 import { homedWorkspaces, type HomedWorkspace, type Connection } from './homes.ts';
-import { placedMonitors, type PlacedMonitor } from './placed.ts';
+import { placedMonitors, type PlacedMonitor } from './monitors.ts';
 
 /** The physical situation in force. The first monitor is the primary one. */
 export interface DeskInForce {

@@ -1,6 +1,6 @@
 import type { Desk, DeskEntry, Monitor, Profile } from '../model/profile.ts';
 import type { DeskInForce } from './desk.ts';
-import type { PlacedMonitor } from './placed.ts';
+import type { PlacedMonitor } from './monitors.ts';
 
 /**
  * A name made from text that no other has: "Korvane Wide 34" becomes korvane-wide-34.

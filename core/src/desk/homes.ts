@@ -1,7 +1,7 @@
 import type { Mode } from '../values/window.ts';
 import { sharedLength, span, type Rect } from '../geometry/rect.ts';
 import type { Profile } from '../model/profile.ts';
-import { type PlacedMonitor, placedMonitors } from './placed.ts';
+import { type PlacedMonitor, placedMonitors } from './monitors.ts';
 import { fitsPattern, isPattern, isRole, monitorNamed } from './roles.ts';
 
 /**

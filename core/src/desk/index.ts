@@ -22,7 +22,7 @@ export {
   reservedMeasures,
   standingMeasures,
 } from './measures.ts';
-export { type PlacedMonitor, monitorName } from './placed.ts';
+export { type PlacedMonitor, monitorName } from './monitors.ts';
 export { ROLES, fromTheLeft } from './roles.ts';
 export {
   ANCHORS,

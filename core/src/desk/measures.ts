@@ -3,7 +3,7 @@ import { toPixels } from '../geometry/round.ts';
 import { axisOf, DIRECTIONS, isForward, type Direction, type Axis } from '../values/direction.ts';
 import type { DeskInForce } from './desk.ts';
 import { neighbourOf } from './neighbours.ts';
-import type { PlacedMonitor } from './placed.ts';
+import type { PlacedMonitor } from './monitors.ts';
 import { sideAxis } from './standing-monitors.ts';
 
 interface Point {

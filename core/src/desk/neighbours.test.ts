@@ -6,7 +6,7 @@ import { testDesk } from '../testing/desk.ts';
 import { anyMonitors, placedOn } from '../testing/monitors.ts';
 import { DIRECTIONS, type Direction } from '../values/direction.ts';
 import { monitorTowards, neighbourOf } from './neighbours.ts';
-import type { PlacedMonitor } from './placed.ts';
+import type { PlacedMonitor } from './monitors.ts';
 
 /** Every pixel's distance is looked at from the definition alone, without the code under test. */
 function bruteNeighbour(from: PlacedMonitor, direction: Direction, all: readonly PlacedMonitor[]) {

@@ -1,7 +1,7 @@
 import { bearing, compareBearings, type Bearing } from '../geometry/bearing.ts';
 import { DIRECTIONS, type Direction } from '../values/direction.ts';
 import type { DeskInForce } from './desk.ts';
-import type { PlacedMonitor } from './placed.ts';
+import type { PlacedMonitor } from './monitors.ts';
 import { fromTheLeft } from './roles.ts';
 
 /**

@@ -1,5 +1,5 @@
 import { globSource, hasPattern } from '../values/pattern.ts';
-import type { PlacedMonitor } from './placed.ts';
+import type { PlacedMonitor } from './monitors.ts';
 
 /** What a monitor can be on any desk, so that a home means something wherever one sits. */
 export const ROLES = ['primary', 'widest', 'tallest', 'turned', 'largest'] as const;

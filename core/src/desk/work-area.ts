@@ -1,7 +1,7 @@
 import type { Edges, Rect } from '../geometry/rect.ts';
 import { toPixels } from '../geometry/round.ts';
 import type { Axis } from '../values/direction.ts';
-import type { PlacedMonitor } from './placed.ts';
+import type { PlacedMonitor } from './monitors.ts';
 
 const NO_EDGES: Edges = { top: 0, right: 0, bottom: 0, left: 0 };
 

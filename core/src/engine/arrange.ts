@@ -1,6 +1,6 @@
 import type { Arranged } from './arranged.ts';
 import { monitorOf } from '../desk/desk.ts';
-import type { PlacedMonitor } from '../desk/placed.ts';
+import type { PlacedMonitor } from '../desk/monitors.ts';
 import { workArea } from '../desk/work-area.ts';
 import type { Size } from '../geometry/rect.ts';
 import { toPixels } from '../geometry/round.ts';

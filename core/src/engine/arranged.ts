@@ -6,7 +6,7 @@ import type { Gap, FlatTree } from '../tiling/solve.ts';
 import type { Rect, Size } from '../geometry/rect.ts';
 import type { SessionWindow } from '../model/session.ts';
 import type { TilingInForce } from '../tiling/settings.ts';
-import type { PlacedMonitor } from '../desk/placed.ts';
+import type { PlacedMonitor } from '../desk/monitors.ts';
 /** A workspace on a monitor, divided. */
 export interface Arranged {
   workspace: string;

@@ -1,6 +1,6 @@
 import { deskInForce } from '../desk/desk.ts';
 import { deviceText, matchMonitor, type Device } from '../desk/match.ts';
-import { monitorName } from '../desk/placed.ts';
+import { monitorName } from '../desk/monitors.ts';
 import type { Profile } from '../model/profile.ts';
 import { type UnknownName, nearestName } from '../values/nearest.ts';
 import { monitorsLeft } from './moves.ts';

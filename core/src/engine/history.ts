@@ -1,5 +1,5 @@
 import { deskInForce, monitorOf, type DeskInForce } from '../desk/desk.ts';
-import { picked, without } from '../model/picked.ts';
+import { picked, without } from '../model/object-fields.ts';
 import type { Profile } from '../model/profile.ts';
 import {
   CONNECTION_FIELDS,

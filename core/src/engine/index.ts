@@ -8,7 +8,7 @@ export { type WindowMove, movesBetween } from './moves.ts';
 export { type Offer, offerNow } from './offers.ts';
 export { openSession } from './open.ts';
 export { place } from './place.ts';
-export { placingArea } from './placed.ts';
+export { placingArea } from './placing-area.ts';
 export { type Placement } from './placement.ts';
 export { type SessionEvent, reduce } from './reduce.ts';
 export { ruleFromWindow } from './rule-from-window.ts';

@@ -1,4 +1,4 @@
-import { monitorName } from '../desk/placed.ts';
+import { monitorName } from '../desk/monitors.ts';
 import { sameRect } from '../geometry/rect.ts';
 import { place } from './place.ts';
 import type { Placement } from './placement.ts';

@@ -9,7 +9,7 @@ import { onSide } from '../placing/ladder.ts';
 import { rangeRect, tracksOf } from '../tiling/board.ts';
 import type { Along } from '../values/placing.ts';
 import { arrange } from './arrange.ts';
-import { placedWindows, placingArea } from './placed.ts';
+import { placedWindows, placingArea } from './placing-area.ts';
 import { isShown, shownOn, type Situation } from './session.ts';
 import { stood } from './standing.ts';
 

@@ -7,9 +7,9 @@ import type { SessionInput, WindowInput, Session, SessionWindow } from '../model
 import { nearestName } from '../values/nearest.ts';
 import { ownEntry } from '../values/own-entry.ts';
 import { connectedIds } from './connect.ts';
-import { heldBy, joinedBy, parentApp, placedBy, standingBy } from './follow.ts';
+import { heldBy, joinedBy, parentApp, placedBy, standingBy } from './rule-effects.ts';
 import { rulingFor } from './ruling.ts';
-import { withSeatsKept } from './seats-kept.ts';
+import { withSeatsKept } from './seats.ts';
 import { isShown, placeKey, windowOf, withFocus, withWindow } from './session.ts';
 import { settledOn, shownOnDesk } from './settle.ts';
 import { firstStanding, stood, stoodAsGiven } from './standing.ts';

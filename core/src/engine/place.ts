@@ -9,7 +9,7 @@ import { ownEntry } from '../values/own-entry.ts';
 import { arrange } from './arrange.ts';
 import { floatPlaces } from './float-places.ts';
 import { fitInto, minimumOf } from './hints.ts';
-import { placingArea, rectOfPlacing } from './placed.ts';
+import { placingArea, rectOfPlacing } from './placing-area.ts';
 import { indexOfWindow, isShown, type Situation } from './session.ts';
 import { standingNow, standsAt } from './standing.ts';
 import { readTiles, squeezes, type Given, type ReadTiles } from './tiles.ts';

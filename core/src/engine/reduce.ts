@@ -6,18 +6,18 @@ import type { Rect } from '../geometry/rect.ts';
 import type { Profile } from '../model/profile.ts';
 import type { WindowInput, Session } from '../model/session.ts';
 import { withUse, type UsedBy } from '../model/uses.ts';
-import { ruledAgain } from './again.ts';
-import { windowAsked, windowRetitled } from './commands/asked.ts';
+import { ruledAgain } from './rule-repeat.ts';
+import { windowAsked, windowRetitled } from './commands/window-request.ts';
 import { setMode, withoutChoice } from './commands/desks.ts';
 import { windowsBack } from './commands/desktop.ts';
 import { windowOpened } from './commands/opening.ts';
 import { switched } from './commands/switch.ts';
 import { windowClosed } from './commands/windows.ts';
 import { monitorsChanged, type Connected } from './connect.ts';
-import { profileEdited } from './edited.ts';
+import { profileEdited } from './profile-edit.ts';
 import { remembered } from './history.ts';
 import { keyHeld, previewTaken, settled, stepped } from './run-command.ts';
-import { withSeatsKept } from './seats-kept.ts';
+import { withSeatsKept } from './seats.ts';
 import {
   did,
   nothing,

@@ -14,7 +14,7 @@ import {
   rule,
   why,
   type RuleInput,
-} from '../testing/ruled.ts';
+} from '../testing/rule-desk.ts';
 import { openSession } from './open.ts';
 import { whyHere } from './why.ts';
 

@@ -6,7 +6,7 @@ import type { SessionWindow } from '../model/session.ts';
 import type { WindowFacts } from '../rules/facts.ts';
 import { ruleNumber, settingWords, textOf } from '../rules/say.ts';
 import { traceRules } from '../rules/trace.ts';
-import { parentApp } from './follow.ts';
+import { parentApp } from './rule-effects.ts';
 import { factsOf } from './ruling.ts';
 import { windowOf, type Reason, type Situation } from './session.ts';
 

@@ -1,6 +1,6 @@
 import { deskInForce, monitorOf, workspacesOn, type DeskInForce } from '../desk/desk.ts';
 import { fallbackOf } from '../desk/homes.ts';
-import { picked, without } from '../model/picked.ts';
+import { picked, without } from '../model/object-fields.ts';
 import type { Profile } from '../model/profile.ts';
 import type { Arrangement, Session, SessionWindow } from '../model/session.ts';
 import { keeping } from '../tiling/hand.ts';

@@ -1,4 +1,4 @@
-import type { PlacedMonitor } from '../desk/placed.ts';
+import type { PlacedMonitor } from '../desk/monitors.ts';
 import { workArea } from '../desk/work-area.ts';
 import { centredIn, keptInside, sameRect, type Rect, type Size } from '../geometry/rect.ts';
 import { round, toPixels } from '../geometry/round.ts';

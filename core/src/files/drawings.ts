@@ -1,7 +1,7 @@
 import { deskInForce } from '../desk/desk.ts';
 import { arrange } from '../engine/arrange.ts';
 import { openSession } from '../engine/open.ts';
-import { placingArea } from '../engine/placed.ts';
+import { placingArea } from '../engine/placing-area.ts';
 import type { Rect } from '../geometry/rect.ts';
 import { CHART_COLOURS, type ChartMode } from '../keys/chart/drawing.ts';
 import { html } from '../keys/chart/text.ts';

@@ -19,7 +19,7 @@ export {
   type StarterId,
   type TakenList,
 } from './keys.ts';
-export { without } from './picked.ts';
+export { without } from './object-fields.ts';
 export {
   type Desk,
   type DeskEntry,

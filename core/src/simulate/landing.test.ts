@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { profileSchema } from '../model/profile.ts';
 import { STARTER_RULES } from '../starters/rules.ts';
 import { testDesk } from '../testing/desk.ts';
-import { APPS, desk } from '../testing/ruled.ts';
+import { APPS, desk } from '../testing/rule-desk.ts';
 import { landings, type Landing } from './landing.ts';
 
 const map = { id: 'map', when: { all: [{ of: 'app' as const, is: 'map' }] } };

@@ -4,7 +4,7 @@ import { opened } from '../engine/commands/opening.ts';
 import { openSession } from '../engine/open.ts';
 import { factsOf } from '../engine/ruling.ts';
 import { windowOf, type Situation } from '../engine/session.ts';
-import { picked } from '../model/picked.ts';
+import { picked } from '../model/object-fields.ts';
 import type { Profile } from '../model/profile.ts';
 import { sessionSchema, type WindowInput, type SessionWindow } from '../model/session.ts';
 import { matchingRules } from '../rules/decide.ts';

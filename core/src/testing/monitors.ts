@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { PlacedMonitor } from '../desk/placed.ts';
+import type { PlacedMonitor } from '../desk/monitors.ts';
 
 /** A monitor as a profile gives it, small enough to look at every pixel. */
 export interface Box {

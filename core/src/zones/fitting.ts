@@ -1,5 +1,5 @@
 import type { DeskInForce } from '../desk/desk.ts';
-import type { PlacedMonitor } from '../desk/placed.ts';
+import type { PlacedMonitor } from '../desk/monitors.ts';
 import { monitorNamed } from '../desk/roles.ts';
 import { workArea } from '../desk/work-area.ts';
 import type { Board } from '../model/board.ts';

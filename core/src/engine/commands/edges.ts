@@ -2,7 +2,7 @@ import { span, type Rect } from '../../geometry/rect.ts';
 import type { Session, SessionWindow } from '../../model/session.ts';
 import { axisOf, isForward, type Direction, type Axis } from '../../values/direction.ts';
 import { minimumOf } from '../hints.ts';
-import { placedWindows, placingArea, type PlacedWindow } from '../placed.ts';
+import { placedWindows, placingArea, type PlacedWindow } from '../placing-area.ts';
 import { withWindow, type Situation } from '../session.ts';
 import { stood } from '../standing.ts';
 

@@ -1,5 +1,5 @@
 import { monitorOf, type DeskInForce } from '../../desk/desk.ts';
-import { without } from '../../model/picked.ts';
+import { without } from '../../model/object-fields.ts';
 import type { Session, SessionWindow } from '../../model/session.ts';
 import {
   arrangementOf,

@@ -2,7 +2,7 @@ import type { Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { workArea } from '../../desk/work-area.ts';
 import { keptInside, sameRect } from '../../geometry/rect.ts';
-import { picked, without } from '../../model/picked.ts';
+import { picked, without } from '../../model/object-fields.ts';
 import type { Standing } from '../../model/session-placing.ts';
 import type { Session, SessionWindow } from '../../model/session.ts';
 import { LAYOUTS } from '../../tiling/layouts.ts';

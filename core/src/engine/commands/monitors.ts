@@ -1,7 +1,7 @@
 import type { Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { monitorRound, monitorTowards } from '../../desk/neighbours.ts';
-import type { PlacedMonitor } from '../../desk/placed.ts';
+import type { PlacedMonitor } from '../../desk/monitors.ts';
 import { isRole, monitorNamed, ROLES } from '../../desk/roles.ts';
 import { DIRECTIONS, type Direction } from '../../values/direction.ts';
 import { nearestName } from '../../values/nearest.ts';

@@ -7,7 +7,7 @@ import type { TilingInForce } from '../../tiling/settings.ts';
 import { ownEntry } from '../../values/own-entry.ts';
 import { arrange, tilingInForce } from '../arrange.ts';
 import type { Arranged } from '../arranged.ts';
-import { heldBy, parentApp, placedBy, standingBy } from '../follow.ts';
+import { heldBy, parentApp, placedBy, standingBy } from '../rule-effects.ts';
 import { rulesWhy } from '../rules-why.ts';
 import { rulingFor, type Ruling, type Spot } from '../ruling.ts';
 import {

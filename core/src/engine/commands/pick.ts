@@ -1,6 +1,6 @@
 import type { Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
-import type { PlacedMonitor } from '../../desk/placed.ts';
+import type { PlacedMonitor } from '../../desk/monitors.ts';
 import { workArea } from '../../desk/work-area.ts';
 import type { Board } from '../../model/board.ts';
 import type { Picking } from '../../model/session-placing.ts';
@@ -17,7 +17,7 @@ import { focusedWindow, isOutcome } from './focused.ts';
 import { useLayout } from './layout.ts';
 import { offered, offering, takeOffer } from './offer.ts';
 import { placeAt } from './placing.ts';
-import { withTogether } from './together.ts';
+import { withTogether } from './last-lineup.ts';
 import { putInZone } from './zones.ts';
 
 /** A board to choose, with its letter, and a number for each of its zones. */

@@ -8,7 +8,7 @@ import { isSameAlong, placesOf } from '../../placing/place-at.ts';
 import { axisOf, isForward, type Direction, type Axis } from '../../values/direction.ts';
 import { placingText, type PlacedBy, type PlaceAt } from '../../values/placing-text.ts';
 import type { Along } from '../../values/placing.ts';
-import { placingArea } from '../placed.ts';
+import { placingArea } from '../placing-area.ts';
 import {
   did,
   nothing,

@@ -1,13 +1,13 @@
-import { applyRules } from '../again.ts';
+import { applyRules } from '../rule-repeat.ts';
 import { redo, undo } from '../history.ts';
 import type { Applies } from './applies.ts';
 import { deskApplies } from './desks.ts';
 import { desktopApplies } from './desktop.ts';
 import { findApplies } from './find.ts';
 import { focusApplies } from './focus.ts';
-import { freelyApplies } from './freely.ts';
+import { freelyApplies } from './nudge.ts';
 import { growApplies } from './grow.ts';
-import { insideApplies } from './inside.ts';
+import { insideApplies } from './bring-inside.ts';
 import { layoutApplies } from './layout.ts';
 import { liftApplies } from './lift.ts';
 import { lineupApplies } from './lineups.ts';

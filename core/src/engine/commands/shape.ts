@@ -5,7 +5,7 @@ import type { Shaping } from '../../values/window.ts';
 import { remembered, stepsBack } from '../history.ts';
 import { did, nothing, windowName, windowOf, type Outcome, type Situation } from '../session.ts';
 import { focusedWindow, isOutcome } from './focused.ts';
-import { nudge } from './freely.ts';
+import { nudge } from './nudge.ts';
 import { growTowards } from './grow.ts';
 import { insertTowards, moveTowards } from './move.ts';
 

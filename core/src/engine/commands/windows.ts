@@ -1,6 +1,6 @@
 import type { Applies } from './applies.ts';
 import { type App, type AppWindow, appWindowSchema } from '../../model/app.ts';
-import { picked } from '../../model/picked.ts';
+import { picked } from '../../model/object-fields.ts';
 import type { Profile } from '../../model/profile.ts';
 import type { WindowInput, Session, SessionWindow } from '../../model/session.ts';
 import { nearestName } from '../../values/nearest.ts';

@@ -7,7 +7,7 @@ import type { Direction } from '../../values/direction.ts';
 import { nearestName } from '../../values/nearest.ts';
 import type { InZones } from '../../zones/seats.ts';
 import { zoneTowards } from '../../zones/towards.ts';
-import { placingArea } from '../placed.ts';
+import { placingArea } from '../placing-area.ts';
 import {
   did,
   nothing,

@@ -1,4 +1,4 @@
-import type { PlacedMonitor } from '../../desk/placed.ts';
+import type { PlacedMonitor } from '../../desk/monitors.ts';
 import type { Rect } from '../../geometry/rect.ts';
 
 /** What a profile says of gaps, as far as made-up ones say it. */

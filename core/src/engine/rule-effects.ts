@@ -2,7 +2,7 @@ import { monitorOf } from '../desk/desk.ts';
 import { workArea } from '../desk/work-area.ts';
 import { keptInside, type Rect } from '../geometry/rect.ts';
 import type { Board } from '../model/board.ts';
-import { without } from '../model/picked.ts';
+import { without } from '../model/object-fields.ts';
 import type { Corner, RuleSettings } from '../model/rule.ts';
 import type { Standing } from '../model/session-placing.ts';
 import type { Session, SessionWindow } from '../model/session.ts';
@@ -12,7 +12,7 @@ import { boardMeant } from '../zones/divided.ts';
 import { arrange } from './arrange.ts';
 import { withSeats } from './commands/board-here.ts';
 import { placeShown } from './place.ts';
-import { placingArea } from './placed.ts';
+import { placingArea } from './placing-area.ts';
 import {
   isTiled,
   windowOf,

@@ -5,7 +5,7 @@ import { workArea } from '../desk/work-area.ts';
 import { profileSchema } from '../model/profile.ts';
 import type { RuleSettings } from '../model/rule.ts';
 import type { TestDesk } from '../testing/desk.ts';
-import { at, desk, ofApp, open, orderOf, rule, why, type RuleInput } from '../testing/ruled.ts';
+import { at, desk, ofApp, open, orderOf, rule, why, type RuleInput } from '../testing/rule-desk.ts';
 import { anyRules } from '../testing/rules.ts';
 
 describe('rules that are asked again', () => {

@@ -4,7 +4,7 @@ import type { Session } from '../model/session.ts';
 import { levelsFor, resolveLayout } from '../tiling/settings.ts';
 import { arrange } from './arrange.ts';
 import { parametersOf } from '../values/layout.ts';
-import { boardsEdited } from './boards-edited.ts';
+import { boardsEdited } from './board-edit.ts';
 import { carriedOver } from './commands/split.ts';
 import { openSession } from './open.ts';
 import { did, withAdjusted, type Outcome, type Situation } from './session.ts';

@@ -2,7 +2,7 @@ import { monitorOf } from '../../desk/desk.ts';
 import { workArea } from '../../desk/work-area.ts';
 import { keptInside, type Rect } from '../../geometry/rect.ts';
 import { ownEntry } from '../../values/own-entry.ts';
-import { ruledAgain } from '../again.ts';
+import { ruledAgain } from '../rule-repeat.ts';
 import { tilingInForce } from '../arrange.ts';
 import { minimumOf } from '../hints.ts';
 import { did, nothing, windowOf, withWindow, type Outcome, type Situation } from '../session.ts';

@@ -5,7 +5,7 @@ import type { Session, SessionWindow } from '../model/session.ts';
 import { HELD_WORDS } from '../rules/say.ts';
 import { joined } from './commands/join.ts';
 import { pocketed } from './commands/pocket.ts';
-import { heldBy, joinedBy, parentApp, placedBy, standingBy } from './follow.ts';
+import { heldBy, joinedBy, parentApp, placedBy, standingBy } from './rule-effects.ts';
 import { gaveBecause } from './rules-why.ts';
 import { rulingFor } from './ruling.ts';
 import {

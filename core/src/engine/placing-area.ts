@@ -1,5 +1,5 @@
 import { monitorOf } from '../desk/desk.ts';
-import type { PlacedMonitor } from '../desk/placed.ts';
+import type { PlacedMonitor } from '../desk/monitors.ts';
 import { workArea } from '../desk/work-area.ts';
 import type { Rect } from '../geometry/rect.ts';
 import { toPixels } from '../geometry/round.ts';
