@@ -17,6 +17,8 @@ const STURDY = [
 const shared = {
   testTimeout: 120_000,
   hookTimeout: 120_000,
+  // On a busy machine the browser is now and then slower than a test waits; the report says "retry x1".
+  retry: 1,
 };
 
 export default defineConfig({
