@@ -4,10 +4,11 @@ import type { Arguments, Said } from './argument.ts';
 import type { Task } from './tasks.ts';
 
 /** What can be under way on a desk, and goes on with some commands; any other command ends it. */
-export type UnderWay =
+export type InteractionKind =
   | 'offer'
   | 'board-pick'
   | 'corner-pick'
+  | 'previewing'
   | 'shaping'
   | 'switching'
   | 'bare-desktop'
@@ -44,7 +45,7 @@ export interface Definition<A extends Arguments = Arguments> {
   /** What the same takes by pointer: going to one thing in sight, a drag or a menu, or nothing as it only steers a choice. */
   byPointer: 'one-target' | 'two-targets' | 'nothing';
   /** What is under way goes on with it. */
-  continues?: readonly UnderWay[];
+  continues?: readonly InteractionKind[];
   /** It is a step of something under way, which brings the keys for it: it is given no other key. */
   hasFixedKeys?: true;
   /** It means something by key alone: it lasts while its key is down. */

@@ -8,7 +8,7 @@ const placing = { task: 'placing', ...STEP, ...TWO_TARGETS, guessedUses: 2 } as 
 const among = { ...placing, isOutlined: true, givesPlace: true } as const;
 
 /** What is said with place-at. */
-export const placeAtArguments = {
+const placeAtArguments = {
   x: along('Across', 'full'),
   y: along('Down', 'full'),
   long: along('Along the longer side', 'not said'),

@@ -1,7 +1,8 @@
 import { sameRect, meet, type Rect } from '../geometry/rect.ts';
 import { toPixels } from '../geometry/round.ts';
 import type { Board } from '../model/board.ts';
-import type { Picking, Placing } from '../model/session-placing.ts';
+import type { InteractionOf } from '../model/interaction.ts';
+import type { Placing } from '../model/session-placing.ts';
 import type { SessionWindow } from '../model/session.ts';
 import { placedRect } from '../placing/along.ts';
 import { largestEmpty } from '../placing/empty.ts';
@@ -28,7 +29,7 @@ interface EmptyPlace {
 /** A place is worth offering where it is at least as large, in logical pixels. */
 const LEAST_PLACE = { width: 160, height: 120 };
 
-type Offering = Extract<Picking, { by: 'offer' }>;
+type Offering = InteractionOf<'offer'>;
 
 /** What is offered now where the focus is; null when nothing is left to offer. */
 export function offerNow(situation: Situation, offering: Offering): Offer | null {

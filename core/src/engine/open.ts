@@ -1,3 +1,4 @@
+import { without } from '../model/object-fields.ts';
 import type { ArrangementFinding } from './finding.ts';
 import { deskInForce, monitorFor, monitorOf, type DeskInForce } from '../desk/desk.ts';
 import { fallbackOf } from '../desk/homes.ts';
@@ -31,15 +32,8 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
     findings.push({ kind: 'unknown-name', path, value, nearest: nearestName(value, names) });
 
   // What lasts only while a key is held, or until something else is done, does not outlive a visit.
-  const {
-    switching: _choice,
-    shaping: _steps,
-    calledBack: _back,
-    putAway: _put,
-    ...lasting
-  } = input;
-  const { picking: _picked, previewing: _preview, ...still } = lasting;
-  const { choosingMode: _mode, desktop, connected: devices, ...kept } = still;
+  const { interaction, connected: devices, ...kept } = input;
+  const isBare = interaction?.kind === 'bare-desktop' && !interaction.whilePressed;
   const { desk: deskId, focus, pocket, minimised, joined: _was, ...rest } = kept;
   const deskIds = profile.desks.map((desk) => desk.id);
   const deskKnown = deskId !== undefined && deskIds.includes(deskId);
@@ -103,7 +97,7 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
     ...listed,
     ...(isUnplugged && { unplugged: true }),
     ...(desk.joined && { joined: true }),
-    ...(desktop && !desktop.whileHeld && { desktop }),
+    ...(isBare && { interaction: without(interaction, ['resumes']) }),
     ...(pocketed.length > 0 && { pocket: pocketed }),
     ...(hidden.length > 0 && { minimised: hidden }),
     windows,
@@ -118,7 +112,7 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
   let session = withSeatsKept(followed(settled, profile, desk, ruled), profile);
   const named = windowOf(session, focus);
   // What is out of sight cannot have the focus.
-  if (session.desktop) return { session, findings };
+  if (isBare) return { session, findings };
   const focused =
     (named && named.held !== 'pocketed' && !named.minimised ? named : undefined) ??
     (input.focusMonitor === undefined ? lastOpenedIn(session) : undefined);

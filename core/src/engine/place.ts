@@ -1,3 +1,4 @@
+import { interactionOf } from '../model/interaction.ts';
 import type { Placement } from './placement.ts';
 import type { ArrangementFinding } from './finding.ts';
 import { deskInForce, monitorOf, type DeskInForce } from '../desk/desk.ts';
@@ -106,7 +107,8 @@ function placedOf(
   monitor: string,
 ): readonly Placement[] {
   const { session } = situation;
-  const isSeen = !session.desktop && ownEntry(session.shown, monitor) === workspace;
+  const isSeen =
+    !interactionOf(session, 'bare-desktop') && ownEntry(session.shown, monitor) === workspace;
   const anew = () =>
     read.entries.map((given) => {
       const isHere = isSeen || isShown(session, given.window);

@@ -1,3 +1,4 @@
+import { isWhilePressed } from '../model/interaction.ts';
 import { definitionOf } from '../commands/registry.ts';
 import type { Command } from '../commands/registry.ts';
 
@@ -8,15 +9,12 @@ import type { WindowInput, Session } from '../model/session.ts';
 import { withUse, type UsedBy } from '../model/uses.ts';
 import { ruledAgain } from './rule-repeat.ts';
 import { windowAsked, windowRetitled } from './commands/window-request.ts';
-import { setMode, withoutChoice } from './commands/desks.ts';
-import { windowsBack } from './commands/desktop.ts';
 import { windowOpened } from './commands/opening.ts';
-import { switched } from './commands/switch.ts';
 import { windowClosed } from './commands/windows.ts';
 import { monitorsChanged, type Connected } from './connect.ts';
 import { profileEdited } from './profile-edit.ts';
 import { remembered } from './history.ts';
-import { keyHeld, previewTaken, settled, stepped } from './run-command.ts';
+import { keyHeld, settled, stepped, ended } from './run-command.ts';
 import { withSeatsKept } from './seats.ts';
 import {
   did,
@@ -114,35 +112,12 @@ function used({ session }: Situation, { by }: { by?: UsedBy }, outcome: Outcome)
   return { ...outcome, session: withUse(outcome.session, by) };
 }
 
-const DROPPED = { decided: 'nothing changed', because: 'the choice is dropped' };
-
+/** Things under way that a key which is down keeps up: they end when it is let go. */
 function keyReleased(situation: Situation, taken: boolean): Outcome {
-  const { session, profile } = situation;
-  if (session.previewing) {
-    if (taken) return previewTaken(situation);
-    const { previewing: _dropped, ...rest } = session;
-    return did(rest, DROPPED);
-  }
-  if (session.choosingMode) {
-    const chosen = session.choosingMode;
-    if (!taken) return did(withoutChoice(session), DROPPED);
-    const outcome = setMode(situation, chosen);
-    if (situation.desk.mode === chosen) return outcome;
-    return { ...outcome, session: remembered(session, outcome.session, 'desk-mode') };
-  }
-  if (session.switching) {
-    const next = switched(session, taken);
-    const window = windowOf(next, next.focus);
-    const decided = window ? `${windowName(profile, window)} has the focus` : 'no window taken';
-    return did(next, {
-      decided,
-      because: taken ? 'chosen, and released' : 'the choice is dropped',
-    });
-  }
-  if (session.desktop?.whileHeld) {
-    return did(windowsBack(session), { decided: 'windows shown', because: 'the key was released' });
-  }
-  return nothing(session, 'no key that lasts is held');
+  const { session } = situation;
+  return isWhilePressed(session.interaction)
+    ? ended(situation, taken)
+    : nothing(session, 'no key that lasts is held');
 }
 
 function windowFocused({ session, profile }: Situation, id: string): Outcome {

@@ -1,3 +1,4 @@
+import { interactionOf } from '../model/interaction.ts';
 import { monitorFor, monitorOf, type DeskInForce } from '../desk/desk.ts';
 import type { Again, Rule, RuleSettings, Setting } from '../model/rule.ts';
 import type { Ruled } from '../model/session-ruled.ts';
@@ -104,7 +105,7 @@ function reasked(
 function focusInSight(before: Session, after: Session): Session {
   const window = windowOf(after, after.focus);
   const was = windowOf(before, before.focus);
-  if (!window || after.desktop || was?.id !== window.id) return after;
+  if (!window || interactionOf(after, 'bare-desktop') || was?.id !== window.id) return after;
   if (was.monitor === window.monitor && was.workspace === window.workspace) return after;
   return isShown(after, window)
     ? withFocus(after, window)

@@ -1,22 +1,20 @@
+import { withInteraction, interactionOf, withoutInteraction } from '../model/interaction.ts';
 import { isUndoable } from '../commands/command.ts';
-import type { UnderWay } from '../commands/definition.ts';
 import { definitionOf } from '../commands/registry.ts';
 import { APPLIES } from './commands/registry.ts';
 import { boardHere } from './commands/board-here.ts';
-import { withoutChoice } from './commands/desks.ts';
+import { setMode } from './commands/desks.ts';
 import { windowsBack } from './commands/desktop.ts';
 import { withOffers } from './commands/pick.ts';
-import { taken } from './commands/shape.ts';
+import { shapingTaken, shapingDropped } from './commands/shape.ts';
 import { switched } from './commands/switch.ts';
 import { withTogether } from './commands/last-lineup.ts';
 import type { CommandId, Command } from '../commands/registry.ts';
-import { without } from '../model/object-fields.ts';
-import type { Picking, Previewing } from '../model/session-placing.ts';
 import type { Session } from '../model/session.ts';
 import { remembered } from './history.ts';
 import { place } from './place.ts';
 import type { Placement } from './placement.ts';
-import { did, nothing, windowOf, type Outcome, type Situation } from './session.ts';
+import { did, nothing, windowOf, type Outcome, type Situation, windowName } from './session.ts';
 
 /** Runs a command; `isStep` tells whether undo is to take it back. */
 function runCommand(situation: Situation, command: Command): { outcome: Outcome; isStep: boolean } {
@@ -52,10 +50,10 @@ export function keyHeld(situation: Situation, command: Command): Outcome {
   const isOutlined = preview && !paused && !unplugged;
   if (!isOutlined || !definitionOf(command.command).isOutlined) return stepped(situation, command);
   const session = settled(situation, command.command);
-  return did(
-    { ...session, previewing: command as Previewing },
-    { decided: 'outlined', because: 'release takes it, Escape drops it' },
-  );
+  return did(withInteraction(session, { kind: 'previewing', command }), {
+    decided: 'outlined',
+    because: 'release takes it, Escape drops it',
+  });
 }
 
 /** After a placing, the windows placed together are a lineup, and the empty places are offered. */
@@ -72,45 +70,66 @@ function withWhatFollows(situation: Situation, outcome: Outcome): Outcome {
   });
 }
 
-/** The key of a previewed placing is released. */
-export function previewTaken(situation: Situation): Outcome {
-  const { previewing: command, ...session } = situation.session;
-  if (!command) return nothing(session, 'nothing is outlined');
-  return stepped({ ...situation, session }, command as Command);
-}
-
 /** Where the focused window would be if the key of a previewed placing were released now. */
 export function previewedPlacement(situation: Situation): Placement | null {
-  if (!situation.session.previewing) return null;
-  const { session } = previewTaken(situation);
+  if (!interactionOf(situation.session, 'previewing')) return null;
+  const { session } = ended(situation, true);
   const { profile, desk } = situation;
   return place(session, profile, desk).placements.find(({ id }) => id === session.focus) ?? null;
 }
 
-/**
- * What lasts only until something else is done, ends before another command: a choice of window is
- * taken, the desktop is covered again, a shaping is taken.
- */
-export function settled({ session, ...around }: Situation, command: CommandId | null): Session {
+/** What is under way ends before a command that does not go on with it; null where it is no command that ends it. */
+export function settled(situation: Situation, command: CommandId | null): Session {
+  const { session } = situation;
+  const { interaction } = session;
+  if (!interaction) return session;
   const continues = command === null ? [] : (definitionOf(command).continues ?? []);
-  const goesOn = (underWay: UnderWay) => continues.includes(underWay);
-  let now = session;
-  if (now.previewing) now = previewTaken({ session: now, ...around }).session;
-  if (now.switching && !goesOn('switching')) now = switched(now, true);
-  if (now.desktop && !goesOn('bare-desktop')) now = windowsBack(now);
-  if (now.shaping && !goesOn('shaping')) now = taken({ session: now, ...around });
-  if (now.picking && !staysOpen(now.picking, goesOn)) now = withoutPicking(now);
-  if (now.choosingMode && !goesOn('choosing-mode')) now = withoutChoice(now);
-  if ((now.calledBack ?? now.putAway) !== undefined && !goesOn('calling-back'))
-    now = without(now, ['calledBack', 'putAway']);
-  return now;
+  const goesOn = interaction.kind === 'corner-pick' && interaction.goOn;
+  if (goesOn || continues.includes(interaction.kind)) return session;
+  // A mode is taken by its own keys alone: it changes which monitors are lit.
+  return ended(situation, interaction.kind !== 'choosing-mode').session;
 }
 
-function staysOpen(picking: Picking, goesOn: (underWay: UnderWay) => boolean): boolean {
-  if (picking.by === 'corner') return picking.goOn || goesOn('corner-pick');
-  return goesOn(picking.by === 'board' ? 'board-pick' : 'offer');
-}
+const DROPPED = { decided: 'nothing changed', because: 'the choice is dropped' };
 
-function withoutPicking({ picking: _over, ...session }: Session): Session {
-  return session;
+/** What is under way is over: what was chosen with it is taken, or dropped. */
+export function ended(situation: Situation, isTaken: boolean): Outcome {
+  const { session, profile } = situation;
+  const { interaction } = session;
+  const after = withoutInteraction(session);
+  switch (interaction?.kind) {
+    case undefined:
+      return nothing(session, 'nothing is under way');
+    case 'previewing':
+      return isTaken
+        ? stepped({ ...situation, session: after }, interaction.command)
+        : did(after, DROPPED);
+    case 'choosing-mode': {
+      if (!isTaken) return did(after, DROPPED);
+      const outcome = setMode(situation, interaction.mode);
+      if (situation.desk.mode === interaction.mode) return outcome;
+      return { ...outcome, session: remembered(session, outcome.session, 'desk-mode') };
+    }
+    case 'switching': {
+      const next = switched(session, isTaken);
+      const window = windowOf(next, next.focus);
+      return did(next, {
+        decided: window ? `${windowName(profile, window)} has the focus` : 'no window taken',
+        because: isTaken ? 'chosen, and released' : 'the choice is dropped',
+      });
+    }
+    case 'bare-desktop':
+      return did(windowsBack(session), {
+        decided: 'windows shown',
+        because: 'the key was released',
+      });
+    case 'shaping':
+      return isTaken ? shapingTaken(situation) : shapingDropped(situation);
+    case 'offer':
+    case 'board-pick':
+    case 'corner-pick':
+      return did(after, { decided: 'the choice is ended', because: 'ended by key' });
+    case 'calling-back':
+      return did(after);
+  }
 }

@@ -1,3 +1,4 @@
+import { interactionOf, withoutInteraction } from '../model/interaction.ts';
 import type { DeskInForce } from '../desk/desk.ts';
 import type { Profile } from '../model/profile.ts';
 import {
@@ -96,7 +97,7 @@ export function isShown(session: Session, window: SessionWindow): boolean {
   return (
     window.held !== 'pocketed' &&
     !window.minimised &&
-    !session.desktop &&
+    !interactionOf(session, 'bare-desktop') &&
     (window.everywhere === true || shownOn(session, window.monitor) === window.workspace)
   );
 }
@@ -180,7 +181,7 @@ export function withFocus(session: Session, window: SessionWindow): Session {
   ) {
     return session;
   }
-  const { desktop: _hidden, ...rest } = session;
+  const rest = interactionOf(session, 'bare-desktop') ? withoutInteraction(session) : session;
   const restored = window.minimised ? withoutMinimised(rest, window.id) : rest;
   return {
     ...restored,

@@ -1,3 +1,4 @@
+import { interactionOf } from '../model/interaction.ts';
 import { deskInForce, monitorOf, workspacesOn, type DeskInForce } from '../desk/desk.ts';
 import { fallbackOf } from '../desk/homes.ts';
 import { picked, without } from '../model/object-fields.ts';
@@ -263,20 +264,22 @@ function focusedOn(session: Session, profile: Profile, desk: DeskInForce): Sessi
     ? [...away, { monitor: session.focusMonitor, to, ...(window !== undefined && { window }) }]
     : away;
   // Behind a bare desktop, what had the focus is known otherwise.
-  return next.desktop || all.length === 0 ? next : { ...next, focusAway: all };
+  return interactionOf(next, 'bare-desktop') || all.length === 0
+    ? next
+    : { ...next, focusAway: all };
 }
 
 function focusKept(session: Session, profile: Profile, desk: DeskInForce): Session {
   const focused = windowOf(session, session.focus);
   const canHaveIt = focused && focused.held !== 'pocketed' && !focused.minimised;
-  if (canHaveIt && !session.desktop) {
+  if (canHaveIt && !interactionOf(session, 'bare-desktop')) {
     return isShown(session, focused) && session.focusMonitor === focused.monitor
       ? session
       : withFocus(session, focused);
   }
   if (desk.monitors.some(({ id }) => id === session.focusMonitor)) return session;
   const monitor = fallbackOf(profile, session.focusMonitor, desk.monitors).monitor.id;
-  return session.desktop
+  return interactionOf(session, 'bare-desktop')
     ? { ...session, focusMonitor: monitor }
     : withFocusOnMonitor(session, monitor);
 }

@@ -1,3 +1,4 @@
+import { interactionOf } from '../model/interaction.ts';
 import { monitorOf } from '../desk/desk.ts';
 import type { Setting } from '../model/rule.ts';
 import type { SessionWindow } from '../model/session.ts';
@@ -179,7 +180,7 @@ function unseenBecause(
     ? 'no monitor is connected'
     : window.minimised
       ? 'minimised; restore-last brings it'
-      : session.desktop
+      : interactionOf(session, 'bare-desktop')
         ? 'the bare desktop is shown'
         : here !== window.workspace
           ? `its monitor shows workspace ${here}`

@@ -1,4 +1,4 @@
-import type { Picking } from '../model/session-placing.ts';
+import { pickingOf, type Picking } from '../model/interaction.ts';
 import type { Session } from '../model/session.ts';
 import { DIRECTIONS } from '../values/direction.ts';
 import { bareKey as bare, type StarterBinding } from './starters/binding.ts';
@@ -6,6 +6,12 @@ import { bareKey as bare, type StarterBinding } from './starters/binding.ts';
 /** The layers of keys that come with something under way on the desk, and go with it. */
 export const FIXED_LAYERS = ['shaping', 'offer', 'board', 'corner'] as const;
 export type FixedLayer = (typeof FIXED_LAYERS)[number];
+
+const PICK_LAYERS = {
+  offer: 'offer',
+  'board-pick': 'board',
+  'corner-pick': 'corner',
+} as const satisfies Record<Picking['kind'], FixedLayer>;
 
 const LETTERS = [...'abcdefghijklmnopqrstuvwxyz'];
 const DIGITS = [...'0123456789'];
@@ -20,7 +26,7 @@ const back = bare('Backspace', { command: 'pick-back' });
 const end = bare('Escape', { command: 'pick-drop' });
 
 /** A choice that is made by typing: what its bare keys do while it lasts. */
-const PICKING_KEYS: Record<Picking['by'], readonly StarterBinding[]> = {
+const PICKING_KEYS: Record<(typeof PICK_LAYERS)[Picking['kind']], readonly StarterBinding[]> = {
   offer: [
     ...digits,
     back,
@@ -71,6 +77,8 @@ export const FIXED_KEYS: Record<FixedLayer, readonly StarterBinding[]> = {
 };
 
 /** The layer of what is under way on the desk; null where nothing is. */
-export function fixedLayerOf(session: Pick<Session, 'shaping' | 'picking'>): FixedLayer | null {
-  return session.shaping ? 'shaping' : (session.picking?.by ?? null);
+export function fixedLayerOf(session: Pick<Session, 'interaction'>): FixedLayer | null {
+  if (session.interaction?.kind === 'shaping') return 'shaping';
+  const picking = pickingOf(session);
+  return picking && PICK_LAYERS[picking.kind];
 }

@@ -19,6 +19,14 @@ export {
   type StarterId,
   type TakenList,
 } from './keys.ts';
+export {
+  type Interaction,
+  type InteractionOf,
+  type Picking,
+  interactionOf,
+  isWhilePressed,
+  pickingOf,
+} from './interaction.ts';
 export { without } from './object-fields.ts';
 export {
   type Desk,

@@ -69,6 +69,7 @@ describe('a file from before version 4', () => {
   it('that is a session or a script is read, too', () => {
     const session = sessionSchema.parse({
       picking: { by: 'corner', typed: '', stays: true },
+      desktop: { focus: 'mail-1', whileHeld: false },
       uses: [{ keys: 'Main+KeyU', command: 'peek-desktop', times: 3 }],
     });
     const adjusted = { columns: { weights: { columns: [2, 1] } }, lead: { leadShare: 0.4 } };
@@ -78,7 +79,10 @@ describe('a file from before version 4', () => {
     const present = { columns: { moved: { columns: [2, 1] } }, lead: { leadShare: 0.4 } };
     expect(former.arrangements['B/m']?.adjusted).toEqual(present);
     expect(former.past[0]?.arrangements['B/m']?.adjusted).toEqual(present);
-    expect(session.picking).toEqual({ by: 'corner', typed: '', goOn: true });
+    const bare = { kind: 'bare-desktop', focus: 'mail-1', whilePressed: false };
+    expect(session.interaction).toEqual(bare);
+    const pressed = sessionSchema.parse({ desktop: { whileHeld: true }, putAway: 'mail-1' });
+    expect(pressed.interaction).toBeUndefined();
     expect(session.uses![0]!.command).toBe('clear-while-pressed');
     const { steps } = scriptSchema.parse({
       steps: ['peek-desktop', { command: 'corner-stays' }, { hold: 'peek-desktop' }, 'float'],

@@ -143,18 +143,38 @@ function withRulesForApps(profile: Fields): Fields {
 /** A session as it was read, with what it says of commands and choices as it is said now. */
 export function migratedSession(input: unknown): unknown {
   if (!isFields(input)) return input;
-  const session = withMovedSizes(withFlatTrees({ ...(withoutWishes(input) as Fields) }));
-  const { picking, uses } = session;
-  if (isFields(picking) && 'stays' in picking) {
-    const { stays, ...rest } = picking;
-    session.picking = { ...rest, goOn: stays };
-  }
+  const session = withInteraction(
+    withMovedSizes(withFlatTrees({ ...(withoutWishes(input) as Fields) })),
+  );
+  const { uses } = session;
   if (Array.isArray(uses)) {
     session.uses = uses.map((use: unknown) =>
       isFields(use) ? { ...use, command: presentName(FORMER_COMMANDS, use.command) } : use,
     );
   }
   return session;
+}
+
+/** What was under way stood in fields of their own. Only a bare desktop until further notice outlives a visit. */
+const FORMER_INTERACTIONS = [
+  'picking',
+  'previewing',
+  'switching',
+  'shaping',
+  'choosingMode',
+  'calledBack',
+  'putAway',
+  'desktop',
+];
+
+function withInteraction(session: Fields): Fields {
+  if (!FORMER_INTERACTIONS.some((field) => field in session)) return session;
+  const rest = Object.entries(session).filter(([field]) => !FORMER_INTERACTIONS.includes(field));
+  const { desktop } = session;
+  if (!isFields(desktop) || desktop.whileHeld !== false) return Object.fromEntries(rest);
+  const { whileHeld, ...kept } = desktop;
+  const interaction = { kind: 'bare-desktop', whilePressed: whileHeld, ...kept };
+  return { ...Object.fromEntries(rest), interaction };
 }
 
 /** Sizes moved by key were called weights, as the weights are that a profile sets. */

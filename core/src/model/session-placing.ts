@@ -1,15 +1,5 @@
 import { z } from 'zod';
-import { placeAtArguments } from '../commands/placing.ts';
-import {
-  between,
-  fields,
-  flagField,
-  idField,
-  listOf,
-  oneOf,
-  rectField,
-  textField,
-} from '../values/fields.ts';
+import { between, fields, idField, listOf, oneOf, rectField, textField } from '../values/fields.ts';
 import { alongField } from '../values/placing.ts';
 import { HELD } from '../values/window.ts';
 
@@ -71,44 +61,3 @@ export const lineupFields = {
   windows: listOf(lineupWindowField, 'windows', 1_000),
   focus: idField.exactOptional(),
 };
-
-/** The keys typed so far, of a choice that is not made yet. */
-const typed = textField.default('');
-
-/** What is being chosen by typing letters and digits. */
-export const pickingField = z.discriminatedUnion(
-  'by',
-  [
-    /** Empty places are offered to windows, one after the other. */
-    fields({
-      by: z.literal('offer'),
-      typed,
-      /** As many places are left out. */
-      skipped: z.int().min(0).default(0),
-      /** The window that was placed. */
-      besides: idField.exactOptional(),
-      /** The board whose zones are the places, where that is not the layout. */
-      board: idField.exactOptional(),
-      /** Asked for by key: windows that have a place are offered another, too. */
-      asked: flagField.exactOptional(),
-    }),
-    /** A board or a zone of one that fits the monitor. */
-    fields({ by: z.literal('board'), typed }),
-    /** A block of the lettered and numbered grid. */
-    fields({ by: z.literal('corner'), typed, goOn: flagField }),
-  ],
-  { error: 'a choice by offer, board or corner' },
-);
-export type Picking = z.output<typeof pickingField>;
-
-const { x, y, long, ladder } = placeAtArguments;
-/** A placing command whose key is held: its outcome is outlined, and taken on release. */
-export const previewingField = fields({
-  command: idField,
-  zone: textField.exactOptional(),
-  x: x.schema,
-  y: y.schema,
-  long: long.schema,
-  ladder: ladder.schema,
-});
-export type Previewing = z.output<typeof previewingField>;

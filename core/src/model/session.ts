@@ -10,26 +10,12 @@ import {
   weightField,
 } from '../values/fields.ts';
 import { LAYOUT_KINDS, layoutSchema, MOVED_BY_KEY } from '../values/layout.ts';
-import {
-  HELD,
-  hintFields,
-  KINDS,
-  MODES,
-  SHAPING,
-  titleField,
-  type Held,
-} from '../values/window.ts';
+import { HELD, hintFields, KINDS, MODES, titleField, type Held } from '../values/window.ts';
 import type { HandTree } from './hand-tree.ts';
+import { interactionField } from './interaction.ts';
 import { migratedSession } from './migrate.ts';
 import { identityFields } from './profile.ts';
-import {
-  inZonesField,
-  lineupFields,
-  pickingField,
-  placingField,
-  previewingField,
-  standingField,
-} from './session-placing.ts';
+import { inZonesField, lineupFields, placingField, standingField } from './session-placing.ts';
 import { ruledField } from './session-ruled.ts';
 
 /** Windows a session may hold, and ids a list of them. */
@@ -292,33 +278,16 @@ const wholeSchema = fields({
     standing: z.record(idField, standingField, { error: 'rectangles by window' }),
     opened: listOf(idField, 'window ids', MOST),
   }).exactOptional(),
-  /** The bare desktop is shown, while a key is held or until it is pressed again; what had the focus. */
-  desktop: fields({ focus: idField.exactOptional(), whileHeld: flagField }).exactOptional(),
-  /** Windows to choose among while the key is held, and the chosen one. */
-  switching: fields({
-    among: listOf(idField, 'window ids', MOST).min(1, { error: 'at least one window id' }),
-    at: z.int().min(0),
-  }).exactOptional(),
+  /** What is under way: whatever ends with the next command that does not go on with it. */
+  interaction: interactionField.exactOptional(),
   /** The windows placed together last, a lineup without being saved. */
   together: togetherSchema.exactOptional(),
-  /** What is being chosen by typing. */
-  picking: pickingField.exactOptional(),
-  /** A placing to take on release. */
-  previewing: previewingField.exactOptional(),
-  /** A mode to choose while the key is held. */
-  choosingMode: oneOf(MODES).exactOptional(),
-  /** The window that call-back brought last, as long as nothing else was done. */
-  calledBack: idField.exactOptional(),
-  /** The window that was put into the pocket last, as long as nothing else was done: call-back brings it. */
-  putAway: idField.exactOptional(),
   /** Monitors that the focus was on when they went, one after the other, and what got it then. */
   focusAway: listOf(
     fields({ monitor: idField, to: idField, window: idField.exactOptional() }),
     'monitors',
     MOST,
   ).exactOptional(),
-  /** The focused window is being shaped by keys: what arrows do, and how many steps were made. */
-  shaping: fields({ window: idField, by: oneOf(SHAPING), steps: z.int().min(0) }).exactOptional(),
   /** By app, where the person moved its last floating window. */
   remembered: z
     .record(idField, fields({ monitor: idField, standing: standingField }), {

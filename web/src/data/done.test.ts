@@ -16,7 +16,7 @@ describe('what an event has done', () => {
     expect(doesSomething(outlined, reduce(outlined, release(true), profile).session)).toBe(true);
     const open: SessionEvent = { type: 'command', command: { command: 'corner-pick' } };
     const grid = reduce(session, open, profile).session;
-    expect(grid.picking).toBeDefined();
+    expect(grid.interaction).toBeDefined();
     expect(doesSomething(session, grid)).toBe(false);
   });
 

@@ -1,17 +1,26 @@
 import type { CommandId } from '@sorn/core/commands';
 import type { SessionEvent } from '@sorn/core/engine';
-import type { Session } from '@sorn/core/model';
+import { type Session, interactionOf, pickingOf, type Interaction } from '@sorn/core/model';
 
 /** The command that an event carries out: with a key that is let go, the one it held. */
-export function commandOf(event: SessionEvent, { previewing }: Session): CommandId | null {
+export function commandOf(event: SessionEvent, session: Session): CommandId | null {
   if (event.type === 'command' || event.type === 'key-held') return event.command.command;
-  const held = event.type === 'key-released' && event.taken ? previewing?.command : undefined;
-  return (held as CommandId | undefined) ?? null;
+  if (event.type !== 'key-released' || !event.taken) return null;
+  return interactionOf(session, 'previewing')?.command.command ?? null;
 }
 
 /** False where a key only typed into a choice, or outlined what its release would do. */
 export function doesSomething(before: Session, after: Session): boolean {
   const fields = new Set([...Object.keys(before), ...Object.keys(after)]) as Set<keyof Session>;
-  for (const steering of ['picking', 'previewing', 'uses'] as const) fields.delete(steering);
-  return [...fields].some((field) => before[field] !== after[field]);
+  fields.delete('uses');
+  fields.delete('interaction');
+  const isOtherwise = [...fields].some((field) => before[field] !== after[field]);
+  return isOtherwise || doneSoFar(before) !== doneSoFar(after);
+}
+
+/** What is under way, but for choices that are only typed or outlined so far. */
+function doneSoFar(session: Session): Interaction | null {
+  const { interaction = null } = session;
+  const isSteered = interaction?.kind === 'previewing' || interaction === pickingOf(session);
+  return isSteered ? null : interaction;
 }

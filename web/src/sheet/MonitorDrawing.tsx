@@ -1,3 +1,4 @@
+import { interactionOf } from '@sorn/core/model';
 import { workArea, type PlacedMonitor } from '@sorn/core/desk';
 import { listedWorkspaces, tilingInForce } from '@sorn/core/engine';
 import { layoutText } from '../app/words.ts';
@@ -23,7 +24,7 @@ export function MonitorDrawing(props: Props & { isPlan: boolean }) {
   const says = useBench(({ session }) =>
     session.unplugged
       ? 'Not connected: the session waits. X plugs it in.'
-      : session.desktop
+      : interactionOf(session, 'bare-desktop')
         ? 'The bare desktop'
         : `No window on workspace ${shownId}`,
   );

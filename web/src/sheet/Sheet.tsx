@@ -1,3 +1,4 @@
+import { interactionOf } from '@sorn/core/model';
 import { Box, chakra } from '@chakra-ui/react';
 import type { Finding } from '@sorn/core/checkup';
 import type { Rect } from '@sorn/core/geometry';
@@ -52,6 +53,7 @@ export function Sheet(props: SheetProps) {
   const { placed, marks, notes, onWindow, around, room, still, isPlan = false } = props;
   const { desk, placements, focused } = placed;
   const session = useBench((bench) => bench.session);
+  const isBare = interactionOf(session, 'bare-desktop') !== null;
   const look = useBench((bench) => bench.profile.look);
   const [element, setElement] = useState<HTMLDivElement | null>(null);
   const size = useSheetSize(element);
@@ -139,7 +141,7 @@ export function Sheet(props: SheetProps) {
         {(session.unplugged || isPlan ? [] : placed.shown).map((arranged) => (
           <StripDrawing key={arranged.monitor.id} arranged={arranged} view={view} />
         ))}
-        {(session.unplugged || session.desktop || isPlan ? [] : placed.shown).map((arranged) => (
+        {(session.unplugged || isBare || isPlan ? [] : placed.shown).map((arranged) => (
           <ZonesDrawing key={arranged.monitor.id} arranged={arranged} view={view} />
         ))}
         {piles.map((pile) => (

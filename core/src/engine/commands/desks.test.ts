@@ -152,17 +152,17 @@ describe('desk-mode', () => {
 
   it('is chosen by repeated presses and taken on release, or dropped', () => {
     const chosen = office().run(press, press);
-    expect(chosen.session.choosingMode).toBe('one');
+    expect(chosen.session.interaction).toEqual({ kind: 'choosing-mode', mode: 'one' });
     expect(chosen.desk.mode).toBe('extend');
     const taken = chosen.event({ type: 'key-released', taken: true });
     expect(taken.desk.mode).toBe('one');
     expect(taken.run('undo').desk.mode).toBe('extend');
     const dropped = chosen.event({ type: 'key-released', taken: false });
     expect(dropped.desk.mode).toBe('extend');
-    expect(dropped.session.choosingMode).toBeUndefined();
+    expect(dropped.session.interaction).toBeUndefined();
     // Round to where it began: nothing is changed, and nothing is there to undo.
     const round = office().run(press, press, press).event({ type: 'key-released', taken: true });
     expect(round.session.past).toEqual([]);
-    expect(chosen.run('focus-next').session.choosingMode).toBeUndefined();
+    expect(chosen.run('focus-next').session.interaction).toBeUndefined();
   });
 });

@@ -1,3 +1,4 @@
+import { interactionOf, withInteraction, withoutInteraction } from '../../model/interaction.ts';
 import type { Applies } from './applies.ts';
 import { deskInForce } from '../../desk/desk.ts';
 import type { Session } from '../../model/session.ts';
@@ -51,8 +52,7 @@ function useDesk(situation: Situation, id: string): Outcome {
 export function setMode(situation: Situation, mode: Mode): Outcome {
   const { session, profile, desk } = situation;
   if (desk.mode === mode) {
-    const same = session.choosingMode ? withoutChoice(session) : session;
-    return nothing(same, `the mode is ${mode} already`);
+    return nothing(withoutChoice(session), `the mode is ${mode} already`);
   }
   const { only: _former, ...kept } = connectionOf(session);
   const next = reconnected(
@@ -74,16 +74,16 @@ export function setMode(situation: Situation, mode: Mode): Outcome {
 
 /** desk-mode without one: chooses the next with every press; the choice is taken on release or Enter. */
 function chooseMode({ session, desk }: Situation): Outcome {
-  const from = session.choosingMode ?? desk.mode;
+  const from = interactionOf(session, 'choosing-mode')?.mode ?? desk.mode;
   const mode = MODES[(MODES.indexOf(from) + 1) % MODES.length]!;
-  return did(
-    { ...session, choosingMode: mode },
-    { decided: `${mode} chosen`, because: `${WORDS[mode]}; release takes it` },
-  );
+  return did(withInteraction(session, { kind: 'choosing-mode', mode }), {
+    decided: `${mode} chosen`,
+    because: `${WORDS[mode]}; release takes it`,
+  });
 }
 
-export function withoutChoice({ choosingMode: _dropped, ...rest }: Session): Session {
-  return rest;
+function withoutChoice(session: Session): Session {
+  return interactionOf(session, 'choosing-mode') ? withoutInteraction(session) : session;
 }
 
 export const deskApplies = {

@@ -1,3 +1,4 @@
+import { interactionOf, withInteraction, withoutInteraction } from '../../model/interaction.ts';
 import type { Applies } from './applies.ts';
 import type { Session } from '../../model/session.ts';
 import {
@@ -12,7 +13,7 @@ import {
 
 /** show-desktop: all windows out of the way; again, all are back as they were. */
 function showDesktop({ session }: Situation): Outcome {
-  if (session.desktop) {
+  if (interactionOf(session, 'bare-desktop')) {
     return did(windowsBack(session), {
       decided: 'windows shown',
       because: 'show-desktop, pressed again',
@@ -23,24 +24,30 @@ function showDesktop({ session }: Situation): Outcome {
 
 /** clear-while-pressed: the bare desktop for as long as the key is down. */
 function clearWhilePressed({ session }: Situation): Outcome {
-  if (session.desktop) return nothing(session, 'the desktop is shown already');
+  if (interactionOf(session, 'bare-desktop'))
+    return nothing(session, 'the desktop is shown already');
   return hidden(session, true, 'for as long as the key is down');
 }
 
-function hidden(session: Session, whileHeld: boolean, because: string): Outcome {
+function hidden(session: Session, whilePressed: boolean, because: string): Outcome {
   if (!session.windows.some((window) => isShown(session, window))) {
     return nothing(session, 'no window is shown');
   }
   const { focus, ...rest } = session;
   return did(
-    { ...rest, desktop: { whileHeld, ...(focus !== undefined && { focus }) } },
+    withInteraction(rest, {
+      kind: 'bare-desktop',
+      whilePressed,
+      ...(focus !== undefined && { focus }),
+    }),
     { decided: 'the bare desktop', because },
   );
 }
 
 /** The session with its windows shown again, and the focus where it was. */
 export function windowsBack(session: Session): Session {
-  const { desktop, ...rest } = session;
+  const desktop = interactionOf(session, 'bare-desktop');
+  const rest = withoutInteraction(session);
   const focused = windowOf(rest, desktop?.focus);
   return focused && isShown(rest, focused) ? withFocus(rest, focused) : rest;
 }

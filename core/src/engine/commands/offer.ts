@@ -1,5 +1,10 @@
+import {
+  type InteractionOf,
+  withoutInteraction,
+  withInteraction,
+  interactionOf,
+} from '../../model/interaction.ts';
 import type { Applies } from './applies.ts';
-import type { Picking } from '../../model/session-placing.ts';
 import type { Session } from '../../model/session.ts';
 import { placingText } from '../../values/placing-text.ts';
 import { offerNow, placeLeft, placingFor, type Offer } from '../offers.ts';
@@ -8,27 +13,27 @@ import { focusedWindow, isOutcome } from './focused.ts';
 import { withPlacing } from './placing.ts';
 import { putInZone } from './zones.ts';
 
-type Offering = Extract<Picking, { by: 'offer' }>;
+type Offering = InteractionOf<'offer'>;
 
 /** A session in which the next empty place is offered; none where nothing is left to offer. */
 export function offering(situation: Situation, wanted: Partial<Offering>): Session {
-  const { picking: _former, ...rest } = situation.session;
-  const picking: Offering = { by: 'offer', typed: '', skipped: 0, ...wanted };
-  return offerNow({ ...situation, session: rest }, picking) ? { ...rest, picking } : rest;
+  const rest = withoutInteraction(situation.session);
+  const offer: Offering = { kind: 'offer', typed: '', skipped: 0, ...wanted };
+  return offerNow({ ...situation, session: rest }, offer) ? withInteraction(rest, offer) : rest;
 }
 
 /** offer-places: the empty places here, one after the other, to any window. */
 function offerPlaces(situation: Situation): Outcome {
   const next = offering(situation, { asked: true });
-  if (!next.picking)
+  if (!interactionOf(next, 'offer'))
     return nothing(situation.session, 'no place here is empty beside placed windows');
   return did(next, offered({ ...situation, session: next }));
 }
 
 /** What the digits mean now, as a reason. */
 export function offered(situation: Situation): { decided: string; because: string } {
-  const { picking } = situation.session;
-  const offer = picking?.by === 'offer' ? offerNow(situation, picking) : null;
+  const offering = interactionOf(situation.session, 'offer');
+  const offer = offering && offerNow(situation, offering);
   if (!offer)
     return { decided: 'no more offers', because: 'no place is empty, or no window is left' };
   const { width, height } = offer.place.rect;

@@ -1,3 +1,4 @@
+import { pickingOf } from '../../model/interaction.ts';
 import { describe, expect, it } from 'vitest';
 import { OFFICE, testDesk, windows } from '../../testing/desk.ts';
 import { boardChoices } from './pick.ts';
@@ -5,7 +6,7 @@ import { boardChoices } from './pick.ts';
 const pick = (keys: string) => ({ command: 'pick', keys }) as const;
 const desk = testDesk(OFFICE, { ...windows('a', 'b', 'c'), focus: 'a' });
 type Desk = typeof desk;
-const picking = ({ session }: Desk) => session.picking;
+const picking = ({ session }: Desk) => pickingOf(session);
 const said = ({ trace }: Desk) => trace.at(-1)?.decided;
 
 describe('an offer', () => {
@@ -20,7 +21,7 @@ describe('an offer', () => {
     });
     expect(taken.session.focus).toBe('a');
     // No place is left, though b has none.
-    expect(picking(taken)).toBeUndefined();
+    expect(picking(taken)).toBeNull();
     expect(taken.run('undo').shapes()).toEqual(placed.shapes());
   });
 
@@ -32,27 +33,27 @@ describe('an offer', () => {
     expect(said(first)).toBe('1709 × 695 is offered to 2 windows');
     const second = first.run(pick('1'));
     expect(second.shapes()['c']).toBe('6,739 1709×695');
-    expect(picking(second)).toBeUndefined();
+    expect(picking(second)).toBeNull();
   });
 
   it('may leave a place as it is, end by Escape, and ends with any other command', () => {
     const quarter = desk.run('place-left', 'place-up');
     const next = quarter.run('pick-next', pick('1'));
     expect(next.shapes()['c']).toBe('6,739 1709×695');
-    expect(picking(quarter.run('pick-drop'))).toBeUndefined();
-    expect(picking(quarter.run('focus-next'))).toBeUndefined();
+    expect(picking(quarter.run('pick-drop'))).toBeNull();
+    expect(picking(quarter.run('focus-next'))).toBeNull();
     expect(quarter.run(pick('7')).trace[0]?.because).toBe('type a number from 1 to 2');
   });
 
   it('is not made where that is set, nor to windows that cannot take a place', () => {
     const off = testDesk({ ...OFFICE, placing: { offers: false } }, windows('a', 'b'));
-    expect(picking(off.run('place-left'))).toBeUndefined();
-    expect(picking(off.run('place-left', 'offer-places'))).toMatchObject({ by: 'offer' });
+    expect(picking(off.run('place-left'))).toBeNull();
+    expect(picking(off.run('place-left', 'offer-places'))).toMatchObject({ kind: 'offer' });
     const fixed = testDesk(OFFICE, {
       windows: [{ id: 'a' }, { id: 'f', resizable: false }, { id: 'l', held: 'left-alone' }],
       focus: 'a',
     });
-    expect(picking(fixed.run('place-left'))).toBeUndefined();
+    expect(picking(fixed.run('place-left'))).toBeNull();
   });
 
   it('follows on a board, too, where a window there has no place', () => {
@@ -116,7 +117,7 @@ describe('pick-board', () => {
   it('takes the marked board for the workspace', () => {
     const taken = desk.run('pick-board', 'pick-take');
     expect(taken.at('b')).toMatchObject({ zones: ['middle'], held: 'tiled' });
-    expect(picking(taken)).toBeUndefined();
+    expect(picking(taken)).toBeNull();
     expect(taken.run('undo').shapes()).toEqual(desk.shapes());
   });
 
@@ -139,7 +140,7 @@ describe('pick-board', () => {
   });
 
   it('ends when pressed again, and says where no board fits', () => {
-    expect(picking(desk.run('pick-board', 'pick-board'))).toBeUndefined();
+    expect(picking(desk.run('pick-board', 'pick-board'))).toBeNull();
     const none = testDesk({ ...OFFICE, boards: [] }, windows('a')).run('pick-board');
     expect(none.trace[0]?.because).toBe('no zone board fits this monitor');
   });
@@ -154,12 +155,12 @@ describe('corner-pick', () => {
   it('two letters and two digits make a block', () => {
     const block = desk.run('corner-pick', pick('bd12'));
     expect(block.shapes()['a']).toBe('436,34 1279×460');
-    expect(block.session.picking?.by).toBe('offer');
+    expect(picking(block)?.kind).toBe('offer');
   });
 
   it('two letters are the full height; Enter takes what is typed, Backspace takes it back', () => {
     const typed = desk.run('corner-pick', pick('bx'), 'pick-back', pick('ad'));
-    expect(typed.session.picking).toMatchObject({ by: 'corner', typed: 'ad' });
+    expect(picking(typed)).toMatchObject({ kind: 'corner-pick', typed: 'ad' });
     expect(typed.run('pick-take').shapes()['a']).toBe('6,34 1709×1400');
     expect(desk.run('corner-pick', pick('3'), 'pick-take').shapes()['a']).toBe('6,504 3428×225');
     expect(desk.run('corner-pick', pick('z')).trace[0]?.because).toMatch(
@@ -175,9 +176,30 @@ describe('corner-pick', () => {
       'focus-right',
       pick('eh16'),
     );
-    expect(goesOn.session.picking).toEqual({ by: 'corner', typed: '', goOn: true });
+    expect(picking(goesOn)).toEqual({ kind: 'corner-pick', typed: '', goOn: true });
     const moved = goesOn.session.windows.filter(({ placing }) => placing).length;
     expect(moved).toBe(2);
-    expect(picking(goesOn.run('pick-drop'))).toBeUndefined();
+    expect(picking(goesOn.run('pick-drop'))).toBeNull();
+  });
+
+  it('that goes on is there again, with what was typed, after another key was down or a window was shaped', () => {
+    const typing = desk.run('corner-pick', 'corner-go-on', pick('ad'));
+    const open = { kind: 'corner-pick', typed: 'ad', goOn: true };
+    const switching = typing.event({ type: 'key-held', command: { command: 'switch-window' } });
+    expect(switching.session.interaction).toMatchObject({ kind: 'switching', resumes: open });
+    expect(picking(switching)).toEqual(open);
+    const released = switching.event({ type: 'key-released', taken: true });
+    expect(released.session.interaction).toEqual(open);
+    const shaped = typing.run(
+      'shape',
+      { command: 'shape-step', direction: 'right' },
+      { command: 'shape-as', by: 'move' },
+    );
+    expect(picking(shaped)).toEqual(open);
+    expect(shaped.run('shape').session.interaction).toEqual(open);
+    expect(shaped.run('shape-drop').session.interaction).toEqual(open);
+    const ends = desk.run('corner-pick', pick('ad'), 'shape');
+    expect(picking(ends)).toBeNull();
+    expect(ends.run('shape').session.interaction).toBeUndefined();
   });
 });

@@ -3,7 +3,14 @@ import { monitorOf } from '../../desk/desk.ts';
 import type { PlacedMonitor } from '../../desk/monitors.ts';
 import { workArea } from '../../desk/work-area.ts';
 import type { Board } from '../../model/board.ts';
-import type { Picking } from '../../model/session-placing.ts';
+import {
+  interactionOf,
+  pickingOf,
+  withInteraction,
+  withoutInteraction,
+  type InteractionOf,
+  type Picking,
+} from '../../model/interaction.ts';
 import type { Session } from '../../model/session.ts';
 import { blockOf, cornerGrid, gridText, typedOn } from '../../placing/block.ts';
 import { letterOf, numberLabels } from '../../placing/labels.ts';
@@ -33,7 +40,7 @@ export interface BoardChoice {
 /** The boards that fit the monitor with the focus. The first is marked, or the one whose letter is typed. */
 export function boardChoices({ session, profile, desk }: Situation): BoardChoice[] {
   const boards = boardsFitting(profile, desk, monitorOf(desk, session.focusMonitor)).slice(0, 26);
-  const marked = letterIn(session.picking?.typed ?? '') || letterOf(0);
+  const marked = letterIn(pickingOf(session)?.typed ?? '') || letterOf(0);
   return boards.map((board, i) => ({
     board,
     letter: letterOf(i),
@@ -45,10 +52,6 @@ export function boardChoices({ session, profile, desk }: Situation): BoardChoice
 /** What is typed into a choice of boards: a letter, then digits. */
 function letterIn(typed: string): string {
   return /^[a-z]/.exec(typed)?.[0] ?? '';
-}
-
-function without({ picking: _over, ...session }: Session): Session {
-  return session;
 }
 
 /** The lettered and numbered grid over the monitor with the focus. */
@@ -67,60 +70,54 @@ export function gridOf({ cornerPick }: PlacingSettings, monitor: PlacedMonitor):
  */
 function pickBoard(situation: Situation): Outcome {
   const { session } = situation;
-  if (session.picking?.by === 'board') return drop(session);
+  if (interactionOf(session, 'board-pick')) return drop(session);
   const choices = boardChoices(situation);
   if (choices.length === 0) return nothing(session, 'no zone board fits this monitor');
-  return did(
-    { ...session, picking: { by: 'board', typed: '' } },
-    {
-      decided: `${choices.length === 1 ? 'one board fits' : `${choices.length} boards fit`} this monitor`,
-      because:
-        'a number picks a zone for the window, a letter or an arrow marks another board, Enter takes it for this workspace',
-    },
-  );
+  return did(withInteraction(session, { kind: 'board-pick', typed: '' }), {
+    decided: `${choices.length === 1 ? 'one board fits' : `${choices.length} boards fit`} this monitor`,
+    because:
+      'a number picks a zone for the window, a letter or an arrow marks another board, Enter takes it for this workspace',
+  });
 }
 
 /** corner-pick: opens the lettered and numbered grid over the monitor; again, it ends. */
 function cornerPick(situation: Situation): Outcome {
   const { session, profile } = situation;
-  if (session.picking?.by === 'corner') return drop(session);
+  if (interactionOf(session, 'corner-pick')) return drop(session);
   const { goOn } = profile.placing.cornerPick;
-  return did(
-    { ...session, picking: { by: 'corner', typed: '', goOn } },
-    {
-      decided: 'corner pick',
-      because: `${gridText(gridHere(situation))}; two letters and two digits make a block`,
-    },
-  );
+  return did(withInteraction(session, { kind: 'corner-pick', typed: '', goOn }), {
+    decided: 'corner pick',
+    because: `${gridText(gridHere(situation))}; two letters and two digits make a block`,
+  });
 }
 
 /** corner-go-on: the grid goes on with the next window, until it is ended by key; again, it ends with its block. */
 function cornerGoOn({ session }: Situation): Outcome {
-  const { picking } = session;
-  if (picking?.by !== 'corner') return nothing(session, 'no corner pick is open');
-  return did(
-    { ...session, picking: { ...picking, goOn: !picking.goOn } },
-    {
-      decided: picking.goOn ? 'ends with the next block' : 'goes on with the next window',
-      because: 'by key',
-    },
-  );
+  const picking = pickingOf(session);
+  if (picking?.kind !== 'corner-pick') return nothing(session, 'no corner pick is open');
+  return did(withInteraction(session, { ...picking, goOn: !picking.goOn }), {
+    decided: picking.goOn ? 'ends with the next block' : 'goes on with the next window',
+    because: 'by key',
+  });
 }
 
 function drop(session: Session): Outcome {
-  return did(without(session), { decided: 'the choice is ended', because: 'ended by key' });
+  return did(withoutInteraction(session), {
+    decided: 'the choice is ended',
+    because: 'ended by key',
+  });
 }
 
 const NO_PICK = 'nothing is to be picked';
 
 /** pick-drop: ends the choice; what was picked before stays. */
 function pickDrop({ session }: Situation): Outcome {
-  return session.picking ? drop(session) : nothing(session, NO_PICK);
+  return pickingOf(session) ? drop(session) : nothing(session, NO_PICK);
 }
 
 /** pick-back: takes the last letter or digit back. */
 function pickBack({ session }: Situation): Outcome {
-  const { picking } = session;
+  const picking = pickingOf(session);
   if (!picking) return nothing(session, NO_PICK);
   if (picking.typed === '') return nothing(session, 'nothing is typed');
   const typed = picking.typed.slice(0, -1);
@@ -133,9 +130,9 @@ function pickBack({ session }: Situation): Outcome {
  */
 function pickStep(situation: Situation, step: 1 | -1): Outcome {
   const { session } = situation;
-  const { picking } = session;
-  if (picking?.by === 'board') return markBoard(situation, picking, step);
-  if (picking?.by !== 'offer') return nothing(session, 'no place or board is offered');
+  const picking = pickingOf(session);
+  if (picking?.kind === 'board-pick') return markBoard(situation, picking, step);
+  if (picking?.kind !== 'offer') return nothing(session, 'no place or board is offered');
   const skipped = picking.skipped + step;
   if (skipped < 0) return nothing(session, 'this is the first empty place');
   const next = offering(situation, { ...picking, typed: '', skipped });
@@ -158,9 +155,9 @@ function markBoard(situation: Situation, picking: Picking, step: 1 | -1): Outcom
 /** pick-take: takes the block typed so far, or the marked board as the layout here. */
 function pickTake(situation: Situation): Outcome {
   const { session } = situation;
-  const { picking } = session;
-  if (picking?.by === 'board') return takeBoard(situation);
-  if (picking?.by !== 'corner') return nothing(session, NO_PICK);
+  const picking = pickingOf(session);
+  if (picking?.kind === 'board-pick') return takeBoard(situation);
+  if (picking?.kind !== 'corner-pick') return nothing(session, NO_PICK);
   const block = blockOf(gridHere(situation), picking.typed);
   return block
     ? takeBlock(situation, picking.typed)
@@ -168,7 +165,7 @@ function pickTake(situation: Situation): Outcome {
 }
 
 function withTyped(session: Session, picking: Picking, typed: string): Session {
-  return { ...session, picking: { ...picking, typed } };
+  return withInteraction(session, { ...picking, typed });
 }
 
 function said(typed: string) {
@@ -179,20 +176,21 @@ function said(typed: string) {
 function pick(situation: Situation, keys: string): Outcome {
   let now: Outcome = did(situation.session);
   for (const key of keys.toLowerCase()) {
-    if (!now.session.picking) return nothing(now.session, NO_PICK);
-    const next = picked({ ...situation, session: now.session }, now.session.picking, key);
+    const picking = pickingOf(now.session);
+    if (!picking) return nothing(now.session, NO_PICK);
+    const next = picked({ ...situation, session: now.session }, picking, key);
     now = { session: next.session, trace: [...now.trace, ...next.trace] };
   }
   return now;
 }
 
 function picked(situation: Situation, picking: Picking, key: string): Outcome {
-  switch (picking.by) {
+  switch (picking.kind) {
     case 'offer':
       return pickedOffer(situation, picking, key);
-    case 'board':
+    case 'board-pick':
       return pickedBoard(situation, picking, key);
-    case 'corner':
+    case 'corner-pick':
       return pickedCorner(situation, picking, key);
   }
 }
@@ -203,21 +201,17 @@ function asStep(before: Session, outcome: Outcome, command: string): Outcome {
   return { ...outcome, session: remembered(before, outcome.session, command) };
 }
 
-function pickedOffer(
-  situation: Situation,
-  picking: Extract<Picking, { by: 'offer' }>,
-  key: string,
-): Outcome {
+function pickedOffer(situation: Situation, picking: InteractionOf<'offer'>, key: string): Outcome {
   const { session } = situation;
   const offer = offerNow(situation, picking);
-  if (!offer) return did(without(session), offered(situation));
+  if (!offer) return did(withoutInteraction(session), offered(situation));
   const at = numberLabels(offer.windows.length);
   const typed = picking.typed + key;
   if (!at.some((label) => label.startsWith(typed)))
     return nothing(session, `type a number from ${at[0]} to ${at.at(-1)}`);
   const chosen = at.indexOf(typed);
   if (chosen < 0) return did(withTyped(session, picking, typed), said(typed));
-  const taken = takeOffer({ ...situation, session: without(session) }, offer, chosen);
+  const taken = takeOffer({ ...situation, session: withoutInteraction(session) }, offer, chosen);
   const step = asStep(session, withTogether(situation, taken), 'offer-places');
   const next = offering({ ...situation, session: step.session }, { ...picking, typed: '' });
   return { session: next, trace: [...step.trace, offered({ ...situation, session: next })] };
@@ -227,7 +221,7 @@ function takeBoard(situation: Situation): Outcome {
   const { session } = situation;
   const marked = boardChoices(situation).find(({ isMarked }) => isMarked);
   if (!marked) return nothing(session, 'no zone board fits this monitor');
-  const closed = { ...situation, session: without(session) };
+  const closed = { ...situation, session: withoutInteraction(session) };
   const outcome = useLayout(closed, { kind: 'board', board: marked.board.id });
   const step = asStep(closed.session, outcome, 'pick-board');
   return withOffers({ ...situation, session: step.session }, step, {});
@@ -235,7 +229,7 @@ function takeBoard(situation: Situation): Outcome {
 
 function pickedBoard(
   situation: Situation,
-  picking: Extract<Picking, { by: 'board' }>,
+  picking: InteractionOf<'board-pick'>,
   key: string,
 ): Outcome {
   const { session } = situation;
@@ -253,7 +247,7 @@ function pickedBoard(
   }
   const zone = board.zones[numbers.indexOf(digits)];
   if (!zone) return did(withTyped(session, picking, letter + digits), said(letter + digits));
-  const here = { ...situation, session: without(session) };
+  const here = { ...situation, session: withoutInteraction(session) };
   const window = focusedWindow(here);
   if (isOutcome(window)) return window;
   const put = putInZone(here, window, board, zone.name);
@@ -268,17 +262,17 @@ function pickedBoard(
 export function withOffers(
   situation: Situation,
   outcome: Outcome,
-  wanted: Partial<Extract<Picking, { by: 'offer' }>>,
+  wanted: Partial<InteractionOf<'offer'>>,
 ): Outcome {
   if (!situation.profile.placing.offers) return outcome;
   const next = offering(situation, wanted);
-  if (!next.picking) return outcome;
+  if (!interactionOf(next, 'offer')) return outcome;
   return { session: next, trace: [...outcome.trace, offered({ ...situation, session: next })] };
 }
 
 function pickedCorner(
   situation: Situation,
-  picking: Extract<Picking, { by: 'corner' }>,
+  picking: InteractionOf<'corner-pick'>,
   key: string,
 ): Outcome {
   const { session } = situation;
@@ -292,16 +286,16 @@ function pickedCorner(
 /** The focused window over a block of the grid. */
 function takeBlock(situation: Situation, typed: string): Outcome {
   const { session } = situation;
-  const picking = session.picking as Extract<Picking, { by: 'corner' }>;
+  const picking = pickingOf(session) as InteractionOf<'corner-pick'>;
   const { x, y } = blockOf(gridHere(situation), typed)!;
-  const closed = { ...situation, session: without(session) };
+  const closed = { ...situation, session: withoutInteraction(session) };
   const placed = withTogether(closed, placeAt(closed, { x, y }));
   const step = asStep(closed.session, placed, 'corner-pick');
   if (!picking.goOn) {
     const besides = session.focus === undefined ? {} : { besides: session.focus };
     return withOffers({ ...situation, session: step.session }, step, besides);
   }
-  return { ...step, session: { ...step.session, picking: { ...picking, typed: '' } } };
+  return { ...step, session: withInteraction(step.session, { ...picking, typed: '' }) };
 }
 
 export const pickApplies = {

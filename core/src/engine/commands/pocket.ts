@@ -1,3 +1,4 @@
+import { withInteraction, interactionOf } from '../../model/interaction.ts';
 import type { Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import type { Session, SessionWindow } from '../../model/session.ts';
@@ -24,7 +25,11 @@ function pocket(situation: Situation): Outcome {
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
   return did(
-    { ...pocketed(situation.session, window), putAway: window.id },
+    withInteraction(pocketed(situation.session, window), {
+      kind: 'calling-back',
+      window: window.id,
+      from: 'desk',
+    }),
     {
       about: window.id,
       decided: 'pocketed',
@@ -59,8 +64,10 @@ export function pocketed(session: Session, window: SessionWindow): Session {
 function callBack(situation: Situation): Outcome {
   const { session, profile } = situation;
   const focused = windowOf(session, session.focus);
-  const isVisitor = focused?.pocketedFrom !== undefined && session.putAway === undefined;
-  if (focused && (isVisitor || session.calledBack === focused.id)) {
+  const last = interactionOf(session, 'calling-back');
+  const isVisitor = focused?.pocketedFrom !== undefined && last?.from !== 'desk';
+  const isBack = last?.from === 'pocket' && last.window === focused?.id;
+  if (focused && (isVisitor || isBack)) {
     return did(pocketed(session, focused), {
       about: focused.id,
       decided: 'pocketed again',
@@ -69,17 +76,14 @@ function callBack(situation: Situation): Outcome {
   }
   const window = windowOf(session, session.pocket?.at(-1));
   if (!window) return nothing(session, 'the pocket is empty');
-  const { putAway: _done, ...back } = broughtBack(situation, window);
-  return did(
-    { ...back, calledBack: window.id },
-    {
-      about: window.id,
-      decided: `${windowName(profile, window)} called back`,
-      because: windowOf(back, window.id)!.pocketedFrom
-        ? 'it was pocketed last; it floats, for it came from another workspace'
-        : 'it was pocketed last here; it is at its former place',
-    },
-  );
+  const back = broughtBack(situation, window);
+  return did(withInteraction(back, { kind: 'calling-back', window: window.id, from: 'pocket' }), {
+    about: window.id,
+    decided: `${windowName(profile, window)} called back`,
+    because: windowOf(back, window.id)!.pocketedFrom
+      ? 'it was pocketed last; it floats, for it came from another workspace'
+      : 'it was pocketed last here; it is at its former place',
+  });
 }
 
 /** A pocketed window on the present workspace, with the focus. */

@@ -35,7 +35,7 @@ describe('shaping the focused window', () => {
 
   it('takes all of it as one step of undo', () => {
     const taken = desk.run('shape', to('right'), to('right'), by('exchange'), to('right'), 'shape');
-    expect(taken.session.shaping).toBeUndefined();
+    expect(taken.session.interaction).toBeUndefined();
     expect(taken.session.past.map(({ command }) => command)).toEqual(['shape']);
     expect(taken.run('undo').shapes()).toEqual(desk.shapes());
     expect(taken.run('undo', 'redo').shapes()).toEqual(taken.shapes());
@@ -43,7 +43,7 @@ describe('shaping the focused window', () => {
 
   it('is taken when anything else is done', () => {
     const other = desk.run('shape', to('right'), 'focus-right');
-    expect(other.session.shaping).toBeUndefined();
+    expect(other.session.interaction).toBeUndefined();
     expect(other.at('p').width).toBe(1982 + 40);
     expect(other.run(to('right')).trace[0]?.because).toBe('no window is being shaped');
   });

@@ -1,5 +1,5 @@
+import { interactionOf, withInteraction, withoutInteraction } from '../../model/interaction.ts';
 import type { Applies } from './applies.ts';
-import type { Session } from '../../model/session.ts';
 import type { Direction } from '../../values/direction.ts';
 import type { Shaping } from '../../values/window.ts';
 import { remembered, stepsBack } from '../history.ts';
@@ -18,12 +18,11 @@ const MEANING: Record<Shaping, string> = {
 /** shape: enters the shaping of the focused window; again, takes all of it as one step. */
 function shape(situation: Situation): Outcome {
   const { session, profile } = situation;
-  if (session.shaping)
-    return did(taken(situation), { decided: 'shaping taken', because: 'by key' });
+  if (interactionOf(session, 'shaping')) return shapingTaken(situation);
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
   return did(
-    { ...session, shaping: { window: window.id, by: 'grow', steps: 0 } },
+    withInteraction(session, { kind: 'shaping', window: window.id, by: 'grow', steps: 0 }),
     {
       about: window.id,
       decided: `shaping ${windowName(profile, window)}`,
@@ -36,18 +35,19 @@ const NOT = 'no window is being shaped';
 
 /** shape-as: what arrows do from now on. */
 function shapeAs({ session }: Situation, by: Shaping): Outcome {
-  const { shaping } = session;
+  const shaping = interactionOf(session, 'shaping');
   if (!shaping) return nothing(session, NOT);
-  return did(
-    { ...session, shaping: { ...shaping, by } },
-    { about: shaping.window, decided: MEANING[by], because: 'chosen by key' },
-  );
+  return did(withInteraction(session, { ...shaping, by }), {
+    about: shaping.window,
+    decided: MEANING[by],
+    because: 'chosen by key',
+  });
 }
 
 /** shape-step: one step of moving, growing or exchanging; `inward` moves an edge in instead of out. */
 function shapeStep(situation: Situation, direction: Direction, inward: boolean): Outcome {
   const { session } = situation;
-  const { shaping } = session;
+  const shaping = interactionOf(session, 'shaping');
   if (!shaping) return nothing(session, NOT);
   const outcome = stepped(situation, shaping.by, direction, inward);
   if (outcome.session === session) return outcome;
@@ -55,7 +55,7 @@ function shapeStep(situation: Situation, direction: Direction, inward: boolean):
   const next = remembered(session, outcome.session, 'shape-step', Infinity);
   return {
     ...outcome,
-    session: { ...next, shaping: { ...shaping, steps: shaping.steps + 1 } },
+    session: withInteraction(next, { ...shaping, steps: shaping.steps + 1 }),
   };
 }
 
@@ -77,22 +77,23 @@ function stepped(
 /** shape-back: takes one step of this shaping back. */
 function shapeBack(situation: Situation): Outcome {
   const { session } = situation;
-  const { shaping } = session;
+  const shaping = interactionOf(session, 'shaping');
   if (!shaping) return nothing(session, NOT);
   if (shaping.steps === 0) return nothing(session, 'no step of this shaping is left');
   const former = stepsBack(situation, 1);
-  return did(
-    { ...former, shaping: { ...shaping, steps: shaping.steps - 1 } },
-    { about: shaping.window, decided: 'one step back', because: 'by key' },
-  );
+  return did(withInteraction(former, { ...shaping, steps: shaping.steps - 1 }), {
+    about: shaping.window,
+    decided: 'one step back',
+    because: 'by key',
+  });
 }
 
 /** shape-drop: everything as it was before the shaping. */
-function shapeDrop(situation: Situation): Outcome {
+export function shapingDropped(situation: Situation): Outcome {
   const { session } = situation;
-  const { shaping } = session;
+  const shaping = interactionOf(session, 'shaping');
   if (!shaping) return nothing(session, NOT);
-  const { shaping: _over, ...former } = stepsBack(situation, shaping.steps);
+  const former = withoutInteraction(stepsBack(situation, shaping.steps));
   return did(former, {
     about: shaping.window,
     decided: 'as before the shaping',
@@ -100,18 +101,19 @@ function shapeDrop(situation: Situation): Outcome {
   });
 }
 
-/** The session with all steps of a shaping as one step of undo. */
-export function taken(situation: Situation): Session {
-  const { shaping, ...now } = situation.session;
-  if (!shaping || shaping.steps === 0) return now;
-  const { shaping: _over, ...before } = stepsBack(situation, shaping.steps);
-  return remembered(before, now, 'shape');
+/** All steps of a shaping are one step of undo. */
+export function shapingTaken(situation: Situation): Outcome {
+  const shaping = interactionOf(situation.session, 'shaping');
+  const now = withoutInteraction(situation.session);
+  const hasSteps = shaping !== null && shaping.steps > 0;
+  const next = hasSteps ? remembered(stepsBack(situation, shaping.steps), now, 'shape') : now;
+  return did(next, { decided: 'shaping taken', because: 'by key' });
 }
 
 export const shapeApplies = {
   shape,
   'shape-back': shapeBack,
-  'shape-drop': shapeDrop,
+  'shape-drop': shapingDropped,
   'shape-as': (now, { by }) => shapeAs(now, by),
   'shape-step': (now, { direction, inward }) => shapeStep(now, direction, inward ?? false),
 } satisfies Partial<Applies>;

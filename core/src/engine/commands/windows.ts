@@ -1,3 +1,4 @@
+import { interactionOf, withoutInteraction, withInteraction } from '../../model/interaction.ts';
 import type { Applies } from './applies.ts';
 import { type App, type AppWindow, appWindowSchema } from '../../model/app.ts';
 import { picked } from '../../model/object-fields.ts';
@@ -45,9 +46,7 @@ function remembering(session: Session, window: SessionWindow): Session {
 function forgotten(session: Session, window: SessionWindow): Session {
   const { id } = window;
   const others = (list: readonly string[]) => list.filter((other) => other !== id);
-  const { focus, paused, switching, ...rest } = session;
-  const among = others(switching?.among ?? []);
-  const at = Math.min(switching?.at ?? 0, among.length - 1);
+  const { focus, paused, ...rest } = withoutFromChoice(session, id);
   const places = [window, window.pocketedFrom ?? window];
   const gone = places.reduce<Session>(
     (now, { workspace, monitor }) =>
@@ -56,12 +55,21 @@ function forgotten(session: Session, window: SessionWindow): Session {
       ...rest,
       ...(focus !== undefined && focus !== id && { focus }),
       ...(paused && { paused: { ...paused, opened: others(paused.opened) } }),
-      ...(among.length > 0 && { switching: { among, at } }),
       windows: session.windows.filter((other) => other.id !== id),
       recent: others(session.recent),
     },
   );
   return withList(withList(gone, 'pocket', others), 'minimised', others);
+}
+
+/** The session with a window no longer among those that are switched between. */
+function withoutFromChoice(session: Session, id: string): Session {
+  const switching = interactionOf(session, 'switching');
+  if (!switching?.among.includes(id)) return session;
+  const among = switching.among.filter((other) => other !== id);
+  if (among.length === 0) return withoutInteraction(session);
+  const at = Math.min(switching.at, among.length - 1);
+  return withInteraction(session, { ...switching, among, at });
 }
 
 /** open-app: always another window of the app. The new window's id is the app's and a number never used before. */

@@ -1,3 +1,4 @@
+import { interactionOf, pickingOf } from '../../model/interaction.ts';
 import type { Command } from '../../commands/registry.ts';
 import fc from 'fast-check';
 
@@ -104,15 +105,16 @@ export function seen({ session, profile }: Desk) {
 
 /** What can be under way, and ends when something else is done. */
 export const UNDER_WAY = {
-  offer: ({ picking }) => picking?.by === 'offer',
-  'board pick': ({ picking }) => picking?.by === 'board',
-  'corner pick': ({ picking }) => picking?.by === 'corner',
-  preview: ({ previewing }) => previewing !== undefined,
-  switching: ({ switching }) => switching !== undefined,
-  shaping: ({ shaping }) => shaping !== undefined,
-  'choosing a mode': ({ choosingMode }) => choosingMode !== undefined,
-  'bare desktop': ({ desktop }) => desktop !== undefined && !desktop.whileHeld,
-  'bare desktop while pressed': ({ desktop }) => desktop?.whileHeld === true,
+  offer: (session) => pickingOf(session)?.kind === 'offer',
+  'board pick': (session) => pickingOf(session)?.kind === 'board-pick',
+  'corner pick': (session) => pickingOf(session)?.kind === 'corner-pick',
+  preview: ({ interaction }) => interaction?.kind === 'previewing',
+  switching: ({ interaction }) => interaction?.kind === 'switching',
+  shaping: ({ interaction }) => interaction?.kind === 'shaping',
+  'choosing a mode': ({ interaction }) => interaction?.kind === 'choosing-mode',
+  'bare desktop': (session) => interactionOf(session, 'bare-desktop')?.whilePressed === false,
+  'bare desktop while pressed': (session) =>
+    interactionOf(session, 'bare-desktop')?.whilePressed === true,
   unplugged: ({ unplugged }) => unplugged !== undefined,
   pause: ({ paused }) => paused !== undefined,
 } satisfies Record<string, (session: Session) => boolean>;

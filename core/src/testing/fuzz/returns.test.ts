@@ -1,3 +1,4 @@
+import { interactionOf } from '../../model/interaction.ts';
 import type { CommandId, Command } from '../../commands/registry.ts';
 import { afterAll, describe, expect, it } from 'vitest';
 
@@ -132,9 +133,10 @@ describe('whatever happens on whatever desk', TIMEOUT, () => {
         for (const [there, back] of TOGGLES) {
           if (settlesHere(there, desk.session)) continue;
           const done = commanded(desk, { command: there } as Command);
-          const { windows, paused, desktop } = done.session;
+          const { windows, paused } = done.session;
+          const isBare = interactionOf(done.session, 'bare-desktop') !== null;
           // It said that there was nothing to do.
-          if (windows === desk.session.windows && !paused && !desktop) continue;
+          if (windows === desk.session.windows && !paused && !isBare) continue;
           for (const way of ways) toggled.count(`${there} of ${way}`);
           const again = commanded(done, { command: back } as Command);
           expect(seen(again), `${there}, ${back}`).toEqual(seen(desk));

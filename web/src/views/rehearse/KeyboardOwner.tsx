@@ -1,3 +1,4 @@
+import { interactionOf } from '@sorn/core/model';
 import { chakra, Flex } from '@chakra-ui/react';
 import { memo } from 'react';
 import { keyName, type Shaping } from '@sorn/core/values';
@@ -12,7 +13,7 @@ export const KeyboardOwner = memo(function KeyboardOwner(props: {
 }) {
   const { isGiven, locked } = props;
   const { handBack, standIn, main } = useBench((bench) => bench.profile.keys);
-  const shaping = useBench((bench) => bench.session.shaping);
+  const shaping = useBench((bench) => interactionOf(bench.session, 'shaping'));
   const past = useBench(({ looking, moments }) => looking !== null && moments.length - 1 - looking);
   return (
     <Flex

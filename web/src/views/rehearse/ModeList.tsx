@@ -1,3 +1,4 @@
+import { interactionOf } from '@sorn/core/model';
 import { chakra, Flex } from '@chakra-ui/react';
 import { MODES } from '@sorn/core/values';
 import { MODE_WORDS } from '../../app/Connections.tsx';
@@ -7,7 +8,7 @@ import { OverSheet } from './OverSheet.tsx';
 
 /** The modes that desk-mode goes through while its key is held. */
 export function ModeList() {
-  const chosen = useBench((bench) => bench.session.choosingMode);
+  const chosen = useBench((bench) => interactionOf(bench.session, 'choosing-mode')?.mode);
   if (!chosen) return null;
   return (
     <OverSheet

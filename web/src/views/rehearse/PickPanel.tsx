@@ -1,3 +1,4 @@
+import { interactionOf, pickingOf } from '@sorn/core/model';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { deskInForce, monitorOf } from '@sorn/core/desk';
 import {
@@ -22,16 +23,16 @@ import { useBlockKey } from './block-keys.ts';
 export function PickPanel({ view }: { view: Viewport }) {
   const session = useBench((bench) => bench.session);
   const profile = useBench((bench) => bench.profile);
-  const { picking } = session;
+  const picking = pickingOf(session);
   if (!picking) return null;
   const situation = { session, profile, desk: deskInForce(profile, session) };
-  if (picking.by === 'offer') {
+  if (picking.kind === 'offer') {
     const offer = offerNow(situation, picking);
     return (
       offer && <OfferList situation={situation} offer={offer} typed={picking.typed} view={view} />
     );
   }
-  return picking.by === 'board' ? (
+  return picking.kind === 'board-pick' ? (
     <BoardColumn situation={situation} view={view} />
   ) : (
     <CornerNote situation={situation} goesOn={picking.goOn} />
@@ -158,7 +159,7 @@ const APART = 14;
 /** What the sheet keeps free beside the monitor with the focus while boards are chosen. */
 export function useRoomForBoards(): RoomBeside | undefined {
   const monitor = useBench(({ session }) =>
-    session.picking?.by === 'board' ? session.focusMonitor : undefined,
+    interactionOf(session, 'board-pick') ? session.focusMonitor : undefined,
   );
   return useMemo(
     () => (monitor === undefined ? undefined : { monitor, width: COLUMN_WIDTH + 2 * APART }),

@@ -1,3 +1,4 @@
+import { interactionOf, pickingOf } from '@sorn/core/model';
 import { deskInForce } from '@sorn/core/desk';
 import {
   boardChoices,
@@ -18,20 +19,21 @@ import { onSheet, type Viewport } from '../../sheet/viewport.ts';
 export function PlacingMarks({ view }: { view: Viewport }) {
   const session = useBench((bench) => bench.session);
   const profile = useBench((bench) => bench.profile);
-  const { picking, previewing } = session;
+  const picking = pickingOf(session);
+  const previewing = interactionOf(session, 'previewing');
   if (!picking && !previewing) return null;
   const situation = { session, profile, desk: deskInForce(profile, session) };
   if (previewing) {
     const there = previewedPlacement(situation);
     return there && <Outline name="preview" rect={there} view={view} />;
   }
-  if (picking?.by === 'offer') {
+  if (picking?.kind === 'offer') {
     const offer = offerNow(situation, picking);
     return offer && <Outline name="offer" rect={offer.place.rect} view={view} />;
   }
-  if (picking?.by === 'board')
+  if (picking?.kind === 'board-pick')
     return <MarkedBoard situation={situation} typed={picking.typed} view={view} />;
-  return picking?.by === 'corner' ? (
+  return picking?.kind === 'corner-pick' ? (
     <CornerGrid situation={situation} typed={picking.typed} view={view} />
   ) : null;
 }

@@ -1,3 +1,4 @@
+import { interactionOf } from '@sorn/core/model';
 import { chakra, Flex } from '@chakra-ui/react';
 import { memo } from 'react';
 import { windowName } from '@sorn/core/engine';
@@ -7,7 +8,7 @@ import { ListOverSheet } from './ListOverSheet.tsx';
 
 /** The windows that switch-window goes through, most recent first, while its key is held. */
 export const SwitchList = memo(function SwitchList() {
-  const switching = useBench((bench) => bench.session.switching);
+  const switching = useBench((bench) => interactionOf(bench.session, 'switching'));
   const session = useBench((bench) => bench.session);
   const profile = useBench((bench) => bench.profile);
   if (!switching) return null;

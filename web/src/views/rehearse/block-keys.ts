@@ -1,3 +1,4 @@
+import { pickingOf } from '@sorn/core/model';
 import { deskInForce } from '@sorn/core/desk';
 import { gridHere } from '@sorn/core/engine';
 import { bindingText, boundAt, withBinding, withStandIn } from '@sorn/core/keys';
@@ -38,7 +39,8 @@ export function takeBlockKey(
 ): boolean {
   const { session, profile } = bench;
   const waiting = useBlockKey.getState();
-  if (session.picking?.by !== 'corner') {
+  const picking = pickingOf(session);
+  if (picking?.kind !== 'corner-pick') {
     waiting.end();
     return false;
   }
@@ -48,7 +50,7 @@ export function takeBlockKey(
   }
   if (keys !== 'Equal' && keys !== 'Period') return false;
   const grid = gridHere({ session, profile, desk: deskInForce(profile, session) });
-  const block = blockOf(grid, session.picking.typed);
+  const block = blockOf(grid, picking.typed);
   if (!block) {
     bench.note(caps, 'no block', 'type a letter or a digit of the grid first');
   } else if (keys === 'Period') {

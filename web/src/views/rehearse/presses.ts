@@ -14,7 +14,7 @@ import {
   type KeyOutput,
   type KeyState,
 } from '@sorn/core/keys';
-import type { Profile } from '@sorn/core/model';
+import { type Profile, interactionOf } from '@sorn/core/model';
 import { keysCaps, type Modifier } from '@sorn/core/values';
 import { create } from 'zustand';
 import type { Bench } from '../../data/bench-state.ts';
@@ -76,7 +76,8 @@ function follow(bench: Bench, out: KeyOutput, caps: readonly string[], input: Ke
         on === 'press' && input.type === 'down' && binding.trigger.steps.length === 1;
       const pressed = isAtOnce ? caps : keysCaps(binding.keys, main);
       const typed = pickerOf(command);
-      const lasts = bench.session.previewing ?? command.command === 'clear-while-pressed';
+      const lasts =
+        interactionOf(bench.session, 'previewing') ?? command.command === 'clear-while-pressed';
       const text = commandText(command);
       const by = { keys: binding.keys, command: text };
       if (typed) usePicker.getState().open(typed, pressed, by);

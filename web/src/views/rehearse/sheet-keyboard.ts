@@ -1,3 +1,4 @@
+import { interactionOf, isWhilePressed } from '@sorn/core/model';
 import { HOME, keyMap, writtenWith } from '@sorn/core/keys';
 import { buttonOf, isModifierCode, keysCaps } from '@sorn/core/values';
 import { useEffect, type RefObject } from 'react';
@@ -44,17 +45,18 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
         return;
       }
       const bench = store.getState();
+      const { interaction } = bench.session;
       const modifiers = modifiersOf(event);
       const keys = isModifierCode(event.code) ? null : writtenWith(main, modifiers, event.code);
       const caps = keys === null ? [] : keysCaps(keys, main);
-      if (bench.session.choosingMode && ['Escape', 'Enter'].includes(event.code)) {
+      if (interaction?.kind === 'choosing-mode' && ['Escape', 'Enter'].includes(event.code)) {
         const taken = event.code === 'Enter';
         const text = taken ? 'choice taken' : 'choice dropped';
         bench.happen({ type: 'key-released', taken }, caps, text);
         return;
       }
-      const { switching, previewing } = bench.session;
-      if ((switching ?? previewing) && event.code === 'Escape') {
+      const isChoice = interaction?.kind === 'switching' || interaction?.kind === 'previewing';
+      if (isChoice && event.code === 'Escape') {
         bench.happen({ type: 'key-released', taken: false }, caps, 'choice dropped');
         return;
       }
@@ -68,10 +70,10 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
       event.preventDefault();
       const { session, happen } = store.getState();
       const isModifier = isModifierCode(event.code);
-      const isChoice = session.switching ?? session.choosingMode;
-      const isHeld = session.previewing ?? session.desktop?.whileHeld;
-      const ends = isChoice ? isModifier : isHeld;
-      if (ends) happen({ type: 'key-released', taken: true }, [], 'key released');
+      const { interaction } = session;
+      const isChoice = interaction?.kind === 'switching' || interaction?.kind === 'choosing-mode';
+      if (isWhilePressed(interaction) && (isModifier || !isChoice))
+        happen({ type: 'key-released', taken: true }, [], 'key released');
       takeInput(store.getState, { type: 'up', at: performance.now(), code: event.code }, []);
     }
     /** Buttons beside those that point are keys as any other. */
@@ -91,14 +93,15 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
         takeInput(store.getState, { type: 'down', at, code, modifiers }, caps);
       else {
         const { session, happen } = store.getState();
-        if (session.previewing) happen({ type: 'key-released', taken: true }, [], 'key released');
+        if (interactionOf(session, 'previewing'))
+          happen({ type: 'key-released', taken: true }, [], 'key released');
         takeInput(store.getState, { type: 'up', at, code }, []);
       }
     }
     // What is held when the page is left was not let go on purpose.
     function onBlur() {
       const { session, happen } = store.getState();
-      if (session.previewing)
+      if (interactionOf(session, 'previewing'))
         happen({ type: 'key-released', taken: false }, [], 'the page was left');
       if (usePresses.getState().state !== HOME)
         takeInput(store.getState, { type: 'blur', at: performance.now() }, []);

@@ -1,6 +1,6 @@
 import type { CommandId } from '@sorn/core/commands';
 import { bindingText, keyMap } from '@sorn/core/keys';
-import { BASE, type Profile } from '@sorn/core/model';
+import { BASE, type Profile, pickingOf } from '@sorn/core/model';
 import { DIRECTIONS, keyName, keysCaps } from '@sorn/core/values';
 import { usePageKeys, type PageKey } from '../../app/keys.ts';
 import { useBench } from '../../data/bench-context.ts';
@@ -9,9 +9,9 @@ import { useBlockKey } from './block-keys.ts';
 /** Shows which keys the sheet takes now, along the bottom and in the list of all keys. */
 export function useStripKeys(profile: Profile): void {
   const { handBack, main } = profile.keys;
-  const isShaping = useBench((bench) => bench.session.shaping !== undefined);
-  const picking = useBench((bench) => bench.session.picking?.by);
-  const isOutlined = useBench((bench) => bench.session.previewing !== undefined);
+  const isShaping = useBench((bench) => bench.session.interaction?.kind === 'shaping');
+  const picking = useBench((bench) => pickingOf(bench.session)?.kind);
+  const isOutlined = useBench((bench) => bench.session.interaction?.kind === 'previewing');
   const isAsking = useBlockKey((block) => block.asks !== null);
   const isPaused = useBench((bench) => bench.session.paused !== undefined);
   const shown = (caps: readonly string[], label: string, more: Partial<PageKey> = {}): PageKey => ({
@@ -30,14 +30,14 @@ export function useStripKeys(profile: Profile): void {
       shown(['Shift', 'Space'], 'the one before', summary),
       shown(['Esc'], 'end the offers', summary),
     ],
-    board: [
+    'board-pick': [
       shown(['1 … 9'], 'a zone for the window', summary),
       shown(['↑ ↓'], 'another board', summary),
       shown(['a … z'], 'that board', summary),
       shown(['Enter'], 'it arranges the workspace', summary),
       shown(['Esc'], 'end', summary),
     ],
-    corner: [
+    'corner-pick': [
       shown(['a … z'], 'columns', summary),
       shown(['1 … 9'], 'rows', summary),
       shown(['Enter'], 'take it', summary),
