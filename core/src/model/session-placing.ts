@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import type { z } from 'zod';
 import { between, fields, idField, listOf, oneOf, rectField, textField } from '../values/fields.ts';
 import { alongField } from '../values/placing.ts';
 import { HELD } from '../values/window.ts';
