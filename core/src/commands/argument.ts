@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { DIRECTIONS } from '../values/direction.ts';
 import { flagField, idField, oneOf, textField, whole } from '../values/fields.ts';
 import { layoutSchema, type LayoutSetting } from '../values/layout.ts';
+import { triggerField } from '../values/trigger.ts';
 import { alongField, rungsField } from '../values/placing.ts';
 import { whichMonitorField } from '../values/window.ts';
 
@@ -23,7 +24,8 @@ export type ArgumentKind =
   | 'flag'
   | 'figure'
   | 'text'
-  | 'typed';
+  | 'typed'
+  | 'keys';
 
 /** Something that is said with a command, by one field of it. */
 export interface Argument<S extends z.ZodType = z.ZodType> {
@@ -120,6 +122,9 @@ export const typed = () =>
     'Keys',
     z.string({ error: PICKED }).regex(/^[A-Za-z0-9]{1,40}$/, { error: PICKED }),
   );
+
+/** Keys as a profile writes them; where they are left out, the next that are pressed. */
+export const pressedKeys = (label: string) => argument('keys', label, triggerField.exactOptional());
 
 function argument<K extends ArgumentKind, S extends z.ZodType>(of: K, label: string, schema: S) {
   return { of, label, schema };

@@ -50,6 +50,8 @@ export interface Definition<A extends Arguments = Arguments> {
   hasFixedKeys?: true;
   /** It means something by key alone: it lasts while its key is down. */
   lasts?: true;
+  /** A key that stays down does it once. */
+  ignoresRepeat?: true;
   /** It says where the focused window goes: it can be outlined while its key is down. */
   isOutlined?: true;
   /** It gives the focused window a place among others, after which the empty places are offered. */

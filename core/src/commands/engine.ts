@@ -7,7 +7,7 @@ const travel = { ...engine, ...PICK, ...ONE_TARGET, whileUnplugged: true, travel
 /** Commands of the engine as a whole. */
 export const engineCommands = {
   'show-desktop': define({ said: {}, ...bare }),
-  'clear-while-pressed': define({ said: {}, ...bare, lasts: true }),
+  'clear-while-pressed': define({ said: {}, ...bare, lasts: true, ignoresRepeat: true }),
   'apply-rules': define({ said: {}, ...engine, ...STEP }),
   pause: define({ said: {}, ...engine, inverse: 'resume' }),
   resume: define({ said: {}, ...engine }),

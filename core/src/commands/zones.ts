@@ -1,4 +1,4 @@
-import { asked, askedLineup, typed, zone } from './argument.ts';
+import { pressedKeys, asked, askedLineup, typed, zone } from './argument.ts';
 import { define, inDirections, PICK, STEP, TWO_TARGETS, VISIT } from './definition.ts';
 
 const zoning = { task: 'zones', ...STEP, ...TWO_TARGETS, guessedUses: 2 } as const;
@@ -27,6 +27,10 @@ export const zoneCommands = {
   'pick-board': define({ said: {}, ...picking, needsTyping: true, continues: ['board-pick'] }),
   'corner-pick': define({ said: {}, ...picking, needsTyping: true, continues: ['corner-pick'] }),
   'corner-go-on': define({ said: {}, ...inPick }),
+  /** The block typed so far becomes a zone of a board of the profile. */
+  'keep-block': define({ said: {}, ...inPick }),
+  /** The block typed so far gets keys of its own: those that are pressed next. */
+  'bind-block': define({ said: { keys: pressedKeys('Keys') }, ...inPick }),
   'pick-next': define({ said: {}, ...inPick }),
   'pick-previous': define({ said: {}, ...inPick }),
   'pick-take': define({ said: {}, ...inPick, whilePaused: false }),

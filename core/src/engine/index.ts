@@ -13,6 +13,7 @@ export { type Placement } from './placement.ts';
 export { type SessionEvent, reduce } from './reduce.ts';
 export { ruleFromWindow } from './rule-from-window.ts';
 export { rulesWhy } from './rules-why.ts';
+export { eventOfKey, keyContext } from './press.ts';
 export { previewedPlacement } from './run-command.ts';
 export { type Reason, type Situation, windowName, windowOf } from './session.ts';
 export { whyHere } from './why.ts';

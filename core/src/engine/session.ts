@@ -28,6 +28,8 @@ export interface Reason {
 export interface Outcome {
   session: Session;
   trace: Reason[];
+  /** The profile as it is to be from now on: whoever keeps it takes it over, as an edit. */
+  edit?: Profile;
 }
 
 /** What a command works on. */

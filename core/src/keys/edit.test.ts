@@ -208,7 +208,7 @@ describe('what the keys show', () => {
   });
 
   it('can follow while a sequence has begun or a layer is entered', () => {
-    const context = { table: keyTable(profile), over: null, app: null };
+    const context = { table: keyTable(profile), interaction: null, app: null };
     const press = (code: string) =>
       resolveKey(HOME, { type: 'down', at: 0, code, modifiers: ['Meta'] }, context).state;
     expect(following(HOME, context)).toBeNull();

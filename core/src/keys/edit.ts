@@ -205,12 +205,6 @@ export function bindingText({ command, release }: Pick<KeyBinding, 'command' | '
   return words.join(', ');
 }
 
-/** Keys as they were pressed, written with the main modifier by its name where it is held. */
-export function writtenWith(main: Modifier, modifiers: readonly Modifier[], code: string): string {
-  const names = modifiers.map((name) => (name === main ? MAIN : name));
-  return triggerText({ how: 'press', steps: [{ modifiers: names, code }] });
-}
-
 /** Keys with the main modifier in the place of the modifier that stands in for it. */
 export function withStandIn(keys: string, { keys: { standIn } }: Profile): string {
   const { how, steps } = triggerOf(keys);

@@ -50,6 +50,8 @@ const PICKING_KEYS: Record<(typeof PICK_LAYERS)[Picking['kind']], readonly Start
     end,
     bare('Enter', { command: 'pick-take' }),
     bare('Space', { command: 'corner-go-on' }),
+    bare('Equal', { command: 'keep-block' }),
+    bare('Period', { command: 'bind-block' }),
   ],
 };
 

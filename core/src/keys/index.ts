@@ -32,18 +32,18 @@ export {
   withMerged,
   withStandIn,
   withoutBinding,
-  writtenWith,
 } from './edit.ts';
 export { type Effort, KLM, NO_EFFORT, withEffort } from './effort.ts';
 export { type KeyFace, keyFaces, modifierSets } from './faces.ts';
-export { FIXED_LAYERS, fixedLayerOf } from './fixed.ts';
+export { FIXED_LAYERS } from './fixed.ts';
+export { writtenWith } from './written.ts';
 export { type Following, following } from './following.ts';
 export { type KeyBinding, keyMap } from './map.ts';
 export { reachOfKey, reachTable } from './reach.ts';
 export { type KeyContext, resolveKey } from './resolve.ts';
 export { STARTER_MAPS, movedByLetters } from './starters/starters.ts';
 export { isBehindSpace } from './starters/whole.ts';
-export { HOME, type KeyInput, type KeyOutput, type KeyState, nextTime } from './state.ts';
+export { HOME, type KeyInput, type KeyOutput, type KeyState, nextTime, type On } from './state.ts';
 export { type SuggestFor, type Suggestion, suggest, withSuggestion } from './suggest.ts';
 export { keyTable } from './table.ts';
 export { takenLists, withTakenList } from './taken.ts';

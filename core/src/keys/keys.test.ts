@@ -22,7 +22,7 @@ const profile = profileSchema.parse({
 
 /** What one press does. */
 function doesIn(of: Profile, code: string, ...modifiers: Modifier[]) {
-  const context = { table: keyTable(of), over: null, app: null };
+  const context = { table: keyTable(of), interaction: null, app: null };
   const { out } = resolveKey(HOME, { type: 'down', at: 0, code, modifiers }, context);
   return out.flatMap((each) => (each.type === 'command' ? [each.command] : []))[0] ?? null;
 }

@@ -54,7 +54,7 @@ const anyMap = fc
 
 describe('whatever happens at the keys', () => {
   const after = (profile: Profile, list: readonly { ms: number; type: string }[]) => {
-    const context = { table: keyTable(profile), over: null, app: null };
+    const context = { table: keyTable(profile), interaction: null, app: null };
     let state: KeyState = HOME;
     let at = 0;
     for (const { ms, ...input } of list) {
@@ -93,7 +93,7 @@ describe('whatever happens at the keys', () => {
   it('every layer that is entered is left as often, at the latest by Escape', () => {
     fc.assert(
       fc.property(anyMap, fc.array(anyInput, { maxLength: 40 }), (profile, list) => {
-        const context = { table: keyTable(profile), over: null, app: null };
+        const context = { table: keyTable(profile), interaction: null, app: null };
         let state: KeyState = HOME;
         let [at, depth] = [0, 0];
         for (const { ms, ...input } of [...list, { ms: 1, type: 'blur' }]) {

@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { does, enter, profileWith, run } from '../testing/keys.ts';
+import { resolveKey } from './resolve.ts';
+import type { Interaction } from '../model/interaction.ts';
 import { HOME, isHome, nextTime } from './state.ts';
+import { keyTable } from './table.ts';
 
 describe('chords', () => {
   const profile = profileWith([
@@ -51,7 +54,9 @@ describe('chords', () => {
 
   it('give way to the layer of what is under way on the desk', () => {
     const shaping = profileWith([{ keys: 'KeyG', command: does('redo') }]);
-    expect(run(shaping, '0 +KeyG', 'shaping').steps).toEqual(['shape-as']);
+    expect(
+      run(shaping, '0 +KeyG', { kind: 'shaping', window: 'a', by: 'grow', steps: 0 }).steps,
+    ).toEqual(['shape-as']);
     expect(run(shaping, '0 +KeyG').steps).toEqual(['redo']);
   });
 });
@@ -118,7 +123,7 @@ describe('keys of two roles', () => {
 
   it('are tapped when they come up in time', () => {
     expect(run(profile, '0 +Space 199 -Space').steps).toEqual(['float (tap)']);
-    expect(run(profile, '0 +MetaLeft 150 -MetaLeft').steps).toEqual(['launch (tap)']);
+    expect(run(profile, '0 +MetaLeft 150 -MetaLeft').steps).toEqual(['asks launch']);
   });
 
   it('are held when their time is over, and let go of what they held', () => {
@@ -250,5 +255,74 @@ describe('layers', () => {
     const lost = run(profile, '0 +MetaLeft 1 +KeyW 2 !');
     expect(lost.steps).toEqual(['+while', 'lost, -while']);
     expect(lost.state).toEqual(HOME);
+  });
+});
+
+describe('keys that answer what is under way', () => {
+  const profile = profileWith([
+    { keys: 'Main+KeyJ', command: does('place-left') },
+    { keys: 'Main+KeyU', command: does('clear-while-pressed') },
+    { keys: 'Main+Tab', command: does('switch-window') },
+    { keys: 'Enter', command: does('float') },
+    { keys: 'Main+Slash', command: does('find-window') },
+    { keys: 'Main+KeyN', command: { command: 'find-window', text: 'notes' } },
+  ]);
+  const previewing = { kind: 'previewing', command: { command: 'place-left' } } as const;
+  const switching = { kind: 'switching' as const, among: ['a', 'b'], at: 1 } satisfies Interaction;
+  const mode = { kind: 'choosing-mode', mode: 'one' } as const;
+  const asking = { kind: 'corner-pick', typed: 'b', goOn: false, asksKeys: true } as const;
+  const bare = { kind: 'bare-desktop', whilePressed: true } as const;
+
+  it('take a placing when any key is let go, and drop it by Escape or when the page is left', () => {
+    expect(run(profile, '0 -KeyJ', previewing).steps).toEqual(['taken']);
+    expect(run(profile, '0 +Escape 20 -KeyK', previewing).steps).toEqual(['dropped', 'taken']);
+    expect(run(profile, '0 +MetaLeft 1 +KeyJ 9 !', previewing).steps).toEqual([
+      'place-left',
+      'dropped, lost',
+    ]);
+  });
+
+  it('take a choice when a modifier is let go, not when its key is', () => {
+    expect(run(profile, '0 -Tab', switching).steps).toEqual([]);
+    expect(run(profile, '0 -MetaLeft', switching).steps).toEqual(['taken']);
+    expect(run(profile, '0 -Tab 1 -AltLeft', mode).steps).toEqual(['taken']);
+    expect(run(profile, '0 +Enter', mode).steps).toEqual(['taken']);
+    expect(run(profile, '0 +Enter', switching).steps).toEqual(['float']);
+    expect(run(profile, '0 +Escape', mode).steps).toEqual(['dropped']);
+  });
+
+  it('show windows again when a key is let go that cleared the desktop', () => {
+    expect(run(profile, '0 -KeyU', bare).steps).toEqual(['taken']);
+    expect(run(profile, '0 -KeyU', { ...bare, whilePressed: false }).steps).toEqual([]);
+  });
+
+  it('do once, while they stay down, what lasts as long; others again and again', () => {
+    const down = '0 +MetaLeft 1 +KeyU 300 ~KeyU';
+    expect(run(profile, down).steps).toEqual(['clear-while-pressed']);
+    expect(run(profile, '0 +MetaLeft 1 +KeyJ 300 ~KeyJ', previewing).steps).toEqual(['place-left']);
+    expect(run(profile, '0 +MetaLeft 1 +Tab 300 ~Tab').steps).toEqual([
+      'switch-window',
+      'switch-window again',
+    ]);
+  });
+
+  it('are the keys that were asked for, or none with Escape', () => {
+    const keysOf = (list: string) => {
+      const context = { table: keyTable(profile), interaction: asking, app: null };
+      return list.split(' ').flatMap((code, i) => {
+        const input = { type: 'down', at: i, code, modifiers: ['Meta'] } as const;
+        return resolveKey(HOME, input, context).out.map(
+          (each) => each.type === 'command' && each.command,
+        );
+      });
+    };
+    expect(keysOf('MetaLeft Tab')).toEqual([{ command: 'bind-block', keys: 'Main+Tab' }]);
+    expect(run(profile, '0 +Escape', asking).steps).toEqual(['pick-back']);
+    expect(run(profile, '0 ~KeyB', asking).steps).toEqual([]);
+  });
+
+  it('ask for what is not said with a command', () => {
+    expect(run(profile, '0 +MetaLeft 1 +Slash').steps).toEqual(['asks find-window']);
+    expect(run(profile, '0 +MetaLeft 1 +KeyN').steps).toEqual(['find-window']);
   });
 });

@@ -1,16 +1,19 @@
-import type { KeyCommand } from '../commands/registry.ts';
+import { askedOf } from '../commands/command.ts';
+import { definitionOf, type Command, type KeyCommand } from '../commands/registry.ts';
+import { isWhilePressed, type Interaction } from '../model/interaction.ts';
 import { BASE } from '../model/keys.ts';
-import { inOrder, modifierOf, type Modifier } from '../values/modifiers.ts';
-import type { FixedLayer } from './fixed.ts';
+import { inOrder, isModifierCode, modifierOf, type Modifier } from '../values/modifiers.ts';
+import { fixedLayerOf } from './fixed.ts';
 import { find } from './lookup.ts';
 import type { KeyBinding } from './map.ts';
+import { writtenWith } from './written.ts';
 import { HOME, isHome, type KeyInput, type KeyOutput, type KeyState, type On } from './state.ts';
 import type { KeyTable } from './table.ts';
 
 /** What keys are looked up in: the map, what is under way on the desk, and the app of the focused window. */
 export interface KeyContext {
   table: KeyTable;
-  over: FixedLayer | null;
+  interaction: Interaction | null;
   app: string | null;
 }
 
@@ -50,9 +53,66 @@ class Resolving {
 
   take(input: KeyInput): void {
     this.passTime(input.at);
-    if (input.type === 'down') this.down(input);
-    else if (input.type === 'up') this.up(input.code, input.at);
-    else if (input.type === 'blur') this.blur();
+    switch (input.type) {
+      case 'down':
+        if (!this.answers(input)) this.down(input);
+        return;
+      case 'up':
+        this.endsOnRelease(input.code);
+        this.up(input.code, input.at);
+        return;
+      case 'blur':
+        // What is down when the keyboard goes elsewhere was not let go on purpose.
+        if (this.context.interaction?.kind === 'previewing')
+          this.choice(false, 'the page was left');
+        this.blur();
+        return;
+      case 'wait':
+    }
+  }
+
+  /** Takes a key as an answer to what is under way: true where it is one. */
+  private answers(input: Down): boolean {
+    const { interaction } = this.context;
+    const { code, repeat = false } = input;
+    switch (interaction?.kind) {
+      case 'switching':
+      case 'previewing':
+        if (code !== 'Escape') return false;
+        this.choice(false, 'choice dropped');
+        return true;
+      case 'choosing-mode':
+        if (code !== 'Escape' && code !== 'Enter') return false;
+        this.choice(code === 'Enter', code === 'Enter' ? 'choice taken' : 'choice dropped');
+        return true;
+      case 'corner-pick':
+        if (!interaction.asksKeys || isModifierCode(code)) return false;
+        if (!repeat) this.answerKeys(input);
+        return true;
+      default:
+        return false;
+    }
+  }
+
+  /** The keys that were asked for; Escape gives none. */
+  private answerKeys(input: Down): void {
+    const { main } = this.context.table;
+    const keys = writtenWith(main, this.heldWith(input), input.code);
+    const command: Command =
+      keys === 'Escape' ? { command: 'pick-back' } : { command: 'bind-block', keys };
+    this.out.push({ type: 'command', command, binding: null, on: 'press', repeat: false });
+  }
+
+  /** A choice ends when its modifier is let go, anything else that lasts while a key is down with that key. */
+  private endsOnRelease(code: string): void {
+    const { interaction } = this.context;
+    const isChoice = interaction?.kind === 'switching' || interaction?.kind === 'choosing-mode';
+    if (isWhilePressed(interaction ?? undefined) && (!isChoice || isModifierCode(code)))
+      this.choice(true, 'key released');
+  }
+
+  private choice(taken: boolean, because: string): void {
+    this.out.push({ type: 'choice', taken, because });
   }
 
   private passTime(at: number): void {
@@ -120,7 +180,7 @@ class Resolving {
 
   private chord(input: Down): void {
     const modifiers = this.heldWith(input);
-    const { table, over, app } = this.context;
+    const { table, app } = this.context;
     const { pending } = this.state;
     if (pending) {
       const next = find(table, pending.among, pending.done, input, modifiers, app);
@@ -130,7 +190,7 @@ class Resolving {
       }
       this.dropSequence('another key came');
     }
-    for (const layer of this.layersNow(over)) {
+    for (const layer of this.layersNow()) {
       const found = find(table, layer, 0, input, modifiers, app);
       if (found.length === 0) continue;
       this.goOn(found, 1, input);
@@ -170,7 +230,10 @@ class Resolving {
 
   private command(binding: KeyBinding, command: KeyCommand, on: On, repeat: boolean): void {
     if (command.command === 'enter-layer' || command.command === 'leave-layer') return;
-    this.out.push({ type: 'command', command, binding, on, repeat });
+    const isOutlined = this.context.interaction?.kind === 'previewing';
+    if (askedOf(command) !== null) this.out.push({ type: 'ask', command, binding });
+    else if (!repeat || !(isOutlined || definitionOf(command.command).ignoresRepeat))
+      this.out.push({ type: 'command', command, binding, on, repeat });
   }
 
   private enter(layer: string, by: string): void {
@@ -276,8 +339,8 @@ class Resolving {
 
   /** The tap or the hold that a key has in the layers that hold now. */
   private dual(kind: 'taps' | 'holds', code: string): KeyBinding | null {
-    const { table, app, over } = this.context;
-    for (const layer of this.layersNow(over)) {
+    const { table, app } = this.context;
+    for (const layer of this.layersNow()) {
       const here = table.layers.get(layer);
       const list = here?.[kind].get(code) ?? [];
       const found =
@@ -294,7 +357,9 @@ class Resolving {
     return (this.dual('taps', code) ?? this.dual('holds', code)) !== null;
   }
 
-  private layersNow(over: FixedLayer | null): string[] {
+  private layersNow(): string[] {
+    const { interaction } = this.context;
+    const over = fixedLayerOf(interaction ? { interaction } : {});
     const entered = this.state.layers.map(({ layer }) => layer).reverse();
     return [...(over ? [over] : []), ...entered, BASE];
   }

@@ -28,7 +28,12 @@ export type On = 'press' | 'release' | 'tap' | 'hold';
 
 /** What comes of an input. */
 export type KeyOutput =
-  | { type: 'command'; command: Command; binding: KeyBinding; on: On; repeat: boolean }
+  /** `binding` is null for keys that were asked for, and answer a command. */
+  | { type: 'command'; command: Command; binding: KeyBinding | null; on: On; repeat: boolean }
+  /** Something is to be typed first: a list opens, and what is chosen in it is the command. */
+  | { type: 'ask'; command: Command; binding: KeyBinding }
+  /** What lasted while its key was down is over: what was chosen with it is taken, or dropped. */
+  | { type: 'choice'; taken: boolean; because: string }
   | { type: 'layer'; layer: string; is: 'entered' | 'left'; because: string }
   | { type: 'sequence'; is: 'begun' | 'dropped'; because: string }
   /** The key of a binding that ran is let go; `lost` where only the keyboard went elsewhere. */

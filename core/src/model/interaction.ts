@@ -35,7 +35,13 @@ export const interactionField = z.discriminatedUnion(
     /** A board or a zone of one that fits the monitor is chosen. */
     fields({ kind: z.literal('board-pick'), typed }),
     /** A block of the lettered and numbered grid is chosen. */
-    fields({ kind: z.literal('corner-pick'), typed, goOn: flagField }),
+    fields({
+      kind: z.literal('corner-pick'),
+      typed,
+      goOn: flagField,
+      /** The next keys that are pressed are to be the block's own. */
+      asksKeys: flagField.exactOptional(),
+    }),
     /** The key of a placing command is down: its outcome is outlined, and taken on release. */
     fields({ kind: z.literal('previewing'), command: commandSchema, resumes }),
     /** Windows to choose among while the key is down, and the chosen one. */
@@ -120,7 +126,8 @@ export function withInteraction(session: Session, interaction: Interaction): Ses
   const open = pickingOf(session);
   if (isPick(interaction) || open?.kind !== 'corner-pick' || !open.goOn)
     return { ...session, interaction };
-  return { ...session, interaction: { ...interaction, resumes: { ...open, goOn: true } } };
+  const { kind, typed } = open;
+  return { ...session, interaction: { ...interaction, resumes: { kind, typed, goOn: true } } };
 }
 
 /** The session without what is under way: its choice is neither taken nor dropped by this. */

@@ -3,7 +3,7 @@ import { keyCommandSchema } from '../commands/command.ts';
 import { isCode } from '../values/codes.ts';
 import { fields, flagField, idField, listOf, oneOf, textField, whole } from '../values/fields.ts';
 import { MAIN, MODIFIERS } from '../values/modifiers.ts';
-import { readTrigger } from '../values/trigger.ts';
+import { triggerField } from '../values/trigger.ts';
 
 /** The layer that is there when no other is entered. */
 export const BASE = 'base';
@@ -35,12 +35,6 @@ export const AT_ONCE = ['several', 'one'] as const;
 
 const CODE = 'the UI Events code of a key, such as KeyL or F9';
 const codeField = z.string({ error: CODE }).refine(isCode, { error: CODE });
-
-/** A trigger as text. */
-const triggerField = z.string({ error: 'keys as text' }).superRefine((text, context) => {
-  const trigger = readTrigger(text);
-  if (typeof trigger === 'string') context.addIssue({ code: 'custom', message: trigger });
-});
 
 /** Escape alone at the beginning of a sequence, and Escape with whatever else at the end of keys. */
 const BEGINS_WITH_ESCAPE = /^(types:)?Escape /;

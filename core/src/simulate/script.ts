@@ -1,3 +1,5 @@
+import { HOME } from '../keys/state.ts';
+import { pressed, pressField, pressText, withEdit, type Press, type Pressing } from './press.ts';
 import { PLAIN_COMMANDS, type Command } from '../commands/registry.ts';
 import { placeAndCheck } from '../checkup/standing.ts';
 import { z } from 'zod';
@@ -17,7 +19,6 @@ import {
   sessionSchema,
   windowSchema,
   type SessionInput,
-  type Session,
 } from '../model/session.ts';
 import {
   byShape,
@@ -59,6 +60,7 @@ const EVENTS = {
       typeof command === 'object' ? commandSchema : wordSchema,
     ),
   }),
+  press: fields({ press: pressField }),
   release: fields({ release: oneOf(['taken', 'dropped']) }),
   mark: fields({ mark: idField }),
   same: fields({ same: idField }),
@@ -133,40 +135,47 @@ export function play(profile: Profile, { session: input, steps }: Script): Playe
     },
   ];
   const marks = new Map<string, Standing>();
-  let session = opened.session;
+  let desk: Pressing = { session: opened.session, profile, keys: HOME, down: [], now: 0 };
   for (const step of steps) {
     if ('mark' in step) {
-      marks.set(step.mark, standingOf(session, profile));
-      played.push(looked(session, profile, `mark ${step.mark}`, []));
+      marks.set(step.mark, standingOf(desk));
+      played.push(looked(desk, `mark ${step.mark}`, []));
       continue;
     }
     if ('same' in step) {
       const there = marks.get(step.same);
       const differences = there
-        ? differencesBetween(there, standingOf(session, profile))
+        ? differencesBetween(there, standingOf(desk))
         : [`no mark is called ${step.same}`];
-      played.push(looked(session, profile, `same ${step.same}`, differences));
+      played.push(looked(desk, `same ${step.same}`, differences));
       continue;
     }
-    const outcome = reduce(session, eventOf(step), profile);
-    session = outcome.session;
+    const happened = 'press' in step ? pressed(desk, step.press) : taken(desk, eventOf(step));
+    desk = happened.desk;
     played.push({
       step: stepText(step),
-      reasons: outcome.trace,
-      ...placeAndCheck(session, profile),
+      reasons: happened.trace,
+      ...placeAndCheck(desk.session, desk.profile),
     });
   }
   return played;
 }
 
-function looked(session: Session, profile: Profile, step: string, differences: string[]): Played {
+/** Something happens on a desk that is no key. */
+function taken(desk: Pressing, event: SessionEvent): { desk: Pressing; trace: Reason[] } {
+  const { session, trace, edit } = reduce(desk.session, event, desk.profile);
+  return { desk: { ...desk, ...withEdit(session, desk.profile, edit) }, trace };
+}
+
+function looked({ session, profile }: Pressing, step: string, differences: string[]): Played {
   const found = differences.length > 0 ? { differences } : {};
   return { step, reasons: [], ...placeAndCheck(session, profile), ...found };
 }
 
 type Happening = Exclude<ScriptStep, { mark: string } | { same: string }>;
+type Pressed = { press: Press };
 
-function eventOf(step: Happening): SessionEvent {
+function eventOf(step: Exclude<Happening, Pressed>): SessionEvent {
   if ('command' in step) return { type: 'command', command: step };
   if ('open' in step) return { type: 'window-opened', window: step.open };
   if ('close' in step) return { type: 'window-closed', id: step.close };
@@ -186,6 +195,7 @@ function stepText(step: Happening): string {
     const names = step.plugged.map((each) => (typeof each === 'string' ? each : deviceText(each)));
     return `plugged ${names.join(', ') || 'nothing'}`;
   }
+  if ('press' in step) return `press ${pressText(step.press)}`;
   const [[name, value] = ['', '']] = Object.entries(step);
   return `${name} ${String(value)}`;
 }
@@ -193,7 +203,7 @@ function stepText(step: Happening): string {
 /** How a desk stands: placements, how each window is held, and every order. */
 type Standing = ReadonlyMap<string, string>;
 
-function standingOf(session: Session, profile: Profile): Standing {
+function standingOf({ session, profile }: Pressing): Standing {
   const { placements } = placeAndCheck(session, profile);
   const orders = Object.entries(session.arrangements).filter(
     ([, { order, left }]) => order.length > 0 && !left,

@@ -1,4 +1,4 @@
-import type { FixedLayer } from '../keys/fixed.ts';
+import type { Interaction } from '../model/interaction.ts';
 import { resolveKey } from '../keys/resolve.ts';
 import { HOME, type KeyInput, type KeyOutput, type KeyState } from '../keys/state.ts';
 import { keyTable } from '../keys/table.ts';
@@ -26,6 +26,10 @@ function said(out: readonly KeyOutput[]): string {
       switch (each.type) {
         case 'command':
           return `${each.command.command}${each.on === 'press' ? '' : ` (${each.on})`}${each.repeat ? ' again' : ''}`;
+        case 'ask':
+          return `asks ${each.command.command}`;
+        case 'choice':
+          return each.taken ? 'taken' : 'dropped';
         case 'layer':
           return `${each.is === 'entered' ? '+' : '-'}${each.layer}`;
         case 'sequence':
@@ -46,10 +50,10 @@ function said(out: readonly KeyOutput[]): string {
 export function run(
   profile: Profile,
   list: string,
-  over: FixedLayer | null = null,
+  interaction: Interaction | null = null,
   app: string | null = null,
 ) {
-  const context = { table: keyTable(profile), over, app };
+  const context = { table: keyTable(profile), interaction, app };
   const words = list.trim().split(/\s+/);
   const held: string[] = [];
   let state: KeyState = HOME;

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { CODES, isCode, keyName, MOST_BUTTONS } from './codes.ts';
 import { MAIN, modifierOf, MODIFIERS, type Modifier } from './modifiers.ts';
 import { nearestName } from './nearest.ts';
@@ -65,6 +66,12 @@ function readStep(word: string): Step | string {
   const nearest = nearestName(last, CODES);
   return nearest ? `the code of a key; the nearest is ${nearest}` : TRIGGER;
 }
+
+/** Keys as a profile writes them. */
+export const triggerField = z.string({ error: 'keys as text' }).superRefine((text, context) => {
+  const trigger = readTrigger(text);
+  if (typeof trigger === 'string') context.addIssue({ code: 'custom', message: trigger });
+});
 
 const known = new Map<string, Trigger>();
 /** Triggers are read with every drawing; those of a few profiles are kept. */

@@ -56,8 +56,6 @@ export interface Bench {
   goOnFromHere: () => void;
   /** Writes a line into the log without anything happening on the desk. */
   note: (caps: readonly string[], text: string, because: string, decided?: string) => void;
-  /** Writes a line into the log about something done to the profile by keys of the sheet. */
-  done: (caps: readonly string[], text: string, decided: string) => void;
   /** Changes the profile. Edits with the same `merge` word, close after each other, are one step of undo. */
   edit: (change: (profile: Profile) => Profile, merge?: string, text?: OwnText) => void;
   undoEdit: () => void;

@@ -147,6 +147,8 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
           }),
           ...taken(outcome.session, text),
         });
+        const { edit } = outcome;
+        if (edit) get().edit(() => edit);
       },
       lookAt(moment) {
         const { moments } = get();
@@ -170,14 +172,6 @@ export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreA
         set({
           ...logged(caps, text, [{ decided, because }]),
           effort: withEffort(get().effort, pressesIn(caps), null, false),
-        });
-      },
-      done(caps, text, decided) {
-        set({
-          ...logged(caps, text, [
-            { decided, because: 'by key; undo outside Rehearse takes it back' },
-          ]),
-          effort: withEffort(get().effort, pressesIn(caps), null, true),
         });
       },
       run(command, caps, text = command.command) {

@@ -60,6 +60,7 @@ export const WindowDrawing = memo(function WindowDrawing(props: Props) {
           data-zones={placement.zones?.join('+')}
           data-focused={isFocused}
           data-at={`${placement.x},${placement.y}`}
+          data-size={`${placement.width} × ${placement.height}`}
           onClick={() => onPress?.(placement.id)}
         >
           <rect

@@ -1,3 +1,6 @@
+import { keysCaps, triggerOf } from '../../values/trigger.ts';
+import { withStandIn, boundAt, bindingText, withBinding } from '../../keys/edit.ts';
+import { withBlockAsZone } from '../../zones/block-zone.ts';
 import type { Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import type { PlacedMonitor } from '../../desk/monitors.ts';
@@ -12,7 +15,7 @@ import {
   type Picking,
 } from '../../model/interaction.ts';
 import type { Session } from '../../model/session.ts';
-import { blockOf, cornerGrid, gridText, typedOn } from '../../placing/block.ts';
+import { blockOf, cornerGrid, gridText, typedOn, type Block } from '../../placing/block.ts';
 import { letterOf, numberLabels } from '../../placing/labels.ts';
 import { boardName } from '../../tiling/board.ts';
 import type { CornerGrid, PlacingSettings } from '../../values/placing.ts';
@@ -94,7 +97,7 @@ function cornerPick(situation: Situation): Outcome {
 /** corner-go-on: the grid goes on with the next window, until it is ended by key; again, it ends with its block. */
 function cornerGoOn({ session }: Situation): Outcome {
   const picking = pickingOf(session);
-  if (picking?.kind !== 'corner-pick') return nothing(session, 'no corner pick is open');
+  if (picking?.kind !== 'corner-pick') return nothing(session, NO_GRID);
   return did(withInteraction(session, { ...picking, goOn: !picking.goOn }), {
     decided: picking.goOn ? 'ends with the next block' : 'goes on with the next window',
     because: 'by key',
@@ -109,6 +112,53 @@ function drop(session: Session): Outcome {
 }
 
 const NO_PICK = 'nothing is to be picked';
+const NO_GRID = 'no corner pick is open';
+const EDITED = 'by key; undo outside Rehearse takes it back';
+
+/** The block typed so far into an open corner pick. */
+function blockHere(situation: Situation): Block | Outcome {
+  const { session } = situation;
+  const picking = pickingOf(session);
+  if (picking?.kind !== 'corner-pick') return nothing(session, NO_GRID);
+  return (
+    blockOf(gridHere(situation), picking.typed) ??
+    nothing(session, 'type a letter or a digit of the grid first')
+  );
+}
+
+/** keep-block: the block is a zone of a board from now on. */
+function keepBlock(situation: Situation): Outcome {
+  const { session, profile } = situation;
+  const block = blockHere(situation);
+  if ('trace' in block) return block;
+  const { profile: edit, board, zone } = withBlockAsZone(profile, gridHere(situation), block);
+  return { ...did(session, { decided: `${zone} of the board ${board}`, because: EDITED }), edit };
+}
+
+/** bind-block: the next keys that are pressed place a window over the block; with keys, those do. */
+function bindBlock(situation: Situation, pressed: string | undefined): Outcome {
+  const { session, profile } = situation;
+  const block = blockHere(situation);
+  if ('trace' in block) return block;
+  const { typed, goOn } = pickingOf(session) as InteractionOf<'corner-pick'>;
+  const asked = { kind: 'corner-pick', typed, goOn, asksKeys: true } as const;
+  if (pressed === undefined)
+    return did(withInteraction(session, asked), {
+      decided: 'the next keys place a window there',
+      because: 'by key; Escape gives none',
+    });
+  const { main } = profile.keys;
+  const keys = withStandIn(pressed, profile);
+  const name = keysCaps(keys, main).join(' ');
+  if (triggerOf(keys).steps[0]?.modifiers.every((modifier) => modifier === 'Shift'))
+    return nothing(session, `${name} types something: press it with ${main}`);
+  const taken = boundAt(profile, keys);
+  if (taken) return nothing(session, `${name} does ${bindingText(taken)} already: press another`);
+  const { x, y } = block;
+  const edit = withBinding(profile, { keys, command: { command: 'place-at', x, y } });
+  const next = withInteraction(session, { kind: 'corner-pick', typed, goOn });
+  return { ...did(next, { decided: `${name} places a window there`, because: EDITED }), edit };
+}
 
 /** pick-drop: ends the choice; what was picked before stays. */
 function pickDrop({ session }: Situation): Outcome {
@@ -119,6 +169,13 @@ function pickDrop({ session }: Situation): Outcome {
 function pickBack({ session }: Situation): Outcome {
   const picking = pickingOf(session);
   if (!picking) return nothing(session, NO_PICK);
+  if (picking.kind === 'corner-pick' && picking.asksKeys) {
+    const { typed, goOn } = picking;
+    return did(withInteraction(session, { kind: 'corner-pick', typed, goOn }), {
+      decided: 'no keys for the block',
+      because: 'by key',
+    });
+  }
   if (picking.typed === '') return nothing(session, 'nothing is typed');
   const typed = picking.typed.slice(0, -1);
   return did(withTyped(session, picking, typed), said(typed));
@@ -295,13 +352,18 @@ function takeBlock(situation: Situation, typed: string): Outcome {
     const besides = session.focus === undefined ? {} : { besides: session.focus };
     return withOffers({ ...situation, session: step.session }, step, besides);
   }
-  return { ...step, session: withInteraction(step.session, { ...picking, typed: '' }) };
+  return {
+    ...step,
+    session: withInteraction(step.session, { kind: 'corner-pick', typed: '', goOn: true }),
+  };
 }
 
 export const pickApplies = {
   'pick-board': pickBoard,
   'corner-pick': cornerPick,
   'corner-go-on': cornerGoOn,
+  'keep-block': keepBlock,
+  'bind-block': (now, { keys }) => bindBlock(now, keys),
   'pick-next': (now) => pickStep(now, 1),
   'pick-previous': (now) => pickStep(now, -1),
   'pick-take': pickTake,

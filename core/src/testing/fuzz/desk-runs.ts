@@ -35,7 +35,12 @@ function begun(deskInput: unknown, sessionInput: unknown): Desk {
 /** The desk after an event. What goes in is frozen: a reducer that changes it throws. */
 export function after({ session, profile }: Desk, event: SessionEvent): Desk {
   events.count++;
-  return { profile, session: deepFrozen(reduce(session, event, profile).session) };
+  const outcome = reduce(session, event, profile);
+  if (!outcome.edit) return { profile, session: deepFrozen(outcome.session) };
+  // What a command makes of a profile, its own schema reads again as it is.
+  const edit = deepFrozen(profileSchema.parse(structuredClone(outcome.edit)));
+  const edited = reduce(outcome.session, { type: 'profile-edited', before: profile }, edit);
+  return { profile: edit, session: deepFrozen(edited.session) };
 }
 
 export function commanded(desk: Desk, command: Command): Desk {

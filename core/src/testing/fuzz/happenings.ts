@@ -42,6 +42,7 @@ const SAID: Record<ArgumentKind, (argument: Argument) => fc.Arbitrary<unknown>> 
   figure: () => fc.constantFrom(-9_000, -40, 1, 40, 9_000),
   text: () => fc.oneof(name, fc.constantFrom('odd', 'w', 'a', 'con')),
   typed: () => fc.constantFrom('1', '2', 'a', 'b', 'bd12', 'c3', 'z'),
+  keys: () => fc.constantFrom('Main+KeyB', 'Ctrl+Alt+F5', 'KeyB', 'Shift+Digit3'),
 };
 
 /** A command, with whatever can be said with it. */

@@ -42,6 +42,7 @@ const SAID: Partial<Record<CommandId, readonly object[]>> = {
     { long: { from: 2, to: 4, of: 6 } },
   ],
   'place-in-zone': [{ zone: '2' }, { zone: 'side' }],
+  'bind-block': [{}, { keys: 'Main+Ctrl+KeyB' }, { keys: 'Main+KeyT' }],
   pick: [{ keys: '2' }, { keys: 'b' }, { keys: 'bd13' }],
   'save-lineup': [{}, { text: 'morning' }],
   'recall-lineup': [{}, { which: 'mourning' }],

@@ -77,6 +77,7 @@ const ASKED: Record<ArgumentKind, (argument: Argument, profile: Profile) => Aske
   },
   text: () => WHEN_PRESSED,
   typed: () => null,
+  keys: () => null,
 };
 
 /** What can be said with a command, in the order it is asked for. */

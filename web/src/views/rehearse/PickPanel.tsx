@@ -1,4 +1,4 @@
-import { interactionOf, pickingOf } from '@sorn/core/model';
+import { interactionOf, pickingOf, type InteractionOf } from '@sorn/core/model';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { deskInForce, monitorOf } from '@sorn/core/desk';
 import {
@@ -17,7 +17,6 @@ import { useBench } from '../../data/bench-context.ts';
 import { Balloon } from '../../sheet/Balloon.tsx';
 import { onSheet, sideBeside, type RoomBeside, type Viewport } from '../../sheet/viewport.ts';
 import { balloonStyle } from '../../app/balloon-style.ts';
-import { useBlockKey } from './block-keys.ts';
 
 /** What can be chosen now by typing: windows for an empty place, boards and their zones, or a block. */
 export function PickPanel({ view }: { view: Viewport }) {
@@ -35,7 +34,7 @@ export function PickPanel({ view }: { view: Viewport }) {
   return picking.kind === 'board-pick' ? (
     <BoardColumn situation={situation} view={view} />
   ) : (
-    <CornerNote situation={situation} goesOn={picking.goOn} />
+    <CornerNote situation={situation} picking={picking} />
   );
 }
 
@@ -245,13 +244,16 @@ function BoardColumn({ situation, view }: { situation: Situation; view: Viewport
 }
 
 /** What can be typed on the lettered grid, and what is asked while a block is put on a key. */
-function CornerNote({ situation, goesOn }: { situation: Situation; goesOn: boolean }) {
-  const asks = useBlockKey((block) => block.asks);
-  const says = useBlockKey((block) => block.says);
+function CornerNote(props: { situation: Situation; picking: InteractionOf<'corner-pick'> }) {
+  const { situation, picking } = props;
+  const { goOn, asksKeys: asks = false } = picking;
+  // Keys that could not be taken are still asked for: the last line of the log tells why.
+  const last = useBench((bench) => bench.log.at(-1)?.trace[0]);
+  const says = last?.decided === 'nothing to do' ? last.because : '';
   const { main } = situation.profile.keys;
   const text = asks
     ? says || `Press the key for this place, with ${main}. Escape: no key.`
-    : `${gridText(gridHere(situation))}${goesOn ? '; goes on with the next window' : ''}`;
+    : `${gridText(gridHere(situation))}${goOn ? '; goes on with the next window' : ''}`;
   return (
     <Box
       role="status"

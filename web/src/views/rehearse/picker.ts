@@ -1,4 +1,4 @@
-import { LAST, type Command } from '@sorn/core/commands';
+import { askedOf, LAST, type Command } from '@sorn/core/commands';
 import { findLaunches, findWindows, nearness, windowName } from '@sorn/core/engine';
 import type { Session, UsedBy } from '@sorn/core/model';
 import { create } from 'zustand';
@@ -10,17 +10,7 @@ export type PickerKind =
 
 /** The list a command opens where what it needs is to be typed; null for any other. */
 export function pickerOf(command: Command): PickerKind | null {
-  switch (command.command) {
-    case 'find-window':
-    case 'launch':
-    case 'save-lineup':
-    case 'forget-lineup':
-      return command.command;
-    case 'recall-lineup':
-      return command.which === undefined ? command.command : null;
-    default:
-      return null;
-  }
+  return askedOf(command) === null ? null : (command.command as PickerKind);
 }
 
 interface PickerState {

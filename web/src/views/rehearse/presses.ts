@@ -1,20 +1,18 @@
 import { commandText } from '@sorn/core/commands';
-import { windowOf } from '@sorn/core/engine';
+import { eventOfKey, keyContext } from '@sorn/core/engine';
 import {
   bindingText,
-  fixedLayerOf,
   following,
   HOME,
-  keyTable,
   nextTime,
   resolveKey,
   type Following,
-  type KeyContext,
+  type KeyBinding,
   type KeyInput,
   type KeyOutput,
   type KeyState,
+  type On,
 } from '@sorn/core/keys';
-import { type Profile, interactionOf } from '@sorn/core/model';
 import { keysCaps, type Modifier } from '@sorn/core/values';
 import { create } from 'zustand';
 import type { Bench } from '../../data/bench-state.ts';
@@ -28,15 +26,6 @@ interface Presses {
 
 /** Where the keys of the sheet stand. */
 export const usePresses = create<Presses>(() => ({ state: HOME, next: null }));
-
-const tables = new WeakMap<Profile, ReturnType<typeof keyTable>>();
-
-function contextOf({ profile, session }: Bench): KeyContext {
-  const table = tables.get(profile) ?? keyTable(profile);
-  tables.set(profile, table);
-  const app = windowOf(session, session.focus)?.app ?? null;
-  return { table, over: fixedLayerOf(session), app };
-}
 
 let timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -66,26 +55,28 @@ export function takeInput(bench: () => Bench, input: KeyInput, caps: readonly st
   );
 }
 
+const contextOf = ({ session, profile }: Bench) => keyContext(session, profile);
+
 function follow(bench: Bench, out: KeyOutput, caps: readonly string[], input: KeyInput): void {
+  const event = eventOfKey(out);
   const { main } = bench.profile.keys;
+  // What was pressed for it may be a while ago, all of it or the beginning.
+  const capsOf = (binding: KeyBinding | null, on: On) =>
+    binding === null ||
+    (on === 'press' && input.type === 'down' && binding.trigger.steps.length === 1)
+      ? caps
+      : keysCaps(binding.keys, main);
   switch (out.type) {
-    case 'command': {
-      const { command, binding, on, repeat } = out;
-      // What was pressed for it may be a while ago, all of it or the beginning.
-      const isAtOnce =
-        on === 'press' && input.type === 'down' && binding.trigger.steps.length === 1;
-      const pressed = isAtOnce ? caps : keysCaps(binding.keys, main);
-      const typed = pickerOf(command);
-      const lasts =
-        interactionOf(bench.session, 'previewing') ?? command.command === 'clear-while-pressed';
-      const text = commandText(command);
-      const by = { keys: binding.keys, command: text };
-      if (typed) usePicker.getState().open(typed, pressed, by);
-      else if (!repeat || !lasts) {
-        // A tap is let go already, and a release is one.
-        const type = on === 'press' || on === 'hold' ? 'key-held' : 'command';
-        bench.happen({ type, command, by }, pressed, text);
-      }
+    case 'command':
+      if (event) bench.happen(event, capsOf(out.binding, out.on), commandText(out.command));
+      return;
+    case 'choice':
+      if (event) bench.happen(event, caps, out.because);
+      return;
+    case 'ask': {
+      const by = { keys: out.binding.keys, command: commandText(out.command) };
+      const kind = pickerOf(out.command);
+      if (kind) usePicker.getState().open(kind, capsOf(out.binding, 'press'), by);
       return;
     }
     case 'layer':

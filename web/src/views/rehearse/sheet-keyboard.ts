@@ -1,13 +1,11 @@
-import { interactionOf, isWhilePressed } from '@sorn/core/model';
-import { HOME, keyMap, writtenWith } from '@sorn/core/keys';
+import { keyMap, writtenWith } from '@sorn/core/keys';
 import { buttonOf, isModifierCode, keysCaps } from '@sorn/core/values';
 import { useEffect, type RefObject } from 'react';
 import { useKeyRegister } from '../../app/keys.ts';
 import { modifiersOf } from '../../app/modifiers.ts';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';
-import { takeBlockKey } from './block-keys.ts';
 import { usePicker } from './picker.ts';
-import { takeInput, usePresses } from './presses.ts';
+import { takeInput } from './presses.ts';
 import { useStripKeys } from './strip-keys.ts';
 
 /**
@@ -44,23 +42,9 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
         setGiven(false);
         return;
       }
-      const bench = store.getState();
-      const { interaction } = bench.session;
       const modifiers = modifiersOf(event);
       const keys = isModifierCode(event.code) ? null : writtenWith(main, modifiers, event.code);
       const caps = keys === null ? [] : keysCaps(keys, main);
-      if (interaction?.kind === 'choosing-mode' && ['Escape', 'Enter'].includes(event.code)) {
-        const taken = event.code === 'Enter';
-        const text = taken ? 'choice taken' : 'choice dropped';
-        bench.happen({ type: 'key-released', taken }, caps, text);
-        return;
-      }
-      const isChoice = interaction?.kind === 'switching' || interaction?.kind === 'previewing';
-      if (isChoice && event.code === 'Escape') {
-        bench.happen({ type: 'key-released', taken: false }, caps, 'choice dropped');
-        return;
-      }
-      if (keys !== null && takeBlockKey(bench, event.code, keys, caps)) return;
       const { code, key, repeat } = event;
       const at = performance.now();
       takeInput(store.getState, { type: 'down', at, code, key, modifiers, repeat }, caps);
@@ -68,12 +52,6 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
     function onKeyUp(event: KeyboardEvent) {
       if (usePicker.getState().kind !== null) return;
       event.preventDefault();
-      const { session, happen } = store.getState();
-      const isModifier = isModifierCode(event.code);
-      const { interaction } = session;
-      const isChoice = interaction?.kind === 'switching' || interaction?.kind === 'choosing-mode';
-      if (isWhilePressed(interaction) && (isModifier || !isChoice))
-        happen({ type: 'key-released', taken: true }, [], 'key released');
       takeInput(store.getState, { type: 'up', at: performance.now(), code: event.code }, []);
     }
     /** Buttons beside those that point are keys as any other. */
@@ -91,20 +69,11 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
       const caps = keysCaps(writtenWith(main, modifiers, code), main);
       if (event.type === 'mousedown')
         takeInput(store.getState, { type: 'down', at, code, modifiers }, caps);
-      else {
-        const { session, happen } = store.getState();
-        if (interactionOf(session, 'previewing'))
-          happen({ type: 'key-released', taken: true }, [], 'key released');
-        takeInput(store.getState, { type: 'up', at, code }, []);
-      }
+      else takeInput(store.getState, { type: 'up', at, code }, []);
     }
-    // What is held when the page is left was not let go on purpose.
+    // What is down when the page is left was not let go on purpose.
     function onBlur() {
-      const { session, happen } = store.getState();
-      if (interactionOf(session, 'previewing'))
-        happen({ type: 'key-released', taken: false }, [], 'the page was left');
-      if (usePresses.getState().state !== HOME)
-        takeInput(store.getState, { type: 'blur', at: performance.now() }, []);
+      takeInput(store.getState, { type: 'blur', at: performance.now() }, []);
     }
     function onPointerDown(event: PointerEvent) {
       if (event.target instanceof Node && !place.current?.contains(event.target)) setGiven(false);

@@ -1,10 +1,9 @@
 import type { CommandId } from '@sorn/core/commands';
 import { bindingText, keyMap } from '@sorn/core/keys';
-import { BASE, type Profile, pickingOf } from '@sorn/core/model';
+import { BASE, type Profile, pickingOf, interactionOf } from '@sorn/core/model';
 import { DIRECTIONS, keyName, keysCaps } from '@sorn/core/values';
 import { usePageKeys, type PageKey } from '../../app/keys.ts';
 import { useBench } from '../../data/bench-context.ts';
-import { useBlockKey } from './block-keys.ts';
 
 /** Shows which keys the sheet takes now, along the bottom and in the list of all keys. */
 export function useStripKeys(profile: Profile): void {
@@ -12,7 +11,9 @@ export function useStripKeys(profile: Profile): void {
   const isShaping = useBench((bench) => bench.session.interaction?.kind === 'shaping');
   const picking = useBench((bench) => pickingOf(bench.session)?.kind);
   const isOutlined = useBench((bench) => bench.session.interaction?.kind === 'previewing');
-  const isAsking = useBlockKey((block) => block.asks !== null);
+  const isAsking = useBench(
+    (bench) => interactionOf(bench.session, 'corner-pick')?.asksKeys === true,
+  );
   const isPaused = useBench((bench) => bench.session.paused !== undefined);
   const shown = (caps: readonly string[], label: string, more: Partial<PageKey> = {}): PageKey => ({
     keys: [],

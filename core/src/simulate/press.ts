@@ -1,0 +1,189 @@
+import { z } from 'zod';
+import { askedOf, commandText } from '../commands/command.ts';
+import { eventOfKey, keyContext } from '../engine/press.ts';
+import { reduce } from '../engine/reduce.ts';
+import type { Reason } from '../engine/session.ts';
+import { resolveKey } from '../keys/resolve.ts';
+import { nextTime, type KeyInput, type KeyOutput, type KeyState } from '../keys/state.ts';
+import type { Profile } from '../model/profile.ts';
+import type { Session } from '../model/session.ts';
+import { isCode } from '../values/codes.ts';
+import { byShape, fields, listOf, textField, whole } from '../values/fields.ts';
+import { inOrder, MAIN, modifierOf, type Modifier } from '../values/modifiers.ts';
+import { triggerField, triggerOf } from '../values/trigger.ts';
+
+/** Time between one thing that happens at the keys and the next, where a script says none, in milliseconds. */
+const APART_MS = 20;
+const CODE = 'the UI Events code of a key, such as KeyL, or a button, such as Button4';
+const codeField = z.string({ error: CODE }).refine(isCode, { error: CODE });
+
+const ACTIONS = {
+  down: fields({
+    down: codeField,
+    /** What the key types, where bindings may name that: its UI Events `key`. */
+    types: textField.exactOptional(),
+    /** The key is down already, and this is a repeat of it. */
+    repeat: z.literal(true, { error: 'true' }).exactOptional(),
+  }),
+  up: fields({ up: codeField }),
+  wait: fields({ wait: whole(1, 600_000) }),
+  /** The keyboard goes elsewhere: what is let go from then on is not told. */
+  leave: fields({ leave: z.literal(true, { error: 'true' }) }),
+};
+type ActionName = keyof typeof ACTIONS;
+type Action = z.output<(typeof ACTIONS)[ActionName]>;
+const actionField = byShape(Object.values(ACTIONS), (given): z.ZodType<Action> => {
+  const name = Object.keys(Object(given)).find((key): key is ActionName => key in ACTIONS);
+  return ACTIONS[name ?? 'down'];
+});
+const actionsField = listOf(actionField, 'key actions', 1_000);
+
+/** Keys that are pressed: as a profile writes them, or one thing after the other with times between. */
+export const pressField = byShape([triggerField, actionsField], (given): z.ZodType<Press> =>
+  typeof given === 'string' ? triggerField : actionsField,
+);
+export type Press = string | readonly Action[];
+
+/** A desk, and where its keys stand. */
+export interface Pressing {
+  session: Session;
+  profile: Profile;
+  keys: KeyState;
+  /** Keys that are down, as a keyboard tells them: the last that went down is last. */
+  down: readonly string[];
+  /** The time, in milliseconds since the script began. */
+  now: number;
+}
+
+/** Presses keys on a desk: it after that, and the reasons for what they did. */
+export function pressed(desk: Pressing, press: Press): { desk: Pressing; trace: Reason[] } {
+  const trace: Reason[] = [];
+  let after = desk;
+  for (const action of typeof press === 'string' ? actionsOf(press, desk.profile) : press) {
+    const done = acted(after, action);
+    after = done.desk;
+    trace.push(...done.trace);
+  }
+  return { desk: after, trace };
+}
+
+/** Keys as a profile writes them, pressed one after the other and let go in the opposite order. */
+function actionsOf(keys: string, { keys: map }: Profile): readonly Action[] {
+  const { how, steps } = triggerOf(keys);
+  const apart = { wait: APART_MS };
+  return steps.flatMap(({ modifiers, code, types }) => {
+    const held = modifiers.map((name) => {
+      const bundle = map.bundles.find(({ id }) => id === name);
+      return bundle?.hold ?? codeOfModifier(name === MAIN ? map.main : (name as Modifier));
+    });
+    const key = code ?? codeTyping(types ?? '');
+    const stays = how === 'hold' ? { wait: map.holdMs + APART_MS } : apart;
+    return [
+      ...held.flatMap((down): Action[] => [{ down }, apart]),
+      { down: key, ...(types !== undefined && { types }) },
+      stays,
+      { up: key },
+      apart,
+      ...[...held].reverse().flatMap((up): Action[] => [{ up }, apart]),
+    ];
+  });
+}
+
+function codeOfModifier(name: Modifier): string {
+  return `${name === 'Ctrl' ? 'Control' : name}Left`;
+}
+
+/** Some key: where it is known only by what it types, its place does not count. */
+function codeTyping(types: string): string {
+  return /^[a-z]$/i.test(types) ? `Key${types.toUpperCase()}` : 'IntlBackslash';
+}
+
+function acted(desk: Pressing, action: Action): { desk: Pressing; trace: Reason[] } {
+  if ('wait' in action) return waited(desk, desk.now + action.wait);
+  const { now } = desk;
+  if ('up' in action) {
+    const down = desk.down.filter((code) => code !== action.up);
+    return taken({ ...desk, down }, { type: 'up', at: now, code: action.up });
+  }
+  if ('leave' in action) return taken({ ...desk, down: [] }, { type: 'blur', at: now });
+  const { down: code, types, repeat } = action;
+  const down = [...desk.down.filter((other) => other !== code), code];
+  const modifiers = inOrder(down.map(modifierOf).filter((name) => name !== null));
+  return taken(
+    { ...desk, down },
+    {
+      type: 'down',
+      at: now,
+      code,
+      modifiers,
+      ...(types !== undefined && { key: types }),
+      ...(repeat && { repeat }),
+    },
+  );
+}
+
+/** Time passes: what only time decides happens when it does. */
+function waited(desk: Pressing, until: number): { desk: Pressing; trace: Reason[] } {
+  const trace: Reason[] = [];
+  let after = desk;
+  for (let at = nextTime(after.keys); at !== null && at <= until; at = nextTime(after.keys)) {
+    const done = taken(after, { type: 'wait', at });
+    after = done.desk;
+    trace.push(...done.trace);
+  }
+  return { desk: { ...after, now: until }, trace };
+}
+
+function taken(desk: Pressing, input: KeyInput): { desk: Pressing; trace: Reason[] } {
+  const { state, out } = resolveKey(desk.keys, input, keyContext(desk.session, desk.profile));
+  const trace: Reason[] = [];
+  let { session, profile } = desk;
+  for (const each of out) {
+    const event = eventOfKey(each);
+    const outcome = event && reduce(session, event, profile);
+    trace.push(...(outcome?.trace ?? reasonOf(each)));
+    if (!outcome) continue;
+    ({ session } = outcome);
+    ({ session, profile } = withEdit(session, profile, outcome.edit));
+  }
+  return { desk: { ...desk, session, profile, keys: state }, trace };
+}
+
+/** A desk after a command that changes the profile. */
+export function withEdit(session: Session, before: Profile, edit: Profile | undefined) {
+  if (!edit) return { session, profile: before };
+  const edited = reduce(session, { type: 'profile-edited', before }, edit);
+  return { session: edited.session, profile: edit };
+}
+
+/** What came of a key that is not the desk's. */
+function reasonOf(out: KeyOutput): Reason[] {
+  switch (out.type) {
+    case 'ask': {
+      const because = `${commandText(out.command)} asks for its ${askedOf(out.command)}`;
+      return [{ decided: 'nothing to do', because }];
+    }
+    case 'layer':
+      return [{ decided: `${out.is} ${out.layer}`, because: out.because }];
+    case 'sequence':
+      return out.is === 'dropped'
+        ? [{ decided: 'the sequence is dropped', because: out.because }]
+        : [];
+    case 'unbound':
+      return [{ decided: 'nothing to do', because: `nothing is bound to ${out.code}` }];
+    default:
+      return [];
+  }
+}
+
+/** Keys that are pressed, in words. */
+export function pressText(press: Press): string {
+  if (typeof press === 'string') return press;
+  return press
+    .map((action) => {
+      if ('down' in action) return `+${action.down}`;
+      if ('up' in action) return `-${action.up}`;
+      return 'wait' in action ? `${action.wait} ms` : 'leave';
+    })
+    .join(' ');
+}
