@@ -1,7 +1,10 @@
 import { openSession, place, reduce, type SessionEvent } from '@sorn/core/engine';
 import { profileSchema, sessionSchema, type Session } from '@sorn/core/model';
 
-/** Commands as a person gives them in turn: going, moving, sizing, floating, and taking back. */
+/**
+ * Commands as a person gives them in turn: going, moving, sizing, floating, and taking back. What floats goes back
+ * into its tile, so that the desk stays tiled however often the round is run.
+ */
 const ROUND: readonly SessionEvent[] = (
   [
     'focus-right',
@@ -10,11 +13,11 @@ const ROUND: readonly SessionEvent[] = (
     'lead-share-more',
     'grow-down',
     'swap-with-lead',
-    'float',
     'focus-next',
     'float',
+    'nudge-left',
+    'float',
     'lead-share-less',
-    'even-out',
     'undo',
   ] as const
 ).map((command) => ({ type: 'command', command: { command } }));
@@ -40,6 +43,8 @@ export function keyPresses(windows: number, monitors: number): () => void {
   let next = 0;
   return () => {
     session = reduce(session, ROUND[next++ % ROUND.length]!, profile).session;
-    if (place(session, profile).placements.length !== windows) throw new Error('a window was lost');
+    const { placements } = place(session, profile);
+    if (placements.filter(({ tile }) => tile).length < windows - 1)
+      throw new Error('the desk is no longer tiled');
   };
 }

@@ -24,23 +24,24 @@ export interface DeskInForce {
 }
 
 const newest = new WeakMap<Profile, { connection: Connection; desk: DeskInForce }>();
-const CONNECTION = [
-  'desk',
-  'connected',
-  'mode',
-  'only',
-  'workspacesMade',
-  'workspacesClosed',
-  'workspacesPut',
-] as const;
+/** True where nothing differs that decides what stands where. */
+function isSameConnection(some: Connection, other: Connection): boolean {
+  return (
+    some.desk === other.desk &&
+    some.connected === other.connected &&
+    some.mode === other.mode &&
+    some.only === other.only &&
+    some.workspacesMade === other.workspacesMade &&
+    some.workspacesClosed === other.workspacesClosed &&
+    some.workspacesPut === other.workspacesPut
+  );
+}
 
 /** Decides what stands where: the desk that applies, its mode, and the monitor of every workspace. */
 export function deskInForce(profile: Profile, connection: Connection): DeskInForce {
   // Asked for at every step, while it hardly ever changes.
   const known = newest.get(profile);
-  if (known && CONNECTION.every((field) => known.connection[field] === connection[field])) {
-    return known.desk;
-  }
+  if (known && isSameConnection(known.connection, connection)) return known.desk;
   const desk = decided(profile, connection);
   newest.set(profile, { connection, desk });
   return desk;

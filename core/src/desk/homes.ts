@@ -167,7 +167,7 @@ export interface HomedWorkspace {
   isMadeUp?: true;
 }
 
-/** What a session says of its surroundings. */
+/** What a session says of its surroundings; `isSameConnection` in desk.ts compares all of it. */
 export interface Connection {
   desk?: string;
   connected?: readonly string[];

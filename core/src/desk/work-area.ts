@@ -24,14 +24,21 @@ export interface WorkArea {
  * @param outer logical pixels
  */
 export function workArea(monitor: PlacedMonitor, outer: Edges = NO_EDGES): WorkArea {
-  if (outer !== NO_EDGES) return inset(monitor, outer);
-  // Asked for by every window that stands somewhere.
-  const known = whole.get(monitor) ?? inset(monitor, outer);
-  whole.set(monitor, known);
-  return known;
+  // Asked for by every window that stands somewhere, and by every workspace that is tiled.
+  const newest = outer === NO_EDGES ? whole : lessGaps;
+  const known = newest.get(monitor);
+  if (known?.outer === outer) return known.found;
+  const found = inset(monitor, outer);
+  newest.set(monitor, { outer, found });
+  return found;
 }
 
-const whole = new WeakMap<PlacedMonitor, WorkArea>();
+interface Known {
+  outer: Edges;
+  found: WorkArea;
+}
+const whole = new WeakMap<PlacedMonitor, Known>();
+const lessGaps = new WeakMap<PlacedMonitor, Known>();
 
 function inset(monitor: PlacedMonitor, outer: Edges): WorkArea {
   const dropped: Dropped[] = [];

@@ -2,7 +2,7 @@ import type { Arranged } from './arranged.ts';
 import { monitorOf } from '../desk/desk.ts';
 import type { PlacedMonitor } from '../desk/monitors.ts';
 import { workArea } from '../desk/work-area.ts';
-import type { Size } from '../geometry/rect.ts';
+import type { Rect, Size } from '../geometry/rect.ts';
 import { toPixels } from '../geometry/round.ts';
 import type { HandTree } from '../model/hand-tree.ts';
 import type { Profile } from '../model/profile.ts';
@@ -26,6 +26,7 @@ import {
   rectsFor,
   solveInto,
   tilesOf,
+  type Gap,
 } from '../tiling/solve.ts';
 import { withWeights, type NamedWeights, type Tree } from '../tiling/tree.ts';
 import type { Layout } from '../values/layout.ts';
@@ -35,10 +36,32 @@ import { onBoard } from './on-board.ts';
 import { neededBy, neededByAll, withRoom, type Division } from './room.ts';
 import { arrangementOf, isTiled, placeKey, windowOf, type Situation } from './session.ts';
 
-const inForce = new WeakMap<
-  Arrangement,
-  { profile: Profile; key: string; tiling: TilingInForce }
->();
+/** What a profile says of a workspace on a monitor, and what was decided with a session's choices last. */
+interface Decided {
+  levels: readonly Level[];
+  gaps: ReturnType<typeof resolveGaps>;
+  plain: ReturnType<typeof resolvePlain>;
+  last: Pick<Arrangement, 'layout' | 'adjusted'> & { tiling: TilingInForce | null };
+}
+
+const decisions = new WeakMap<Profile, Map<string, Decided>>();
+
+function decidedOf(profile: Profile, workspace: string, monitor: string): Decided {
+  let byPlace = decisions.get(profile);
+  if (!byPlace) decisions.set(profile, (byPlace = new Map<string, Decided>()));
+  const key = placeKey(workspace, monitor);
+  const known = byPlace.get(key);
+  if (known) return known;
+  const levels = levelsFor(profile, workspace, monitor);
+  const decided: Decided = {
+    levels,
+    gaps: resolveGaps(levels),
+    plain: resolvePlain(levels),
+    last: { tiling: null },
+  };
+  byPlace.set(key, decided);
+  return decided;
+}
 
 /** What decides the tiling of a workspace on a monitor, a session's choices among it. */
 export function tilingInForce(
@@ -48,28 +71,34 @@ export function tilingInForce(
   monitor: string,
 ): TilingInForce {
   const arrangement = arrangementOf(session, workspace, monitor);
-  const key = placeKey(workspace, monitor);
-  const known = inForce.get(arrangement);
-  if (known && known.profile === profile && known.key === key) return known.tiling;
-  const tiling = decidedTiling(profile, arrangement, workspace, monitor);
-  inForce.set(arrangement, { profile, key, tiling });
+  const { layout, adjusted } = arrangement;
+  const decided = decidedOf(profile, workspace, monitor);
+  const { last } = decided;
+  // Most steps change the order of windows at most: what was decided of the tiling still holds.
+  if (last.tiling && last.layout === layout && last.adjusted === adjusted) return last.tiling;
+  const tiling = decidedTiling(decided, arrangement);
+  decided.last = { ...(layout && { layout }), ...(adjusted && { adjusted }), tiling };
   return tiling;
 }
 
-function decidedTiling(
-  profile: Profile,
-  arrangement: Arrangement,
-  workspace: string,
-  monitor: string,
-): TilingInForce {
-  const levels: Level[] = levelsFor(profile, workspace, monitor);
-  const chosen: Level[] = arrangement.layout
+function decidedTiling({ levels, gaps, plain }: Decided, arrangement: Arrangement): TilingInForce {
+  const chosen: readonly Level[] = arrangement.layout
     ? [{ from: 'session', layout: arrangement.layout }, ...levels]
     : levels;
-  const { layout, from } = resolveLayout(chosen, parametersOf(arrangement));
-  const { gaps, from: gapsFrom } = resolveGaps(levels);
-  const { from: plainFrom, ...plain } = resolvePlain(levels);
-  return { layout, gaps, ...plain, from: { ...from, ...gapsFrom, ...plainFrom } };
+  const { layout, from: layoutFrom } = resolveLayout(chosen, parametersOf(arrangement));
+  const { whenTooSmall, newWindows, cycle } = plain;
+  let from: TilingInForce['from'] | null = null;
+  return {
+    layout,
+    gaps: gaps.gaps,
+    whenTooSmall,
+    newWindows,
+    cycle,
+    // Asked for by people alone, who look at one workspace.
+    get from() {
+      return (from ??= { ...layoutFrom(), ...gaps.from, ...plain.from });
+    },
+  };
 }
 
 function parametersOf({ adjusted = {} }: Arrangement): AdjustedByKind {
@@ -156,11 +185,38 @@ function divided(
     y: toPixels(gaps.inner.y, monitor.scale),
   };
   const minimums = tiled.map((window) => minimumOf(window, monitor.scale));
-  const none = { over: [], solved: null, strip: null, zoned: null, unseated: [] };
-  const bare = { ...of, area, gap, dropped, minimums, ...none };
-  if (layout.kind === 'board')
+  const { workspace, tiling, boards } = of;
+  // Written out: spreading one object into the next is what took most of the time here.
+  const arranged = (
+    tiles: Arranged['tiles'],
+    solved: Arranged['solved'],
+    over: readonly number[],
+    strip: Arranged['strip'],
+  ): Arranged => ({
+    workspace,
+    monitor,
+    tiling,
+    tiled,
+    left: NONE,
+    over,
+    afloat: NONE,
+    area,
+    gap,
+    dropped,
+    minimums,
+    tiles,
+    solved,
+    strip,
+    boards,
+    zoned: null,
+    unseated: NONE,
+    read: null,
+  });
+  if (layout.kind === 'board') {
+    const bare = arranged(null, null, NONE, null);
     return { arranged: onBoard(arrangement, layout, bare), allFit: true };
-  if (tiled.length === 0) return { arranged: { ...bare, tiles: [] }, allFit: true };
+  }
+  if (tiled.length === 0) return { arranged: arranged([], null, NONE, null), allFit: true };
 
   if (!isDividing(layout)) {
     const tiles = overlaidTiles(layout, tiled.length, area, monitor.scale);
@@ -171,22 +227,71 @@ function divided(
       layout.kind === 'single'
         ? singleTiles(tiled.length, layout, area, monitor.scale).strip
         : null;
-    return { arranged: { ...bare, tiles, strip }, allFit: allFit ?? true };
+    return { arranged: arranged(tiles, null, NONE, strip), allFit: allFit ?? true };
   }
   const needed = (window: SessionWindow) => neededBy(window, whenTooSmall, monitor.scale);
-  const needs = tiled.map(needed);
+  const needs = whenTooSmall === 'squeeze' ? [...minimums] : tiled.map(needed);
   if (beneath.length > 0)
     needs[needs.length - 1] = neededByAll([needs.at(-1)!, ...beneath.map(needed)], area);
-  const flat = flatten(treeFor(arrangement, layout, tiled, area), needs, gap);
+  const solution = solutionFor(arrangement, { tiling, tiled, monitor, area, gap, needs });
+  const { tiles, solved, over, allFit } = solution;
+  return { arranged: arranged(tiles, solved, over, null), allFit };
+}
+
+const NONE: readonly never[] = [];
+
+interface Problem {
+  tiling: TilingInForce;
+  tiled: readonly SessionWindow[];
+  monitor: PlacedMonitor;
+  area: Rect;
+  gap: Gap;
+  needs: readonly Size[];
+}
+
+interface Solution extends Pick<Arranged, 'over' | 'solved'> {
+  tiles: Rect[];
+  allFit: boolean;
+}
+
+interface Solved extends Pick<Problem, 'monitor' | 'needs'> {
+  moved: NamedWeights | undefined;
+  solution: Solution;
+}
+
+/** What was solved last, by the tiling in force: windows that change places with each other leave it as it is. */
+const solutions = new WeakMap<TilingInForce, Solved>();
+
+function solutionFor(arrangement: Arrangement, problem: Problem): Solution {
+  const { tiling, monitor, needs } = problem;
+  const { kind } = tiling.layout;
+  // A tree made by hand is one of these very windows.
+  if (kind === 'split') return solved(arrangement, problem);
+  const moved = arrangement.adjusted?.[kind]?.moved;
+  const known = solutions.get(tiling);
+  if (known?.monitor === monitor && known.moved === moved && isSameNeeds(known.needs, needs))
+    return known.solution;
+  const solution = solved(arrangement, problem);
+  solutions.set(tiling, { monitor, moved, needs, solution });
+  return solution;
+}
+
+function isSameNeeds(some: readonly Size[], others: readonly Size[]): boolean {
+  return (
+    some.length === others.length &&
+    some.every(({ width, height }, i) => width === others[i]!.width && height === others[i]!.height)
+  );
+}
+
+function solved(arrangement: Arrangement, problem: Problem): Solution {
+  const { tiling, tiled, area, gap, needs } = problem;
+  const flat = flatten(treeFor(arrangement, tiling.layout, tiled, area), needs, gap);
   const rects = rectsFor(flat);
   const over = solveInto(flat, area, rects) > 0 ? positionsOver(flat, rects) : [];
   const tiles = tilesOf(flat, rects);
   const last = tiles.findLastIndex((_, i) => !over.includes(i));
   for (const position of over) tiles[position] = tiles[last]!;
-  return {
-    arranged: { ...bare, tiles, over, solved: { flat, rects } },
-    allFit: minimumsCanBeMet(flat, area),
-  };
+  return { tiles, over, solved: { flat, rects }, allFit: minimumsCanBeMet(flat, area) };
 }
 
 /** The layout's tree with the sizes moved by key; in hand-split the tree the person made. */

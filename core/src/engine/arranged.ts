@@ -1,3 +1,5 @@
+import type { Placement } from './placement.ts';
+import type { ArrangementFinding } from './finding.ts';
 import type { Board } from '../model/board.ts';
 import type { Zoned } from '../zones/divided.ts';
 import type { Strip } from '../tiling/layouts/single.ts';
@@ -7,6 +9,25 @@ import type { Rect, Size } from '../geometry/rect.ts';
 import type { SessionWindow } from '../model/session.ts';
 import type { TilingInForce } from '../tiling/settings.ts';
 import type { PlacedMonitor } from '../desk/monitors.ts';
+/** What a layout says of a window: its tile, and whether another one covers it there. */
+export interface Given {
+  window: SessionWindow;
+  tile: Rect;
+  covered: boolean;
+  zones?: readonly string[];
+}
+
+/** What a layout gives to its windows, and what is wrong with that. */
+export interface ReadTiles {
+  entries: readonly Given[];
+  findings: readonly ArrangementFinding[];
+  /** By window, once it was asked for. */
+  positions?: ReadonlyMap<string, number>;
+  /** The placements of the entries while the engine runs, on a shown workspace and on one that is not. */
+  shown?: readonly Placement[];
+  unseen?: readonly Placement[];
+}
+
 /** A workspace on a monitor, divided. */
 export interface Arranged {
   workspace: string;
@@ -28,7 +49,7 @@ export interface Arranged {
   /** One for each tiled window; null where the layout gives none, so that windows float where they are. */
   tiles: readonly Rect[] | null;
   /** The solved tree; null when nothing is tiled, or the layout divides nothing. */
-  solved: { flat: FlatTree; rects: Int32Array } | null;
+  solved: { flat: FlatTree; rects: number[] } | null;
   /** The strip that names the windows of which one is shown. */
   strip: Strip | null;
   /** The profile's boards, and those that fit the monitor. */
@@ -37,6 +58,8 @@ export interface Arranged {
   zoned: Zoned | null;
   /** Windows that found every zone taken, and float. */
   unseated: readonly SessionWindow[];
+  /** What was read off the tiles, once it was and as long as it stays so. */
+  read: ReadTiles | null;
 }
 
 interface Boards {

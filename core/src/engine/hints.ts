@@ -65,9 +65,11 @@ function stepped(length: number, base: number, step: number): number {
 export function fitInto(window: WindowInput, tile: Rect, scale: number): Rect {
   const size = largestAllowed(window, tile, scale);
   if (!size) return tile;
+  const { width, height } = size;
   return {
-    x: tile.x + Math.floor((tile.width - size.width) / 2),
-    y: tile.y + Math.floor((tile.height - size.height) / 2),
-    ...size,
+    x: tile.x + Math.floor((tile.width - width) / 2),
+    y: tile.y + Math.floor((tile.height - height) / 2),
+    width,
+    height,
   };
 }

@@ -20,6 +20,7 @@ import {
   withFocusOnMonitor,
   type Outcome,
   type Situation,
+  placesOf,
 } from './session.ts';
 import { settledOn } from './settle.ts';
 
@@ -44,9 +45,10 @@ function stepBetween(before: Session, after: Session, command: string): Step {
   };
   const windows: Step['windows'] = {};
   if (before.windows !== after.windows) {
-    for (const window of before.windows) {
-      if (windowOf(after, window.id) !== window) windows[window.id] = holdingOf(window);
-    }
+    before.windows.forEach((window, i) => {
+      const isAsItWas = after.windows[i] === window || windowOf(after, window.id) === window;
+      if (!isAsItWas) windows[window.id] = holdingOf(window);
+    });
   }
   const arrangements: Step['arrangements'] = {};
   for (const key of Object.keys({ ...before.arrangements, ...after.arrangements })) {
@@ -121,12 +123,13 @@ function listsAfter(
     now: readonly string[] = [],
     isAway: (window: SessionWindow) => boolean,
   ) => {
+    if (before.length === 0 && now.length === 0) return [];
     const ids = new Set(windows.filter(isAway).map(({ id }) => id));
     return [...new Set([...before, ...now])].filter((id) => ids.has(id));
   };
-  const used = new Set(windows.map(({ workspace }) => workspace));
   const { pocket = [], minimised = [], workspacesMade = [], workspacesClosed = [] } = step;
   const { lineups = [] } = step;
+  const used = new Set(placesOf(windows).map(({ workspace }) => workspace));
   const made = new Set(workspacesMade.map(({ id }) => id));
   const stay = (session.workspacesMade ?? []).filter(({ id }) => used.has(id) && !made.has(id));
   const lists = {

@@ -6,7 +6,7 @@ import { boardMeant, dividedByBoard, type OnBoard } from '../zones/divided.ts';
 import type { Division } from './room.ts';
 
 /** What is there before windows have tiles. */
-type Undivided = Omit<Division['arranged'], 'tiles'>;
+type Undivided = Division['arranged'];
 
 /** A zone is what it is, however small: whether a window's minimum is met is told, and moves no window. */
 export function onBoard(
@@ -27,11 +27,13 @@ export function onBoard(
     area,
     gap,
   );
+  const unseated = tiled.filter((_, i) => !has[i]);
   return {
     ...bare,
     tiled: tiled.filter((_, i) => has[i]),
     minimums: minimums.filter((_, i) => has[i]),
-    unseated: tiled.filter((_, i) => !has[i]),
+    unseated,
+    afloat: unseated,
     tiles,
     zoned,
   };

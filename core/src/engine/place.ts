@@ -2,6 +2,7 @@ import { interactionOf } from '../model/interaction.ts';
 import type { Placement } from './placement.ts';
 import type { ArrangementFinding } from './finding.ts';
 import { deskInForce, monitorOf, type DeskInForce } from '../desk/desk.ts';
+import type { PlacedMonitor } from '../desk/monitors.ts';
 import { workArea } from '../desk/work-area.ts';
 import { meet, type Rect } from '../geometry/rect.ts';
 import type { Profile } from '../model/profile.ts';
@@ -11,9 +12,10 @@ import { arrange } from './arrange.ts';
 import { floatPlaces } from './float-places.ts';
 import { fitInto, minimumOf } from './hints.ts';
 import { placingArea, rectOfPlacing } from './placing-area.ts';
-import { indexOfWindow, isShown, type Situation } from './session.ts';
+import { isShown, type Situation, positionsOf, placesOf } from './session.ts';
 import { standingNow, standsAt } from './standing.ts';
-import { readTiles, squeezes, type Given, type ReadTiles } from './tiles.ts';
+import type { Given, ReadTiles } from './arranged.ts';
+import { readTiles, squeezes } from './tiles.ts';
 
 export interface Placed {
   /** One for each window, in session order. */
@@ -30,18 +32,19 @@ export function place(
   const findings: ArrangementFinding[] = [];
   const situation = { session, profile, desk };
   const { windows } = session;
+  const positions = positionsOf(windows);
   const placements = new Array<Placement | undefined>(windows.length).fill(undefined);
   for (const { workspace, monitor } of placesOf(windows)) {
     const read = readTiles(session, arrange(situation, workspace, monitor));
     for (const finding of read.findings) findings.push(finding);
     for (const placement of placedOf(situation, read, workspace, monitor)) {
-      placements[indexOfWindow(session, placement.id)] = placement;
+      placements[positions.get(placement.id)!] = placement;
     }
   }
   for (let i = 0; i < windows.length; i++) {
     if (placements[i]) continue;
     const window = windows[i]!;
-    const placement = placementOf(situation, window, undefined, isShown(session, window));
+    const placement = untiledPlacement(situation, window, isShown(session, window));
     placements[i] = placement;
     if (placement.placed) findings.push(...squeezesOf(situation, window, placement.placed));
     if (placement.shown && placement.held === 'left-alone' && isOutside(placement, desk)) {
@@ -70,33 +73,9 @@ export function placeShown(situation: Situation, monitor: string): Placement[] {
   return here
     .map((window) => {
       const at = read.positions!.get(window.id);
-      return at === undefined ? placementOf(situation, window, undefined, true) : placed[at]!;
+      return at === undefined ? untiledPlacement(situation, window, true) : placed[at]!;
     })
     .filter(({ shown }) => shown);
-}
-
-interface WindowsPlace {
-  workspace: string;
-  monitor: string;
-}
-
-const places = new WeakMap<Session['windows'], readonly WindowsPlace[]>();
-
-/** Every workspace and monitor that windows are on. */
-export function placesOf(windows: Session['windows']): readonly WindowsPlace[] {
-  const known = places.get(windows);
-  if (known) return known;
-  const byWorkspace = new Map<string, Set<string>>();
-  for (const { workspace, monitor } of windows) {
-    const monitors = byWorkspace.get(workspace);
-    if (monitors) monitors.add(monitor);
-    else byWorkspace.set(workspace, new Set([monitor]));
-  }
-  const all = [...byWorkspace].flatMap(([workspace, monitors]) =>
-    [...monitors].map((monitor) => ({ workspace, monitor })),
-  );
-  places.set(windows, all);
-  return all;
 }
 
 /** The placements of what a layout gives tiles to. Most steps change one arrangement: the others' are kept. */
@@ -116,6 +95,27 @@ function placedOf(
     });
   if (session.paused || session.unplugged) return anew();
   return isSeen ? (read.shown ??= anew()) : (read.unseen ??= anew());
+}
+
+interface Standing {
+  monitor: PlacedMonitor;
+  isSeen: boolean;
+  placement: Placement;
+}
+const standings = new WeakMap<SessionWindow, Standing>();
+
+/** The placement of a window that no layout gives a tile to. One that only stands somewhere is kept until it changes. */
+function untiledPlacement(situation: Situation, window: SessionWindow, isSeen: boolean): Placement {
+  const { session, desk } = situation;
+  const isOwn = window.held !== 'tiled' && !window.placing && !window.maximised;
+  if (!isOwn || session.paused || session.unplugged)
+    return placementOf(situation, window, undefined, isSeen);
+  const monitor = monitorOf(desk, window.monitor);
+  const known = standings.get(window);
+  if (known?.monitor === monitor && known.isSeen === isSeen) return known.placement;
+  const placement = placementOf(situation, window, undefined, isSeen);
+  standings.set(window, { monitor, isSeen, placement });
+  return placement;
 }
 
 function placementOf(
@@ -186,7 +186,7 @@ function squeezesOf(
   { desk }: Situation,
   window: SessionWindow,
   placed: Rect,
-): ArrangementFinding[] {
+): readonly ArrangementFinding[] {
   const minimum = minimumOf(window, monitorOf(desk, window.monitor).scale);
   return squeezes(window.id, placed, minimum, window);
 }

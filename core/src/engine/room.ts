@@ -7,7 +7,7 @@ import { minimumOf } from './hints.ts';
 
 /** Windows divided, before it is known which of them have no room. */
 export interface Division {
-  arranged: Omit<Arranged, 'left' | 'afloat'>;
+  arranged: Arranged;
   /** The minimums of all windows are met. */
   allFit: boolean;
 }
@@ -69,6 +69,7 @@ export function withRoom(
 }
 
 function complete({ arranged }: Division, left: readonly SessionWindow[]): Arranged {
+  if (left.length === 0) return arranged;
   const isAfloat = arranged.tiling.whenTooSmall === 'float';
   const afloat = [...arranged.unseated, ...(isAfloat ? left : [])];
   return { ...arranged, left, afloat };

@@ -5,8 +5,7 @@ import { ownEntry } from '../values/own-entry.ts';
 import type { InZones } from '../zones/seats.ts';
 import { arrange } from './arrange.ts';
 import { withSeats } from './commands/board-here.ts';
-import { placesOf } from './place.ts';
-import { arrangementOf } from './session.ts';
+import { arrangementOf, placesOf } from './session.ts';
 
 /**
  * The session with every zone that a window took written down, so that it keeps the zone whatever opens or

@@ -1,3 +1,4 @@
+import { keptNewest } from '../values/newest.ts';
 import { interactionOf, withoutInteraction } from '../model/interaction.ts';
 import type { DeskInForce } from '../desk/desk.ts';
 import type { Profile } from '../model/profile.ts';
@@ -73,16 +74,37 @@ function liveOf(arrangement: Arrangement = EMPTY): Arrangement {
   return live;
 }
 
-const indices = new WeakMap<readonly SessionWindow[], ReadonlyMap<string, number>>();
+/** Where each window is in the list, by its id. */
+export const positionsOf = keptNewest(
+  4,
+  (windows: readonly SessionWindow[]): ReadonlyMap<string, number> => {
+    const byId = new Map<string, number>();
+    for (let i = 0; i < windows.length; i++) byId.set(windows[i]!.id, i);
+    return byId;
+  },
+);
+
+interface WindowsPlace {
+  workspace: string;
+  monitor: string;
+}
+
+/** Every workspace and monitor that windows are on. */
+export const placesOf = keptNewest(4, (windows: Session['windows']): readonly WindowsPlace[] => {
+  const byWorkspace = new Map<string, string[]>();
+  for (const { workspace, monitor } of windows) {
+    const monitors = byWorkspace.get(workspace);
+    if (!monitors) byWorkspace.set(workspace, [monitor]);
+    else if (!monitors.includes(monitor)) monitors.push(monitor);
+  }
+  return [...byWorkspace].flatMap(([workspace, monitors]) =>
+    monitors.map((monitor) => ({ workspace, monitor })),
+  );
+});
 
 /** Where a window is in the list; −1 when no such window is open. */
-export function indexOfWindow({ windows }: Session, id: string): number {
-  let byId = indices.get(windows);
-  if (!byId) {
-    byId = new Map(windows.map((window, i) => [window.id, i]));
-    indices.set(windows, byId);
-  }
-  return byId.get(id) ?? -1;
+function indexOfWindow({ windows }: Session, id: string): number {
+  return positionsOf(windows).get(id) ?? -1;
 }
 
 export function windowOf(session: Session, id: string | undefined): SessionWindow | undefined {

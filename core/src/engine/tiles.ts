@@ -2,35 +2,12 @@ import type { ArrangementFinding } from './finding.ts';
 import type { Rect, Size } from '../geometry/rect.ts';
 import type { Session, SessionWindow } from '../model/session.ts';
 import type { Axis } from '../values/direction.ts';
-import type { Arranged } from './arranged.ts';
+import { type Arranged, type ReadTiles, type Given } from './arranged.ts';
 import { minimumOf } from './hints.ts';
-import type { Placement } from './placement.ts';
-
-/** What a layout says of a window: its tile, and whether another one covers it there. */
-export interface Given {
-  window: SessionWindow;
-  tile: Rect;
-  covered: boolean;
-  zones?: readonly string[];
-}
-
-/** What a layout gives to its windows, and what is wrong with that. */
-export interface ReadTiles {
-  entries: readonly Given[];
-  findings: readonly ArrangementFinding[];
-  /** By window, once it was asked for. */
-  positions?: ReadonlyMap<string, number>;
-  /** The placements of the entries while the engine runs, on a shown workspace and on one that is not. */
-  shown?: readonly Placement[];
-  unseen?: readonly Placement[];
-}
-
-const reads = new WeakMap<Arranged, ReadTiles>();
 
 /** What a layout gives to its windows; known for an arrangement until it changes. */
 export function readTiles(session: Session, arranged: Arranged): ReadTiles {
-  const known = reads.get(arranged);
-  if (known) return known;
+  if (arranged.read) return arranged.read;
   const read = readAnew(session, arranged);
   // Where windows lie over each other, the focus decides which is on top.
   const isLasting =
@@ -38,7 +15,7 @@ export function readTiles(session: Session, arranged: Arranged): ReadTiles {
     arranged.left.length === 0 &&
     arranged.over.length === 0 &&
     (arranged.zoned?.piles.length ?? 0) === 0;
-  if (isLasting) reads.set(arranged, read);
+  if (isLasting) arranged.read = read;
   return read;
 }
 
@@ -74,12 +51,13 @@ function readAnew(session: Session, arranged: Arranged): ReadTiles {
     const pile = [last, ...arranged.over.map((at) => tiled[at]!)];
     lie(pile, topOfLast(session, pile));
   }
+  const place = { workspace, monitor };
   tiled.forEach((window, i) => {
     const tile = arranged.tiles![i]!;
     const covered = (onTop !== null && window !== onTop) || beneath.has(window);
     const zones = zoned?.seats[i]!.zones;
-    entries.push({ window, tile, covered, ...(zones && { zones }) });
-    findings.push(...squeezes(window.id, tile, minimums[i]!, { workspace, monitor }));
+    entries.push(zones ? { window, tile, covered, zones } : { window, tile, covered });
+    for (const finding of squeezes(window.id, tile, minimums[i]!, place)) findings.push(finding);
   });
   for (const position of arranged.over) {
     const { id: window } = tiled[position]!;
@@ -89,13 +67,16 @@ function readAnew(session: Session, arranged: Arranged): ReadTiles {
   return { entries, findings };
 }
 
+const NONE: readonly ArrangementFinding[] = [];
+
 /** What a window lacks in a rectangle that is less than its minimum. */
 export function squeezes(
   window: string,
   has: Rect,
   minimum: Size,
   { workspace, monitor }: { workspace: string; monitor: string },
-): ArrangementFinding[] {
+): readonly ArrangementFinding[] {
+  if (has.width >= minimum.width && has.height >= minimum.height) return NONE;
   const along = (axis: Axis, length: number, needs: number): ArrangementFinding[] =>
     length < needs
       ? [{ kind: 'squeeze', window, workspace, monitor, axis, has: length, needs }]

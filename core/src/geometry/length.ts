@@ -26,14 +26,14 @@ export function gapThatFits(length: number, parts: number, gap: number): number 
  */
 function fillSizes(
   available: number,
-  weights: Float64Array,
-  minimums: Float64Array | null,
+  weights: readonly number[],
+  minimums: readonly number[] | null,
   from: number,
   count: number,
-  sizes: Float64Array,
+  sizes: number[],
 ): void {
   const UNDECIDED = -1;
-  sizes.fill(UNDECIDED, 0, count);
+  for (let i = 0; i < count; i++) sizes[i] = UNDECIDED;
   let left = available;
   let weightLeft = 0;
   for (let again = true; again;) {
@@ -78,29 +78,28 @@ export function shareLength(
   gap: number,
 ): Part[] {
   const count = weights.length;
-  const starts = new Float64Array(count);
-  const ends = new Float64Array(count);
-  shareInto(length, gap, Float64Array.from(weights), Float64Array.from(minimums), 0, count, {
-    starts,
-    ends,
-    sizes: new Float64Array(count),
-  });
-  return Array.from(starts, (start, i) => ({ start, size: ends[i]! - start }));
+  const room: ShareRoom = { starts: [], ends: [], sizes: [] };
+  shareInto(length, gap, weights, minimums, 0, count, room);
+  const { starts, ends } = room;
+  return Array.from({ length: count }, (_, i) => ({
+    start: starts[i]!,
+    size: ends[i]! - starts[i]!,
+  }));
 }
 
 /** Room for the work of `shareInto`, kept between calls so that a solver allocates nothing. */
 export interface ShareRoom {
-  starts: Float64Array;
-  ends: Float64Array;
-  sizes: Float64Array;
+  starts: number[];
+  ends: number[];
+  sizes: number[];
 }
 
 /** `shareLength` over a slice of arrays: writes where each part starts and ends into the room's entries 0 … count − 1. */
 export function shareInto(
   length: number,
   fullGap: number,
-  weights: Float64Array,
-  minimums: Float64Array,
+  weights: readonly number[],
+  minimums: readonly number[],
   from: number,
   count: number,
   room: ShareRoom,

@@ -7,8 +7,11 @@ export function picked<T extends object, F extends keyof T>(
   return Object.fromEntries(there.map((field) => [field, value[field]])) as Partial<Pick<T, F>>;
 }
 
-/** An object but for some fields. */
+/** An object but for some fields: the object itself where it has none of them. */
 export function without<T extends object>(value: T, fields: readonly (keyof T)[]): T {
-  const kept = Object.entries(value).filter(([field]) => !fields.includes(field as keyof T));
-  return Object.fromEntries(kept) as T;
+  if (!fields.some((field) => field in value)) return value;
+  const kept: Partial<T> = {};
+  for (const field of Object.keys(value) as (keyof T)[])
+    if (!fields.includes(field)) kept[field] = value[field];
+  return kept as T;
 }

@@ -110,9 +110,13 @@ describe('settings by place', () => {
   });
 
   it('merge a layout’s parameters only under the same kind', () => {
-    expect(resolveLayout(levelsFor(profile, 'B', 'm'))).toEqual({
-      layout: { kind: 'lead', leadShare: 0.6, leadCount: 2, side: 'left' },
-      from: { kind: 'workspace', leadShare: 'workspace', leadCount: 'profile', side: 'default' },
+    const { layout, from } = resolveLayout(levelsFor(profile, 'B', 'm'));
+    expect(layout).toEqual({ kind: 'lead', leadShare: 0.6, leadCount: 2, side: 'left' });
+    expect(from()).toEqual({
+      kind: 'workspace',
+      leadShare: 'workspace',
+      leadCount: 'profile',
+      side: 'default',
     });
     expect(resolveLayout(levelsFor(profile, 'X', 'm')).layout).toEqual({
       kind: 'columns',

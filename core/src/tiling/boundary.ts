@@ -23,7 +23,7 @@ export interface MovedBoundary {
  */
 export function moveBoundary(
   flat: FlatTree,
-  rects: Int32Array,
+  rects: number[],
   position: number,
   direction: Direction,
   step: number,

@@ -58,12 +58,12 @@ describe('editing settings', () => {
       fc.property(fc.array(edit, { minLength: 1, maxLength: 8 }), (edits) => {
         let profile = bare;
         for (const { reach: wished, share, kind } of edits) {
-          const before = layoutIn(profile).from;
+          const before = layoutIn(profile).from();
           const scope = scopeOf(landing(wished, before.kind), 'B', 'm');
           profile = withLayoutKind(profile, scope, kind);
           expect(layoutIn(profile).layout.kind).toBe(kind);
           if (kind !== 'lead') continue;
-          const { from } = layoutIn(profile);
+          const from = layoutIn(profile).from();
           const to = scopeOf(landing(wished, from.leadShare, from.kind), 'B', 'm');
           profile = withLayoutField(profile, to, 'lead', 'leadShare', share);
           expect(layoutIn(profile).layout).toMatchObject({ kind: 'lead', leadShare: share });

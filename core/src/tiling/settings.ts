@@ -98,29 +98,33 @@ export type AdjustedByKind = Partial<Record<LayoutKind, object>>;
 
 /**
  * Decides every field of a layout: the closest level's kind, and its parameters from levels of that
- * kind. What was moved by key under that kind wins over all of them.
+ * kind. What was moved by key under that kind wins over all of them. `from` tells who decided each field, when
+ * it is asked for.
  */
 export function resolveLayout(
   levels: readonly Level[],
   adjusted: AdjustedByKind = {},
-): { layout: Layout; from: TilingInForce['from'] } {
+): { layout: Layout; from: () => TilingInForce['from'] } {
   const deciding = levels.find((level) => level.layout);
   const kind: LayoutKind = deciding?.layout?.kind ?? 'lead';
-  const layout: Record<string, unknown> = {};
-  const from: TilingInForce['from'] = {};
-  const take = (parameters: object, origin: Origin) => {
-    for (const [field, value] of Object.entries(parameters)) {
-      layout[field] = value;
-      from[field as LayoutField] = origin;
-    }
+  const layout: Record<string, unknown> = { ...LAYOUTS[kind].defaults };
+  const saying = levels.filter((level) => level.layout?.kind === kind).reverse();
+  for (const level of saying) Object.assign(layout, level.layout);
+  Object.assign(layout, adjusted[kind]);
+  return {
+    layout: layout as unknown as Layout,
+    from() {
+      const from: TilingInForce['from'] = {};
+      const take = (parameters: object, origin: Origin) => {
+        for (const field of Object.keys(parameters)) from[field as LayoutField] = origin;
+      };
+      take(LAYOUTS[kind].defaults, 'default');
+      for (const level of saying) take(level.layout!, level.from);
+      from.kind = deciding?.from ?? 'default';
+      take(adjusted[kind] ?? {}, 'session');
+      return from;
+    },
   };
-  take(LAYOUTS[kind].defaults, 'default');
-  for (const level of levels.toReversed()) {
-    if (level.layout?.kind === kind) take(level.layout, level.from);
-  }
-  from.kind = deciding?.from ?? 'default';
-  take(adjusted[kind] ?? {}, 'session');
-  return { layout: layout as unknown as Layout, from };
 }
 
 /** Decides every gap, field by field. */

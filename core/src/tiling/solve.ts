@@ -15,22 +15,22 @@ export interface FlatTree {
   /** The split of a node; null for a leaf. */
   splits: readonly (Split | null)[];
   /** Node of each window position. */
-  leafNodes: Int32Array;
-  parents: Int32Array;
-  firstChild: Int32Array;
-  childCount: Int32Array;
+  leafNodes: number[];
+  parents: number[];
+  firstChild: number[];
+  childCount: number[];
   /** Weight of a node in its parent. */
-  weights: Float64Array;
+  weights: number[];
   /** Least size of a node along its parent's axis. */
-  minimums: Float64Array;
-  minimumWidths: Float64Array;
-  minimumHeights: Float64Array;
+  minimums: number[];
+  minimumWidths: number[];
+  minimumHeights: number[];
   /** 1 for a split along x, 0 for one along y. */
-  alongX: Uint8Array;
+  alongX: number[];
   /** Weight of all children together. */
-  weightSums: Float64Array;
+  weightSums: number[];
   /** From this length on (gaps taken off) no child of the split falls under its minimum. */
-  easyLengths: Float64Array;
+  easyLengths: number[];
   gap: Gap;
   room: ShareRoom;
 }
@@ -43,51 +43,62 @@ export interface FlatTree {
  */
 export function flatten(tree: Tree, minimums: readonly Size[], gap: Gap): FlatTree {
   const nodes: Tree[] = [tree];
+  const splits: (Split | null)[] = [];
   const parents = [-1];
   const weights = [1];
-  const first: number[] = [];
-  let widest = 1;
+  let leaves = 0;
+  // The list grows while it is gone through: children come after all nodes of their parent's depth.
   for (let i = 0; i < nodes.length; i++) {
     const node = nodes[i]!;
-    first.push(nodes.length);
-    if (typeof node === 'number') continue;
-    widest = Math.max(widest, node.children.length);
-    node.children.forEach((child, k) => {
-      nodes.push(child);
+    if (typeof node === 'number') {
+      splits.push(null);
+      leaves++;
+      continue;
+    }
+    splits.push(node);
+    const { children } = node;
+    for (let k = 0; k < children.length; k++) {
+      nodes.push(children[k]!);
       parents.push(i);
       weights.push(node.weights[k]!);
-    });
+    }
   }
 
   const count = nodes.length;
+  // Plain lists: typed arrays of this length are made ten times as slowly, and are read no faster.
+  const zeros = () => new Array<number>(count).fill(0);
   const flat: FlatTree = {
-    splits: nodes.map((node) => (typeof node === 'number' ? null : node)),
-    leafNodes: new Int32Array(nodes.filter((node) => typeof node === 'number').length),
-    parents: Int32Array.from(parents),
-    firstChild: Int32Array.from(first),
-    childCount: Int32Array.from(nodes, (node) =>
-      typeof node === 'number' ? 0 : node.children.length,
-    ),
-    weights: Float64Array.from(weights),
-    minimums: new Float64Array(count),
-    minimumWidths: new Float64Array(count).fill(1),
-    minimumHeights: new Float64Array(count).fill(1),
-    alongX: Uint8Array.from(nodes, (node) => Number(typeof node !== 'number' && node.axis === 'x')),
-    weightSums: new Float64Array(count),
-    easyLengths: new Float64Array(count),
+    splits,
+    leafNodes: new Array<number>(leaves).fill(0),
+    parents,
+    firstChild: zeros(),
+    childCount: zeros(),
+    weights,
+    minimums: zeros(),
+    minimumWidths: zeros(),
+    minimumHeights: zeros(),
+    alongX: zeros(),
+    weightSums: zeros(),
+    easyLengths: zeros(),
     gap,
-    room: {
-      starts: new Float64Array(widest),
-      ends: new Float64Array(widest),
-      sizes: new Float64Array(widest),
-    },
+    room: { starts: [], ends: [], sizes: [] },
   };
+  let first = 1;
+  for (let i = 0; i < count; i++) {
+    const node = splits[i];
+    flat.firstChild[i] = first;
+    if (!node) continue;
+    first += node.children.length;
+    flat.childCount[i] = node.children.length;
+    if (node.axis === 'x') flat.alongX[i] = 1;
+  }
   for (let i = count - 1; i >= 0; i--) {
     const node = nodes[i]!;
     if (typeof node === 'number') {
       flat.leafNodes[node] = i;
-      flat.minimumWidths[i] = Math.max(1, minimums[node]?.width ?? 1);
-      flat.minimumHeights[i] = Math.max(1, minimums[node]?.height ?? 1);
+      const minimum = minimums[node];
+      flat.minimumWidths[i] = Math.max(1, minimum?.width ?? 1);
+      flat.minimumHeights[i] = Math.max(1, minimum?.height ?? 1);
     } else {
       sumMinimums(flat, i);
     }
@@ -122,8 +133,8 @@ function sumMinimums(flat: FlatTree, node: number): void {
 }
 
 /** An array for `solveInto`: x, y, width, height of each node. */
-export function rectsFor(flat: FlatTree): Int32Array {
-  return new Int32Array(flat.splits.length * 4);
+export function rectsFor(flat: FlatTree): number[] {
+  return new Array<number>(flat.splits.length * 4).fill(0);
 }
 
 /**
@@ -131,7 +142,7 @@ export function rectsFor(flat: FlatTree): Int32Array {
  * @param rects from `rectsFor`; entries 4·i … 4·i + 3 become node i's x, y, width and height
  * @returns how many splits have fewer pixels than parts; see `positionsOver`
  */
-export function solveInto(flat: FlatTree, area: Rect, rects: Int32Array): number {
+export function solveInto(flat: FlatTree, area: Rect, rects: number[]): number {
   const { firstChild, childCount, weights, minimums, alongX, weightSums, easyLengths, room } = flat;
   const { x: gapX, y: gapY } = flat.gap;
   const nodes = childCount.length;
@@ -188,8 +199,8 @@ export function solveInto(flat: FlatTree, area: Rect, rects: Int32Array): number
 }
 
 /** The window positions for which no pixel is left: those in the parts of a split that are more than its pixels. */
-export function positionsOver(flat: FlatTree, rects: Int32Array): number[] {
-  const isOver = new Uint8Array(flat.splits.length);
+export function positionsOver(flat: FlatTree, rects: number[]): number[] {
+  const isOver = new Array<number>(flat.splits.length).fill(0);
   flat.splits.forEach((split, node) => {
     const { width, height } = rectOf(rects, node);
     const pixels = split?.axis === 'x' ? width : height;
@@ -201,14 +212,16 @@ export function positionsOver(flat: FlatTree, rects: Int32Array): number[] {
 }
 
 /** Node i's rectangle out of what `solveInto` wrote. */
-export function rectOf(rects: Int32Array, node: number): Rect {
+export function rectOf(rects: number[], node: number): Rect {
   const at = node * 4;
   return { x: rects[at]!, y: rects[at + 1]!, width: rects[at + 2]!, height: rects[at + 3]! };
 }
 
 /** The tile of every window position. */
-export function tilesOf(flat: FlatTree, rects: Int32Array): Rect[] {
-  return Array.from(flat.leafNodes, (node) => rectOf(rects, node));
+export function tilesOf(flat: FlatTree, rects: number[]): Rect[] {
+  const tiles: Rect[] = [];
+  for (let i = 0; i < flat.leafNodes.length; i++) tiles.push(rectOf(rects, flat.leafNodes[i]!));
+  return tiles;
 }
 
 /** Divides an area by a tree: one tile for each window position. */

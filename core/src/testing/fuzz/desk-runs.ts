@@ -14,7 +14,7 @@ import { anyHappening } from './happenings.ts';
 /** `npm run fuzz -- --seconds N --seed S` sets both; each property has its part of the time. */
 export const SEED = Number(process.env['FUZZ_SEED'] ?? 1);
 export const SECONDS = Number(process.env['FUZZ_SECONDS'] ?? 20);
-const PROPERTIES = 8;
+const PROPERTIES = 9;
 /** What one property may take until vitest gives it up: its last made-up desk, and making a fault's case short. */
 export const TIMEOUT = { timeout: SECONDS * 8_000 + 90_000 };
 
