@@ -1,3 +1,4 @@
+import { isIn } from '../model/window-mode.ts';
 import { deskInForce, monitorOf, type DeskInForce } from '../desk/desk.ts';
 import { picked, without } from '../model/object-fields.ts';
 import type { Profile } from '../model/profile.ts';
@@ -134,7 +135,7 @@ function listsAfter(
   const stay = (session.workspacesMade ?? []).filter(({ id }) => used.has(id) && !made.has(id));
   const lists = {
     pocket: away(pocket, session.pocket, ({ held }) => held === 'pocketed'),
-    minimised: away(minimised, session.minimised, (window) => window.minimised === true),
+    minimised: away(minimised, session.minimised, (window) => isIn(window, 'minimised')),
     workspacesMade: [...workspacesMade, ...stay],
     workspacesClosed: workspacesClosed.filter((id) => !used.has(id)),
     lineups,

@@ -1,3 +1,4 @@
+import { isIn } from '../model/window-mode.ts';
 import { without } from '../model/object-fields.ts';
 import type { ArrangementFinding } from './finding.ts';
 import { deskInForce, monitorFor, monitorOf, type DeskInForce } from '../desk/desk.ts';
@@ -90,7 +91,7 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
   );
   const hidden = inOrder(
     minimised,
-    windows.filter((window) => window.minimised),
+    windows.filter((window) => isIn(window, 'minimised')),
   );
   const { unplugged: _was_, ...listed } = connection;
   const opened: Session = {
@@ -114,7 +115,7 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
   // What is out of sight cannot have the focus.
   if (isBare) return { session, findings };
   const focused =
-    (named && named.held !== 'pocketed' && !named.minimised ? named : undefined) ??
+    (named && named.held !== 'pocketed' && !isIn(named, 'minimised') ? named : undefined) ??
     (input.focusMonitor === undefined ? lastOpenedIn(session) : undefined);
   if (focused) session = withFocus(session, focused);
   return { session, findings };

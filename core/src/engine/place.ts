@@ -1,3 +1,4 @@
+import { modeOf, largenessOf } from '../model/window-mode.ts';
 import { interactionOf } from '../model/interaction.ts';
 import type { Placement } from './placement.ts';
 import type { ArrangementFinding } from './finding.ts';
@@ -107,7 +108,7 @@ const standings = new WeakMap<SessionWindow, Standing>();
 /** The placement of a window that no layout gives a tile to. One that only stands somewhere is kept until it changes. */
 function untiledPlacement(situation: Situation, window: SessionWindow, isSeen: boolean): Placement {
   const { session, desk } = situation;
-  const isOwn = window.held !== 'tiled' && !window.placing && !window.maximised;
+  const isOwn = window.held !== 'tiled' && !window.placing && !window.mode;
   if (!isOwn || session.paused || session.unplugged)
     return placementOf(situation, window, undefined, isSeen);
   const monitor = monitorOf(desk, window.monitor);
@@ -132,16 +133,9 @@ function placementOf(
       : null;
   const zones = given?.zones ?? (placed && window.placing?.zone?.zones);
   const { x, y, width, height } = rectOf(situation, window, given?.tile ?? placed);
-  const { fullScreen, maximised, minimised } = window;
-  const state = minimised
-    ? 'minimised'
-    : fullScreen
-      ? 'full-screen'
-      : maximised
-        ? 'maximised'
-        : null;
+  const state = modeOf(window);
   // One that has no tile, for want of room or because the layout gives none, floats.
-  const floats = window.held === 'tiled' && !given && !minimised && !session.paused;
+  const floats = window.held === 'tiled' && !given && state !== 'minimised' && !session.paused;
   const placement: Placement = {
     id: window.id,
     monitor: window.monitor,
@@ -168,8 +162,9 @@ function rectOf(situation: Situation, window: SessionWindow, given: Rect | null)
   const monitor = monitorOf(desk, window.monitor);
   const paused = ownEntry(session.paused?.standing, window.id);
   if (paused) return standsAt(window, paused, monitor);
-  if (window.fullScreen) return fitInto(window, monitor, monitor.scale);
-  if (window.maximised) {
+  const large = largenessOf(window);
+  if (large === 'full-screen') return fitInto(window, monitor, monitor.scale);
+  if (large === 'maximised') {
     const { area } = placingArea(situation, window.workspace, window.monitor);
     return fitInto(window, area, monitor.scale);
   }

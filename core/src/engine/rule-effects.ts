@@ -1,8 +1,8 @@
+import { withoutLargeness } from '../model/window-mode.ts';
 import { monitorOf } from '../desk/desk.ts';
 import { workArea } from '../desk/work-area.ts';
 import { keptInside, type Rect } from '../geometry/rect.ts';
 import type { Board } from '../model/board.ts';
-import { without } from '../model/object-fields.ts';
 import type { Corner, RuleSettings } from '../model/rule.ts';
 import type { Standing } from '../model/session-placing.ts';
 import type { Session, SessionWindow } from '../model/session.ts';
@@ -37,7 +37,7 @@ export function heldBy(window: SessionWindow, follows: RuleSettings): SessionWin
   const { size, stayAbove, everywhere, held = window.held } = follows;
   const { stayAbove: wasAbove, everywhere: wasEverywhere, lifted, ...given } = window;
   // A window of a fixed size covers nothing that it does not cover by itself.
-  const rest = window.resizable === false ? without(given, ['maximised', 'fullScreen']) : given;
+  const rest = window.resizable === false ? withoutLargeness(given) : given;
   const above = stayAbove ?? wasAbove;
   const all = everywhere ?? wasEverywhere;
   const isLifted = held === 'tiled' && (above === true || all === true);

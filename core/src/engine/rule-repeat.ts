@@ -1,3 +1,4 @@
+import { withoutLargeness } from '../model/window-mode.ts';
 import { interactionOf } from '../model/interaction.ts';
 import { monitorFor, monitorOf, type DeskInForce } from '../desk/desk.ts';
 import type { Again, Rule, RuleSettings, Setting } from '../model/rule.ts';
@@ -229,7 +230,7 @@ function heldAgain(
   before: SessionWindow,
   follows: RuleSettings,
 ): SessionWindow {
-  const { placing: _placing, maximised: _large, fullScreen: _larger, ...plain } = before;
+  const { placing: _placing, ...plain } = withoutLargeness(before);
   const isPlacedAnew = follows.zone !== undefined || follows.placing !== undefined || follows.held;
   const window = heldBy(isPlacedAnew ? plain : before, follows);
   const isFree = window.held === 'floating' || window.held === 'left-alone';

@@ -1,3 +1,4 @@
+import { isIn, withMode } from '../model/window-mode.ts';
 import { keptNewest } from '../values/newest.ts';
 import { interactionOf, withoutInteraction } from '../model/interaction.ts';
 import type { DeskInForce } from '../desk/desk.ts';
@@ -120,7 +121,7 @@ export function shownOn(session: Session, monitor: string): string {
 export function isShown(session: Session, window: SessionWindow): boolean {
   return (
     window.held !== 'pocketed' &&
-    !window.minimised &&
+    !isIn(window, 'minimised') &&
     !interactionOf(session, 'bare-desktop') &&
     (window.everywhere === true || shownOn(session, window.monitor) === window.workspace)
   );
@@ -128,7 +129,7 @@ export function isShown(session: Session, window: SessionWindow): boolean {
 
 /** True when a window takes part in the layout of its workspace on its monitor: a placed one does not. */
 export function isTiled(window: SessionWindow): boolean {
-  return window.held === 'tiled' && !window.minimised && !window.placing;
+  return window.held === 'tiled' && !isIn(window, 'minimised') && !window.placing;
 }
 
 /** A window's name for a person: its app's, else its title, else its id. */
@@ -206,7 +207,7 @@ export function withFocus(session: Session, window: SessionWindow): Session {
     return session;
   }
   const rest = interactionOf(session, 'bare-desktop') ? withoutInteraction(session) : session;
-  const restored = window.minimised ? withoutMinimised(rest, window.id) : rest;
+  const restored = isIn(window, 'minimised') ? withoutMinimised(rest, window.id) : rest;
   return {
     ...restored,
     focus: window.id,
@@ -220,7 +221,7 @@ export function withFocus(session: Session, window: SessionWindow): Session {
 }
 
 function withoutMinimised(session: Session, id: string): Session {
-  const shown = withWindow(session, id, ({ minimised: _gone, ...window }) => window);
+  const shown = withWindow(session, id, (window) => withMode(window, 'minimised', false));
   return withList(shown, 'minimised', (ids) => ids.filter((other) => other !== id));
 }
 

@@ -1,3 +1,4 @@
+import { isIn } from '../model/window-mode.ts';
 import { interactionOf } from '../model/interaction.ts';
 import { deskInForce, monitorOf, workspacesOn, type DeskInForce } from '../desk/desk.ts';
 import { fallbackOf } from '../desk/homes.ts';
@@ -271,7 +272,7 @@ function focusedOn(session: Session, profile: Profile, desk: DeskInForce): Sessi
 
 function focusKept(session: Session, profile: Profile, desk: DeskInForce): Session {
   const focused = windowOf(session, session.focus);
-  const canHaveIt = focused && focused.held !== 'pocketed' && !focused.minimised;
+  const canHaveIt = focused && focused.held !== 'pocketed' && !isIn(focused, 'minimised');
   if (canHaveIt && !interactionOf(session, 'bare-desktop')) {
     return isShown(session, focused) && session.focusMonitor === focused.monitor
       ? session

@@ -1,3 +1,4 @@
+import { isIn } from '../model/window-mode.ts';
 import { interactionOf } from '../model/interaction.ts';
 import { monitorOf } from '../desk/desk.ts';
 import type { Setting } from '../model/rule.ts';
@@ -178,7 +179,7 @@ function unseenBecause(
   const here = shownOn(session, window.monitor);
   const because = session.unplugged
     ? 'no monitor is connected'
-    : window.minimised
+    : isIn(window, 'minimised')
       ? 'minimised; restore-last brings it'
       : interactionOf(session, 'bare-desktop')
         ? 'the bare desktop is shown'

@@ -177,6 +177,23 @@ function withInteraction(session: Fields): Fields {
   return { ...Object.fromEntries(rest), interaction };
 }
 
+/** A window as it was read: what it is beside its place were flags, of which the later ones were over the earlier. */
+export function migratedWindow(input: unknown): unknown {
+  if (!isFields(input)) return input;
+  const { maximised, fullScreen, minimised, ...window } = input;
+  const flags = [
+    ['maximised', maximised],
+    ['full-screen', fullScreen],
+    ['minimised', minimised],
+  ] as const;
+  if (flags.every(([, is]) => is === undefined)) return input;
+  // What is no flag is left as it was: reading it tells the fault.
+  if (flags.some(([, is]) => is !== undefined && typeof is !== 'boolean')) return input;
+  let mode: Fields | undefined;
+  for (const [as, is] of flags) if (is) mode = { as, ...(mode && { over: mode }) };
+  return { ...window, ...(mode && { mode }) };
+}
+
 /** Sizes moved by key were called weights, as the weights are that a profile sets. */
 function withMovedSizes(session: Fields): Fields {
   return inArrangements(session, (part) => {

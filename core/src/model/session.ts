@@ -13,7 +13,8 @@ import { LAYOUT_KINDS, layoutSchema, MOVED_BY_KEY } from '../values/layout.ts';
 import { HELD, hintFields, KINDS, MODES, titleField, type Held } from '../values/window.ts';
 import type { HandTree } from './hand-tree.ts';
 import { interactionField } from './interaction.ts';
-import { migratedSession } from './migrate.ts';
+import { migratedSession, migratedWindow } from './migrate.ts';
+import { modeField } from './window-mode.ts';
 import { identityFields } from './profile.ts';
 import { inZonesField, lineupFields, placingField, standingField } from './session-placing.ts';
 import { ruledField } from './session-ruled.ts';
@@ -59,9 +60,7 @@ const holdingFields = {
     lifted: liftedField.exactOptional(),
     placing: placingField.exactOptional(),
   }).exactOptional(),
-  maximised: flagField.exactOptional(),
-  fullScreen: flagField.exactOptional(),
-  minimised: flagField.exactOptional(),
+  mode: modeField.exactOptional(),
   /** Where a pocketed window was, and how it was held there. Kept while it is called back elsewhere. */
   pocketedFrom: fields({
     workspace: idField,
@@ -73,7 +72,7 @@ const holdingFields = {
 };
 
 /** A window as a session file may give it; the engine fills in where it is. */
-export const windowSchema = fields({
+const wholeWindowSchema = fields({
   id: idField,
   app: idField.exactOptional(),
   title: titleField.exactOptional(),
@@ -87,6 +86,8 @@ export const windowSchema = fields({
   ruled: ruledField.exactOptional(),
   ...hintFields,
 });
+/** A window of any version so far. */
+export const windowSchema = z.preprocess(migratedWindow, wholeWindowSchema);
 export type WindowInput = z.output<typeof windowSchema>;
 
 /** A parameter of a layout moved by key; it wins over the profile until it is reset or edited there. */
@@ -178,7 +179,7 @@ const lineupSchema = fields({
 export type Lineup = z.output<typeof lineupSchema>;
 
 export const HOLDING_FIELDS = keysOf(holdingFields);
-const holdingSchema = fields(holdingFields);
+const holdingSchema = z.preprocess(migratedWindow, fields(holdingFields));
 
 /** A workspace made in the session, or put on a monitor by key. */
 const madeSchema = fields({

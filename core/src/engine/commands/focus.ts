@@ -1,3 +1,4 @@
+import { isIn } from '../../model/window-mode.ts';
 import { inDirections, type Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { farEnd, neighbourOf } from '../../desk/neighbours.ts';
@@ -135,7 +136,7 @@ function focusLast({ session, profile }: Situation): Outcome {
   for (const id of session.recent) {
     const window = windowOf(session, id);
     if (!window || id === session.focus) continue;
-    if (window.held === 'pocketed' || window.minimised) continue;
+    if (window.held === 'pocketed' || isIn(window, 'minimised')) continue;
     return did(withFocus(session, window), {
       about: id,
       decided: `${windowName(profile, window)} has the focus`,

@@ -1,3 +1,4 @@
+import { largenessOf } from '../../model/window-mode.ts';
 import { inDirections, type Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { workArea } from '../../desk/work-area.ts';
@@ -43,7 +44,7 @@ export function growTowards(situation: Situation, direction: Direction, by: numb
   if (window.held === 'left-alone') {
     return nothing(session, `${windowName(profile, window)} is left alone`);
   }
-  if (window.fullScreen || window.maximised) {
+  if (largenessOf(window)) {
     return nothing(session, `${windowName(profile, window)} is as large as it gets`);
   }
   if (window.placing) {

@@ -173,13 +173,7 @@ function broughtTo(
     (ids) => ids.filter((id) => id !== window.id),
   );
   const visible = withWindow(out, window.id, (there) => {
-    const {
-      minimised: _min,
-      maximised: _max,
-      fullScreen: _full,
-      placing: _placing,
-      ...rest
-    } = there;
+    const { mode: _mode, placing: _placing, ...rest } = there;
     const { lifted: _lifted, standing: _standing, ...plain } = rest;
     return { ...plain, held, ...(standing && { standing }) };
   });

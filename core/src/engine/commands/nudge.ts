@@ -1,3 +1,4 @@
+import { withoutLargeness } from '../../model/window-mode.ts';
 import { inDirections, type Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { workArea } from '../../desk/work-area.ts';
@@ -54,8 +55,8 @@ function withRect(situation: Situation, window: SessionWindow, rect: Rect): Sess
   const { session, desk } = situation;
   const at = stood(rect, monitorOf(desk, window.monitor));
   if (window.held === 'floating' && !window.placing) {
-    return withWindow(session, window.id, ({ maximised: _m, fullScreen: _f, ...there }) => ({
-      ...there,
+    return withWindow(session, window.id, (there) => ({
+      ...withoutLargeness(there),
       standing: at,
       moved: true,
     }));

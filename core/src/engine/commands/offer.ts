@@ -1,3 +1,4 @@
+import { isIn } from '../../model/window-mode.ts';
 import {
   type InteractionOf,
   withoutInteraction,
@@ -70,7 +71,8 @@ function fillRest(situation: Situation): Outcome {
   }
   const placing = placingFor(situation, window, rect);
   const next = withPlacing(session, window.id, placing);
-  const isThere = JSON.stringify(window.placing) === JSON.stringify(placing) && !window.maximised;
+  const isThere =
+    JSON.stringify(window.placing) === JSON.stringify(placing) && !isIn(window, 'maximised');
   if (isThere) return nothing(session, 'it has the largest empty place');
   return did(next, {
     about: window.id,

@@ -1,3 +1,4 @@
+import { isIn } from '../../model/window-mode.ts';
 import { monitorFor, monitorOf } from '../../desk/desk.ts';
 import type { RuleSettings } from '../../model/rule.ts';
 import type { Standing } from '../../model/session-placing.ts';
@@ -170,7 +171,9 @@ function withFirstFocus(before: Session, now: Session, id: string, follows: Rule
   const window = windowOf(now, id)!;
   const isPocketed = window.held === 'pocketed';
   if (!isPocketed && follows.focus !== false) return withFocus(now, window);
-  const listed = window.minimised ? withList(now, 'minimised', (ids) => [...ids, id]) : now;
+  const listed = isIn(window, 'minimised')
+    ? withList(now, 'minimised', (ids) => [...ids, id])
+    : now;
   const { recent } = listed;
   if (isPocketed)
     return withList({ ...listed, recent: [...recent, id] }, 'pocket', (ids) => [...ids, id]);

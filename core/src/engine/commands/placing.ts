@@ -1,3 +1,4 @@
+import { withoutLargeness, largenessOf, isIn, withMode } from '../../model/window-mode.ts';
 import { inDirections, type Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { monitorTowards } from '../../desk/neighbours.ts';
@@ -32,13 +33,9 @@ export function withPlacing(session: Session, id: string, placing: Placing): Ses
 }
 
 /** A window without a place of its own: in its tile again, or where it floats. */
-function unplaced({
-  placing: _placing,
-  maximised: _large,
-  fullScreen: _larger,
-  ...window
-}: SessionWindow): SessionWindow {
-  return window;
+function unplaced(window: SessionWindow): SessionWindow {
+  const { placing: _placing, ...rest } = withoutLargeness(window);
+  return rest;
 }
 
 /** place-D: along its axis, by the two-axis model; the other axis stays as it is. */
@@ -93,8 +90,7 @@ function steppedOn(
 
 /** The window where it was before it was placed. */
 function wherePlacedFrom({ session }: Situation, window: SessionWindow, why: string): Outcome {
-  if (!window.placing && !window.maximised && !window.fullScreen)
-    return nothing(session, 'it is not placed');
+  if (!window.placing && !largenessOf(window)) return nothing(session, 'it is not placed');
   return did(withWindow(session, window.id, unplaced), said(window, 'put back where it was', why));
 }
 
@@ -109,7 +105,7 @@ function placedAt(
 }
 
 function because(window: SessionWindow): string {
-  if (window.maximised) return 'placed by key; it is no longer maximised';
+  if (isIn(window, 'maximised')) return 'placed by key; it is no longer maximised';
   if (window.placing) return 'placed by key';
   return window.held === 'tiled'
     ? 'placed by key; the rest close up, and put-back brings it to its tile'
@@ -153,8 +149,9 @@ export function placeAt(situation: Situation, where: PlaceAt): Outcome {
 }
 
 /** Which of some places a window stands in by key; −1 where in none. */
-function placeNow({ placing, maximised, fullScreen }: SessionWindow, places: readonly PlacedBy[]) {
-  if (!placing || maximised || fullScreen) return -1;
+function placeNow(window: SessionWindow, places: readonly PlacedBy[]) {
+  const { placing } = window;
+  if (!placing || largenessOf(window)) return -1;
   if (placing.zone ?? placing.at ?? placing.moved) return -1;
   return places.findIndex(({ x, y }) => isSameAlong(x, placing.x) && isSameAlong(y, placing.y));
 }
@@ -167,11 +164,10 @@ function putBack(situation: Situation): Outcome {
   const { session } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
-  if (window.placing || window.maximised) {
-    const back = withWindow(session, window.id, ({ fullScreen, ...there }) => ({
-      ...unplaced(there),
-      ...(fullScreen && { fullScreen }),
-    }));
+  if (window.placing || isIn(window, 'maximised')) {
+    const back = withWindow(session, window.id, (there) =>
+      withMode(unplaced(there), 'full-screen', isIn(there, 'full-screen')),
+    );
     return did(
       back,
       said(

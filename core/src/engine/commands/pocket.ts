@@ -1,3 +1,4 @@
+import { withoutLargeness } from '../../model/window-mode.ts';
 import { withInteraction, interactionOf } from '../../model/interaction.ts';
 import type { Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
@@ -123,7 +124,7 @@ export function broughtBack({ session, desk }: Situation, window: SessionWindow)
       };
     }
     if (isAgain) return { ...there, held: 'floating' };
-    const { maximised: _large, fullScreen: _larger, ...plain } = rest;
+    const plain = withoutLargeness(rest);
     const on = monitorOf(desk, here.monitor);
     const standing = stood(firstStanding(there, on), on);
     const { workspace, monitor, held } = from;

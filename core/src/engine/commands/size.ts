@@ -1,3 +1,4 @@
+import { isIn, withMode } from '../../model/window-mode.ts';
 import type { Applies } from './applies.ts';
 import {
   did,
@@ -13,19 +14,16 @@ import {
 } from '../session.ts';
 import { focusedWindow, isOutcome } from './focused.ts';
 
-const WORDS = { maximised: 'maximised', fullScreen: 'full screen' } as const;
+const WORDS = { maximised: 'maximised', 'full-screen': 'full screen' } as const;
 
 /** maximise and full-screen: over the work area, or the whole monitor; again, the window is back where it was. */
 function toggleSize(situation: Situation, state: keyof typeof WORDS): Outcome {
   const { session } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
-  const isOn = window[state] === true;
+  const isOn = isIn(window, state);
   if (!isOn && window.resizable === false) return nothing(session, 'its size is fixed');
-  const next = withWindow(session, window.id, (there) => {
-    const { [state]: _former, ...rest } = there;
-    return isOn ? rest : { ...rest, [state]: true };
-  });
+  const next = withWindow(session, window.id, (there) => withMode(there, state, !isOn));
   return did(next, {
     about: window.id,
     decided: isOn ? `no longer ${WORDS[state]}` : WORDS[state],
@@ -39,7 +37,7 @@ function minimise(situation: Situation): Outcome {
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
   const hidden = withList(
-    withWindow(session, window.id, (there) => ({ ...there, minimised: true })),
+    withWindow(session, window.id, (there) => withMode(there, 'minimised', true)),
     'minimised',
     (ids) => [...ids, window.id],
   );
@@ -66,7 +64,7 @@ function restoreLast({ session, profile }: Situation): Outcome {
 
 export const sizeApplies = {
   maximise: (now) => toggleSize(now, 'maximised'),
-  'full-screen': (now) => toggleSize(now, 'fullScreen'),
+  'full-screen': (now) => toggleSize(now, 'full-screen'),
   minimise,
   'restore-last': restoreLast,
 } satisfies Partial<Applies>;

@@ -1,3 +1,4 @@
+import { largenessOf, withoutLargeness } from '../../model/window-mode.ts';
 import { inDirections, type Applies } from './applies.ts';
 import type { Board, Zone } from '../../model/board.ts';
 import type { Placing } from '../../model/session-placing.ts';
@@ -107,13 +108,8 @@ export function putInZone(
   const here = boardHere(situation, window);
   if (here?.board.id === board.id) {
     const isThere = here.seat.zones.length === 1 && here.seat.zones[0] === zone;
-    if (isThere && !window.maximised && !window.fullScreen)
-      return nothing(session, `it is in ${zone} already`);
-    const plain = withWindow(
-      session,
-      window.id,
-      ({ maximised: _m, fullScreen: _f, ...rest }) => rest,
-    );
+    if (isThere && !largenessOf(window)) return nothing(session, `it is in ${zone} already`);
+    const plain = withWindow(session, window.id, withoutLargeness);
     return exchanged({ ...situation, session: plain }, window, here, zone);
   }
   const now = window.placing?.zone;

@@ -1,3 +1,4 @@
+import { isIn } from '../../model/window-mode.ts';
 import { interactionOf } from '../../model/interaction.ts';
 import type { CommandId, Command } from '../../commands/registry.ts';
 import { afterAll, describe, expect, it } from 'vitest';
@@ -80,8 +81,8 @@ function waysOf({ session, profile }: Desk): string[] {
     'in a zone': at.zones !== undefined,
     'stay-above': window.stayAbove === true,
     everywhere: window.everywhere === true,
-    maximised: window.maximised === true,
-    'full-screen': window.fullScreen === true,
+    maximised: isIn(window, 'maximised'),
+    'full-screen': isIn(window, 'full-screen'),
     lifted: window.lifted !== undefined,
   };
   return WAYS.filter((way) => is[way]);
