@@ -22,7 +22,7 @@ export const modeField = z.discriminatedUnion(
   [maximisedField, fullScreenField, minimisedField],
   { error: 'maximised, full-screen or minimised' },
 );
-export type WindowMode = z.output<typeof modeField>;
+type WindowMode = z.output<typeof modeField>;
 
 interface Moded {
   mode?: WindowMode;
