@@ -109,6 +109,18 @@ const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = 
     says: 'Pad 7: bound, and on no device.',
     mends: ['Drop float'],
   },
+  ...[6, 7, 9].map((count) => ({
+    map: both(
+      Array.from({ length: count }, (_, i) => ({
+        keys: `Main+Numpad${i}`,
+        command: does('float'),
+      })),
+      { devices: [SIXTY] },
+    ),
+    kind: 'keys-absent',
+    says: `Pad 0, Pad 1, Pad 2, Pad 3, Pad 4, Pad 5${count > 6 ? ` and ${count - 6} more` : ''}: bound, and on no device.`,
+    mends: [],
+  })),
   {
     map: both(
       [4, 5, 12, 13].map((n) => ({ keys: `Button${n}`, command: does('float') })),
@@ -123,6 +135,12 @@ const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = 
     kind: 'needs-letters',
     says: 'Button 4 does find-window, which needs typing, and mouse has no letters.',
     mends: ['Move find-window to'],
+  },
+  {
+    map: both([{ keys: 'Button4', command: does('corner-pick') }], { devices: [KEYBOARD, MOUSE] }),
+    kind: 'needs-letters',
+    says: 'Button 4 does corner-pick, which needs typing, and mouse has no letters.',
+    mends: ['Move corner-pick to'],
   },
   {
     map: both([{ keys: 'Main+Button4', command: does('float') }], { devices: [KEYBOARD, MOUSE] }),

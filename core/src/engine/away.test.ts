@@ -119,6 +119,32 @@ describe('a monitor that takes in what another had', () => {
     expect(away.plug(...all).placed()).toEqual(before.placed());
   });
 
+  it('and an empty one that had the focus gives it on, and has it again when both are back, one by one', () => {
+    const windows = [
+      { id: 'w', workspace: 'B' },
+      { id: 't', workspace: 'S' },
+    ];
+    const before = testDesk(
+      { ...OFFICE, monitors: [OFFICE.monitors[1], OFFICE.monitors[0], OFFICE.monitors[2]] },
+      { windows, focus: 'w' },
+    ).run({ command: 'go-monitor', which: 'lap' });
+    expect(before.session.focus).toBeUndefined();
+    const one = before.plug('wide', 'tall');
+    const two = one.plug(one.session.focusMonitor === 'wide' ? 'tall' : 'wide');
+    expect(two.session.focusAway?.map(({ monitor }) => monitor)).toEqual([
+      'lap',
+      one.session.focusMonitor,
+    ]);
+    const again = two.plug('wide', 'tall');
+    expect(again.session.focusMonitor).toBe(one.session.focusMonitor);
+    expect(again.session.focus).toBe(one.session.focus);
+    expect(again.session.focusAway).toEqual(one.session.focusAway);
+    const back = again.plug(...all);
+    expect(back.session.focusMonitor).toBe('lap');
+    expect(back.session.focus).toBeUndefined();
+    expect(back.session.focusAway).toBeUndefined();
+  });
+
   it('has its own sizes of a tree made by hand, and so has the one that comes back', () => {
     const tiling = { ...OFFICE.tiling, layout: { kind: 'split' } };
     const before = testDesk(

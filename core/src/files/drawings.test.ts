@@ -19,6 +19,11 @@ describe('drawings that leave', () => {
       [inner - lead, half],
     ]);
     expect(svg).toContain('viewBox="0 0 3440 ');
+    // Letters are 3.8 % of the shorter side, lines an eighteenth of that.
+    const letter = Math.round(1440 * 0.038);
+    const lines = [...svg.matchAll(/stroke-width="([\d.]+)"/g)].map(([, width]) => Number(width));
+    expect(new Set(lines)).toEqual(new Set([Math.round(letter / 18)]));
+    expect(svg).toContain(`font-size="${letter}"`);
   });
 
   test('a board has every zone once, with its name as text', () => {

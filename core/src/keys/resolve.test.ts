@@ -247,6 +247,19 @@ describe('layers', () => {
     );
   });
 
+  it('are left by an Escape that is bound, too: its own release is told when it comes up', () => {
+    const bound = profileWith(
+      [
+        { keys: 'Caps+Escape', command: does('float'), release: does('centre') },
+        { keys: 'KeyB', command: does('redo') },
+      ],
+      { bundles: [{ id: 'Caps', hold: 'CapsLock', modifiers: ['Ctrl', 'Alt'] }] },
+    );
+    const { steps, state } = run(bound, '0 +KeyB 1 +CapsLock 2 +Escape 9 -KeyB 30 -Escape');
+    expect(steps).toEqual(['redo', 'float, up', 'up, centre (release)']);
+    expect(state).toEqual(HOME);
+  });
+
   it('are all left by Escape, and when the focus is lost', () => {
     expect(run(profile, `${G} 4 +MetaLeft 5 +KeyO 6 -MetaLeft 7 +Escape`).steps.slice(2)).toEqual([
       '+one',

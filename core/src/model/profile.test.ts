@@ -125,6 +125,21 @@ describe('settings by place', () => {
   });
 });
 
+describe('a layer of keys', () => {
+  it('is called otherwise than the base layer', () => {
+    const read = (id: string) =>
+      profileSchema.safeParse({
+        monitors: [{ id: 'm', width: 1920, height: 1080 }],
+        keys: { layers: [{ id }] },
+      });
+    expect(read('far').success).toBe(true);
+    const { error } = read('base');
+    expect(error?.issues.map(({ path, message }) => [path.join('.'), message])).toEqual([
+      ['keys.layers.0.id', 'a name other than base'],
+    ]);
+  });
+});
+
 describe('the nearest name', () => {
   it('counts letters put in, left out, changed and swapped', () => {
     expect(editDistance('wdie', 'wide')).toBe(1);

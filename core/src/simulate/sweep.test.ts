@@ -55,6 +55,14 @@ describe('the lever of an arrangement', () => {
       tried.tiled.forEach(({ id }, i) => expect(tried.tiles![i], kind).toEqual(moved.at(id).tile));
     }
     expect(leverFor(use('rows'))!.of).toEqual({ edge: 'down', window: 'p' });
+    // The last one has no neighbour further on.
+    const last = (kind: LayoutKind) => use(kind).event({ type: 'window-focused', id: 's' });
+    expect(leverFor(last('columns'))!.of).toEqual({ edge: 'left', window: 's' });
+    expect(leverFor(last('rows'))!.of).toEqual({ edge: 'up', window: 's' });
+    const { tiled, tiles } = leverFor(last('columns'))!.at(0.3);
+    const widths = Object.fromEntries(tiled.map(({ id }, i) => [id, tiles![i]!.width]));
+    const both = widths['b']! + widths['s']!;
+    expect(widths['s']).toBe(Math.round(both * 0.3));
   });
 
   it('is none where nothing can be moved', () => {

@@ -9,7 +9,9 @@ import { OFFICE, testDesk, windows } from '../testing/desk.ts';
 import { zoneRects } from '../tiling/board.ts';
 import { DIRECTIONS } from '../values/direction.ts';
 import { withBlockAsZone } from './block-zone.ts';
+import { DEMO } from '../testing/profiles.ts';
 import {
+  withBoardAdded,
   withLineMoved,
   withNewZone,
   withoutTrack,
@@ -56,6 +58,17 @@ describe('zones', () => {
     expect(Object.keys(ranges(zoneRenamed(BOARD, 'a', ' Upper ')!))).toEqual(['Upper', 'c']);
     expect(Object.keys(ranges(zoneReordered(BOARD, 'a', 1)))).toEqual(['c', 'a']);
     expect(zoneReordered(BOARD, 'a', -1)).toEqual(BOARD);
+  });
+
+  it('are copied with their board, which gets a name and an id that no other has', () => {
+    const once = withBoardAdded(DEMO, { ...BOARD, name: 'Desk' });
+    const twice = withBoardAdded(once.profile, { ...BOARD, name: 'Desk' });
+    const named = (id: string) => twice.profile.boards.find((board) => board.id === id)?.name;
+    expect([once.id, twice.id].map(named)).toEqual(['Desk', 'Desk 2']);
+    const { name: _none, ...nameless } = BOARD;
+    const added = withBoardAdded(DEMO, nameless);
+    expect(added.profile.boards.at(-1)).toMatchObject({ name: 'b', zones: BOARD.zones });
+    expect(added.profile.boards).toHaveLength(DEMO.boards.length + 1);
   });
 
   it('split at the line in their middle, or cut their only track in two; merging takes both', () => {

@@ -240,6 +240,18 @@ describe('windows', () => {
     });
   });
 
+  it('are a further window of their app by its title, or say which there is', () => {
+    const apps = OFFICE.apps.map((app) =>
+      app.id === 'shell' ? { ...app, windows: [{ title: 'Logs' }] } : app,
+    );
+    const open = (window: string) => ({ command: 'open-app', app: 'shell', window }) as const;
+    const further = testDesk({ ...OFFICE, apps });
+    expect(further.run(open('Logs')).session.windows[0]).toMatchObject({ title: 'Logs' });
+    const mistyped = further.run(open('Lgos'));
+    expect(mistyped.session.windows).toEqual([]);
+    expect(mistyped.trace[0]?.because).toBe('Shell has no window Lgos; the nearest is Logs');
+  });
+
   it('say which app was meant when a name is mistyped', () => {
     const mistyped = desk.run({ command: 'open-app', app: 'shel' });
     expect(mistyped.trace[0]?.because).toBe('no app is called shel; the nearest is shell');

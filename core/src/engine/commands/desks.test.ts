@@ -139,6 +139,15 @@ describe('desk-mode', () => {
     ({ command: 'desk-mode', mode: which }) as const;
   const press = { command: 'desk-mode' } as const;
 
+  it('lights one monitor by name only where one is lit', () => {
+    const one = office().run(go('tall'), { command: 'desk-mode', mode: 'one' });
+    expect(one.session).toMatchObject({ mode: 'one', only: 'tall' });
+    expect(one.desk.monitors.map(({ id }) => id)).toEqual(['tall']);
+    const mirror = one.run({ command: 'desk-mode', mode: 'mirror' });
+    expect(mirror.session.mode).toBe('mirror');
+    expect(mirror.session.only).toBeUndefined();
+  });
+
   it('mirrors the primary, or lights the monitor with the focus alone', () => {
     const mirror = office().run(mode('mirror'));
     expect(mirror.desk.monitors.map(({ id }) => id)).toEqual(['wide']);

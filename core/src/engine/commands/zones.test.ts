@@ -21,6 +21,11 @@ const LOW = '868,971 2566×463';
 describe('a zone board', () => {
   const desk = testDesk(board(), { ...windows('a', 'b', 'c'), focus: 'a' });
 
+  it('places nothing where no window has the focus, and says so', () => {
+    const bare = testDesk(board()).run(zone('middle'));
+    expect(because(bare)).toBe('no window has the focus');
+  });
+
   it('gives windows its zones in order, which they keep when others close', () => {
     expect(desk.shapes()).toEqual({ a: LEFT, b: MIDDLE, c: LOW });
     const gone = desk.event({ type: 'window-closed', id: 'b' });
