@@ -1,5 +1,5 @@
 import type { Rule, Setting } from '../model/rule.ts';
-import { ruleNumber, settingWords, textOf } from '../rules/say.ts';
+import { ruleNumber, settingText } from '../rules/say.ts';
 import { ruleName, type Case, type RuleFinding } from './rule-finding.ts';
 import { impliedBy } from './rule-implication.ts';
 
@@ -77,7 +77,7 @@ export function pulls(
         const setting = differing(rules[first]!, rules[later]!);
         const key = `${first} ${later}`;
         if (!setting || found.has(key) || isException(first, later)) continue;
-        const says = (at: number) => textOf(settingWords(rules[at]!.then, setting)!);
+        const says = (at: number) => settingText(rules[at]!.then, setting);
         found.set(key, {
           kind: 'rules-pull',
           rule: rules[later]!.id,

@@ -1,4 +1,4 @@
-import { definitionOfLayout } from '../tiling/layouts.ts';
+import { leadAxisOf } from '../tiling/layouts.ts';
 import type { Measure } from '../geometry/measure.ts';
 import { type Rect, boundsOf, span } from '../geometry/rect.ts';
 import { rectOf } from '../tiling/solve.ts';
@@ -44,7 +44,7 @@ export function measure(arranged: Arranged): Measures {
 
 function leadAndRest(layout: Layout, tiles: readonly Rect[]): Measures['shares'] {
   if (!('leadCount' in layout) || tiles.length <= layout.leadCount) return null;
-  const axis = definitionOfLayout(layout).leadAxis!(layout);
+  const axis = leadAxisOf(layout);
   const part = (rects: readonly Rect[], isLead: boolean): SharePart[] => {
     const bounds = boundsOf(rects);
     if (!bounds) return [];

@@ -2,7 +2,7 @@ import { monitorName } from '../desk/monitors.ts';
 import { sameRect } from '../geometry/rect.ts';
 import { place } from './place.ts';
 import type { Placement } from './placement.ts';
-import { windowName, windowOf, type Reason, type Situation } from './session.ts';
+import { windowName, type Reason, type Situation, existingWindow } from './session.ts';
 
 /** A window that is, or is shown, elsewhere than before. */
 export interface WindowMove {
@@ -58,7 +58,7 @@ export function monitorsLeft(before: Situation, after: Situation): Reason[] {
     .filter(({ from, to }) => from.monitor !== to.monitor)
     .map(({ window, to, because }) => ({
       about: window,
-      decided: `${windowName(after.profile, windowOf(after.session, window)!)} on ${monitorName(after.profile, to.monitor)}`,
+      decided: `${windowName(after.profile, existingWindow(after.session, window))} on ${monitorName(after.profile, to.monitor)}`,
       because,
     }));
 }

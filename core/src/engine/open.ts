@@ -12,7 +12,7 @@ import { connectedIds } from './connect.ts';
 import { heldBy, joinedBy, parentApp, placedBy, standingBy } from './rule-effects.ts';
 import { rulingFor } from './ruling.ts';
 import { withSeatsKept } from './seats.ts';
-import { isShown, placeKey, windowOf, withFocus, withWindow } from './session.ts';
+import { isShown, placeKey, windowOf, withFocus, withWindow, existingWindow } from './session.ts';
 import { settledOn, shownOnDesk } from './settle.ts';
 import { firstStanding, stood, stoodAsGiven } from './standing.ts';
 
@@ -180,7 +180,7 @@ function followed(
     session = placedBy({ session, profile, desk }, id, follows).session;
   }
   for (const [id, follows] of ruled) {
-    const window = windowOf(session, id)!;
+    const window = existingWindow(session, id);
     const says = follows.corner ?? follows.size ?? window.parent;
     const isFree = window.held === 'floating' && says !== undefined;
     if (!isFree || window.ruled?.itself?.includes('corner')) continue;

@@ -109,16 +109,17 @@ export function placedBy(
   const { session, profile, desk } = situation;
   const window = windowOf(session, id);
   const isHeld = window?.held === 'left-alone' || window?.held === 'pocketed';
-  if (!window || isHeld || (zone === undefined && !placing)) return { session, trace: [] };
+  if (!window || isHeld) return { session, trace: [] };
   if (placing) return { session: withWindow(session, id, (it) => ({ ...it, placing })), trace: [] };
+  if (zone === undefined) return { session, trace: [] };
   const boards = boardsAt(situation, window);
-  const board = boards.find((each) => zoneNamed(each, zone!));
+  const board = boards.find((each) => zoneNamed(each, zone));
   if (!board) {
     const { name } = monitorOf(desk, window.monitor);
     const because = boards.length > 0 ? `no board for ${name} has it` : `no board is for ${name}`;
     return { session, trace: [{ about: id, decided: `in no zone “${zone}”`, because }] };
   }
-  const zones = [zone!];
+  const zones = [zone];
   const { layout } = arrange(situation, window.workspace, window.monitor).tiling;
   const isArranged = layout.kind === 'board' && board === boards[0] && isTiled(window);
   const next = isArranged
@@ -127,7 +128,7 @@ export function placedBy(
         ...it,
         placing: { x: 'full', y: 'full', zone: { board: board.id, zones } },
       }));
-  const others = profile.boards.filter((each) => zoneNamed(each, zone!)).length > 1;
+  const others = profile.boards.filter((each) => zoneNamed(each, zone)).length > 1;
   const of = others || !isArranged ? ` of ${boardName(board)}` : '';
   return {
     session: next,

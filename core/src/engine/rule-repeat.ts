@@ -24,6 +24,7 @@ import {
   type Outcome,
   type Reason,
   type Situation,
+  existingWindow,
 } from './session.ts';
 
 /**
@@ -117,7 +118,7 @@ function focusInSight(before: Session, after: Session): Session {
 function isAlike(before: Session, after: Session, id: string): boolean {
   const sorted = (value: object) => JSON.stringify(Object.entries(value).sort());
   return (
-    sorted(windowOf(before, id)!) === sorted(windowOf(after, id)!) &&
+    sorted(existingWindow(before, id)) === sorted(existingWindow(after, id)) &&
     JSON.stringify(before.arrangements) === JSON.stringify(after.arrangements)
   );
 }
@@ -129,7 +130,7 @@ type From = NonNullable<Ruled['from']>;
 
 /** Remembers where a window was before a rule took it, and where it was taken to. */
 function taken(before: Session, after: Session, id: string): Session {
-  const { workspace, monitor, held, ruled } = windowOf(before, id)!;
+  const { workspace, monitor, held, ruled } = existingWindow(before, id);
   const at = Math.max(0, arrangementOf(before, workspace, monitor).order.indexOf(id));
   return withWindow(after, id, (there) => ({
     ...there,
@@ -146,14 +147,14 @@ function taken(before: Session, after: Session, id: string): Session {
  */
 function returned(situation: Situation, id: string, from: From, gave: Ruled['gave']): Session {
   const { session, desk } = situation;
-  const window = windowOf(session, id)!;
+  const window = existingWindow(session, id);
   const isHeldSo = gave.held?.value === HELD_WORDS[window.held];
   const back = isHeldSo ? heldAsBefore(session, window, from) : session;
   const home = desk.workspaces.find((each) => each.id === from.workspace);
   if (!home || window.workspace !== from.to) return back;
   const monitor = monitorFor(desk, home, monitorOf(desk, from.monitor).id);
   if (monitor === window.monitor && home.id === window.workspace) return back;
-  const moved = joined({ ...situation, session: back }, windowOf(back, id)!, monitor, home.id);
+  const moved = joined({ ...situation, session: back }, existingWindow(back, id), monitor, home.id);
   return withArrangement(moved, home.id, monitor, (there) => {
     const others = there.order.filter((other) => other !== id);
     return { ...there, order: [...others.slice(0, from.at), id, ...others.slice(from.at)] };
@@ -212,14 +213,14 @@ function carried(
 /** An open window as rules say, from where it is. */
 function followedNow(situation: Situation, id: string, follows: RuleSettings): Session {
   if (Object.keys(follows).length === 0) return situation.session;
-  let session = movedTo(situation, windowOf(situation.session, id)!, follows);
+  let session = movedTo(situation, existingWindow(situation.session, id), follows);
   const at = () => ({ ...situation, session });
-  const window = windowOf(session, id)!;
+  const window = existingWindow(session, id);
   if (follows.held === 'pocketed') {
     return window.held === 'pocketed' ? session : pocketed(session, window);
   }
   session = withWindow(session, id, (there) => heldAgain(at(), there, follows));
-  const isFetched = window.held === 'pocketed' && windowOf(session, id)!.held !== 'pocketed';
+  const isFetched = window.held === 'pocketed' && existingWindow(session, id).held !== 'pocketed';
   if (isFetched) session = outOfThePocket(session, id);
   session = joinedBy(at(), id, follows);
   return placedBy(at(), id, follows).session;

@@ -4,7 +4,7 @@ import { SETTINGS, type Rule, type Setting } from '../model/rule.ts';
 import type { Ruled } from '../model/session-ruled.ts';
 import type { SessionWindow } from '../model/session.ts';
 import type { WindowFacts } from '../rules/facts.ts';
-import { ruleNumber, settingWords, textOf } from '../rules/say.ts';
+import { ruleNumber, settingText } from '../rules/say.ts';
 import { traceRules } from '../rules/trace.ts';
 import { parentApp } from './rule-effects.ts';
 import { factsOf } from './ruling.ts';
@@ -91,7 +91,7 @@ function rulesAgainst({ rules }: Profile, id: string, facts: WindowFacts): Reaso
     const others = passed.filter(({ setting, to }) => !isSame(rule, rules[to]!, setting));
     return others.map(({ setting, to }) => ({
       ...said,
-      decided: `not ${textOf(settingWords(rule.then, setting)!)}`,
+      decided: `not ${settingText(rule.then, setting)}`,
       because: `${ruleNumber(rule, at)} says so, but ${ruleNumber(rules[to]!, to)} comes first`,
     }));
   });

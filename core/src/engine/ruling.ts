@@ -6,7 +6,7 @@ import type { Ruled } from '../model/session-ruled.ts';
 import type { WindowInput } from '../model/session.ts';
 import { decide } from '../rules/decide.ts';
 import { sizeFacts, type WindowFacts } from '../rules/facts.ts';
-import { ruleNumber, settingWords, textOf } from '../rules/say.ts';
+import { ruleNumber, settingText } from '../rules/say.ts';
 import { matchText } from '../rules/trace.ts';
 import { nearestName } from '../values/nearest.ts';
 import type { Reason } from './session.ts';
@@ -109,12 +109,12 @@ export function rulingFor(
         continue;
       }
       Object.assign(follows, there);
-      gave[setting] = { value: textOf(settingWords(there, setting)!), because: START_SAYS };
+      gave[setting] = { value: settingText(there, setting), because: START_SAYS };
       continue;
     }
     if (!given) continue;
     if (itself.includes(setting)) {
-      const decided = `not ${textOf(settingWords(given.rule.then, setting)!)}`;
+      const decided = `not ${settingText(given.rule.then, setting)}`;
       const said = `${ruleNumber(given.rule, given.at)} says so, but the window itself says otherwise`;
       trace.push({ about: window.id, decided, because: said, minor: true });
       continue;
@@ -127,7 +127,7 @@ export function rulingFor(
       continue;
     }
     Object.assign(follows, there);
-    const value = textOf(settingWords(there, setting)!);
+    const value = settingText(there, setting);
     gave[setting] = { rule: given.rule.id, value, because };
   }
   const { monitor, workspace } = spot;

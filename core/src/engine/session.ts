@@ -112,6 +112,13 @@ export function windowOf(session: Session, id: string | undefined): SessionWindo
   return id === undefined ? undefined : session.windows[indexOfWindow(session, id)];
 }
 
+/** A window that is known to be open. Throws a RangeError where it is not: that would be a fault of the engine. */
+export function existingWindow(session: Session, id: string | undefined): SessionWindow {
+  const window = windowOf(session, id);
+  if (!window) throw new RangeError(`no window ${id ?? ''} is open`);
+  return window;
+}
+
 /** The workspace a monitor shows. */
 export function shownOn(session: Session, monitor: string): string {
   return ownEntry(session.shown, monitor) ?? '';

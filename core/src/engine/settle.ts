@@ -128,14 +128,14 @@ function rehomed(session: Session, profile: Profile, desk: DeskInForce): Session
       window.workspace === former?.workspace && from.monitor === other.monitor;
     const stays = then !== undefined && isOne(window, then);
     moving(window.id, window.workspace, window.monitor, now.monitor, stays);
-    if (former) {
+    if (former && then) {
       const visits = isOne(former, now);
-      moving(window.id, former.workspace, former.monitor, then!.monitor, visits);
+      moving(window.id, former.workspace, former.monitor, then.monitor, visits);
     }
-    const isSame = sameSpot(now, window) && (!former || sameSpot(then!, former));
+    const isSame = sameSpot(now, window) && (!former || !then || sameSpot(then, former));
     if (isSame) return window;
     const { away: _away, ...rest } = window;
-    return { ...rest, ...now, ...(former && { pocketedFrom: movedTo(former, then!) }) };
+    return { ...rest, ...now, ...(former && then && { pocketedFrom: movedTo(former, then) }) };
   });
   if (windows.every((window, i) => window === session.windows[i])) return session;
   return {

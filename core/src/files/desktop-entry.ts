@@ -50,15 +50,16 @@ export function readDesktopEntry(text: string, file: string): ReadEntry {
       faults.push({ line, text: `${shown(content)}; right would be Key=Value` });
       return;
     }
-    const [, key, locale] = named;
+    const [, key = '', locale] = named;
     if (locale !== undefined) return;
-    const nearest = READ.includes(key!) ? null : nearestName(key!, READ);
-    if (nearest !== null && nearest.toLowerCase() === key!.toLowerCase()) {
+    const nearest = READ.includes(key) ? null : nearestName(key, READ);
+    if (nearest !== null && nearest.toLowerCase() === key.toLowerCase()) {
       faults.push({ line, text: `${key} is not read; right would be ${nearest}` });
       return;
     }
-    if (values.has(key!)) {
-      faults.push({ line, text: `${key} was given in line ${values.get(key!)!.line} already` });
+    const earlier = values.get(key);
+    if (earlier) {
+      faults.push({ line, text: `${key} was given in line ${earlier.line} already` });
       return;
     }
     const value = unescaped(content.slice(at + 1).trimStart());
@@ -69,7 +70,7 @@ export function readDesktopEntry(text: string, file: string): ReadEntry {
       });
       return;
     }
-    values.set(key!, { value, line });
+    values.set(key, { value, line });
   });
   if (!hasGroup) {
     faults.push({ line: 1, text: `no group [${GROUP}]: this is no desktop entry` });

@@ -3,7 +3,6 @@ import { commandSchema } from '../commands/command.ts';
 import type { InteractionKind } from '../commands/definition.ts';
 import { fields, flagField, idField, listOf, oneOf, textField } from '../values/fields.ts';
 import { MODES, SHAPING } from '../values/window.ts';
-import type { Session } from './session.ts';
 
 /** The keys typed so far, of a choice that is not made yet. */
 const typed = textField.default('');
@@ -87,7 +86,10 @@ const PICKS = ['offer', 'board-pick', 'corner-pick'] as const;
 /** A choice that is made by typing letters and digits. */
 export type Picking = InteractionOf<(typeof PICKS)[number]>;
 
-type Busy = Pick<Session, 'interaction'>;
+/** What something can be under way on: a session, or that part of one. */
+interface Busy {
+  interaction?: Interaction;
+}
 
 /** What is under way, where it is of a kind; null where it is not. */
 export function interactionOf<K extends InteractionKind>(
@@ -122,7 +124,7 @@ export function pickingOf({ interaction }: Busy): Picking | null {
 }
 
 /** The session with something under way, or with what is under way changed. A corner pick that goes on is there again after it. */
-export function withInteraction(session: Session, interaction: Interaction): Session {
+export function withInteraction<S extends Busy>(session: S, interaction: Interaction): S {
   const open = pickingOf(session);
   if (isPick(interaction) || open?.kind !== 'corner-pick' || !open.goOn)
     return { ...session, interaction };
@@ -131,8 +133,8 @@ export function withInteraction(session: Session, interaction: Interaction): Ses
 }
 
 /** The session without what is under way: its choice is neither taken nor dropped by this. */
-export function withoutInteraction(session: Session): Session {
+export function withoutInteraction<S extends Busy>(session: S): S {
   const { interaction, ...rest } = session;
-  if (!interaction || isPick(interaction) || !interaction.resumes) return rest;
-  return { ...rest, interaction: interaction.resumes };
+  if (!interaction || isPick(interaction) || !interaction.resumes) return rest as S;
+  return { ...rest, interaction: interaction.resumes } as S;
 }

@@ -134,6 +134,11 @@ export function settingWords<S extends Setting>(then: RuleSettings, setting: S):
   return SETTING_WORDS[setting](value as never);
 }
 
+/** What a setting of a rule says, in words; empty where the rule does not give it. */
+export function settingText(then: RuleSettings, setting: Setting): string {
+  return textOf(settingWords(then, setting) ?? []);
+}
+
 export function textOf(words: readonly Words[]): string {
   return words.map(({ text }) => text).join('');
 }

@@ -3,7 +3,7 @@ import { arrange } from '../engine/arrange.ts';
 import { opened } from '../engine/commands/opening.ts';
 import { openSession } from '../engine/open.ts';
 import { factsOf } from '../engine/ruling.ts';
-import { windowOf, type Situation } from '../engine/session.ts';
+import { windowOf, type Situation, existingWindow } from '../engine/session.ts';
 import { picked } from '../model/object-fields.ts';
 import type { Profile } from '../model/profile.ts';
 import { sessionSchema, type WindowInput, type SessionWindow } from '../model/session.ts';
@@ -116,7 +116,7 @@ function landingOf(
   const situation = { session, profile, desk };
   return described(
     situation,
-    windowOf(session, input.id)!,
+    existingWindow(session, input.id),
     name,
     over >= 0 ? known[over]!.name : null,
   );

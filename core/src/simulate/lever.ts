@@ -7,7 +7,7 @@ import { span } from '../geometry/rect.ts';
 import { round } from '../geometry/round.ts';
 import type { Arrangement, Session } from '../model/session.ts';
 import { withSizes } from '../tiling/hand.ts';
-import { LAYOUTS, SHARE_SPLIT, definitionOfLayout } from '../tiling/layouts.ts';
+import { LAYOUTS, SHARE_SPLIT, leadAxisOf } from '../tiling/layouts.ts';
 import { rectOf } from '../tiling/solve.ts';
 import { weightsOf } from '../tiling/tree.ts';
 import { axisOf, isForward, type Direction, type Axis } from '../values/direction.ts';
@@ -48,7 +48,7 @@ function shareLever(session: Session, arranged: Arranged): Lever | null {
   const lever = { edgeBy: () => 0 };
   if ('leadShare' in layout) {
     if (count <= layout.leadCount) return null;
-    const axis = definitionOfLayout(layout).leadAxis!(layout);
+    const axis = leadAxisOf(layout);
     const of = { field: 'leadShare' } as const;
     const present = presentLeadShare(layout, there.adjusted?.[layout.kind] ?? {})!;
     return { ...lever, of, axis, present, at: at('leadShare') };

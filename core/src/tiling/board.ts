@@ -65,6 +65,13 @@ export function rangeOf(board: Board, names: readonly string[]): CellRange | nul
   return rangeAround(zones as Zone[]);
 }
 
+/** The smallest range around zones that are known to be on a board. Throws a RangeError where one is not. */
+export function existingRange(board: Board, names: readonly string[]): CellRange {
+  const range = rangeOf(board, names);
+  if (!range) throw new RangeError(`${board.id} has not all of the zones ${names.join(', ')}`);
+  return range;
+}
+
 /** @param ranges at least one */
 export function rangeAround(ranges: readonly CellRange[]): CellRange {
   const along = (axis: 'columns' | 'rows'): [number, number] => [

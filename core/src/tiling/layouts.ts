@@ -1,3 +1,4 @@
+import type { Axis } from '../values/direction.ts';
 import type { Rect, Size } from '../geometry/rect.ts';
 import type { Board } from '../model/board.ts';
 import { LAYOUT_KINDS, parametersOf, type Layout, type LayoutKind } from '../values/layout.ts';
@@ -34,6 +35,13 @@ export const LAYOUTS = Object.fromEntries(
 /** The definition of the layout in hand, whichever kind it is. */
 export function definitionOfLayout(layout: Layout): LayoutInfo<LayoutKind> {
   return LAYOUTS[layout.kind] as unknown as LayoutInfo<LayoutKind>;
+}
+
+/** The axis along which a layout with a lead area shares it. Throws a RangeError for a layout that has none. */
+export function leadAxisOf(layout: Layout): Axis {
+  const { leadAxis } = definitionOfLayout(layout);
+  if (!leadAxis) throw new RangeError(`${layout.kind} has no lead area`);
+  return leadAxis(layout);
 }
 
 function abilitiesOf(kind: LayoutKind): Abilities {

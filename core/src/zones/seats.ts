@@ -2,7 +2,7 @@ import type { WhenFull } from '../values/layout-parameters.ts';
 import { shareLength } from '../geometry/length.ts';
 import { span, type Rect, type Size } from '../geometry/rect.ts';
 import type { Board } from '../model/board.ts';
-import { rangeOf, rangeRect, type Tracks } from '../tiling/board.ts';
+import { rangeRect, type Tracks, existingRange } from '../tiling/board.ts';
 import type { Axis } from '../values/direction.ts';
 
 import { ownEntry } from '../values/own-entry.ts';
@@ -89,7 +89,7 @@ export function seatTiles(
 ): SeatTiles {
   const groups = new Map<string, number[]>();
   seats.forEach(({ zones }, i) => {
-    const { columns, rows } = rangeOf(board, zones)!;
+    const { columns, rows } = existingRange(board, zones);
     const key = [...columns, ...rows].join(' ');
     groups.set(key, [...(groups.get(key) ?? []), i]);
   });
@@ -97,7 +97,7 @@ export function seatTiles(
   const shared: SharedZone[] = [];
   const piles: number[][] = [];
   for (const members of groups.values()) {
-    const range = rangeOf(board, seats[members[0]!]!.zones)!;
+    const range = existingRange(board, seats[members[0]!]!.zones);
     const whole = rangeRect(tracks, range, area);
     if (members.length === 1) tiles[members[0]!] = whole;
     else if (whenFull === 'share') {

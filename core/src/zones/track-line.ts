@@ -1,5 +1,5 @@
 import { span, type Rect, type Size } from '../geometry/rect.ts';
-import { rangeOf, type CellRange, type Tracks } from '../tiling/board.ts';
+import { type CellRange, type Tracks, existingRange } from '../tiling/board.ts';
 import { weightsOf } from '../tiling/tree.ts';
 import { isForward, axisOf, type Direction, type Axis } from '../values/direction.ts';
 import type { Zoned } from './divided.ts';
@@ -39,7 +39,7 @@ export function moveTrackLine(
 ): MovedLine | null {
   const axis = axisOf(direction);
   const tracks = tracksAlong(zoned.tracks, axis);
-  const [first, last] = along(rangeOf(zoned.board, zoned.seats[position]!.zones)!, axis);
+  const [first, last] = along(existingRange(zoned.board, zoned.seats[position]!.zones), axis);
   // Counted from 1: the line after this track.
   const line = isForward(direction) ? last : first - 1;
   if (line < 1 || line >= tracks.length) return null;
@@ -49,7 +49,7 @@ export function moveTrackLine(
   let least = -spareBefore;
   let most = spareAfter;
   zoned.seats.forEach(({ zones }, i) => {
-    const [from, to] = along(rangeOf(zoned.board, zones)!, axis);
+    const [from, to] = along(existingRange(zoned.board, zones), axis);
     const slack = slackOf(zoned, i, axis, tiles, minimums);
     if (to === line) least = Math.max(least, -slack);
     if (from === line + 1) most = Math.min(most, slack);

@@ -3,6 +3,7 @@ import type { Board } from '../../model/board.ts';
 import type { Session, SessionWindow } from '../../model/session.ts';
 import { ownEntry } from '../../values/own-entry.ts';
 import { boardsFitting } from '../../zones/fitting.ts';
+import type { Zoned } from '../../zones/divided.ts';
 import type { InZones, Seat } from '../../zones/seats.ts';
 import { arrange } from '../arrange.ts';
 import type { Arranged } from '../arranged.ts';
@@ -11,6 +12,7 @@ import { withArrangement, type Situation } from '../session.ts';
 /** The board by which a tiled window is arranged. */
 export interface BoardHere {
   arranged: Arranged;
+  zoned: Zoned;
   board: Board;
   /** The window's zones. */
   seat: Seat;
@@ -21,7 +23,7 @@ export function boardHere(situation: Situation, window: SessionWindow): BoardHer
   const arranged = arrange(situation, window.workspace, window.monitor);
   const { zoned, tiled } = arranged;
   const seat = zoned?.seats[tiled.findIndex(({ id }) => id === window.id)];
-  return zoned && seat ? { arranged, board: zoned.board, seat } : null;
+  return zoned && seat ? { arranged, zoned, board: zoned.board, seat } : null;
 }
 
 /** The board that counts for a window: the layout's, else the first that fits its monitor. */

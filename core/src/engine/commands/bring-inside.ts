@@ -3,7 +3,14 @@ import { monitorOf } from '../../desk/desk.ts';
 import { workArea } from '../../desk/work-area.ts';
 import { keptInside } from '../../geometry/rect.ts';
 import { isOutside, place } from '../place.ts';
-import { did, nothing, windowName, windowOf, type Outcome, type Situation } from '../session.ts';
+import {
+  did,
+  nothing,
+  windowName,
+  type Outcome,
+  type Situation,
+  existingWindow,
+} from '../session.ts';
 import { carried, stood } from '../standing.ts';
 
 /** bring-inside: windows that are left alone and stand outside every monitor are moved into the work area of theirs. */
@@ -30,7 +37,7 @@ function bringInside({ session, profile, desk }: Situation): Outcome {
     next,
     ...[...outside.keys()].map((id) => ({
       about: id,
-      decided: `${windowName(profile, windowOf(next, id)!)} inside ${monitorOf(desk, windowOf(next, id)!.monitor).name}`,
+      decided: `${windowName(profile, existingWindow(next, id))} inside ${monitorOf(desk, existingWindow(next, id).monitor).name}`,
       because: 'it stood outside every monitor',
     })),
   );

@@ -20,6 +20,7 @@ import {
   withFocusOnMonitor,
   type Outcome,
   type Situation,
+  existingWindow,
 } from '../session.ts';
 
 /** What lies in a direction: a window, a monitor with nothing to focus, or the end of the desk. */
@@ -38,7 +39,7 @@ export function lookAhead(situation: Situation, direction: Direction): Ahead {
   // A window made large for the moment looks out from its place among the others.
   const from: Rect = (focused?.state && focused.tile) ?? focused ?? here;
   const near = from === here ? null : firstBeyond(situation, from, direction, onMonitor);
-  if (near) return { window: windowOf(session, near.id)! };
+  if (near) return { window: existingWindow(session, near.id) };
 
   const neighbour = neighbourOf(here, direction, desk.monitors);
   if (!neighbour && !desk.wraps) return null;
@@ -46,7 +47,7 @@ export function lookAhead(situation: Situation, direction: Direction): Ahead {
   const over = placeShown(situation, there.id);
   const seenFrom = neighbour ? from : comingInto(there, from, direction);
   const far = firstBeyond(situation, seenFrom, direction, over) ?? mostRecent(situation, over);
-  if (far) return far.id === session.focus ? null : { window: windowOf(session, far.id)! };
+  if (far) return far.id === session.focus ? null : { window: existingWindow(session, far.id) };
   return there === here ? null : { monitor: there.id };
 }
 
@@ -123,7 +124,7 @@ function focusInOrder({ session, profile }: Situation, step: 1 | -1): Outcome {
   if (ring.length === 0) return nothing(session, 'this workspace has no windows');
   const at = session.focus === undefined ? -1 : ring.indexOf(session.focus);
   const next = at < 0 ? 0 : (at + step + ring.length) % ring.length;
-  const window = windowOf(session, ring[next])!;
+  const window = existingWindow(session, ring[next]);
   if (window.id === session.focus) return nothing(session, 'it is the only window here');
   return did(withFocus(session, window), {
     about: window.id,

@@ -1,3 +1,4 @@
+import type { Zoned } from '../../zones/divided.ts';
 import { largenessOf } from '../../model/window-mode.ts';
 import { inDirections, type Applies } from './applies.ts';
 import { monitorOf } from '../../desk/desk.ts';
@@ -58,8 +59,9 @@ export function growTowards(situation: Situation, direction: Direction, by: numb
   const arranged = arrange(situation, window.workspace, window.monitor);
   const { tiled, solved, tiling } = arranged;
   const { layout } = tiling;
-  if (arranged.zoned && arranged.tiles)
-    return growZone(situation, window, arranged, direction, step);
+  const { zoned, tiles } = arranged;
+  if (zoned && tiles)
+    return growZone(situation, window, { ...arranged, zoned, tiles }, direction, step);
   if (window.held === 'floating' || layout.kind === 'free') {
     return growStanding(situation, window, direction, step);
   }
@@ -95,17 +97,17 @@ export function growTowards(situation: Situation, direction: Direction, by: numb
 function growZone(
   situation: Situation,
   window: SessionWindow,
-  { zoned, tiled, tiles, minimums }: Arranged,
+  { zoned, tiled, tiles, minimums }: Arranged & { zoned: Zoned; tiles: readonly Rect[] },
   direction: Direction,
   step: number,
 ): Outcome {
   const { session } = situation;
   const at = tiled.findIndex(({ id }) => id === window.id);
   if (at < 0) return growStanding(situation, window, direction, step);
-  const moved = moveTrackLine(zoned!, at, direction, step, tiles!, minimums);
+  const moved = moveTrackLine(zoned, at, direction, step, tiles, minimums);
   if (!moved) return nothing(session, `nothing lies ${direction} to share with`);
   if (moved.pixels === 0) return nothing(session, 'what would get smaller is at its minimum');
-  const names = trackNames(zoned!.board.id);
+  const names = trackNames(zoned.board.id);
   const name = moved.axis === 'x' ? names.columns : names.rows;
   const next = adjust(situation, (adjusted) => ({
     ...adjusted,

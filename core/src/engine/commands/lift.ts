@@ -14,12 +14,12 @@ import {
   nothing,
   shownOn,
   windowName,
-  windowOf,
   withArrangement,
   withFocus,
   withWindow,
   type Outcome,
   type Situation,
+  existingWindow,
 } from '../session.ts';
 import { firstStanding, standingNow, stood } from '../standing.ts';
 import { focusedWindow, isOutcome } from './focused.ts';
@@ -48,7 +48,7 @@ function toggleFloat(situation: Situation): Outcome {
   const next = withWindow(session, window.id, (there) =>
     floats ? outOfItsTile(situation, there) : settledInTile(there),
   );
-  return did(floats ? next : withoutFormerPlace(next, windowOf(next, window.id)!), {
+  return did(floats ? next : withoutFormerPlace(next, existingWindow(next, window.id)), {
     about: window.id,
     decided: floats ? 'floating' : 'tiled',
     because: floats ? 'taken out of its tile by key' : 'back at its place in the order',
@@ -176,7 +176,7 @@ function toggleEverywhere(situation: Situation): Outcome {
   const alone = withWindow(session, window.id, () => stays);
   const moved = joined({ ...situation, session: alone }, stays, window.monitor, here);
   return did(
-    withFocus(moved, windowOf(moved, window.id)!),
+    withFocus(moved, existingWindow(moved, window.id)),
     said(`on workspace ${here} alone`, 'this is the workspace it was last seen on'),
   );
 }

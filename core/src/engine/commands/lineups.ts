@@ -24,6 +24,7 @@ import {
   type Outcome,
   type Reason,
   type Situation,
+  existingWindow,
 } from '../session.ts';
 import { withSeats } from './board-here.ts';
 import { joined } from './join.ts';
@@ -177,7 +178,7 @@ function broughtTo(
     const { lifted: _lifted, standing: _standing, ...plain } = rest;
     return { ...plain, held, ...(standing && { standing }) };
   });
-  const there = windowOf(visible, window.id)!;
+  const there = existingWindow(visible, window.id);
   if (there.workspace === workspace && there.monitor === monitor) {
     return withWindow(visible, window.id, ({ pocketedFrom: _from, ...rest }) => rest);
   }

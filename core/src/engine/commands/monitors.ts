@@ -16,6 +16,7 @@ import {
   withFocusOnMonitor,
   type Outcome,
   type Situation,
+  existingWindow,
 } from '../session.ts';
 import { connectionOf, reconnected, withNamesKept } from '../settle.ts';
 import { joined } from './join.ts';
@@ -68,7 +69,7 @@ function putOnMonitor(situation: Situation, which: string, follow: boolean): Out
   }
   const put = joined(situation, window, to.id, shownOn(session, to.id));
   const next = follow
-    ? withFocus(put, windowOf(put, window.id)!)
+    ? withFocus(put, existingWindow(put, window.id))
     : withFocusOnMonitor(put, session.focusMonitor);
   return did(next, {
     about: window.id,

@@ -18,6 +18,7 @@ import {
   withFocus,
   type Outcome,
   type Situation,
+  existingWindow,
 } from '../session.ts';
 import { lookAhead } from './focus.ts';
 import { joined } from './join.ts';
@@ -119,7 +120,7 @@ function moved(
   const to = monitorTowards(desk, monitorOf(desk, window.monitor), direction);
   if (!to) return nothing(session, `nothing lies ${direction} of here`);
   const there = joined(situation, window, to.id, shownOn(session, to.id));
-  return did(withFocus(there, windowOf(there, window.id)!), {
+  return did(withFocus(there, existingWindow(there, window.id)), {
     about: window.id,
     decided: `on ${to.name}, workspace ${shownOn(session, to.id)}`,
     because: `nothing lies ${direction} on this monitor`,
@@ -178,7 +179,7 @@ function moveInOrder(situation: Situation, step: 1 | -1): Outcome {
     {
       about: window.id,
       decided: `place ${at + step + 1} of ${tiled.length}`,
-      because: `exchanged with ${windowName(situation.profile, windowOf(situation.session, other)!)}`,
+      because: `exchanged with ${windowName(situation.profile, existingWindow(situation.session, other))}`,
     },
   );
 }
@@ -203,7 +204,7 @@ function toLead(situation: Situation, change: (tiled: string[], at: number) => s
   if (tiled[0] === window.id) {
     return nothing(session, `${windowName(profile, window)} is the lead already`);
   }
-  const former = windowName(profile, windowOf(session, tiled[0])!);
+  const former = windowName(profile, existingWindow(session, tiled[0]));
   return did(reorder(situation, window, change), {
     about: window.id,
     decided: 'lead',

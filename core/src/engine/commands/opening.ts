@@ -25,6 +25,7 @@ import {
   type Outcome,
   type Reason,
   type Situation,
+  existingWindow,
 } from '../session.ts';
 import { stoodAsGiven } from '../standing.ts';
 import { boardHere } from './board-here.ts';
@@ -168,7 +169,7 @@ function entered(
 
 /** Gives a window that opened the focus, or where a rule says it takes none, a place after the focused one. */
 function withFirstFocus(before: Session, now: Session, id: string, follows: RuleSettings): Session {
-  const window = windowOf(now, id)!;
+  const window = existingWindow(now, id);
   const isPocketed = window.held === 'pocketed';
   if (!isPocketed && follows.focus !== false) return withFocus(now, window);
   const listed = isIn(window, 'minimised')
@@ -184,7 +185,7 @@ function withFirstFocus(before: Session, now: Session, id: string, follows: Rule
 
 function seatTaken(situation: Situation, { id }: SessionWindow): Reason[] {
   if (situation.session.paused) return [];
-  const seat = boardHere(situation, windowOf(situation.session, id)!)?.seat;
+  const seat = boardHere(situation, existingWindow(situation.session, id))?.seat;
   if (!seat) return [];
   const because = seat.isOver ? 'every zone is taken' : 'the next empty zone';
   return [{ about: id, decided: `in ${seat.zones.join(' and ')}`, because }];

@@ -14,11 +14,11 @@ import {
   did,
   nothing,
   shownOn,
-  windowOf,
   withFocus,
   withWindow,
   type Outcome,
   type Situation,
+  existingWindow,
 } from '../session.ts';
 import { boardHere, withSeats } from './board-here.ts';
 import { focusedWindow, isOutcome } from './focused.ts';
@@ -129,7 +129,7 @@ function placedBeyond(
   const there = joined(situation, window, to.id, shownOn(session, to.id));
   const placed = withPlacing(there, window.id, along);
   return did(
-    withFocus(placed, windowOf(placed, window.id)!),
+    withFocus(placed, existingWindow(placed, window.id)),
     said(window, `${placingText(along)} of ${to.name}`, `it stood on this side already`),
   );
 }

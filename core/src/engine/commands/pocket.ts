@@ -16,6 +16,7 @@ import {
   withWindow,
   type Outcome,
   type Situation,
+  existingWindow,
 } from '../session.ts';
 import { firstStanding, stood, stoodAsGiven } from '../standing.ts';
 import { focusedWindow, isOutcome } from './focused.ts';
@@ -81,7 +82,7 @@ function callBack(situation: Situation): Outcome {
   return did(withInteraction(back, { kind: 'calling-back', window: window.id, from: 'pocket' }), {
     about: window.id,
     decided: `${windowName(profile, window)} called back`,
-    because: windowOf(back, window.id)!.pocketedFrom
+    because: existingWindow(back, window.id).pocketedFrom
       ? 'it was pocketed last; it floats, for it came from another workspace'
       : 'it was pocketed last here; it is at its former place',
   });
@@ -144,7 +145,7 @@ export function broughtBack({ session, desk }: Situation, window: SessionWindow)
           ...arrangement,
           order: [...arrangement.order, window.id],
         }));
-  return withFocus(joined, windowOf(joined, window.id)!);
+  return withFocus(joined, existingWindow(joined, window.id));
 }
 
 export const pocketApplies = {

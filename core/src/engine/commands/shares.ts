@@ -2,7 +2,7 @@ import type { Applies } from './applies.ts';
 import { span } from '../../geometry/rect.ts';
 import type { Adjusted, Session } from '../../model/session.ts';
 import { evened } from '../../tiling/hand.ts';
-import { definitionOfLayout, LAYOUTS, SHARE_SPLIT } from '../../tiling/layouts.ts';
+import { LAYOUTS, SHARE_SPLIT, leadAxisOf } from '../../tiling/layouts.ts';
 import type { Layout } from '../../values/layout.ts';
 import { arrange, tilingInForce } from '../arrange.ts';
 import {
@@ -79,7 +79,7 @@ function leadEdge(situation: Situation): LeadEdge | null {
   const { layout } = tiling;
   if (!('leadCount' in layout) || !tiles || tiles.length <= layout.leadCount) return null;
   const isDouble = layout.kind === 'middle' && tiles.length - layout.leadCount > 1;
-  const axis = definitionOfLayout(layout).leadAxis!(layout);
+  const axis = leadAxisOf(layout);
   const shared = span(area, axis).length - gap[axis] * (isDouble ? 2 : 1);
   return shared > 0 ? { length: span(tiles[0]!, axis).length, shared, isDouble } : null;
 }

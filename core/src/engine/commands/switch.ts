@@ -9,6 +9,7 @@ import {
   withFocus,
   type Outcome,
   type Situation,
+  existingWindow,
 } from '../session.ts';
 
 /**
@@ -29,7 +30,7 @@ function switchWindow({ session, profile }: Situation): Outcome {
   const at = switching ? (switching.at + 1) % among.length : first;
   return did(withInteraction(session, { kind: 'switching', among, at }), {
     about: among[at]!,
-    decided: `${windowName(profile, windowOf(session, among[at])!)} chosen`,
+    decided: `${windowName(profile, existingWindow(session, among[at]))} chosen`,
     because: `number ${at + 1} of ${among.length}, most recent first; release takes it`,
   });
 }

@@ -17,6 +17,7 @@ import {
   withWindow,
   type Outcome,
   type Situation,
+  existingWindow,
 } from '../session.ts';
 import { settledOn, withNamesKept } from '../settle.ts';
 import { joined } from './join.ts';
@@ -109,7 +110,7 @@ function putOnWorkspace(before: Situation, which: string, follow: boolean): Outc
   }
   const put = joined(situation, window, monitorFor(desk, to, window.monitor), to.id);
   const next = follow
-    ? withFocus(put, windowOf(put, window.id)!)
+    ? withFocus(put, existingWindow(put, window.id))
     : withFocusOnMonitor(put, session.focusMonitor);
   return did(next, {
     about: window.id,
@@ -183,7 +184,7 @@ function closeWorkspace(situation: Situation): Outcome {
 
 /** A window on another workspace of its own monitor; one in the pocket comes from there now. */
 function sentTo(situation: Situation, id: string, workspace: string): Session {
-  const window = windowOf(situation.session, id)!;
+  const window = existingWindow(situation.session, id);
   const sent = joined(situation, window, window.monitor, workspace);
   return withWindow(sent, id, (there) =>
     there.pocketedFrom

@@ -30,9 +30,9 @@ function exchanged(
   zone: string,
 ): Outcome {
   const { session, profile } = situation;
-  const { zoned, tiled } = here.arranged;
-  const there = tiled.filter(
-    ({ id }, i) => id !== window.id && zoned!.seats[i]!.zones.includes(zone),
+  const { zoned, arranged } = here;
+  const there = arranged.tiled.filter(
+    ({ id }, i) => id !== window.id && zoned.seats[i]?.zones.includes(zone),
   );
   const seats: Record<string, InZones> = { [window.id]: { zones: [zone] } };
   for (const { id } of there) seats[id] = { zones: here.seat.before ?? here.seat.zones };
@@ -52,8 +52,9 @@ export function moveOverZones(
 ): Outcome | null {
   const here = boardHere(situation, window);
   if (!here) return null;
-  const { area, zoned } = here.arranged;
-  const zone = zoneTowards(here.board, zoned!.tracks, area, here.seat.zones, direction);
+  const { zoned, arranged } = here;
+  const { area } = arranged;
+  const zone = zoneTowards(here.board, zoned.tracks, area, here.seat.zones, direction);
   return zone === null ? null : exchanged(situation, window, here, zone);
 }
 
@@ -134,9 +135,9 @@ function widen(situation: Situation, direction: Direction): Outcome {
   });
   const here = boardHere(situation, window);
   if (here) {
-    const { seat, board } = here;
-    const { area, zoned } = here.arranged;
-    const next = zoneTowards(board, zoned!.tracks, area, seat.zones, direction);
+    const { seat, board, zoned } = here;
+    const { area } = here.arranged;
+    const next = zoneTowards(board, zoned.tracks, area, seat.zones, direction);
     if (next === null) return nothing(session, `no zone lies ${direction} of it`);
     const zones = [...seat.zones, next];
     const wide = { zones, before: seat.before ?? seat.zones };
