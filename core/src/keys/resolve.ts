@@ -231,7 +231,7 @@ class Resolving {
   private command(binding: KeyBinding, command: KeyCommand, on: On, repeat: boolean): void {
     if (command.command === 'enter-layer' || command.command === 'leave-layer') return;
     const isOutlined = this.context.interaction?.kind === 'previewing';
-    if (askedOf(command) !== null) this.out.push({ type: 'ask', command, binding });
+    if (askedOf(command) !== null) this.out.push({ type: 'ask', command, binding, on });
     else if (!repeat || !(isOutlined || definitionOf(command.command).ignoresRepeat))
       this.out.push({ type: 'command', command, binding, on, repeat });
   }

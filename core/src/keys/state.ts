@@ -31,7 +31,7 @@ export type KeyOutput =
   /** `binding` is null for keys that were asked for, and answer a command. */
   | { type: 'command'; command: Command; binding: KeyBinding | null; on: On; repeat: boolean }
   /** Something is to be typed first: a list opens, and what is chosen in it is the command. */
-  | { type: 'ask'; command: Command; binding: KeyBinding }
+  | { type: 'ask'; command: Command; binding: KeyBinding; on: On }
   /** What lasted while its key was down is over: what was chosen with it is taken, or dropped. */
   | { type: 'choice'; taken: boolean; because: string }
   | { type: 'layer'; layer: string; is: 'entered' | 'left'; because: string }

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { askedOf, commandText } from '../commands/command.ts';
 import { eventOfKey, keyContext } from '../engine/press.ts';
-import { reduce } from '../engine/reduce.ts';
+import { reduce, type SessionEvent } from '../engine/reduce.ts';
 import type { Reason } from '../engine/session.ts';
 import { resolveKey } from '../keys/resolve.ts';
 import { nextTime, type KeyInput, type KeyOutput, type KeyState } from '../keys/state.ts';
@@ -137,23 +137,22 @@ function waited(desk: Pressing, until: number): { desk: Pressing; trace: Reason[
 function taken(desk: Pressing, input: KeyInput): { desk: Pressing; trace: Reason[] } {
   const { state, out } = resolveKey(desk.keys, input, keyContext(desk.session, desk.profile));
   const trace: Reason[] = [];
-  let { session, profile } = desk;
+  let after: Pressing = { ...desk, keys: state };
   for (const each of out) {
     const event = eventOfKey(each);
-    const outcome = event && reduce(session, event, profile);
-    trace.push(...(outcome?.trace ?? reasonOf(each)));
-    if (!outcome) continue;
-    ({ session } = outcome);
-    ({ session, profile } = withEdit(session, profile, outcome.edit));
+    const done = event ? happened(after, event) : { desk: after, trace: reasonOf(each) };
+    after = done.desk;
+    trace.push(...done.trace);
   }
-  return { desk: { ...desk, session, profile, keys: state }, trace };
+  return { desk: after, trace };
 }
 
-/** A desk after a command that changes the profile. */
-export function withEdit(session: Session, before: Profile, edit: Profile | undefined) {
-  if (!edit) return { session, profile: before };
-  const edited = reduce(session, { type: 'profile-edited', before }, edit);
-  return { session: edited.session, profile: edit };
+/** Something happens on a desk; where it proposes another profile, that is taken over as an edit. */
+export function happened(desk: Pressing, event: SessionEvent): { desk: Pressing; trace: Reason[] } {
+  const { session, trace, edit } = reduce(desk.session, event, desk.profile);
+  if (!edit) return { desk: { ...desk, session }, trace };
+  const edited = reduce(session, { type: 'profile-edited', before: desk.profile }, edit);
+  return { desk: { ...desk, session: edited.session, profile: edit }, trace };
 }
 
 /** What came of a key that is not the desk's. */

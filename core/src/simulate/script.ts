@@ -1,5 +1,5 @@
 import { HOME } from '../keys/state.ts';
-import { pressed, pressField, pressText, withEdit, type Press, type Pressing } from './press.ts';
+import { pressed, pressField, pressText, happened, type Press, type Pressing } from './press.ts';
 import { PLAIN_COMMANDS, type Command } from '../commands/registry.ts';
 import { placeAndCheck } from '../checkup/standing.ts';
 import { z } from 'zod';
@@ -9,7 +9,7 @@ import { deskInForce } from '../desk/desk.ts';
 import { deviceText } from '../desk/match.ts';
 import { openSession } from '../engine/open.ts';
 import type { Placement } from '../engine/placement.ts';
-import { reduce, type SessionEvent } from '../engine/reduce.ts';
+import { type SessionEvent } from '../engine/reduce.ts';
 import { rulesWhy } from '../engine/rules-why.ts';
 import type { Reason } from '../engine/session.ts';
 import { migratedScript } from '../model/migrate.ts';
@@ -150,21 +150,15 @@ export function play(profile: Profile, { session: input, steps }: Script): Playe
       played.push(looked(desk, `same ${step.same}`, differences));
       continue;
     }
-    const happened = 'press' in step ? pressed(desk, step.press) : taken(desk, eventOf(step));
-    desk = happened.desk;
+    const done = 'press' in step ? pressed(desk, step.press) : happened(desk, eventOf(step));
+    desk = done.desk;
     played.push({
       step: stepText(step),
-      reasons: happened.trace,
+      reasons: done.trace,
       ...placeAndCheck(desk.session, desk.profile),
     });
   }
   return played;
-}
-
-/** Something happens on a desk that is no key. */
-function taken(desk: Pressing, event: SessionEvent): { desk: Pressing; trace: Reason[] } {
-  const { session, trace, edit } = reduce(desk.session, event, desk.profile);
-  return { desk: { ...desk, ...withEdit(session, desk.profile, edit) }, trace };
 }
 
 function looked({ session, profile }: Pressing, step: string, differences: string[]): Played {

@@ -17,7 +17,7 @@ import { Section } from '../../app/Section.tsx';
 import { usePageKeys } from '../../app/keys.ts';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';
 import { readChosen, type ChosenFile } from '../../data/chosen-file.ts';
-import { useEdited } from '../../data/edited.ts';
+import { useComparison } from '../../data/comparison.ts';
 import { Action } from './Action.tsx';
 import { ChangeList } from './ChangeList.tsx';
 import { Difference } from './Difference.tsx';
@@ -41,7 +41,7 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
     [profile, file, takings, items],
   );
   const next = made?.ok ? made.value : undefined;
-  const { now, then } = useEdited(next);
+  const { now, then } = useComparison(next);
   const found = useMemo(() => (next ? newFindings(profile, next) : []), [profile, next]);
   const here = items[Math.min(at, items.length - 1)];
 

@@ -8,7 +8,7 @@ import { Choice, SettingRow } from '../../app/SettingRow.tsx';
 import { TextField } from '../../app/TextField.tsx';
 import { usePageKeys } from '../../app/keys.ts';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';
-import { useEdited } from '../../data/edited.ts';
+import { useComparison } from '../../data/comparison.ts';
 import { useNameRevision, useRevision, useRevisions } from '../../data/queries.ts';
 import { Action } from './Action.tsx';
 import { ChangeList } from './ChangeList.tsx';
@@ -45,8 +45,8 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
   const nameField = useRef<HTMLInputElement>(null);
 
   const whole = kept?.revision === here?.revision ? kept?.profile : undefined;
-  const { now, then } = useEdited(whole);
-  const { then: earlier } = useEdited(against === 'before' ? former?.profile : undefined);
+  const { now, then } = useComparison(whole);
+  const { then: earlier } = useComparison(against === 'before' ? former?.profile : undefined);
   const ifRestored = useMemo(() => (whole ? changeTexts(profile, whole) : []), [profile, whole]);
 
   const restore = () => {

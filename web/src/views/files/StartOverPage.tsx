@@ -11,7 +11,7 @@ import { Section } from '../../app/Section.tsx';
 import { usePageKeys } from '../../app/keys.ts';
 import { DEMO_APPS } from '../../app/demo-apps.ts';
 import { useBench, useBenchStore } from '../../data/bench-context.ts';
-import { useEdited } from '../../data/edited.ts';
+import { useComparison } from '../../data/comparison.ts';
 import { Action } from './Action.tsx';
 import { Difference } from './Difference.tsx';
 
@@ -42,7 +42,7 @@ export function StartOverPage({ pages }: { pages: ReactNode }) {
   const [part, setPart] = useState<Part>('layouts');
   const next = useMemo(() => overOf(profile, part), [profile, part]);
   const changes = useMemo(() => changeTexts(profile, next), [profile, next]);
-  const { now, then } = useEdited(next);
+  const { now, then } = useComparison(next);
   const take = () => {
     if (changes.length > 0) store.getState().edit((present) => overOf(present, part));
   };

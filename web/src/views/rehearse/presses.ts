@@ -76,7 +76,7 @@ function follow(bench: Bench, out: KeyOutput, caps: readonly string[], input: Ke
     case 'ask': {
       const by = { keys: out.binding.keys, command: commandText(out.command) };
       const kind = pickerOf(out.command);
-      if (kind) usePicker.getState().open(kind, capsOf(out.binding, 'press'), by);
+      if (kind) usePicker.getState().open(kind, capsOf(out.binding, out.on), by);
       return;
     }
     case 'layer':

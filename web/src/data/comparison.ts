@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { useBench } from './bench-context.ts';
 
 /** The desk in hand as it is, and as it would be with another profile. */
-export function useEdited(next: Profile | undefined): {
+export function useComparison(next: Profile | undefined): {
   now: { profile: Profile; session: Session };
   then: { profile: Profile; session: Session };
 } {
