@@ -71,6 +71,8 @@ describe('a press in a script', () => {
   });
 
   it('is tapped or held by the time between, also where only time decides', () => {
+    const [alone] = played({ press: [{ down: 'Space' }, { wait: 500 }] });
+    expect(alone?.reasons.map(({ decided }) => decided)).toEqual(['entered far']);
     const [tapped] = played({ press: 'tap Space' });
     expect(windowIn(tapped)).toMatchObject({ state: 'minimised' });
     const [held] = played({

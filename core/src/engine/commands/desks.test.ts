@@ -172,6 +172,10 @@ describe('desk-mode', () => {
     // Round to where it began: nothing is changed, and nothing is there to undo.
     const round = office().run(press, press, press).event({ type: 'key-released', taken: true });
     expect(round.session.past).toEqual([]);
-    expect(chosen.run('focus-next').session.interaction).toBeUndefined();
+    const otherwise = chosen.run('focus-next');
+    expect(otherwise.session.interaction).toBeUndefined();
+    // A mode that was only looked at is not taken by whatever comes next.
+    expect(otherwise.desk.mode).toBe('extend');
+    expect(otherwise.placed()).toEqual(office().run('focus-next').placed());
   });
 });
