@@ -22,21 +22,44 @@ const LAYERS = [
   'simulate',
   'starters',
 ];
+/** The layers of the page, likewise. */
+const PAGE_LAYERS = ['ui', 'state', 'sheet', 'views', 'shell'];
 const TESTS = '\\.test\\.ts$|^core/src/testing/';
 const error = (name, from, to) => ({ name, severity: 'error', from, to });
 
-const rules = [
-  ...LAYERS.slice(0, -1).map((layer, i) =>
-    error(
-      `${layer}-imports-no-layer-below`,
-      { path: `^core/src/${layer}/`, pathNot: TESTS },
-      { path: `^core/src/(${LAYERS.slice(i + 1).join('|')})/` },
+/** @param source the folder of the layers @param outside files of it that belong to no layer */
+const layered = (name, source, layers, outside) => [
+  ...layers
+    .slice(0, -1)
+    .map((layer, i) =>
+      error(
+        `${layer}-imports-no-layer-below`,
+        { path: `^${source}/${layer}/`, pathNot: TESTS },
+        { path: `^${source}/(${layers.slice(i + 1).join('|')})/` },
+      ),
     ),
+  // A file that imports nothing is found by who imports it; one that nobody does, knip finds.
+  ...['from', 'to'].map((end) => ({
+    ...error(`every-file-of-${name}-is-in-a-layer`, {}, {}),
+    [end]: {
+      path: `^${source}/`,
+      pathNot: `${TESTS}|^${source}/(${outside}$|(${layers.join('|')})/)`,
+    },
+  })),
+];
+
+const rules = [
+  ...layered('core', 'core/src', LAYERS, 'index\\.ts'),
+  ...layered('the-page', 'web/src', PAGE_LAYERS, 'main\\.tsx'),
+  error(
+    'a-view-imports-no-other',
+    { path: '^web/src/views/([^/]+)/' },
+    { path: '^web/src/views/', pathNot: '^web/src/views/$1/' },
   ),
   error(
-    'every-file-of-core-is-in-a-layer',
-    { path: '^core/src/', pathNot: `${TESTS}|^core/src/(index\\.ts$|(${LAYERS.join('|')})/)` },
-    {},
+    'ui-knows-nothing-of-the-desk',
+    { path: '^web/src/ui/' },
+    { path: '^core/src/', pathNot: '^core/src/values/' },
   ),
   error('what-is-for-tests-stays-in-tests', { pathNot: `${TESTS}|^e2e/` }, { path: TESTS }),
   error('no-cycle-of-files', {}, { circular: true }),
@@ -89,5 +112,5 @@ function filesIn(place) {
 
 const everything = ['core/src', 'cli/src', 'server/src', 'web/src', 'bench', 'e2e', 'scripts'];
 const broken = await check(rules, everything, '');
-const cycles = await check(folderRules, ['core/src'], TESTS);
+const cycles = await check(folderRules, ['core/src', 'web/src'], TESTS);
 process.exit(broken + cycles === 0 ? 0 : 1);

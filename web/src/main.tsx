@@ -1,7 +1,7 @@
 import '@fontsource-variable/archivo/wdth.css';
 import '@fontsource-variable/martian-mono/wdth.css';
 import { createRoot } from 'react-dom/client';
-import { App } from './app/App.tsx';
+import { App } from './shell/App.tsx';
 import { facesLoaded } from './sheet/text-width.ts';
 
 void facesLoaded().then(() => {

@@ -14,7 +14,7 @@ function checked(files: Record<string, string>) {
   const folder = mkdtempSync(join(tmpdir(), 'sorn-layers-'));
   folders.push(folder);
   for (const [name, text] of Object.entries(files)) {
-    const file = join(folder, 'core/src', name);
+    const file = join(folder, /^(core|web)\//.test(name) ? name : `core/src/${name}`);
     mkdirSync(dirname(file), { recursive: true });
     writeFileSync(file, text);
   }
@@ -70,6 +70,31 @@ describe('what may import what', () => {
         'keys/map/text.ts': "export { row } from '../chart/rows.ts';\n",
         'keys/chart/rows.ts': 'export const row = 1;\n',
       },
+    ],
+    [
+      'sheet-imports-no-layer-below',
+      {
+        'web/src/sheet/Sheet.tsx': "export { name } from '../views/desk/name.ts';\n",
+        'web/src/views/desk/name.ts': 'export const name = 1;\n',
+      },
+    ],
+    [
+      'every-file-of-the-page-is-in-a-layer',
+      {
+        'web/src/helpers/all.ts': 'export const all = 1;\n',
+        'web/src/ui/KeyCap.tsx': "export { all } from '../helpers/all.ts';\n",
+      },
+    ],
+    [
+      'a-view-imports-no-other',
+      {
+        'web/src/views/keys/KeysView.tsx': "export { name } from '../desk/name.ts';\n",
+        'web/src/views/desk/name.ts': 'export const name = 1;\n',
+      },
+    ],
+    [
+      'ui-knows-nothing-of-the-desk',
+      { 'web/src/ui/KeyCap.tsx': "export { one } from '../../../core/src/engine/reduce.ts';\n" },
     ],
     ['every-import-is-found', { 'engine/a.ts': "export { b } from './nowhere.ts';\n" }],
   ])('finds %s', (rule, planted) => {

@@ -1,8 +1,8 @@
 import { interactionOf } from '@sorn/core/model';
 import { workArea, type PlacedMonitor } from '@sorn/core/desk';
 import { listedWorkspaces, tilingInForce } from '@sorn/core/engine';
-import { layoutText } from '../app/words.ts';
-import { useBench, type PlacedDesk } from '../data/bench-context.ts';
+import { layoutText } from './words.ts';
+import { useBench, type PlacedDesk } from '../state/profile-context.ts';
 import { tabEdge } from './tabs.ts';
 import { shortened, textWidth } from './text-width.ts';
 import { onSheet, type Viewport } from './viewport.ts';

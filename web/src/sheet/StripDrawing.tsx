@@ -1,5 +1,5 @@
 import { windowName, type Arranged } from '@sorn/core/engine';
-import { useBench } from '../data/bench-context.ts';
+import { useBench } from '../state/profile-context.ts';
 import { shortened } from './text-width.ts';
 import { onSheet, type Viewport } from './viewport.ts';
 

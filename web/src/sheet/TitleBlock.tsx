@@ -1,7 +1,7 @@
 import { Box, chakra, Grid } from '@chakra-ui/react';
 import { memo } from 'react';
-import { innerGapText, layoutText, outerGapText } from '../app/words.ts';
-import { useBench, type PlacedDesk } from '../data/bench-context.ts';
+import { innerGapText, layoutText, outerGapText } from './words.ts';
+import { useBench, type PlacedDesk } from '../state/profile-context.ts';
 import { TITLE_BLOCK } from './viewport.ts';
 
 /** The title block of the drawing: what is drawn, and what is in force where the focus is. */

@@ -2,7 +2,7 @@ import { Flex, Grid } from '@chakra-ui/react';
 import type { WindowMove } from '@sorn/core/engine';
 import { useMemo } from 'react';
 import { createStore } from 'zustand';
-import { BenchContext, placedDesk, useBenchStore } from '../data/bench-context.ts';
+import { BenchContext, placedDesk, useBenchStore } from '../state/profile-context.ts';
 import type { Standing } from './moves.ts';
 import { Sheet } from './Sheet.tsx';
 import { onSheet, type Viewport } from './viewport.ts';

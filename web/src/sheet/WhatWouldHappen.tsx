@@ -2,16 +2,16 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import { monitorName } from '@sorn/core/desk';
 import { windowName, windowOf, type WindowMove } from '@sorn/core/engine';
 import { useEffect, useRef } from 'react';
-import { KeyCap } from '../app/KeyCap.tsx';
-import { ANSWERS, usePageKeys } from '../app/keys.ts';
-import { useBenchStore } from '../data/bench-context.ts';
-import { useProposal, type Proposal } from '../data/proposal.ts';
+import { KeyCap } from '../ui/KeyCap.tsx';
+import { ANSWERS, usePageKeys } from '../ui/page-keys.ts';
+import { useBenchStore } from '../state/profile-context.ts';
+import { useProposal, type Proposal } from '../state/proposal.ts';
 import { TwoSheets } from './TwoSheets.tsx';
 import { useMoves } from './moves.ts';
 
 /** What would become of every window: the desk as it is and as it would be, and the moves in words. */
 export function WhatWouldHappen({ proposal }: { proposal: Proposal }) {
-  const { take, drop } = useProposal();
+  const { take, drop } = useProposal.use().getState();
   const store = useBenchStore();
   usePageKeys(ANSWERS, [
     { keys: ['Enter'], caps: ['Enter'], label: 'do it', run: take },

@@ -1,6 +1,6 @@
 import { windowName, windowOf, type Placement } from '@sorn/core/engine';
 import { memo } from 'react';
-import { useBench } from '../data/bench-context.ts';
+import { useBench } from '../state/profile-context.ts';
 import { onSheet, type Viewport } from './viewport.ts';
 import { WindowLabel } from './WindowLabel.tsx';
 

@@ -10,12 +10,12 @@ import {
 import { LAYOUTS } from '@sorn/core/tiling';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { KeyStrip } from '../../app/KeyStrip.tsx';
-import { TextField } from '../../app/TextField.tsx';
-import { DEMO_APPS } from '../../app/demo-apps.ts';
-import { usePageKeys } from '../../app/keys.ts';
-import { useCreateDemo, useCreateProfile } from '../../data/queries.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { KeyStrip } from '../../ui/KeyStrip.tsx';
+import { TextField } from '../../ui/TextField.tsx';
+import { DEMO_APPS } from '../../state/demo-apps.ts';
+import { usePageKeys } from '../../ui/page-keys.ts';
+import { useCreateDemo, useCreateProfile } from '../../state/queries.ts';
 import { HandDrawing } from './HandDrawing.tsx';
 import { ArrangedDrawing, MonitorsDrawing } from './MonitorsDrawing.tsx';
 import { Cards } from './Cards.tsx';

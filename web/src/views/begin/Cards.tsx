@@ -1,6 +1,6 @@
 import { chakra, Grid } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
-import { KeyCap } from '../../app/KeyCap.tsx';
+import { KeyCap } from '../../ui/KeyCap.tsx';
 
 /** Answers with drawings, of which one is chosen; each has a digit. */
 export function Cards(props: {

@@ -2,15 +2,15 @@ import { chakra, Flex } from '@chakra-ui/react';
 import { monitorName } from '@sorn/core/desk';
 import { PAST_LAST_MONITOR } from '@sorn/core/model';
 import { MODES } from '@sorn/core/values';
-import { MODE_WORDS, pluggedIn, useDeskChange } from '../../app/Connections.tsx';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { ListLine } from '../../app/ListLine.tsx';
-import { Section } from '../../app/Section.tsx';
-import { Choice, SettingRow } from '../../app/SettingRow.tsx';
-import { Select } from '../../app/Select.tsx';
-import { TextField } from '../../app/TextField.tsx';
-import { TextButton } from '../../app/TextButton.tsx';
-import { useBench, type PlacedDesk } from '../../data/bench-context.ts';
+import { MODE_WORDS, pluggedIn, useDeskChange } from '../../state/desk-change.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { ListLine } from '../../ui/ListLine.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { TextField } from '../../ui/TextField.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
+import { useBench, type PlacedDesk } from '../../state/profile-context.ts';
 import type { DeskEdits } from './edits.ts';
 
 /** The desks of the profile, which one applies and why, and what is set for it. */

@@ -1,7 +1,7 @@
 import { boundsOf, type Rect } from '@sorn/core/geometry';
 import { useRef, useState } from 'react';
-import { BenchLayout } from '../../app/Bench.tsx';
-import { usePlacedDesk } from '../../data/bench-context.ts';
+import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { usePlacedDesk } from '../../state/profile-context.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import { AddMonitor } from './AddMonitor.tsx';
 import { ChosenFrame, Handles } from './ChosenMonitor.tsx';

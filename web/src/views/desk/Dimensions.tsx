@@ -7,7 +7,7 @@ import {
   type StandingMeasure,
 } from '@sorn/core/desk';
 import { meet, type Edges, type Rect } from '@sorn/core/geometry';
-import { Figure } from '../../app/Figure.tsx';
+import { Figure } from '../../ui/Figure.tsx';
 import { DimensionLine } from '../../sheet/DimensionLine.tsx';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
 import type { DeskEdits } from './edits.ts';

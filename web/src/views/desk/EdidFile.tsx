@@ -2,9 +2,9 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import { readEdid, suggestedScale, type Edid } from '@sorn/core/desk';
 import type { Monitor } from '@sorn/core/model';
 import { useState, type Ref } from 'react';
-import { FileInput } from '../../app/FileInput.tsx';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { Section } from '../../app/Section.tsx';
+import { FileInput } from '../../ui/FileInput.tsx';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { Section } from '../../ui/Section.tsx';
 import type { DeskEdits } from './edits.ts';
 
 const MOST_BYTES = 64 * 1024;

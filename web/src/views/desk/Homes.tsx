@@ -2,10 +2,10 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import { monitorName, ROLES } from '@sorn/core/desk';
 import type { Profile } from '@sorn/core/model';
 import { useState } from 'react';
-import { Section } from '../../app/Section.tsx';
-import { Select } from '../../app/Select.tsx';
-import { TextField } from '../../app/TextField.tsx';
-import { useBench, type PlacedDesk } from '../../data/bench-context.ts';
+import { Section } from '../../ui/Section.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { TextField } from '../../ui/TextField.tsx';
+import { useBench, type PlacedDesk } from '../../state/profile-context.ts';
 import type { DeskEdits } from './edits.ts';
 
 /** The home of each workspace, by name or by role, and where that is now. */

@@ -9,11 +9,11 @@ import {
   type PlacedMonitor,
 } from '@sorn/core/desk';
 import { useState, type Ref } from 'react';
-import { Figure } from '../../app/Figure.tsx';
-import { Section } from '../../app/Section.tsx';
-import { Choice, SettingRow } from '../../app/SettingRow.tsx';
-import { Select } from '../../app/Select.tsx';
-import { useBench } from '../../data/bench-context.ts';
+import { Figure } from '../../ui/Figure.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { useBench } from '../../state/profile-context.ts';
 import type { DeskEdits } from './edits.ts';
 
 const WORDS = {

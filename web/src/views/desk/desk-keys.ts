@@ -1,8 +1,8 @@
 import { type PlacedMonitor, fromTheLeft } from '@sorn/core/desk';
 import type { Direction } from '@sorn/core/values';
 import type { RefObject } from 'react';
-import { focusFigure } from '../../app/inspector.ts';
-import { usePageKeys } from '../../app/keys.ts';
+import { focusFigure } from '../../ui/inspector.ts';
+import { usePageKeys } from '../../ui/page-keys.ts';
 import type { DeskEdits } from './edits.ts';
 
 const ARROWS = [

@@ -13,8 +13,8 @@ import {
 } from '@sorn/core/desk';
 import type { Desk, DeskEntry, Monitor, Profile } from '@sorn/core/model';
 import type { Direction } from '@sorn/core/values';
-import { useBenchStore, type PlacedDesk } from '../../data/bench-context.ts';
-import { useProposal } from '../../data/proposal.ts';
+import { useBenchStore, type PlacedDesk } from '../../state/profile-context.ts';
+import { useProposal } from '../../state/proposal.ts';
 
 /** Pixels an arrow key moves a monitor, and how near an edge must be to be met. */
 const STEP = 40;
@@ -25,6 +25,7 @@ export type DeskEdits = ReturnType<typeof useDeskEdits>;
 
 export function useDeskEdits({ desk }: PlacedDesk) {
   const store = useBenchStore();
+  const proposals = useProposal.use();
   const edit = (change: (profile: Profile) => Profile, merge = '') =>
     store.getState().edit(change, merge);
   /** The profile with this desk in it, changed. */
@@ -79,17 +80,15 @@ export function useDeskEdits({ desk }: PlacedDesk) {
       // A desk is what is connected: where that was told by cables, this one is pulled.
       if (store.getState().session.connected && standing.length > 1) {
         const connected = others(id).map((each) => each.id);
-        useProposal
+        proposals
           .getState()
           .proposeEvent(
-            store.getState(),
             { type: 'monitors-changed', connected, byHand: true },
             `Pull the cable of ${name}`,
           );
         return;
       }
-      useProposal.getState().proposeEdit(
-        store.getState(),
+      proposals.getState().proposeEdit(
         onDesk((profile, on) => withoutMonitorOnDesk(profile, on, id)),
         `Take ${name} off this desk`,
       );
@@ -108,13 +107,9 @@ export function useDeskEdits({ desk }: PlacedDesk) {
       );
     },
     dropDesk(id: string, name: string) {
-      useProposal
+      proposals
         .getState()
-        .proposeEdit(
-          store.getState(),
-          (profile) => withoutDesk(profile, id),
-          `Delete the desk ${name}`,
-        );
+        .proposeEdit((profile) => withoutDesk(profile, id), `Delete the desk ${name}`);
     },
     setHome(workspace: string, monitor: string) {
       edit((profile) => ({

@@ -1,6 +1,6 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { TextButton } from '../../app/TextButton.tsx';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
 
 /** Something that can be done here: its key, what it is called, and what it does. */
 export function Action(props: { cap: string; text: string; says?: string; onClick: () => void }) {

@@ -1,20 +1,20 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { useRef, useState, type ReactNode } from 'react';
-import { BenchLayout } from '../../app/Bench.tsx';
-import { FileInput } from '../../app/FileInput.tsx';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { Paper } from '../../app/Paper.tsx';
-import { Section } from '../../app/Section.tsx';
-import { Choice, SettingRow } from '../../app/SettingRow.tsx';
-import { usePageKeys } from '../../app/keys.ts';
-import { api, type Restoring } from '../../data/api.ts';
+import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { FileInput } from '../../ui/FileInput.tsx';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { Paper } from '../../ui/Paper.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
+import { usePageKeys } from '../../ui/page-keys.ts';
+import { api, type Restoring } from '../../state/api.ts';
 import {
   useBackups,
   useMakeBackup,
   useRestore,
   useSaveSettings,
   useServerSettings,
-} from '../../data/queries.ts';
+} from '../../state/queries.ts';
 import { Action } from './Action.tsx';
 import { BackupTable } from './BackupTable.tsx';
 import { RestoreQuestion } from './RestoreQuestion.tsx';

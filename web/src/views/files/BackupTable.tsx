@@ -1,8 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { tableStyle } from '../../app/table-style.ts';
-import type { BackupFile } from '../../data/api.ts';
-import { whenText } from '../../app/when.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { tableStyle } from '../../ui/table-style.ts';
+import type { BackupFile } from '../../state/api.ts';
+import { whenText } from '../../ui/when.ts';
 
 const WHY: Record<BackupFile['why'], string> = {
   start: 'at a start',

@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { Choice } from '../../app/SettingRow.tsx';
-import { usePageKeys } from '../../app/keys.ts';
+import { Choice } from '../../ui/SettingRow.tsx';
+import { usePageKeys } from '../../ui/page-keys.ts';
 import { BackupPage } from './BackupPage.tsx';
 import { ExportPage } from './ExportPage.tsx';
 import { ImportPage } from './ImportPage.tsx';

@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
-import { tableStyle } from '../../app/table-style.ts';
+import { tableStyle } from '../../ui/table-style.ts';
 
 /** What does not fit into a cell is cut. */
 export const CUT = { overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' } as const;

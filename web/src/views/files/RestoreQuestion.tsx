@@ -1,10 +1,10 @@
 import { Box, Button, chakra, Flex } from '@chakra-ui/react';
 import { useEffect, useRef } from 'react';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { ANSWERS, usePageKeys } from '../../app/keys.ts';
-import { tableStyle } from '../../app/table-style.ts';
-import type { Replaced, Restoring } from '../../data/api.ts';
-import { whenText } from '../../app/when.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { ANSWERS, usePageKeys } from '../../ui/page-keys.ts';
+import { tableStyle } from '../../ui/table-style.ts';
+import type { Replaced, Restoring } from '../../state/api.ts';
+import { whenText } from '../../ui/when.ts';
 
 /** What a restore would replace, profile by profile, before it is done. */
 export function RestoreQuestion(props: {

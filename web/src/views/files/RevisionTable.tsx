@@ -1,9 +1,9 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { TextButton } from '../../app/TextButton.tsx';
-import { useInSight } from '../../app/in-sight.ts';
-import type { Revision } from '../../data/api.ts';
+import { TextButton } from '../../ui/TextButton.tsx';
+import { useInSight } from '../../ui/in-sight.ts';
+import type { Revision } from '../../state/api.ts';
 import { CUT, ListTable } from './ListTable.tsx';
-import { whenText } from '../../app/when.ts';
+import { whenText } from '../../ui/when.ts';
 
 /** How many changes a line tells; the inspector has them all. */
 const TOLD = 2;

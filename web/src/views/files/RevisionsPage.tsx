@@ -1,20 +1,20 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { changeTexts, THINNING_TEXT } from '@sorn/core/files';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
-import { BenchLayout } from '../../app/Bench.tsx';
-import { Paper } from '../../app/Paper.tsx';
-import { Section } from '../../app/Section.tsx';
-import { Choice, SettingRow } from '../../app/SettingRow.tsx';
-import { TextField } from '../../app/TextField.tsx';
-import { usePageKeys } from '../../app/keys.ts';
-import { useBench, useBenchStore } from '../../data/bench-context.ts';
-import { useComparison } from '../../data/comparison.ts';
-import { useNameRevision, useRevision, useRevisions } from '../../data/queries.ts';
+import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { Paper } from '../../ui/Paper.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
+import { TextField } from '../../ui/TextField.tsx';
+import { usePageKeys } from '../../ui/page-keys.ts';
+import { useBench, useBenchStore } from '../../state/profile-context.ts';
+import { useComparison } from '../../state/comparison.ts';
+import { useNameRevision, useRevision, useRevisions } from '../../state/queries.ts';
 import { Action } from './Action.tsx';
 import { ChangeList } from './ChangeList.tsx';
 import { Difference } from './Difference.tsx';
 import { RevisionTable } from './RevisionTable.tsx';
-import { whenText } from '../../app/when.ts';
+import { whenText } from '../../ui/when.ts';
 
 const AGAINST = [
   { value: 'now', text: 'against now' },

@@ -10,8 +10,8 @@ import {
 } from '@sorn/core/files';
 import type { Profile } from '@sorn/core/model';
 import { useEffect, useMemo, useRef } from 'react';
-import { create } from 'zustand';
-import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { perProfile } from '../../state/per-profile.ts';
+import { useBench, useBenchStore } from '../../state/profile-context.ts';
 
 /** What was typed and is not applied: it is not right yet, or was typed a moment ago. */
 interface Unapplied {
@@ -21,25 +21,14 @@ interface Unapplied {
   base: Profile;
 }
 
-interface UnappliedTexts {
-  /** By the profile's id: what is typed outlasts a look at another view. */
-  texts: ReadonlyMap<string, Unapplied>;
-  formats: ReadonlyMap<string, Format>;
-  keep: (id: string, text: Unapplied | null) => void;
-  choose: (id: string, format: Format) => void;
+/** What is typed outlasts a look at another view. */
+interface Typed {
+  unapplied: Unapplied | null;
+  /** The form that was chosen to see the profile in. */
+  format: Format | null;
 }
 
-const useUnapplied = create<UnappliedTexts>((set, get) => ({
-  texts: new Map(),
-  formats: new Map(),
-  keep(id, text) {
-    const texts = new Map(get().texts);
-    if (text) texts.set(id, text);
-    else texts.delete(id);
-    set({ texts });
-  },
-  choose: (id, format) => set({ formats: new Map(get().formats).set(id, format) }),
-}));
+const useTyped = perProfile<Typed>(() => ({ unapplied: null, format: null }));
 
 const QUIET_MS = 300;
 const NO_FAULTS: readonly PlacedFault[] = [];
@@ -58,12 +47,10 @@ interface TextInHand {
 /** The profile as text, and what is typed into it. */
 export function useOwnText(): TextInHand {
   const store = useBenchStore();
-  const id = useBench((bench) => bench.id);
   const profile = useBench((bench) => bench.profile);
   const own = useBench((bench) => bench.text);
-  const unapplied = useUnapplied(({ texts }) => texts.get(id));
-  const chosen = useUnapplied(({ formats }) => formats.get(id));
-  const { keep, choose } = useUnapplied.getState();
+  const typed = useTyped.use();
+  const { unapplied, format: chosen } = useTyped((state) => state);
   const wished = unapplied?.format ?? chosen ?? own?.format ?? 'yaml';
   // A text that TOML cannot hold is shown in the form that holds all.
   const format = whyNot(profile, wished) === null ? wished : 'yaml';
@@ -82,15 +69,15 @@ export function useOwnText(): TextInHand {
   useEffect(() => () => clearTimeout(timer.current), []);
 
   function apply() {
-    const typed = useUnapplied.getState().texts.get(id);
-    if (!typed) return;
-    const { profile: said } = readProfileText(typed.content, typed.format);
+    const { unapplied: text } = typed.getState();
+    if (!text) return;
+    const { profile: said } = readProfileText(text.content, text.format);
     if (!said) return;
-    const { content, base } = typed;
+    const { content, base } = text;
     // What was changed elsewhere while it was typed stays; where both changed the same, what was typed holds.
     const change = (present: Profile) => mergeProfiles(base, said, present).value;
-    store.getState().edit(change, 'text', { format: typed.format, content });
-    keep(id, null);
+    store.getState().edit(change, 'text', { format: text.format, content });
+    typed.setState({ unapplied: null });
   }
   // What was typed just before another view was looked at is applied all the same.
   useEffect(() => apply, []); // eslint-disable-line react-hooks/exhaustive-deps
@@ -99,21 +86,21 @@ export function useOwnText(): TextInHand {
     text,
     format,
     faults,
-    isUnapplied: unapplied !== undefined,
+    isUnapplied: unapplied !== null,
     setFormat(next) {
       // What is not right yet cannot be said in another form.
       apply();
-      if (!useUnapplied.getState().texts.has(id)) choose(id, next);
+      if (!typed.getState().unapplied) typed.setState({ format: next });
     },
     setText(content) {
       const base = unapplied?.base ?? store.getState().profile;
-      keep(id, { content, format, base });
+      typed.setState({ unapplied: { content, format, base } });
       clearTimeout(timer.current);
       timer.current = setTimeout(apply, QUIET_MS);
     },
     drop() {
       clearTimeout(timer.current);
-      keep(id, null);
+      typed.setState({ unapplied: null });
     },
   };
 }

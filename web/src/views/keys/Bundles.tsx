@@ -2,11 +2,11 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import { BUNDLED, withBundle, withNewBundle, withoutBundle } from '@sorn/core/keys';
 import type { Bundle, Profile } from '@sorn/core/model';
 import { isCode, MODIFIERS } from '@sorn/core/values';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { Section } from '../../app/Section.tsx';
-import { TextButton } from '../../app/TextButton.tsx';
-import { TextField } from '../../app/TextField.tsx';
-import { useBenchStore } from '../../data/bench-context.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
+import { TextField } from '../../ui/TextField.tsx';
+import { useBenchStore } from '../../state/profile-context.ts';
 
 /** Keys that stand for several modifiers while they are held. */
 export function Bundles({ bundles }: { bundles: readonly Bundle[] }) {

@@ -2,9 +2,9 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import { mendsFor, type KeyFinding } from '@sorn/core/checkup';
 import type { Profile } from '@sorn/core/model';
 import { useMemo } from 'react';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { Section } from '../../app/Section.tsx';
-import { TextButton } from '../../app/TextButton.tsx';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
 
 /** The keys that take the first ways to mend a finding. */
 const MEND_CAPS = [['M'], ['Shift', 'M']];

@@ -5,10 +5,10 @@ import { keyMap } from '@sorn/core/keys';
 
 import { keysCaps } from '@sorn/core/values';
 import { Command as Finder } from 'cmdk';
-import { KeyCaps } from '../../app/KeyCap.tsx';
-import { Panel } from '../../app/Panel.tsx';
-import { finderStyle } from '../../app/finder-style.ts';
-import { useBench } from '../../data/bench-context.ts';
+import { KeyCaps } from '../../ui/KeyCap.tsx';
+import { Panel } from '../../ui/Panel.tsx';
+import { finderStyle } from '../../ui/finder-style.ts';
+import { useBench } from '../../state/profile-context.ts';
 import { commandsToBind } from './command-fields.ts';
 
 /** A list of every command that narrows as its name is typed; the keys for the chosen one are recorded next. */

@@ -3,11 +3,11 @@ import { BOARDS, deviceName } from '@sorn/core/keys';
 import { AT_ONCE, BOARD_FORMS, type BoardForm, type InputDevice } from '@sorn/core/model';
 import { isCode } from '@sorn/core/values';
 import type { Ref } from 'react';
-import { Figure } from '../../app/Figure.tsx';
-import { Section } from '../../app/Section.tsx';
-import { Select } from '../../app/Select.tsx';
-import { Choice, OnOff, SettingRow } from '../../app/SettingRow.tsx';
-import { TextField } from '../../app/TextField.tsx';
+import { Figure } from '../../ui/Figure.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { Choice, OnOff, SettingRow } from '../../ui/SettingRow.tsx';
+import { TextField } from '../../ui/TextField.tsx';
 
 /** What a device says it can send. */
 export function DeviceSettings(props: {

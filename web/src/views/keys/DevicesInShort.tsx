@@ -1,8 +1,8 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { deviceName, freeInputsOf, keyMap } from '@sorn/core/keys';
 import type { Profile } from '@sorn/core/model';
-import { Section } from '../../app/Section.tsx';
-import { KeyCap } from '../../app/KeyCap.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { KeyCap } from '../../ui/KeyCap.tsx';
 
 /** How many inputs of each device have bindings. */
 export function DevicesInShort({ profile }: { profile: Profile }) {

@@ -11,15 +11,15 @@ import {
 import { BASE, type InputDevice, type Profile } from '@sorn/core/model';
 import { isCode, keyName, modifierOf } from '@sorn/core/values';
 import { useRef, useState, type ReactNode } from 'react';
-import { BenchLayout } from '../../app/Bench.tsx';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { ListLine } from '../../app/ListLine.tsx';
-import { Paper } from '../../app/Paper.tsx';
-import { Section } from '../../app/Section.tsx';
-import { TextButton } from '../../app/TextButton.tsx';
-import { focusFigure } from '../../app/inspector.ts';
-import { usePageKeys } from '../../app/keys.ts';
-import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { ListLine } from '../../ui/ListLine.tsx';
+import { Paper } from '../../ui/Paper.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
+import { focusFigure } from '../../ui/inspector.ts';
+import { usePageKeys } from '../../ui/page-keys.ts';
+import { useBench, useBenchStore } from '../../state/profile-context.ts';
 import { DeviceSettings } from './DeviceSettings.tsx';
 import { useTrying } from './trying.ts';
 

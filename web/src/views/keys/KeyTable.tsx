@@ -2,9 +2,9 @@ import { type Task, TASK_TITLES } from '@sorn/core/commands';
 import { chakra, Flex } from '@chakra-ui/react';
 
 import { memo } from 'react';
-import { useInSight } from '../../app/in-sight.ts';
-import { KeyCaps } from '../../app/KeyCap.tsx';
-import { tableStyle } from '../../app/table-style.ts';
+import { useInSight } from '../../ui/in-sight.ts';
+import { KeyCaps } from '../../ui/KeyCap.tsx';
+import { tableStyle } from '../../ui/table-style.ts';
 import type { KeyRow } from './rows.ts';
 
 /** Every binding: its keys, what it does, how often it did something, its reach, and what was found. */

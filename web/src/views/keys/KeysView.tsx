@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { usePageKeys } from '../../app/keys.ts';
-import { Choice } from '../../app/SettingRow.tsx';
-import { useBench } from '../../data/bench-context.ts';
+import { usePageKeys } from '../../ui/page-keys.ts';
+import { Choice } from '../../ui/SettingRow.tsx';
+import { useBench } from '../../state/profile-context.ts';
 import { ChartPage } from './ChartPage.tsx';
 import { DevicesPage } from './DevicesPage.tsx';
 import { LayersPage } from './LayersPage.tsx';

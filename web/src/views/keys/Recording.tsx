@@ -1,6 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { KeyCap, KeyCaps } from '../../app/KeyCap.tsx';
-import { useBench } from '../../data/bench-context.ts';
+import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
+import { useBench } from '../../state/profile-context.ts';
 import { recordedCaps, useRecorder } from './recorder.ts';
 
 /** Over the page while keys are recorded: what they are for, and what was pressed so far. */

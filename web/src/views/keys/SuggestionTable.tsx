@@ -1,8 +1,8 @@
 import { chakra } from '@chakra-ui/react';
 import type { Suggestion } from '@sorn/core/keys';
 import type { ReactNode } from 'react';
-import { useInSight } from '../../app/in-sight.ts';
-import { tableStyle } from '../../app/table-style.ts';
+import { useInSight } from '../../ui/in-sight.ts';
+import { tableStyle } from '../../ui/table-style.ts';
 
 /** What would have which keys, and after it what would have none. */
 export function SuggestionTable(props: {

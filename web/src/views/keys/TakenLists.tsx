@@ -4,12 +4,12 @@ import { takenLists, withTakenList } from '@sorn/core/keys';
 import { withApp, type Profile, type Shortcut, type TakenList } from '@sorn/core/model';
 import { keysCaps, readTrigger } from '@sorn/core/values';
 import { useState } from 'react';
-import { KeyCaps } from '../../app/KeyCap.tsx';
-import { Section } from '../../app/Section.tsx';
-import { TextButton } from '../../app/TextButton.tsx';
-import { TextField } from '../../app/TextField.tsx';
-import { Choice } from '../../app/SettingRow.tsx';
-import { useBenchStore } from '../../data/bench-context.ts';
+import { KeyCaps } from '../../ui/KeyCap.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
+import { TextField } from '../../ui/TextField.tsx';
+import { Choice } from '../../ui/SettingRow.tsx';
+import { useBenchStore } from '../../state/profile-context.ts';
 
 /** Shortcuts that the desktop keeps for itself, in lists that hold or not, and those of each app. */
 export function TakenLists({ profile }: { profile: Profile }) {

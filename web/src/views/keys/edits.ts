@@ -10,7 +10,7 @@ import {
   type KeyBinding,
 } from '@sorn/core/keys';
 import { BASE, type Mark, type OwnBinding, type Profile } from '@sorn/core/model';
-import { useBenchStore } from '../../data/bench-context.ts';
+import { useBenchStore } from '../../state/profile-context.ts';
 import { useRecorder } from './recorder.ts';
 
 export type KeyEdits = ReturnType<typeof useKeyEdits>;
@@ -18,6 +18,7 @@ export type KeyEdits = ReturnType<typeof useKeyEdits>;
 /** What the Keys view changes, on the binding in hand. */
 export function useKeyEdits(binding: KeyBinding | null, onBinding: (id: string) => void) {
   const store = useBenchStore();
+  const recorder = useRecorder.use();
   const edit = (change: (profile: Profile) => Profile, merge = '') =>
     store.getState().edit(change, merge);
   /** A change after which the binding is found by its new keys. */
@@ -60,9 +61,7 @@ export function useKeyEdits(binding: KeyBinding | null, onBinding: (id: string) 
     recordFor(command: KeyCommand, text: string, layer: string) {
       const { keys } = store.getState().profile;
       const into = keys.layers.some(({ id }) => id === layer) ? layer : BASE;
-      useRecorder
-        .getState()
-        .record(`Keys for ${text}`, (pressed) => this.add(pressed, command, into));
+      recorder.getState().record(`Keys for ${text}`, (pressed) => this.add(pressed, command, into));
     },
     drop() {
       if (binding) edit((profile) => withoutBinding(profile, binding));

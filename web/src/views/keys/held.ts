@@ -1,7 +1,7 @@
 import type { Profile } from '@sorn/core/model';
 import { inOrder, type Modifier } from '@sorn/core/values';
 import { useEffect, useState } from 'react';
-import { modifiersOf } from '../../app/modifiers.ts';
+import { modifiersOf } from '../../ui/modifiers.ts';
 
 /** The modifiers that are down now, the stand-in as the main one; none once the page is left. */
 export function useHeldModifiers({ keys: { main, standIn } }: Profile): readonly Modifier[] {

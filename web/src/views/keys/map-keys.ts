@@ -3,8 +3,8 @@ import { boundAt, keyMap } from '@sorn/core/keys';
 import type { Profile } from '@sorn/core/model';
 import type { RefObject } from 'react';
 import { flushSync } from 'react-dom';
-import { focusFigure, useInspector } from '../../app/inspector.ts';
-import { usePageKeys } from '../../app/keys.ts';
+import { focusFigure, useInspector } from '../../ui/inspector.ts';
+import { usePageKeys } from '../../ui/page-keys.ts';
 import type { KeyEdits } from './edits.ts';
 import { useRecorder } from './recorder.ts';
 import type { KeyRow } from './rows.ts';
@@ -44,7 +44,7 @@ export function useMapKeys(props: {
     const way = finding && mendsFor(profile, finding)[which];
     if (way) edits.setWhole(way.profile);
   };
-  const { record } = useRecorder.getState();
+  const { record } = useRecorder.use().getState();
   const find = (keys: string) => {
     const [first] = keys.split(' ');
     const bound =

@@ -1,4 +1,4 @@
-import { dataUrl } from '../../app/data-url.ts';
+import { dataUrl } from '../../ui/data-url.ts';
 
 /** A drawing as a PNG of exactly these pixels. */
 export async function pngOf(

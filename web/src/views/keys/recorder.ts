@@ -2,8 +2,8 @@ import { withStandIn, writtenWith } from '@sorn/core/keys';
 import type { Profile } from '@sorn/core/model';
 import { isModifierCode, keysCaps, MOST_STEPS, type Modifier } from '@sorn/core/values';
 import { useEffect, useRef } from 'react';
-import { create } from 'zustand';
-import { modifiersOf } from '../../app/modifiers.ts';
+import { perProfile } from '../../state/per-profile.ts';
+import { modifiersOf } from '../../ui/modifiers.ts';
 
 /** How long the next press is waited for, which makes a sequence of what was pressed. */
 const NEXT_PRESS_MS = 800;
@@ -20,7 +20,7 @@ interface Recorder {
 }
 
 /** Keys that are pressed to be recorded rather than to do what they do. */
-export const useRecorder = create<Recorder>((set, get) => ({
+export const useRecorder = perProfile<Recorder>((set, get) => ({
   asks: null,
   keys: [],
   take: null,
@@ -32,19 +32,20 @@ export const useRecorder = create<Recorder>((set, get) => ({
 /** Records presses while it is asked for: every key goes here and nowhere else. Escape alone ends it. */
 export function useRecording(profile: Profile): void {
   const isAsking = useRecorder(({ asks }) => asks !== null);
+  const recorder = useRecorder.use();
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   useEffect(() => {
     if (!isAsking) return;
     const { main } = profile.keys;
     function pressed(modifiers: readonly Modifier[], code: string) {
-      const { press } = useRecorder.getState();
+      const { press } = recorder.getState();
       press(withStandIn(writtenWith(main, modifiers, code), profile));
       clearTimeout(timer.current);
-      if (useRecorder.getState().keys.length === MOST_STEPS) taken();
+      if (recorder.getState().keys.length === MOST_STEPS) taken();
       else timer.current = setTimeout(taken, NEXT_PRESS_MS);
     }
     function taken() {
-      const { keys, take, end } = useRecorder.getState();
+      const { keys, take, end } = recorder.getState();
       end();
       if (keys.length > 0) take?.(keys.join(' '));
     }
@@ -54,7 +55,7 @@ export function useRecording(profile: Profile): void {
       if (event.repeat || isModifierCode(event.code)) return;
       const modifiers = modifiersOf(event);
       const isDropped = event.code === 'Escape' && modifiers.length === 0;
-      if (isDropped) useRecorder.getState().end();
+      if (isDropped) recorder.getState().end();
       else pressed(modifiers, event.code);
     }
     function onMouseDown(event: MouseEvent) {
@@ -70,8 +71,8 @@ export function useRecording(profile: Profile): void {
       removeEventListener('keydown', onKeyDown, { capture: true });
       removeEventListener('mousedown', onMouseDown, { capture: true });
     };
-  }, [isAsking, profile]);
-  useEffect(() => () => useRecorder.getState().end(), []);
+  }, [isAsking, profile, recorder]);
+  useEffect(() => () => recorder.getState().end(), [recorder]);
 }
 
 /** The caps of what was pressed so far. */

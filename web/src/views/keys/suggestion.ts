@@ -1,7 +1,7 @@
 import type { Suggestion } from '@sorn/core/keys';
 import type { Profile } from '@sorn/core/model';
 import { useEffect, useState } from 'react';
-import { suggestKeys } from '../../workers/suggest.ts';
+import { suggestKeys } from '../../state/suggest.ts';
 
 const letters = (text: string) => [...text].map((letter) => `Key${letter}`);
 /** Keys that a suggestion may use. */

@@ -1,6 +1,6 @@
 import type { Modifier } from '@sorn/core/values';
 import { useEffect, useState } from 'react';
-import { modifiersOf } from '../../app/modifiers.ts';
+import { modifiersOf } from '../../ui/modifiers.ts';
 
 /** An input that arrived while a device was tried. */
 export interface Arrived {

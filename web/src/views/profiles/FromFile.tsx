@@ -1,8 +1,8 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { useState, type Ref } from 'react';
-import { FileInput } from '../../app/FileInput.tsx';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { useCreateProfile } from '../../data/queries.ts';
+import { FileInput } from '../../ui/FileInput.tsx';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { useCreateProfile } from '../../state/queries.ts';
 
 /** A profile from a file that has a whole one, such as was saved in Files on another machine. */
 export function FromFile(props: {
@@ -16,7 +16,7 @@ export function FromFile(props: {
     const chosen = files?.[0];
     if (!chosen) return;
     // What reads files is not needed before there is one.
-    const { readChosen } = await import('../../data/chosen-file.ts');
+    const { readChosen } = await import('../../state/chosen-file.ts');
     const { name, file, faults: found } = await readChosen(chosen);
     if (!file) setFaults(found);
     else if (!file.isWhole) {

@@ -1,12 +1,12 @@
 import { Box, Button, chakra, Flex, Grid } from '@chakra-ui/react';
 import { useNavigate } from 'react-router';
-import type { ProfileSummary } from '../../data/api.ts';
-import { useCreateDemo, useProfiles, useRemoveProfile } from '../../data/queries.ts';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { whenText } from '../../app/when.ts';
-import { KeyStrip } from '../../app/KeyStrip.tsx';
-import { Section } from '../../app/Section.tsx';
-import { usePageKeys } from '../../app/keys.ts';
+import type { ProfileSummary } from '../../state/api.ts';
+import { useCreateDemo, useProfiles, useRemoveProfile } from '../../state/queries.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { whenText } from '../../ui/when.ts';
+import { KeyStrip } from '../../ui/KeyStrip.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { usePageKeys } from '../../ui/page-keys.ts';
 import { FromFile } from './FromFile.tsx';
 import { useRef, useState } from 'react';
 

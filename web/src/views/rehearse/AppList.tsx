@@ -1,9 +1,9 @@
 import { chakra } from '@chakra-ui/react';
 import { memo } from 'react';
-import { useBench, useBenchStore } from '../../data/bench-context.ts';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { Section } from '../../app/Section.tsx';
-import { AppBalloon } from '../../app/AppBalloon.tsx';
+import { useBench, useBenchStore } from '../../state/profile-context.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { AppBalloon } from '../../sheet/AppBalloon.tsx';
 
 /** The apps of the simulated desktop; each press opens another window. */
 export const AppList = memo(function AppList() {

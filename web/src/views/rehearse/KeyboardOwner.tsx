@@ -2,8 +2,8 @@ import { interactionOf } from '@sorn/core/model';
 import { chakra, Flex } from '@chakra-ui/react';
 import { memo } from 'react';
 import { keyName, type Shaping } from '@sorn/core/values';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { useBench } from '../../data/bench-context.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { useBench } from '../../state/profile-context.ts';
 import type { Locked } from './full-screen.ts';
 
 /** Says which of the two has the keyboard, and which key changes that. */

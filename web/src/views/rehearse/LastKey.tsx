@@ -1,7 +1,7 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { THEN } from '@sorn/core/values';
 import { memo } from 'react';
-import { useBench } from '../../data/bench-context.ts';
+import { useBench } from '../../state/profile-context.ts';
 
 /** The key pressed last, large, with what it did. */
 export const LastKey = memo(function LastKey() {

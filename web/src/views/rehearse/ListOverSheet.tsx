@@ -2,7 +2,7 @@ import { chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Balloon } from '../../sheet/Balloon.tsx';
 import { OverSheet } from './OverSheet.tsx';
-import { balloonStyle } from '../../app/balloon-style.ts';
+import { balloonStyle } from '../../ui/balloon-style.ts';
 
 export interface Line {
   id: string;

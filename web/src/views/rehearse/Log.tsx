@@ -1,9 +1,9 @@
 import { chakra, Flex, Grid } from '@chakra-ui/react';
-import { KeyCaps } from '../../app/KeyCap.tsx';
+import { KeyCaps } from '../../ui/KeyCap.tsx';
 import { memo } from 'react';
-import { Section } from '../../app/Section.tsx';
-import { useBench } from '../../data/bench-context.ts';
-import type { LogEntry } from '../../data/bench-state.ts';
+import { Section } from '../../ui/Section.tsx';
+import { useBench } from '../../state/profile-context.ts';
+import type { LogEntry } from '../../state/profile-state.ts';
 
 const SHOWN = 40;
 

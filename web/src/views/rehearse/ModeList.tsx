@@ -1,9 +1,9 @@
 import { interactionOf } from '@sorn/core/model';
 import { chakra, Flex } from '@chakra-ui/react';
 import { MODES } from '@sorn/core/values';
-import { MODE_WORDS } from '../../app/Connections.tsx';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { useBench } from '../../data/bench-context.ts';
+import { MODE_WORDS } from '../../state/desk-change.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { useBench } from '../../state/profile-context.ts';
 import { OverSheet } from './OverSheet.tsx';
 
 /** The modes that desk-mode goes through while its key is held. */

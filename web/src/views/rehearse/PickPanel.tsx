@@ -12,11 +12,11 @@ import {
 import { gridText, numberLabels } from '@sorn/core/placing';
 import { boardName } from '@sorn/core/tiling';
 import { useEffect, useMemo, useRef, type ReactNode } from 'react';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { useBench } from '../../data/bench-context.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { useBench } from '../../state/profile-context.ts';
 import { Balloon } from '../../sheet/Balloon.tsx';
 import { onSheet, sideBeside, type RoomBeside, type Viewport } from '../../sheet/viewport.ts';
-import { balloonStyle } from '../../app/balloon-style.ts';
+import { balloonStyle } from '../../ui/balloon-style.ts';
 
 /** What can be chosen now by typing: windows for an empty place, boards and their zones, or a block. */
 export function PickPanel({ view }: { view: Viewport }) {

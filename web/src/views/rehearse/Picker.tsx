@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react';
 import { memo, useState } from 'react';
-import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { useBench, useBenchStore } from '../../state/profile-context.ts';
 import { ListOverSheet } from './ListOverSheet.tsx';
 import { choicesFor, usePicker, type PickerKind } from './picker.ts';
 
@@ -26,19 +26,20 @@ export const Picker = memo(function Picker() {
 });
 
 function OpenPicker({ kind }: { kind: PickerKind }) {
-  const close = usePicker((picker) => picker.close);
+  const picker = usePicker.use();
+  const { close } = picker.getState();
   const bench = useBench((now) => now);
   const store = useBenchStore();
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState(0);
-  const [presses, setPresses] = useState(usePicker.getState().caps);
+  const [presses, setPresses] = useState(picker.getState().caps);
   const choices = choicesFor(kind, bench, typed);
   const at = Math.min(chosen, choices.length - 1);
 
   function take(line: number, caps: readonly string[]) {
     const choice = choices[line];
     if (!choice) return;
-    const { by } = usePicker.getState();
+    const { by } = picker.getState();
     close();
     const event = { type: 'command', command: choice.command, ...(by && { by }) } as const;
     store.getState().happen(event, caps, `${kind} ${choice.name}`);

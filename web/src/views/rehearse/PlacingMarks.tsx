@@ -11,7 +11,7 @@ import {
 import type { Rect } from '@sorn/core/geometry';
 import { blockOf, letterOf, placedRect } from '@sorn/core/placing';
 import { zoneRects } from '@sorn/core/tiling';
-import { useBench } from '../../data/bench-context.ts';
+import { useBench } from '../../state/profile-context.ts';
 import { textWidth } from '../../sheet/text-width.ts';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
 

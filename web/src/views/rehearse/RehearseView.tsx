@@ -3,10 +3,10 @@ import { ruleFromWindow } from '@sorn/core/engine';
 import { withNewRule } from '@sorn/core/rules';
 import { useCallback, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { BenchLayout } from '../../app/Bench.tsx';
-import { usePageKeys } from '../../app/keys.ts';
-import { useBench, useBenchStore, usePlacedDesk } from '../../data/bench-context.ts';
-import { useInHand } from '../../data/in-hand.ts';
+import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { usePageKeys } from '../../ui/page-keys.ts';
+import { useBench, useBenchStore, usePlacedDesk } from '../../state/profile-context.ts';
+import { useInHand } from '../../state/in-hand.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import type { Viewport } from '../../sheet/viewport.ts';
 import { AppList } from './AppList.tsx';
@@ -32,6 +32,7 @@ const pickPanel = (view: Viewport) => <PickPanel view={view} />;
 export function RehearseView() {
   const placed = usePlacedDesk();
   const store = useBenchStore();
+  const inHand = useInHand.use();
   const navigate = useNavigate();
   const apps = useBench((bench) => bench.profile.apps);
   const place = useRef<HTMLDivElement>(null);
@@ -64,7 +65,7 @@ export function RehearseView() {
     // Before all others: it is what the person wants of this very window.
     const made = withNewRule(profile, like, null);
     edit(() => made.profile);
-    useInHand.getState().takeRule(made.id);
+    inHand.getState().takeRule(made.id);
     void navigate('../rules', { relative: 'path' });
   };
 

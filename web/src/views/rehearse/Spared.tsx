@@ -1,8 +1,8 @@
 import { Box, chakra, Grid } from '@chakra-ui/react';
 import { memo } from 'react';
 import { KLM } from '@sorn/core/keys';
-import { Section } from '../../app/Section.tsx';
-import { useBench } from '../../data/bench-context.ts';
+import { Section } from '../../ui/Section.tsx';
+import { useBench } from '../../state/profile-context.ts';
 
 /** Key presses so far, and the pointer work they spared by the keystroke-level model. */
 export const Spared = memo(function Spared() {

@@ -2,8 +2,8 @@ import { interactionOf } from '@sorn/core/model';
 import { chakra, Flex } from '@chakra-ui/react';
 import { memo } from 'react';
 import { windowName } from '@sorn/core/engine';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { useBench } from '../../data/bench-context.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { useBench } from '../../state/profile-context.ts';
 import { ListOverSheet } from './ListOverSheet.tsx';
 
 /** The windows that switch-window goes through, most recent first, while its key is held. */

@@ -1,8 +1,8 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { memo, useEffect, useState } from 'react';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { usePageKeys } from '../../app/keys.ts';
-import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { usePageKeys } from '../../ui/page-keys.ts';
+import { useBench, useBenchStore } from '../../state/profile-context.ts';
 
 const PLAY_MS = 700;
 

@@ -1,8 +1,8 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { keysCaps } from '@sorn/core/values';
 import { memo } from 'react';
-import { KeyCaps } from '../../app/KeyCap.tsx';
-import { useBench } from '../../data/bench-context.ts';
+import { KeyCaps } from '../../ui/KeyCap.tsx';
+import { useBench } from '../../state/profile-context.ts';
 import { followingLines, usePresses } from './presses.ts';
 
 const MOST_SHOWN = 14;

@@ -1,10 +1,10 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { rulesWhy, whyHere, windowName } from '@sorn/core/engine';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { Reasons } from '../../app/Reasons.tsx';
-import { Section } from '../../app/Section.tsx';
-import { TextButton } from '../../app/TextButton.tsx';
-import { useBench, type PlacedDesk } from '../../data/bench-context.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { Reasons } from '../../ui/Reasons.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
+import { useBench, type PlacedDesk } from '../../state/profile-context.ts';
 
 /** Why a window is here: how it is held, where, and how large, each with what decided it. */
 export function WhyHere(props: {

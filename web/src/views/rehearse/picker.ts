@@ -1,8 +1,8 @@
 import { askedOf, LAST, type Command } from '@sorn/core/commands';
 import { findLaunches, findWindows, nearness, windowName } from '@sorn/core/engine';
 import type { Session, UsedBy } from '@sorn/core/model';
-import { create } from 'zustand';
-import type { Bench } from '../../data/bench-state.ts';
+import { perProfile } from '../../state/per-profile.ts';
+import type { Bench } from '../../state/profile-state.ts';
 
 /** A list over the sheet that narrows as a name is typed. */
 export type PickerKind =
@@ -23,7 +23,7 @@ interface PickerState {
   close: () => void;
 }
 
-export const usePicker = create<PickerState>((set) => ({
+export const usePicker = perProfile<PickerState>((set) => ({
   kind: null,
   caps: [],
   by: undefined,

@@ -14,20 +14,21 @@ import {
   type On,
 } from '@sorn/core/keys';
 import { keysCaps, type Modifier } from '@sorn/core/values';
-import { create } from 'zustand';
-import type { Bench } from '../../data/bench-state.ts';
+import type { StoreApi } from 'zustand';
+import { perProfile } from '../../state/per-profile.ts';
+import type { Bench } from '../../state/profile-state.ts';
 import { pickerOf, usePicker } from './picker.ts';
 
 interface Presses {
   state: KeyState;
+  /** When what only time decides is asked again. */
+  timer?: ReturnType<typeof setTimeout>;
   /** What the next key can do, while a layer is entered or a sequence has begun. */
   next: Following | null;
 }
 
 /** Where the keys of the sheet stand. */
-export const usePresses = create<Presses>(() => ({ state: HOME, next: null }));
-
-let timer: ReturnType<typeof setTimeout> | undefined;
+export const usePresses = perProfile<Presses>(() => ({ state: HOME, next: null }));
 
 /**
  * Takes what happens at the keys: commands go to the desk, changes of layer to the log. What only time
@@ -35,31 +36,36 @@ let timer: ReturnType<typeof setTimeout> | undefined;
  *
  * @param caps the keys as they were pressed
  */
-export function takeInput(bench: () => Bench, input: KeyInput, caps: readonly string[]): void {
+export function takeInput(bench: StoreApi<Bench>, input: KeyInput, caps: readonly string[]): void {
+  const presses = usePresses.of(bench);
+  const { state: before, timer } = presses.getState();
   clearTimeout(timer);
-  const before = usePresses.getState().state;
-  const { state, out } = resolveKey(before, input, contextOf(bench()));
-  usePresses.setState({ state, next: null });
+  const { state, out } = resolveKey(before, input, contextOf(bench.getState()));
+  presses.setState({ state, next: null });
   // A layer that a command leaves is no press of its own.
   const isCommand = out.some(({ type }) => type === 'command');
   for (const each of out) {
     const isAlone = each.type === 'command' || !isCommand;
-    follow(bench(), each, isAlone ? caps : [], input);
+    follow(bench, each, isAlone ? caps : [], input);
   }
-  if (state !== HOME) usePresses.setState({ next: following(state, contextOf(bench())) });
+  if (state !== HOME) presses.setState({ next: following(state, contextOf(bench.getState())) });
   const until = nextTime(state);
   if (until === null) return;
-  timer = setTimeout(
-    () => takeInput(bench, { type: 'wait', at: Math.max(until, performance.now()) }, []),
-    Math.max(0, until - performance.now()),
-  );
+  const wait = () => takeInput(bench, { type: 'wait', at: Math.max(until, performance.now()) }, []);
+  presses.setState({ timer: setTimeout(wait, Math.max(0, until - performance.now())) });
 }
 
 const contextOf = ({ session, profile }: Bench) => keyContext(session, profile);
 
-function follow(bench: Bench, out: KeyOutput, caps: readonly string[], input: KeyInput): void {
+function follow(
+  bench: StoreApi<Bench>,
+  out: KeyOutput,
+  caps: readonly string[],
+  input: KeyInput,
+): void {
   const event = eventOfKey(out);
-  const { main } = bench.profile.keys;
+  const { profile, happen, note } = bench.getState();
+  const { main } = profile.keys;
   // What was pressed for it may be a while ago, all of it or the beginning.
   const capsOf = (binding: KeyBinding | null, on: On) =>
     binding === null ||
@@ -68,26 +74,25 @@ function follow(bench: Bench, out: KeyOutput, caps: readonly string[], input: Ke
       : keysCaps(binding.keys, main);
   switch (out.type) {
     case 'command':
-      if (event) bench.happen(event, capsOf(out.binding, out.on), commandText(out.command));
+      if (event) happen(event, capsOf(out.binding, out.on), commandText(out.command));
       return;
     case 'choice':
-      if (event) bench.happen(event, caps, out.because);
+      if (event) happen(event, caps, out.because);
       return;
     case 'ask': {
       const by = { keys: out.binding.keys, command: commandText(out.command) };
       const kind = pickerOf(out.command);
-      if (kind) usePicker.getState().open(kind, capsOf(out.binding, out.on), by);
+      if (kind) usePicker.of(bench).getState().open(kind, capsOf(out.binding, out.on), by);
       return;
     }
     case 'layer':
-      bench.note(caps, `layer ${out.layer}`, out.because, `${out.is} ${out.layer}`);
+      note(caps, `layer ${out.layer}`, out.because, `${out.is} ${out.layer}`);
       return;
     case 'sequence':
-      if (out.is === 'dropped')
-        bench.note(caps, 'sequence', out.because, 'the sequence is dropped');
+      if (out.is === 'dropped') note(caps, 'sequence', out.because, 'the sequence is dropped');
       return;
     case 'unbound':
-      bench.note(caps, 'no command', 'nothing is bound to it');
+      note(caps, 'no command', 'nothing is bound to it');
       return;
     case 'released':
   }

@@ -1,9 +1,9 @@
 import { keyMap, writtenWith } from '@sorn/core/keys';
 import { buttonOf, isModifierCode, keysCaps } from '@sorn/core/values';
 import { useEffect, type RefObject } from 'react';
-import { useKeyRegister } from '../../app/keys.ts';
-import { modifiersOf } from '../../app/modifiers.ts';
-import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { useKeyRegister } from '../../ui/page-keys.ts';
+import { modifiersOf } from '../../ui/modifiers.ts';
+import { useBench, useBenchStore } from '../../state/profile-context.ts';
 import { usePicker } from './picker.ts';
 import { takeInput } from './presses.ts';
 import { useStripKeys } from './strip-keys.ts';
@@ -18,20 +18,21 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
   const profile = useBench((bench) => bench.profile);
   const store = useBenchStore();
   const { handBack, main } = profile.keys;
+  const pickers = usePicker.use();
 
   useEffect(
     () => () => {
       setGiven(false);
-      usePicker.getState().close();
+      pickers.getState().close();
     },
-    [setGiven],
+    [setGiven, pickers],
   );
 
   useEffect(() => {
     if (!isGiven) return;
     function onKeyDown(event: KeyboardEvent) {
       // The list over the sheet takes what is typed.
-      const picker = usePicker.getState();
+      const picker = pickers.getState();
       if (picker.kind !== null) {
         if (event.code !== handBack) return;
         picker.close();
@@ -47,12 +48,12 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
       const caps = keys === null ? [] : keysCaps(keys, main);
       const { code, key, repeat } = event;
       const at = performance.now();
-      takeInput(store.getState, { type: 'down', at, code, key, modifiers, repeat }, caps);
+      takeInput(store, { type: 'down', at, code, key, modifiers, repeat }, caps);
     }
     function onKeyUp(event: KeyboardEvent) {
-      if (usePicker.getState().kind !== null) return;
+      if (pickers.getState().kind !== null) return;
       event.preventDefault();
-      takeInput(store.getState, { type: 'up', at: performance.now(), code: event.code }, []);
+      takeInput(store, { type: 'up', at: performance.now(), code: event.code }, []);
     }
     /** Buttons beside those that point are keys as any other. */
     function onButton(event: MouseEvent) {
@@ -67,13 +68,12 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
       const at = performance.now();
       const modifiers = modifiersOf(event);
       const caps = keysCaps(writtenWith(main, modifiers, code), main);
-      if (event.type === 'mousedown')
-        takeInput(store.getState, { type: 'down', at, code, modifiers }, caps);
-      else takeInput(store.getState, { type: 'up', at, code }, []);
+      if (event.type === 'mousedown') takeInput(store, { type: 'down', at, code, modifiers }, caps);
+      else takeInput(store, { type: 'up', at, code }, []);
     }
     // What is down when the page is left was not let go on purpose.
     function onBlur() {
-      takeInput(store.getState, { type: 'blur', at: performance.now() }, []);
+      takeInput(store, { type: 'blur', at: performance.now() }, []);
     }
     function onPointerDown(event: PointerEvent) {
       if (event.target instanceof Node && !place.current?.contains(event.target)) setGiven(false);
@@ -93,7 +93,7 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
       removeEventListener('blur', onBlur);
       onBlur();
     };
-  }, [isGiven, handBack, main, place, profile, setGiven, store]);
+  }, [isGiven, handBack, main, place, profile, setGiven, store, pickers]);
 
   useStripKeys(profile);
 

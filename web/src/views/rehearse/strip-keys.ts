@@ -2,8 +2,8 @@ import type { CommandId } from '@sorn/core/commands';
 import { bindingText, keyMap } from '@sorn/core/keys';
 import { BASE, type Profile, pickingOf, interactionOf } from '@sorn/core/model';
 import { DIRECTIONS, keyName, keysCaps } from '@sorn/core/values';
-import { usePageKeys, type PageKey } from '../../app/keys.ts';
-import { useBench } from '../../data/bench-context.ts';
+import { usePageKeys, type PageKey } from '../../ui/page-keys.ts';
+import { useBench } from '../../state/profile-context.ts';
 
 /** Shows which keys the sheet takes now, along the bottom and in the list of all keys. */
 export function useStripKeys(profile: Profile): void {

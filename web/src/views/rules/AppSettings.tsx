@@ -2,11 +2,11 @@ import { chakra, Flex } from '@chakra-ui/react';
 import type { App } from '@sorn/core/model';
 import { KINDS } from '@sorn/core/values';
 import type { Ref } from 'react';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { Section } from '../../app/Section.tsx';
-import { Choice, OnOff, SettingRow } from '../../app/SettingRow.tsx';
-import { TextButton } from '../../app/TextButton.tsx';
-import { TextField } from '../../app/TextField.tsx';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { Choice, OnOff, SettingRow } from '../../ui/SettingRow.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
+import { TextField } from '../../ui/TextField.tsx';
 import { sizeTyped } from './setting-rows.ts';
 
 /** The app in hand: what it is called, and what its own window says of itself. */

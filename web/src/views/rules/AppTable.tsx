@@ -1,11 +1,11 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { App, AppWindow } from '@sorn/core/model';
 import type { ReactNode } from 'react';
-import { AppBalloon } from '../../app/AppBalloon.tsx';
-import { useInSight } from '../../app/in-sight.ts';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { TextButton } from '../../app/TextButton.tsx';
-import { tableStyle } from '../../app/table-style.ts';
+import { AppBalloon } from '../../sheet/AppBalloon.tsx';
+import { useInSight } from '../../ui/in-sight.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
+import { tableStyle } from '../../ui/table-style.ts';
 
 /** Every app with its windows, and what they say of their size. */
 export function AppTable(props: {

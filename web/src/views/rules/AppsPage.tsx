@@ -1,11 +1,11 @@
 import { Box } from '@chakra-ui/react';
 import { withApp, withApps, withoutApp, withStart, type App } from '@sorn/core/model';
 import { useRef, useState, type ReactNode } from 'react';
-import { BenchLayout } from '../../app/Bench.tsx';
-import { focusFigure } from '../../app/inspector.ts';
-import { Paper } from '../../app/Paper.tsx';
-import { usePageKeys } from '../../app/keys.ts';
-import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { focusFigure } from '../../ui/inspector.ts';
+import { Paper } from '../../ui/Paper.tsx';
+import { usePageKeys } from '../../ui/page-keys.ts';
+import { useBench, useBenchStore } from '../../state/profile-context.ts';
 import { AppSettings } from './AppSettings.tsx';
 import { AppTable } from './AppTable.tsx';
 import { ImportApps } from './ImportApps.tsx';

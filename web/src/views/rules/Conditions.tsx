@@ -8,11 +8,11 @@ import {
   type Control,
   type FieldErrors,
 } from 'react-hook-form';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { Section } from '../../app/Section.tsx';
-import { Select } from '../../app/Select.tsx';
-import { TextButton } from '../../app/TextButton.tsx';
-import { useBench } from '../../data/bench-context.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
+import { useBench } from '../../state/profile-context.ts';
 import {
   aboutFact,
   isBlank,

@@ -1,7 +1,7 @@
-import { Figure } from '../../app/Figure.tsx';
-import { Section } from '../../app/Section.tsx';
-import { OnOff, SettingRow } from '../../app/SettingRow.tsx';
-import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { Figure } from '../../ui/Figure.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { OnOff, SettingRow } from '../../ui/SettingRow.tsx';
+import { useBench, useBenchStore } from '../../state/profile-context.ts';
 
 const MOST_GRID = 400;
 

@@ -2,10 +2,10 @@ import { chakra, Flex } from '@chakra-ui/react';
 import { readDesktopEntry, readWindowsCsv, WINDOW_COLUMNS, type LineFault } from '@sorn/core/files';
 import { withApps, type App } from '@sorn/core/model';
 import { useState, type Ref } from 'react';
-import { FileInput } from '../../app/FileInput.tsx';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { Section } from '../../app/Section.tsx';
-import { useBenchStore } from '../../data/bench-context.ts';
+import { FileInput } from '../../ui/FileInput.tsx';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { useBenchStore } from '../../state/profile-context.ts';
 
 const MOST_BYTES = 4 * 1024 * 1024;
 

@@ -11,12 +11,12 @@ import {
   type SortingState,
 } from '@tanstack/react-table';
 import { useState, type ReactNode, type Ref } from 'react';
-import { AppBalloon } from '../../app/AppBalloon.tsx';
-import { useInSight } from '../../app/in-sight.ts';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { Choice } from '../../app/SettingRow.tsx';
-import { useBench } from '../../data/bench-context.ts';
-import { tableStyle } from '../../app/table-style.ts';
+import { AppBalloon } from '../../sheet/AppBalloon.tsx';
+import { useInSight } from '../../ui/in-sight.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { Choice } from '../../ui/SettingRow.tsx';
+import { useBench } from '../../state/profile-context.ts';
+import { tableStyle } from '../../ui/table-style.ts';
 
 /** Who decided where a window lands: "rule 4", "rules 1, 6", "default". */
 function decidedText({ decidedBy }: Landing): string {

@@ -2,11 +2,11 @@ import { chakra, Flex } from '@chakra-ui/react';
 import type { Rule } from '@sorn/core/model';
 import { ruleSentence } from '@sorn/core/rules';
 import type { Ref } from 'react';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { Section } from '../../app/Section.tsx';
-import { SettingRow } from '../../app/SettingRow.tsx';
-import { TextButton } from '../../app/TextButton.tsx';
-import { TextField } from '../../app/TextField.tsx';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { SettingRow } from '../../ui/SettingRow.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
+import { TextField } from '../../ui/TextField.tsx';
 import type { RuleEdits } from './edits.ts';
 import { Said } from './Said.tsx';
 

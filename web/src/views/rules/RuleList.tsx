@@ -13,10 +13,10 @@ import type { Rule } from '@sorn/core/model';
 import { settingsWords, textOf, whenWords, withRule } from '@sorn/core/rules';
 import type { Landing } from '@sorn/core/simulate';
 import { memo, useCallback, useMemo, type ReactNode } from 'react';
-import { useInSight } from '../../app/in-sight.ts';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { TextButton } from '../../app/TextButton.tsx';
-import { useBenchStore } from '../../data/bench-context.ts';
+import { useInSight } from '../../ui/in-sight.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
+import { useBenchStore } from '../../state/profile-context.ts';
 import type { RuleEdits } from './edits.ts';
 import { Said } from './Said.tsx';
 

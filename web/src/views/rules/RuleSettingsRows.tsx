@@ -1,11 +1,11 @@
 import { Box } from '@chakra-ui/react';
 import type { Rule } from '@sorn/core/model';
 import type { Ref } from 'react';
-import { Section } from '../../app/Section.tsx';
-import { Choice, SettingRow } from '../../app/SettingRow.tsx';
-import { Select } from '../../app/Select.tsx';
-import { TextField } from '../../app/TextField.tsx';
-import { useBench } from '../../data/bench-context.ts';
+import { Section } from '../../ui/Section.tsx';
+import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { TextField } from '../../ui/TextField.tsx';
+import { useBench } from '../../state/profile-context.ts';
 import type { RuleEdits } from './edits.ts';
 import { isSame, optionsWith, SETTING_ROWS, sizeTyped } from './setting-rows.ts';
 

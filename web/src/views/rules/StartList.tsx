@@ -1,10 +1,10 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { startChanged, type Start } from '@sorn/core/model';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { Section } from '../../app/Section.tsx';
-import { Select } from '../../app/Select.tsx';
-import { TextButton } from '../../app/TextButton.tsx';
-import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
+import { useBench, useBenchStore } from '../../state/profile-context.ts';
 
 const BY_RULES = '';
 

@@ -2,10 +2,10 @@ import { chakra } from '@chakra-ui/react';
 import { rulesWhy, type Reason } from '@sorn/core/engine';
 import type { Landing } from '@sorn/core/simulate';
 import { useEffect, useRef } from 'react';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { Reasons } from '../../app/Reasons.tsx';
-import { Section } from '../../app/Section.tsx';
-import { TextButton } from '../../app/TextButton.tsx';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { Reasons } from '../../ui/Reasons.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
 
 /** Why a window lands where it does: each setting with what gave it, and why the other rules did not apply. */
 export function WhyFor({ landing, onRule }: { landing: Landing | null; onRule: () => void }) {

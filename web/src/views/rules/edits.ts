@@ -9,7 +9,7 @@ import {
   withSetting,
 } from '@sorn/core/rules';
 import { withStarterRules } from '@sorn/core/starters';
-import { useBenchStore } from '../../data/bench-context.ts';
+import { useBenchStore } from '../../state/profile-context.ts';
 
 /** What the Rules view changes, on the rule in hand. */
 export type RuleEdits = ReturnType<typeof useRuleEdits>;

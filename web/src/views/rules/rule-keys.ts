@@ -2,8 +2,8 @@ import type { Rule } from '@sorn/core/model';
 import type { Landing } from '@sorn/core/simulate';
 import type { RefObject } from 'react';
 import { flushSync } from 'react-dom';
-import { focusFigure, useInspector } from '../../app/inspector.ts';
-import { usePageKeys } from '../../app/keys.ts';
+import { focusFigure, useInspector } from '../../ui/inspector.ts';
+import { usePageKeys } from '../../ui/page-keys.ts';
 import type { RuleEdits } from './edits.ts';
 
 /** The keys of the Rules view: which rule and which window is in hand, and what becomes of the rule. */

@@ -1,10 +1,10 @@
 import { chakra } from '@chakra-ui/react';
 import type { Rating, Search } from '@sorn/core/simulate';
 import { useEffect, useRef, useState } from 'react';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { usePageKeys } from '../../app/keys.ts';
-import { useBenchStore, type PlacedDesk } from '../../data/bench-context.ts';
-import { searchBestShare, type RunningSearch } from '../../workers/best-share.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { usePageKeys } from '../../ui/page-keys.ts';
+import { useBenchStore, type PlacedDesk } from '../../state/profile-context.ts';
+import { searchBestShare, type RunningSearch } from '../../state/best-share.ts';
 
 /** Searches, in a worker, the share that suits the open windows best, and takes it. */
 export function BestShare(props: { placed: PlacedDesk; onTake: (share: number) => void }) {

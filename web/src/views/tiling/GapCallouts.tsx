@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { GapMark, Measures } from '@sorn/core/engine';
-import { Figure } from '../../app/Figure.tsx';
+import { Figure } from '../../ui/Figure.tsx';
 import type { Viewport } from '../../sheet/viewport.ts';
 import type { TilingEdits } from './edits.ts';
 

@@ -1,9 +1,9 @@
 import { chakra } from '@chakra-ui/react';
 import type { RefObject } from 'react';
-import { Figure } from '../../app/Figure.tsx';
-import { Section } from '../../app/Section.tsx';
-import { SettingRow, SettingSlider } from '../../app/SettingRow.tsx';
-import { innerGapText, outerGapText } from '../../app/words.ts';
+import { Figure } from '../../ui/Figure.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { SettingRow, SettingSlider } from '../../ui/SettingRow.tsx';
+import { innerGapText, outerGapText } from '../../sheet/words.ts';
 import type { TilingEdits } from './edits.ts';
 
 const SLIDER_MOST = 60;

@@ -7,11 +7,11 @@ import {
   type ParameterKind,
 } from '@sorn/core/values';
 import type { ReactNode } from 'react';
-import { Figure } from '../../app/Figure.tsx';
-import { Section } from '../../app/Section.tsx';
-import { Select } from '../../app/Select.tsx';
-import { ChoiceSetting, SettingRow, SettingSlider } from '../../app/SettingRow.tsx';
-import { useBench } from '../../data/bench-context.ts';
+import { Figure } from '../../ui/Figure.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { ChoiceSetting, SettingRow, SettingSlider } from '../../ui/SettingRow.tsx';
+import { useBench } from '../../state/profile-context.ts';
 import type { TilingEdits } from './edits.ts';
 
 interface RowProps {

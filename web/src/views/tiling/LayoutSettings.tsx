@@ -5,11 +5,11 @@ import { LAYOUTS, sampleTiles } from '@sorn/core/tiling';
 import { LAYOUT_KINDS, type Layout } from '@sorn/core/values';
 import { boardMeant } from '@sorn/core/zones';
 import type { RefObject } from 'react';
-import { Figure } from '../../app/Figure.tsx';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { Section } from '../../app/Section.tsx';
-import { SettingRow } from '../../app/SettingRow.tsx';
-import type { PlacedDesk } from '../../data/bench-context.ts';
+import { Figure } from '../../ui/Figure.tsx';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { SettingRow } from '../../ui/SettingRow.tsx';
+import type { PlacedDesk } from '../../state/profile-context.ts';
 import type { TilingEdits } from './edits.ts';
 
 /** The kinds of layout, each drawn by the engine with the number of windows asked for. */

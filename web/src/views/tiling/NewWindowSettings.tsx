@@ -1,8 +1,8 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { LAYOUTS } from '@sorn/core/tiling';
 import { LAYOUT_KINDS, NEW_WINDOWS, type LayoutKind } from '@sorn/core/values';
-import { Section } from '../../app/Section.tsx';
-import { ChoiceSetting, SettingRow } from '../../app/SettingRow.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { ChoiceSetting, SettingRow } from '../../ui/SettingRow.tsx';
 import type { TilingEdits } from './edits.ts';
 
 const TEXTS = { lead: 'as lead', end: 'at the end', 'after-focused': 'after the focused' } as const;

@@ -1,8 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { workspacesOn, type HomedWorkspace, type PlacedMonitor } from '@sorn/core/desk';
 import { tilingInForce } from '@sorn/core/engine';
-import { originText, layoutText } from '../../app/words.ts';
-import { useBench, useBenchStore, type PlacedDesk } from '../../data/bench-context.ts';
+import { originText, layoutText } from '../../sheet/words.ts';
+import { useBench, useBenchStore, type PlacedDesk } from '../../state/profile-context.ts';
 
 /** Which layout applies to every workspace on every monitor that can show it, and why. */
 export function PlacesTable({ placed }: { placed: PlacedDesk }) {

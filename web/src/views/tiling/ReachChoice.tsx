@@ -1,9 +1,9 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { REACHES, type Reach } from '@sorn/core/tiling';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { Section } from '../../app/Section.tsx';
-import { Choice } from '../../app/SettingRow.tsx';
-import type { PlacedDesk } from '../../data/bench-context.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { Choice } from '../../ui/SettingRow.tsx';
+import type { PlacedDesk } from '../../state/profile-context.ts';
 
 const TEXTS: Record<Reach, string> = {
   profile: 'Everything',

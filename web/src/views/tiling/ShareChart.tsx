@@ -4,9 +4,9 @@ import { sweep, SWEEP, type Lever } from '@sorn/core/simulate';
 import type { Axis } from '@sorn/core/values';
 import { ErrorBoundary } from 'react-error-boundary';
 import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
-import { Section } from '../../app/Section.tsx';
-import { Choice } from '../../app/SettingRow.tsx';
-import { useBench, type PlacedDesk } from '../../data/bench-context.ts';
+import { Section } from '../../ui/Section.tsx';
+import { Choice } from '../../ui/SettingRow.tsx';
+import { useBench, type PlacedDesk } from '../../state/profile-context.ts';
 import { BestShare } from './BestShare.tsx';
 import type { TilingEdits } from './edits.ts';
 

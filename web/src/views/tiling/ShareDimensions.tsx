@@ -1,8 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Measures } from '@sorn/core/engine';
 import type { Measure } from '@sorn/core/geometry';
-import { Figure } from '../../app/Figure.tsx';
-import type { PlacedDesk } from '../../data/bench-context.ts';
+import { Figure } from '../../ui/Figure.tsx';
+import type { PlacedDesk } from '../../state/profile-context.ts';
 import { DimensionLine } from '../../sheet/DimensionLine.tsx';
 import { tabEdge, TAB_HEIGHT } from '../../sheet/tabs.ts';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';

@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react';
 import { TOO_SMALL, type TooSmall } from '@sorn/core/model';
-import { Section } from '../../app/Section.tsx';
-import { ChoiceSetting } from '../../app/SettingRow.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { ChoiceSetting } from '../../ui/SettingRow.tsx';
 import type { TilingEdits } from './edits.ts';
 
 const MEANINGS: Record<TooSmall, string> = {

@@ -1,8 +1,8 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { EMPTY_WORKSPACES, WORKSPACES_ARE, type Profile } from '@sorn/core/model';
-import { Section } from '../../app/Section.tsx';
-import { Choice } from '../../app/SettingRow.tsx';
-import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { Section } from '../../ui/Section.tsx';
+import { Choice } from '../../ui/SettingRow.tsx';
+import { useBench, useBenchStore } from '../../state/profile-context.ts';
 
 /** Whether monitors have workspaces of their own, and what becomes of empty ones. For the whole profile. */
 export function WorkspaceSettings() {

@@ -15,8 +15,8 @@ import {
   type TilingInForce,
 } from '@sorn/core/tiling';
 import type { LayoutField, LayoutKind } from '@sorn/core/values';
-import { originText } from '../../app/words.ts';
-import { useBenchStore, type PlacedDesk } from '../../data/bench-context.ts';
+import { originText } from '../../sheet/words.ts';
+import { useBenchStore, type PlacedDesk } from '../../state/profile-context.ts';
 
 /** Reading and changing the settings in force where the focus is. */
 export interface TilingEdits {

@@ -2,9 +2,9 @@ import { listedWorkspaces } from '@sorn/core/engine';
 import { definitionOfLayout, LAYOUTS, REACHES, type Reach } from '@sorn/core/tiling';
 import { DIRECTIONS, LAYOUT_KINDS, parametersOf, type LayoutField } from '@sorn/core/values';
 import type { RefObject } from 'react';
-import { focusFigure } from '../../app/inspector.ts';
-import { usePageKeys } from '../../app/keys.ts';
-import { useBenchStore, type PlacedDesk } from '../../data/bench-context.ts';
+import { focusFigure } from '../../ui/inspector.ts';
+import { usePageKeys } from '../../ui/page-keys.ts';
+import { useBenchStore, type PlacedDesk } from '../../state/profile-context.ts';
 import type { TilingEdits } from './edits.ts';
 
 const ARROWS = { left: 'ArrowLeft', right: 'ArrowRight', up: 'ArrowUp', down: 'ArrowDown' };

@@ -1,6 +1,6 @@
 import { placingArea } from '@sorn/core/engine';
 import { drawnBoard, type DrawnBoard } from '@sorn/core/zones';
-import { useBench, type PlacedDesk } from '../../data/bench-context.ts';
+import { useBench, type PlacedDesk } from '../../state/profile-context.ts';
 import { shortened } from '../../sheet/text-width.ts';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
 

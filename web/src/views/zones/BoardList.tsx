@@ -2,10 +2,10 @@ import { chakra, Flex } from '@chakra-ui/react';
 import type { Board } from '@sorn/core/model';
 import { boardName } from '@sorn/core/tiling';
 import type { BoardFit } from '@sorn/core/zones';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { ListLine } from '../../app/ListLine.tsx';
-import { Section } from '../../app/Section.tsx';
-import { TextButton } from '../../app/TextButton.tsx';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { ListLine } from '../../ui/ListLine.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
 import { BoardPicture } from './BoardPicture.tsx';
 import type { ZoneEdits } from './edits.ts';
 

@@ -1,12 +1,12 @@
 import { chakra } from '@chakra-ui/react';
 import type { Board, BoardShape } from '@sorn/core/model';
 import { boardName } from '@sorn/core/tiling';
-import { Figure } from '../../app/Figure.tsx';
-import { Section } from '../../app/Section.tsx';
-import { Choice, SettingRow } from '../../app/SettingRow.tsx';
-import { Select } from '../../app/Select.tsx';
-import { TextField } from '../../app/TextField.tsx';
-import { useBench } from '../../data/bench-context.ts';
+import { Figure } from '../../ui/Figure.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { TextField } from '../../ui/TextField.tsx';
+import { useBench } from '../../state/profile-context.ts';
 import type { ZoneEdits } from './edits.ts';
 
 /** What the board in hand is called, and for which shape of work area it is. */

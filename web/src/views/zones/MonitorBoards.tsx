@@ -2,10 +2,10 @@ import { chakra, Flex } from '@chakra-ui/react';
 import type { Board } from '@sorn/core/model';
 import { boardName, LAYOUTS } from '@sorn/core/tiling';
 import { boardFits } from '@sorn/core/zones';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { Section } from '../../app/Section.tsx';
-import { TextButton } from '../../app/TextButton.tsx';
-import { useBench, type PlacedDesk } from '../../data/bench-context.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
+import { useBench, type PlacedDesk } from '../../state/profile-context.ts';
 import { useUseHere } from './use-here.ts';
 
 /** Which board each monitor gets, why, and what arranges its workspace now. */

@@ -13,14 +13,14 @@ import {
   rungsIn,
   type PlacingSettings as Settings,
 } from '@sorn/core/values';
-import { Figure } from '../../app/Figure.tsx';
-import { KeyCaps } from '../../app/KeyCap.tsx';
-import { Section } from '../../app/Section.tsx';
-import { Select } from '../../app/Select.tsx';
-import { OnOff, SettingRow } from '../../app/SettingRow.tsx';
-import { TextField } from '../../app/TextField.tsx';
-import { TextButton } from '../../app/TextButton.tsx';
-import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { Figure } from '../../ui/Figure.tsx';
+import { KeyCaps } from '../../ui/KeyCap.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { OnOff, SettingRow } from '../../ui/SettingRow.tsx';
+import { TextField } from '../../ui/TextField.tsx';
+import { TextButton } from '../../ui/TextButton.tsx';
+import { useBench, useBenchStore } from '../../state/profile-context.ts';
 
 const REPEATS = [
   { value: 'next-rung', text: 'next size, then full' },

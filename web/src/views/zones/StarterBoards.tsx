@@ -3,9 +3,9 @@ import { deskInForce, type PlacedMonitor } from '@sorn/core/desk';
 import { letterOf } from '@sorn/core/placing';
 import { STARTER_BOARDS } from '@sorn/core/starters';
 import { boardFits } from '@sorn/core/zones';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { Panel, usePanelKeys } from '../../app/Panel.tsx';
-import { useBench } from '../../data/bench-context.ts';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { Panel, usePanelKeys } from '../../ui/Panel.tsx';
+import { useBench } from '../../state/profile-context.ts';
 import { BoardPicture } from './BoardPicture.tsx';
 import type { ZoneEdits } from './edits.ts';
 

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { DrawnBoard } from '@sorn/core/zones';
 import type { RefObject } from 'react';
-import { Figure } from '../../app/Figure.tsx';
+import { Figure } from '../../ui/Figure.tsx';
 import { DimensionLine } from '../../sheet/DimensionLine.tsx';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
 import type { ZoneEdits } from './edits.ts';

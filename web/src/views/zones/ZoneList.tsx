@@ -1,11 +1,11 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import type { Board } from '@sorn/core/model';
 import type { RefObject } from 'react';
-import { KeyCap } from '../../app/KeyCap.tsx';
-import { ListLine } from '../../app/ListLine.tsx';
-import { Section } from '../../app/Section.tsx';
-import { SettingRow } from '../../app/SettingRow.tsx';
-import { TextField } from '../../app/TextField.tsx';
+import { KeyCap } from '../../ui/KeyCap.tsx';
+import { ListLine } from '../../ui/ListLine.tsx';
+import { Section } from '../../ui/Section.tsx';
+import { SettingRow } from '../../ui/SettingRow.tsx';
+import { TextField } from '../../ui/TextField.tsx';
 import type { ZoneEdits } from './edits.ts';
 
 const span = ([first, last]: readonly [number, number]) =>

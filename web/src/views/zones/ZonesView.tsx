@@ -1,8 +1,8 @@
 import { placingArea } from '@sorn/core/engine';
 import { boardFits, boardMeant, drawnBoard } from '@sorn/core/zones';
 import { useMemo, useRef, useState } from 'react';
-import { BenchLayout } from '../../app/Bench.tsx';
-import { useBench, usePlacedDesk } from '../../data/bench-context.ts';
+import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { useBench, usePlacedDesk } from '../../state/profile-context.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import { tabEdge } from '../../sheet/tabs.ts';
 import type { Viewport } from '../../sheet/viewport.ts';

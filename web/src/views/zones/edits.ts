@@ -24,7 +24,7 @@ import {
   freeZoneName,
   type DrawnBoard,
 } from '@sorn/core/zones';
-import { useBenchStore } from '../../data/bench-context.ts';
+import { useBenchStore } from '../../state/profile-context.ts';
 
 /** What the Zones view changes, on the board and the zone in hand. */
 export type ZoneEdits = ReturnType<typeof useZoneEdits>;

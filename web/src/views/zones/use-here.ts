@@ -1,5 +1,5 @@
 import { withLayoutField, withLayoutKind, withoutSetting } from '@sorn/core/tiling';
-import { useBench, useBenchStore } from '../../data/bench-context.ts';
+import { useBench, useBenchStore } from '../../state/profile-context.ts';
 
 /** Which board is set for the workspace a monitor shows there, and the change of that. */
 export function useUseHere(monitor: string) {

@@ -2,8 +2,8 @@ import { fromTheLeft, type PlacedMonitor } from '@sorn/core/desk';
 import type { Board } from '@sorn/core/model';
 import type { Direction } from '@sorn/core/values';
 import type { RefObject } from 'react';
-import { focusFigure } from '../../app/inspector.ts';
-import { usePageKeys, type PageKey } from '../../app/keys.ts';
+import { focusFigure } from '../../ui/inspector.ts';
+import { usePageKeys, type PageKey } from '../../ui/page-keys.ts';
 import type { ZoneEdits } from './edits.ts';
 import { useUseHere } from './use-here.ts';
 

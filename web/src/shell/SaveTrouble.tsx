@@ -1,9 +1,9 @@
 import { Box, Button, chakra, Flex } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
-import { useBench, useBenchStore } from '../data/bench-context.ts';
+import { useBench, useBenchStore } from '../state/profile-context.ts';
 import type { PanelName } from './panel-name.ts';
-import { KeyCaps } from './KeyCap.tsx';
-import { TextButton } from './TextButton.tsx';
+import { KeyCaps } from '../ui/KeyCap.tsx';
+import { TextButton } from '../ui/TextButton.tsx';
 
 /** Says why something is not saved, what came in from elsewhere, and lets the person decide where only they can. */
 export function SaveTrouble({ onPanel }: { onPanel: (panel: PanelName) => void }) {

@@ -1,8 +1,8 @@
 import { useEffect, useMemo } from 'react';
-import { createBench } from '../data/bench.ts';
-import { BenchContext } from '../data/bench-context.ts';
-import { useKept } from '../data/queries.ts';
-import { OpenFault } from './Fault.tsx';
+import { createBench } from '../state/profile-store.ts';
+import { BenchContext } from '../state/profile-context.ts';
+import { useKept } from '../state/queries.ts';
+import { OpenFault } from '../ui/Fault.tsx';
 import { Frame } from './Frame.tsx';
 
 /** Opens a profile on a bench for as long as it is in hand. */

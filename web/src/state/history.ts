@@ -1,5 +1,5 @@
 import { useLocation } from 'react-router';
-import { useBench, useBenchStore } from '../data/bench-context.ts';
+import { useBench, useBenchStore } from './profile-context.ts';
 
 /** In Rehearse undo steps the session, elsewhere the profile. */
 export function useHistory() {

@@ -5,7 +5,7 @@ import { profileSchema, sessionSchema, type Profile, type Session } from '@sorn/
 import { pressesIn } from '@sorn/core/values';
 import { createStore, type StoreApi } from 'zustand';
 import type { KeptProfile, KeptSession } from './api.ts';
-import type { Bench } from './bench-state.ts';
+import type { Bench } from './profile-state.ts';
 import { commandOf, doesSomething } from './done.ts';
 import { readDraft, stillUnsaved, type Draft } from './drafts.ts';
 import { listen } from './listen.ts';

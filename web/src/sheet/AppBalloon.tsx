@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react';
 import type { App } from '@sorn/core/model';
-import { balloonStyle } from './balloon-style.ts';
-import { Balloon } from '../sheet/Balloon.tsx';
+import { balloonStyle } from '../ui/balloon-style.ts';
+import { Balloon } from './Balloon.tsx';
 
 /** An app's balloon outside the sheet; of an app that is not known, the first letters of its name. */
 export function AppBalloon({ app, name }: { app: App | undefined; name: string }) {

@@ -4,10 +4,10 @@ import { monitorName } from '@sorn/core/desk';
 import { windowName } from '@sorn/core/engine';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { useBench, useBenchStore, usePlacedDesk } from '../data/bench-context.ts';
-import { useInHand } from '../data/in-hand.ts';
-import { TextButton } from './TextButton.tsx';
-import { Panel } from './Panel.tsx';
+import { useBench, useBenchStore, usePlacedDesk } from '../state/profile-context.ts';
+import { useInHand } from '../state/in-hand.ts';
+import { TextButton } from '../ui/TextButton.tsx';
+import { Panel } from '../ui/Panel.tsx';
 
 /** The findings about what is on the desk; one about a window goes to it. */
 export function Checkup({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
@@ -82,6 +82,7 @@ function Line({ text, children }: { text: string; children: ReactNode }) {
 /** A finding, and what leads from it to where it is mended. */
 function FindingLine({ finding, onClose }: { finding: Finding; onClose: () => void }) {
   const store = useBenchStore();
+  const inHand = useInHand.use();
   const navigate = useNavigate();
   const nameOf = useNames();
   const way = (text: string, go: () => void) => (
@@ -104,7 +105,7 @@ function FindingLine({ finding, onClose }: { finding: Finding; onClose: () => vo
         way('Bring it inside', () => store.getState().run({ command: 'bring-inside' }))}
       {'rule' in finding &&
         way('Show the rule', () => {
-          useInHand.getState().takeRule(finding.rule);
+          inHand.getState().takeRule(finding.rule);
           void navigate('rules');
         })}
       {'about' in finding && way('Show the keys', () => void navigate('keys'))}

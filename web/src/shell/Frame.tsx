@@ -1,23 +1,22 @@
 import { Box, Grid } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { Outlet, useNavigate } from 'react-router';
-import { useBench } from '../data/bench-context.ts';
-import { useProposal } from '../data/proposal.ts';
+import { useBench } from '../state/profile-context.ts';
 import { Checkup } from './Checkup.tsx';
 import { Clashes } from './Clashes.tsx';
 import { Connections } from './Connections.tsx';
 import { FindAnything } from './FindAnything.tsx';
 import { KeyHelp } from './KeyHelp.tsx';
-import { KeyStrip } from './KeyStrip.tsx';
+import { KeyStrip } from '../ui/KeyStrip.tsx';
 import { Rail, VIEWS } from './Rail.tsx';
 import type { PanelName } from './panel-name.ts';
 import { SaveTrouble } from './SaveTrouble.tsx';
 import { Settings } from './Settings.tsx';
 import { TopBar } from './TopBar.tsx';
-import { useColourMode } from './colour-mode.ts';
-import { usePageKeys } from './keys.ts';
-import { useEngineToggle, useHistory } from './history.ts';
-import { useInspector } from './inspector.ts';
+import { useColourMode } from '../ui/colour-mode.ts';
+import { usePageKeys } from '../ui/page-keys.ts';
+import { useEngineToggle, useHistory } from '../state/history.ts';
+import { useInspector } from '../ui/inspector.ts';
 
 /** What every view stands in: rail, top bar, key strip, and the panels that lie over it. */
 export function Frame() {
@@ -35,8 +34,6 @@ export function Frame() {
     setAsked(isClashing);
     setPanel(isClashing ? 'clashes' : null);
   }
-  // What was proposed for one profile is no question for another.
-  useEffect(() => () => useProposal.getState().drop(), []);
   useEffect(() => {
     document.title = `${name} · Sorn`;
   }, [name]);

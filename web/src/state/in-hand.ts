@@ -1,4 +1,4 @@
-import { create } from 'zustand';
+import { perProfile } from './per-profile.ts';
 
 /** What is in hand across views: Rehearse can make a rule that the Rules view goes on with. */
 interface InHand {
@@ -9,7 +9,7 @@ interface InHand {
   takeBinding: (id: string) => void;
 }
 
-export const useInHand = create<InHand>((set) => ({
+export const useInHand = perProfile<InHand>((set) => ({
   rule: null,
   binding: null,
   takeRule: (rule) => set({ rule }),

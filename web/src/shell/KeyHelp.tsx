@@ -1,8 +1,8 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { KeyCaps } from './KeyCap.tsx';
-import { capsOf } from './KeyStrip.tsx';
-import { useKeyRegister } from './keys.ts';
-import { Panel } from './Panel.tsx';
+import { KeyCaps } from '../ui/KeyCap.tsx';
+import { capsOf } from '../ui/KeyStrip.tsx';
+import { useKeyRegister } from '../ui/page-keys.ts';
+import { Panel } from '../ui/Panel.tsx';
 
 const TITLES: Record<string, string> = {
   frame: 'Everywhere',

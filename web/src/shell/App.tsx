@@ -9,11 +9,11 @@ import { ProfilesView } from '../views/profiles/ProfilesView.tsx';
 import { RehearseView } from '../views/rehearse/RehearseView.tsx';
 import { TilingView } from '../views/tiling/TilingView.tsx';
 import { ZonesView } from '../views/zones/ZonesView.tsx';
-import { useColourMode } from './colour-mode.ts';
-import { Fault, RouteFault, WayOn } from './Fault.tsx';
+import { useColourMode } from '../ui/colour-mode.ts';
+import { Fault, RouteFault, WayOn } from '../ui/Fault.tsx';
 import { OpenProfile } from './OpenProfile.tsx';
 import { Start } from './Start.tsx';
-import { usePageKeyboard } from './keys.ts';
+import { usePageKeyboard } from '../ui/page-keys.ts';
 import { system } from './theme.ts';
 
 // Its tables and forms are not needed before it is.

@@ -1,62 +1,13 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import type { Command } from '@sorn/core/commands';
-import { deskInForce, monitorName } from '@sorn/core/desk';
+import { deskInForce } from '@sorn/core/desk';
 import { keyMap } from '@sorn/core/keys';
-import type { Profile, Session } from '@sorn/core/model';
 import { MODES, type Mode, keysCaps } from '@sorn/core/values';
-import { useMemo, type ReactNode } from 'react';
-import { useBench, useBenchStore } from '../data/bench-context.ts';
-import { useProposal } from '../data/proposal.ts';
-import { KeyCap } from './KeyCap.tsx';
-import { Panel, usePanelKeys } from './Panel.tsx';
-import { Section } from './Section.tsx';
-
-export const MODE_WORDS: Record<Mode, { title: string; says: string }> = {
-  extend: { title: 'Extend', says: 'each monitor shows its own windows' },
-  mirror: { title: 'Mirror', says: 'all show what the primary shows' },
-  one: { title: 'One only', says: 'the monitor with the focus is lit alone' },
-};
-
-/** The ids of the monitors that are connected, whether they are lit or not. */
-export function pluggedIn(profile: Profile, session: Session): readonly string[] {
-  if (session.unplugged) return [];
-  const { monitors, others } = deskInForce(profile, session);
-  return [...monitors, ...others].map(({ id }) => id);
-}
-
-/** Asks for a monitor to be pulled, or plugged in: what would happen is shown first. */
-function useCable(): (monitor: string) => void {
-  const store = useBenchStore();
-  const { proposeEvent } = useProposal.getState();
-  return (id) => {
-    const bench = store.getState();
-    const { profile, session } = bench;
-    const now = pluggedIn(profile, session);
-    const isIn = now.includes(id);
-    const connected = isIn ? now.filter((other) => other !== id) : [...now, id];
-    const name = monitorName(profile, id);
-    proposeEvent(
-      bench,
-      { type: 'monitors-changed', connected, byHand: true },
-      isIn ? `Pull the cable of ${name}` : `Plug in ${name}`,
-    );
-  };
-}
-
-/** Asks for another desk, or another mode of this one. */
-export function useDeskChange() {
-  const store = useBenchStore();
-  return useMemo(() => {
-    const propose = (command: Command, title: string) =>
-      useProposal.getState().proposeEvent(store.getState(), { type: 'command', command }, title);
-    return {
-      goTo: (desk: string, name: string) =>
-        propose({ command: 'use-desk', desk }, `Go to the desk ${name}`),
-      setMode: (mode: Mode) =>
-        propose({ command: 'desk-mode', mode }, `Set the mode: ${MODE_WORDS[mode].title}`),
-    };
-  }, [store]);
-}
+import type { ReactNode } from 'react';
+import { MODE_WORDS, pluggedIn, useCable, useDeskChange } from '../state/desk-change.ts';
+import { useBench } from '../state/profile-context.ts';
+import { KeyCap } from '../ui/KeyCap.tsx';
+import { Panel, usePanelKeys } from '../ui/Panel.tsx';
+import { Section } from '../ui/Section.tsx';
 
 const LETTERS = 'ABCDEFGHIJKLNPQRSTUVWXYZ';
 /** More room, the same, one less. */

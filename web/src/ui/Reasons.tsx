@@ -1,6 +1,11 @@
 import { chakra, Grid } from '@chakra-ui/react';
-import type { Reason } from '@sorn/core/engine';
 import { memo } from 'react';
+
+interface Reason {
+  decided: string;
+  because: string;
+  minor?: boolean;
+}
 
 /** Reasons as a list: what was decided, and because of what. */
 export function Reasons(props: {

@@ -1,12 +1,12 @@
 import { Box, Button, chakra, Flex } from '@chakra-ui/react';
 import { clashId, clashWords, type Clash } from '@sorn/core/files';
 import { useState } from 'react';
-import { useBench, useBenchStore } from '../data/bench-context.ts';
-import type { Clashing } from '../data/taking-in.ts';
-import { KeyCap } from './KeyCap.tsx';
-import { Panel, usePanelKeys } from './Panel.tsx';
-import { Choice } from './SettingRow.tsx';
-import { tableStyle } from './table-style.ts';
+import { useBench, useBenchStore } from '../state/profile-context.ts';
+import type { Clashing } from '../state/taking-in.ts';
+import { KeyCap } from '../ui/KeyCap.tsx';
+import { Panel, usePanelKeys } from '../ui/Panel.tsx';
+import { Choice } from '../ui/SettingRow.tsx';
+import { tableStyle } from '../ui/table-style.ts';
 
 type Side = 'mine' | 'theirs';
 

@@ -4,7 +4,7 @@ import { arrange, type Arranged, type Placement } from '@sorn/core/engine';
 import type { Profile, Session } from '@sorn/core/model';
 import { createContext, useContext } from 'react';
 import { useStore, type StoreApi } from 'zustand';
-import type { Bench } from './bench-state.ts';
+import type { Bench } from './profile-state.ts';
 
 export const BenchContext = createContext<StoreApi<Bench> | null>(null);
 

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react';
-import { useBench } from '../data/bench-context.ts';
-import type { SaveState } from '../data/autosave.ts';
+import { useBench } from '../state/profile-context.ts';
+import type { SaveState } from '../state/autosave.ts';
 
 /** "Saved, revision 14", or what is in the way of it. */
 export function SaveStateText() {

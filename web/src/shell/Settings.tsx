@@ -1,14 +1,14 @@
 import { withMainModifier } from '@sorn/core/keys';
 import { HUES, STAND_IN_KEYS, type Profile } from '@sorn/core/model';
 import { MODIFIERS } from '@sorn/core/values';
-import { Select } from './Select.tsx';
+import { Select } from '../ui/Select.tsx';
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { useBench, useBenchStore } from '../data/bench-context.ts';
-import { useColourMode } from './colour-mode.ts';
-import { Figure } from './Figure.tsx';
-import { Panel } from './Panel.tsx';
-import { Section } from './Section.tsx';
-import { Choice, SettingRow } from './SettingRow.tsx';
+import { useBench, useBenchStore } from '../state/profile-context.ts';
+import { useColourMode } from '../ui/colour-mode.ts';
+import { Figure } from '../ui/Figure.tsx';
+import { Panel } from '../ui/Panel.tsx';
+import { Section } from '../ui/Section.tsx';
+import { Choice, SettingRow } from '../ui/SettingRow.tsx';
 
 const choices = <T extends string>(words: readonly T[]) =>
   words.map((value) => ({ value, text: value.charAt(0).toUpperCase() + value.slice(1) }));

@@ -1,8 +1,8 @@
 import { Box, Grid } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
-import { useProposal } from '../data/proposal.ts';
-import { WhatWouldHappen } from '../sheet/WhatWouldHappen.tsx';
-import { useInspector } from './inspector.ts';
+import { useProposal } from '../state/proposal.ts';
+import { WhatWouldHappen } from './WhatWouldHappen.tsx';
+import { useInspector } from '../ui/inspector.ts';
 
 /** A view's two parts: what stands in the middle, and the inspector to its right. */
 export function BenchLayout(props: { name: string; children: ReactNode; inspector: ReactNode }) {

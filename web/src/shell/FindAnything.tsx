@@ -9,14 +9,14 @@ import { keysCaps, LAYOUT_KINDS, MODES } from '@sorn/core/values';
 import { Command as Finder } from 'cmdk';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { useBench, useBenchStore, usePlacedDesk } from '../data/bench-context.ts';
-import { useInHand } from '../data/in-hand.ts';
-import { MODE_WORDS, useDeskChange } from './Connections.tsx';
-import { useColourMode } from './colour-mode.ts';
-import { finderStyle } from './finder-style.ts';
+import { useBench, useBenchStore, usePlacedDesk } from '../state/profile-context.ts';
+import { useInHand } from '../state/in-hand.ts';
+import { MODE_WORDS, useDeskChange } from '../state/desk-change.ts';
+import { useColourMode } from '../ui/colour-mode.ts';
+import { finderStyle } from '../ui/finder-style.ts';
 import type { PanelName } from './panel-name.ts';
-import { KeyCaps } from './KeyCap.tsx';
-import { Panel } from './Panel.tsx';
+import { KeyCaps } from '../ui/KeyCap.tsx';
+import { Panel } from '../ui/Panel.tsx';
 import { VIEWS } from './Rail.tsx';
 
 interface Found {
@@ -75,6 +75,7 @@ const NO_LINEUPS: readonly { name: string }[] = [];
 function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
   const profile = useBench((bench) => bench.profile);
   const store = useBenchStore();
+  const inHand = useInHand.use();
   const navigate = useNavigate();
   const { goTo, setMode } = useDeskChange();
   const { focused } = usePlacedDesk();
@@ -165,7 +166,7 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
         group: 'Rules',
         text: `${at + 1} ${rule.name ?? textOf(whenWords(rule.when))}`,
         run: () => {
-          useInHand.getState().takeRule(rule.id);
+          inHand.getState().takeRule(rule.id);
           void navigate('rules');
         },
       })),
@@ -178,10 +179,10 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
         group: 'Bindings',
         text: `${keysCaps(binding.keys, main).join(' ')} · ${bindingText(binding)}`,
         run: () => {
-          useInHand.getState().takeBinding(bindingId(binding));
+          inHand.getState().takeBinding(bindingId(binding));
           void navigate('keys');
         },
       })),
     ];
-  }, [profile, store, navigate, onPanel, goTo, setMode, board, lineups]);
+  }, [profile, store, inHand, navigate, onPanel, goTo, setMode, board, lineups]);
 }

@@ -1,6 +1,6 @@
 import { Flex } from '@chakra-ui/react';
 import { KeyCaps } from './KeyCap.tsx';
-import { ANSWERS, useKeyRegister, type PageKey } from './keys.ts';
+import { ANSWERS, useKeyRegister, type PageKey } from './page-keys.ts';
 
 /** The keys that work now. While the sheet has the keyboard, the group named `sheet-keys` alone. */
 export function KeyStrip() {

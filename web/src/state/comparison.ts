@@ -1,7 +1,7 @@
 import { reduce } from '@sorn/core/engine';
 import type { Profile, Session } from '@sorn/core/model';
 import { useMemo } from 'react';
-import { useBench } from './bench-context.ts';
+import { useBench } from './profile-context.ts';
 
 /** The desk in hand as it is, and as it would be with another profile. */
 export function useComparison(next: Profile | undefined): {

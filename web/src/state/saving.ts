@@ -3,7 +3,7 @@ import { changeTexts, isSame, type Decisions, type OwnText } from '@sorn/core/fi
 import type { Profile, Session } from '@sorn/core/model';
 import { api, type KeptProfile, type KeptSession, type News } from './api.ts';
 import { autosaver, type Autosaver, type SaveState } from './autosave.ts';
-import type { Bench, Former } from './bench-state.ts';
+import type { Bench, Former } from './profile-state.ts';
 import { keepDraft, type Draft } from './drafts.ts';
 import { withMoment } from './moments.ts';
 import { carriedOver, settled, takeIn, type TakenIn } from './taking-in.ts';

@@ -1,12 +1,12 @@
 import { chakra, Flex, IconButton } from '@chakra-ui/react';
 import { ChevronDown, Moon, Redo2, Settings2, Sun, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
-import { useBench, usePlacedDesk } from '../data/bench-context.ts';
-import { MODE_WORDS } from './Connections.tsx';
-import { useColourMode } from './colour-mode.ts';
-import { useEngineToggle, useHistory } from './history.ts';
+import { useBench, usePlacedDesk } from '../state/profile-context.ts';
+import { MODE_WORDS } from '../state/desk-change.ts';
+import { useColourMode } from '../ui/colour-mode.ts';
+import { useEngineToggle, useHistory } from '../state/history.ts';
 import type { PanelName } from './panel-name.ts';
-import { KeyCaps } from './KeyCap.tsx';
+import { KeyCaps } from '../ui/KeyCap.tsx';
 import { SaveStateText } from './SaveStateText.tsx';
 
 const BarButton = chakra(IconButton, {

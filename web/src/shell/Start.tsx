@@ -1,6 +1,6 @@
 import { Navigate } from 'react-router';
-import { useProfiles } from '../data/queries.ts';
-import { Fault } from './Fault.tsx';
+import { useProfiles } from '../state/queries.ts';
+import { Fault } from '../ui/Fault.tsx';
 
 /** The way in: to the profile used last, else to the only one, else to the list; at first to the three questions. */
 export function Start() {

@@ -1,0 +1,30 @@
+import { createStore, useStore, type StoreApi } from 'zustand';
+import { useBenchStore } from './profile-context.ts';
+import type { Bench } from './profile-state.ts';
+
+type Stores<T> = (<S>(select: (state: T) => S) => S) & {
+  /** The store of the profile that is open here. */
+  use: () => StoreApi<T>;
+  of: (bench: StoreApi<Bench>) => StoreApi<T>;
+};
+
+/**
+ * Something of the page that belongs to the profile in hand: each time a profile is opened it begins anew, so that
+ * nothing of another one has to be reset.
+ *
+ * @param begin makes its first state
+ * @returns a hook that reads it
+ */
+export function perProfile<T extends object>(
+  begin: (set: StoreApi<T>['setState'], get: StoreApi<T>['getState'], bench: StoreApi<Bench>) => T,
+): Stores<T> {
+  const stores = new WeakMap<StoreApi<Bench>, StoreApi<T>>();
+  function of(bench: StoreApi<Bench>): StoreApi<T> {
+    const made = stores.get(bench) ?? createStore<T>((set, get) => begin(set, get, bench));
+    stores.set(bench, made);
+    return made;
+  }
+  const use = () => of(useBenchStore());
+  const useSelected = <S>(select: (state: T) => S) => useStore(use(), select);
+  return Object.assign(useSelected, { use, of });
+}
