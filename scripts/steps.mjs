@@ -4,6 +4,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)));
 const stamps = join(root, '.sorn');
@@ -129,5 +130,15 @@ export function buildPage() {
     if (tool('vite/bin/vite.js', ['build', 'web', '--logLevel', 'warn'], { env }).status !== 0) {
       fail('The build of the page failed.');
     }
+    compress(join(root, 'web/dist/assets'));
   });
+}
+
+/** Puts a smaller form of each script and style beside it, so that no request waits for that. */
+function compress(folder) {
+  for (const name of readdirSync(folder).filter((each) => /\.(js|css)$/.test(each))) {
+    const content = readFileSync(join(folder, name));
+    writeFileSync(join(folder, `${name}.br`), brotliCompressSync(content));
+    writeFileSync(join(folder, `${name}.gz`), gzipSync(content, { level: 9 }));
+  }
 }

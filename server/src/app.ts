@@ -3,7 +3,9 @@ import { join } from 'node:path';
 import { publishedSchema, SCHEMA_PATH } from '@sorn/core/files';
 import type { Profile, SessionInput } from '@sorn/core/model';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
-import express, { type Express } from 'express';
+import compression from 'compression';
+import express, { type Express, type Response } from 'express';
+import compressedFiles from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { guard, type Hosts } from './access/guard.ts';
@@ -72,6 +74,12 @@ export function createApp(options: AppOptions): Express {
     response.set('Cache-Control', 'no-store');
     next();
   });
+  // What happens is told as it happens: it is not gathered to be compressed.
+  app.use(
+    compression({
+      filter: (request, response) => !isNews(response) && compression.filter(request, response),
+    }),
+  );
   const store = storeIn(db);
   const history = historyIn(db);
   const folder = backupFolder(options.folder);
@@ -88,7 +96,11 @@ export function createApp(options: AppOptions): Express {
   });
   app.use(
     '/assets',
-    express.static(join(page, 'assets'), { immutable: true, maxAge: 365 * DAY_MS }),
+    compressedFiles(join(page, 'assets'), {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      serveStatic: { immutable: true, maxAge: 365 * DAY_MS },
+    }),
   );
   app.use(express.static(page, { index: false, cacheControl: false }));
   app.get('/{*path}', (_request, response) => {
@@ -101,6 +113,9 @@ export function createApp(options: AppOptions): Express {
   app.use(problemHandler(log));
   return app;
 }
+
+const isNews = (response: Response) =>
+  String(response.getHeader('Content-Type')).startsWith('text/event-stream');
 
 /** Refuses a body that is not UTF-8: decoded all the same, what is not would be replaced without a word. */
 function refuseOtherText(_request: unknown, _response: unknown, body: Buffer): void {

@@ -1,85 +1,55 @@
-import { chakra, ChakraProvider } from '@chakra-ui/react';
+import { ChakraProvider } from '@chakra-ui/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { lazy, Suspense, type ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
-import { createBrowserRouter, Navigate, RouterProvider, useParams } from 'react-router';
-import { BeginView } from '../views/begin/BeginView.tsx';
-import { DeskView } from '../views/desk/DeskView.tsx';
-import { ProfilesView } from '../views/profiles/ProfilesView.tsx';
-import { RehearseView } from '../views/rehearse/RehearseView.tsx';
-import { TilingView } from '../views/tiling/TilingView.tsx';
-import { ZonesView } from '../views/zones/ZonesView.tsx';
+import { BrowserRouter, Navigate, Route, Routes, useParams } from 'react-router';
 import { useColourMode } from '../ui/colour-mode.ts';
-import { Fault, RouteFault, WayOn } from '../ui/Fault.tsx';
+import { Fault, Guarded, WayOn } from '../ui/Fault.tsx';
 import { OpenProfile } from './OpenProfile.tsx';
 import { Start } from './Start.tsx';
 import { usePageKeyboard } from '../ui/page-keys.ts';
 import { system } from './theme.ts';
+import { fetchWhenIdle } from './later.tsx';
+import { PANELS } from './panels.ts';
+import { BeginView, ProfilesView, VIEWS } from './views.ts';
 
-// Its tables and forms are not needed before it is.
-const RulesView = lazy(async () => ({
-  default: (await import('../views/rules/RulesView.tsx')).RulesView,
-}));
-
-const KeysView = lazy(async () => ({
-  default: (await import('../views/keys/KeysView.tsx')).KeysView,
-}));
-
-const FilesView = lazy(async () => ({
-  default: (await import('../views/files/FilesView.tsx')).FilesView,
-}));
-
-const pageFault = (
-  <RouteFault title="This page met a fault">
-    <WayOn to="/profiles">Choose a profile</WayOn>
-  </RouteFault>
-);
-const profilesFault = (
-  <RouteFault title="The profiles cannot be shown">
-    <WayOn to="/begin">Begin a new profile</WayOn>
-  </RouteFault>
-);
-
-/** A view in the frame: where it meets a fault, the frame goes on, and with it the ways to the others. */
-const view = (path: string, element: ReactNode) => ({
-  path,
-  element: <Suspense fallback={<Loading />}>{element}</Suspense>,
-  errorElement: (
-    <RouteFault title="This view met a fault">
-      <WayOn to="/profiles">Choose another profile</WayOn>
-    </RouteFault>
-  ),
-});
-
-const router = createBrowserRouter([
-  { path: '/', element: <Start />, errorElement: pageFault },
-  { path: '/profiles', element: <ProfilesView />, errorElement: profilesFault },
-  { path: '/begin', element: <BeginView />, errorElement: pageFault },
-  {
-    path: '/:id',
-    element: <ProfileById />,
-    errorElement: pageFault,
-    children: [
-      { index: true, element: <Navigate to="tiling" replace /> },
-      view('desk', <DeskView />),
-      view('tiling', <TilingView />),
-      view('zones', <ZonesView />),
-      view('rules', <RulesView />),
-      view('keys', <KeysView />),
-      view('rehearse', <RehearseView />),
-      view('files', <FilesView />),
-      { path: '*', element: <Navigate to=".." replace /> },
-    ],
-  },
-  { path: '*', element: <Navigate to="/" replace /> },
-]);
-
-/** In the place of a view that is on its way; it is there in a moment. */
-function Loading() {
+/** What a route shows, guarded; each by itself, so that a fault of one does not outlast it. */
+function screen(name: string, title: string, wayOn: ReactNode, shown: ReactNode) {
   return (
-    <chakra.p role="status" p="24px" color="slate">
-      Loading…
-    </chakra.p>
+    <Guarded key={name} title={title} wayOn={wayOn}>
+      {shown}
+    </Guarded>
+  );
+}
+
+const PAGE_FAULT = 'This page met a fault';
+const toProfiles = <WayOn to="/profiles">Choose a profile</WayOn>;
+const toBegin = <WayOn to="/begin">Begin a new profile</WayOn>;
+const toOthers = <WayOn to="/profiles">Choose another profile</WayOn>;
+
+function Screens() {
+  return (
+    <Routes>
+      <Route path="/" element={screen('start', PAGE_FAULT, toProfiles, <Start />)} />
+      <Route
+        path="/profiles"
+        element={screen('profiles', 'The profiles cannot be shown', toBegin, <ProfilesView />)}
+      />
+      <Route path="/begin" element={screen('begin', PAGE_FAULT, toProfiles, <BeginView />)} />
+      <Route path="/:id" element={screen('profile', PAGE_FAULT, toProfiles, <ProfileById />)}>
+        <Route index element={<Navigate to="tiling" replace />} />
+        {VIEWS.map(({ path, View }) => (
+          // Where a view meets a fault, the frame goes on, and with it the ways to the others.
+          <Route
+            key={path}
+            path={path}
+            element={screen(path, 'This view met a fault', toOthers, <View />)}
+          />
+        ))}
+        <Route path="*" element={<Navigate to=".." replace />} />
+      </Route>
+      <Route path="*" element={<Navigate to="/" replace />} />
+    </Routes>
   );
 }
 
@@ -96,6 +66,7 @@ const queries = new QueryClient({
 export function App() {
   useColourMode();
   usePageKeyboard();
+  useEffect(() => fetchWhenIdle([...VIEWS.map(({ View }) => View), ...Object.values(PANELS)]), []);
   return (
     <ChakraProvider value={system}>
       <QueryClientProvider client={queries}>
@@ -108,7 +79,10 @@ export function App() {
             />
           )}
         >
-          <RouterProvider router={router} />
+          {/* At once: a key that goes to a view and the next one, for that view, can be a moment apart. */}
+          <BrowserRouter useTransitions={false}>
+            <Screens />
+          </BrowserRouter>
         </ErrorBoundary>
       </QueryClientProvider>
     </ChakraProvider>

@@ -2,19 +2,14 @@ import { Box, Grid } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { Outlet, useNavigate } from 'react-router';
 import { useBench } from '../state/profile-context.ts';
-import { Checkup } from './Checkup.tsx';
-import { Clashes } from './Clashes.tsx';
-import { Connections } from './Connections.tsx';
-import { FindAnything } from './FindAnything.tsx';
-import { KeyHelp } from './KeyHelp.tsx';
 import { KeyStrip } from '../ui/KeyStrip.tsx';
-import { Rail, VIEWS } from './Rail.tsx';
-import type { PanelName } from './panel-name.ts';
+import { Rail } from './Rail.tsx';
+import { PANELS, type PanelName } from './panels.ts';
 import { SaveTrouble } from './SaveTrouble.tsx';
-import { Settings } from './Settings.tsx';
 import { TopBar } from './TopBar.tsx';
 import { useColourMode } from '../ui/colour-mode.ts';
 import { usePageKeys } from '../ui/page-keys.ts';
+import { VIEWS } from './views.ts';
 import { useEngineToggle, useHistory } from '../state/history.ts';
 import { useInspector } from '../ui/inspector.ts';
 
@@ -118,12 +113,10 @@ export function Frame() {
       <SaveTrouble onPanel={setPanel} />
       <Outlet />
       <KeyStrip />
-      <KeyHelp isOpen={panel === 'keys'} onClose={close} />
-      <Settings isOpen={panel === 'settings'} onClose={close} />
-      <Connections isOpen={panel === 'connections'} onClose={close} />
-      <Clashes isOpen={panel === 'clashes'} onClose={close} />
-      <Checkup isOpen={panel === 'checkup'} onClose={close} />
-      <FindAnything isOpen={panel === 'find'} onClose={close} onPanel={setPanel} />
+      {(Object.keys(PANELS) as PanelName[]).map((each) => {
+        const Panel = PANELS[each];
+        return <Panel key={each} isOpen={panel === each} onClose={close} onPanel={setPanel} />;
+      })}
     </Grid>
   );
 }

@@ -4,6 +4,7 @@ import { BenchContext } from '../state/profile-context.ts';
 import { useKept } from '../state/queries.ts';
 import { OpenFault } from '../ui/Fault.tsx';
 import { Frame } from './Frame.tsx';
+import { OnItsWay } from './later.tsx';
 
 /** Opens a profile on a bench for as long as it is in hand. */
 export function OpenProfile({ id }: { id: string }) {
@@ -22,7 +23,7 @@ export function OpenProfile({ id }: { id: string }) {
   if (kept.isError) {
     return <OpenFault text={kept.error.message} onAgain={() => void kept.refetch()} />;
   }
-  if (!bench) return null;
+  if (!bench) return <OnItsWay />;
   return (
     <BenchContext value={bench}>
       <Frame />

@@ -1,25 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import {
-  Columns3,
-  Files,
-  Keyboard,
-  LayoutPanelLeft,
-  ListOrdered,
-  Monitor,
-  Play,
-} from 'lucide-react';
 import { NavLink } from 'react-router';
-
-/** The views there are, in the rail's order, with their digits. */
-export const VIEWS = [
-  { path: 'desk', word: 'Desk', digit: '1', Icon: Monitor },
-  { path: 'tiling', word: 'Tiling', digit: '2', Icon: Columns3 },
-  { path: 'zones', word: 'Zones', digit: '3', Icon: LayoutPanelLeft },
-  { path: 'rules', word: 'Rules', digit: '4', Icon: ListOrdered },
-  { path: 'keys', word: 'Keys', digit: '5', Icon: Keyboard },
-  { path: 'rehearse', word: 'Rehearse', digit: '6', Icon: Play },
-  { path: 'files', word: 'Files', digit: '8', Icon: Files },
-] as const;
+import { VIEWS } from './views.ts';
 
 const RailLink = chakra(NavLink, {
   base: {

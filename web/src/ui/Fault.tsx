@@ -1,11 +1,17 @@
 import { Box, Button, chakra, Flex } from '@chakra-ui/react';
 import { useEffect, useRef, type ReactNode } from 'react';
-import { useNavigate, useRouteError } from 'react-router';
+import { giveKeptKeys } from './early-keys.ts';
+import { ErrorBoundary } from 'react-error-boundary';
+import { useNavigate } from 'react-router';
 
 /** Something that stops the page from going on: what, and what can be done. */
 export function Fault(props: { title: string; text: string; onAgain: () => void }) {
   const again = useRef<HTMLButtonElement>(null);
-  useEffect(() => again.current?.focus(), []);
+  useEffect(() => {
+    again.current?.focus();
+    // What keys were kept for does not come.
+    void giveKeptKeys();
+  }, []);
   return (
     <Box maxW="520px" mx="auto" mt="18vh" px="24px" role="alert">
       <chakra.h1 fontSize="18px" fontWeight={650} mb="8px">
@@ -31,20 +37,24 @@ export function OpenFault(props: { text: string; onAgain: () => void }) {
   );
 }
 
-/** In the place of what a route shows, where that met a fault; what surrounds it goes on. */
-export function RouteFault(props: { title: string; children?: ReactNode }) {
-  const error = useRouteError();
-  const text = error instanceof Error ? error.message : String(error);
+/** What a route shows; where that meets a fault, what surrounds it goes on. */
+export function Guarded(props: { title: string; wayOn: ReactNode; children: ReactNode }) {
   return (
-    <Box>
-      <Fault
-        title={props.title}
-        text={`What was edited is kept. The cause: ${text}`}
-        // All anew: what could not be fetched is fetched again.
-        onAgain={() => window.location.reload()}
-      />
+    <ErrorBoundary
+      fallbackRender={({ error }) => (
+        <Box>
+          <Fault
+            title={props.title}
+            text={`What was edited is kept. The cause: ${error instanceof Error ? error.message : String(error)}`}
+            // All anew: what could not be fetched is fetched again.
+            onAgain={() => window.location.reload()}
+          />
+          {props.wayOn}
+        </Box>
+      )}
+    >
       {props.children}
-    </Box>
+    </ErrorBoundary>
   );
 }
 

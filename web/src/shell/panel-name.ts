@@ -1,2 +1,0 @@
-/** The panels that lie over a view. */
-export type PanelName = 'clashes' | 'keys' | 'find' | 'settings' | 'checkup' | 'connections';

@@ -1,0 +1,53 @@
+/** Keys that the browser needs itself, whatever is loading. */
+const OF_THE_BROWSER = /^F\d+$/;
+
+/** Whatever does not come for so long is waited for no more. */
+const AT_MOST_MS = 5_000;
+
+let isHeld = false;
+let timer: ReturnType<typeof setTimeout> | undefined;
+let isGiving = false;
+const kept: KeyboardEvent[] = [];
+
+/**
+ * From now on, keys are kept: what they are meant for is on its way. Keys typed meanwhile are neither lost nor given to
+ * what is still there.
+ */
+export function holdKeys(): void {
+  isHeld = true;
+  clearTimeout(timer);
+  timer = setTimeout(() => void giveKeptKeys(), AT_MOST_MS);
+}
+
+/** What keys were kept for is there: they are given to it in the order in which they were pressed. */
+export async function giveKeptKeys(): Promise<void> {
+  isHeld = false;
+  clearTimeout(timer);
+  if (isGiving) return;
+  isGiving = true;
+  // One may begin the loading of something else, for which the others are then kept.
+  while (kept.length > 0 && !isHeld) {
+    const { type, key, code, location, repeat, ctrlKey, shiftKey, altKey, metaKey } = kept.shift()!;
+    const init = { key, code, location, repeat, ctrlKey, shiftKey, altKey, metaKey };
+    (document.activeElement ?? document.body).dispatchEvent(
+      new KeyboardEvent(type, { ...init, bubbles: true, cancelable: true }),
+    );
+    // What a key changes is drawn before the next one comes: it may be meant for that.
+    await new Promise((resolve) => setTimeout(resolve));
+  }
+  isGiving = false;
+}
+
+function onKey(event: KeyboardEvent): void {
+  if (!event.isTrusted || (!isHeld && !isGiving) || OF_THE_BROWSER.test(event.key)) return;
+  event.preventDefault();
+  event.stopImmediatePropagation();
+  kept.push(event);
+}
+
+/** Begins to watch keys, before anything else does. What is typed before the first view is there is kept for it. */
+export function watchKeys(): void {
+  holdKeys();
+  addEventListener('keydown', onKey, { capture: true });
+  addEventListener('keyup', onKey, { capture: true });
+}
