@@ -92,7 +92,7 @@ function unlessDone(name, inputs, results, work) {
 }
 
 export function install() {
-  const packages = ['core', 'cli', 'server', 'web', 'e2e', 'bench'].map((name) =>
+  const packages = ['core', 'api', 'cli', 'server', 'web', 'e2e', 'bench'].map((name) =>
     join(root, name, 'package.json'),
   );
   const inputs = [join(root, 'package.json'), join(root, 'package-lock.json'), ...packages];
@@ -109,12 +109,17 @@ export function tool(name, args, options) {
 }
 
 export function buildEngine() {
-  const folders = ['core', 'cli', 'server'];
+  const folders = ['core', 'api', 'cli', 'server'];
   const inputs = [
     ...folders.flatMap((name) => filesBelow(join(root, name))),
     join(root, 'tsconfig.base.json'),
   ];
-  const results = ['core/dist/index.js', 'cli/dist/main.js', 'server/dist/main.js'];
+  const results = [
+    'core/dist/index.js',
+    'api/dist/index.js',
+    'cli/dist/main.js',
+    'server/dist/main.js',
+  ];
   unlessDone('engine', inputs, results, () => {
     say('Building engine, command line and server');
     if (tool('typescript/bin/tsc', ['-b', ...folders]).status !== 0) fail('The build failed.');
@@ -122,7 +127,9 @@ export function buildEngine() {
 }
 
 export function buildPage() {
-  const inputs = ['core/src', 'web', 'demo'].flatMap((name) => filesBelow(join(root, name)));
+  const inputs = ['core/src', 'api/src', 'web', 'demo'].flatMap((name) =>
+    filesBelow(join(root, name)),
+  );
   unlessDone('page', inputs, ['web/dist/index.html'], () => {
     say('Building the page');
     // Whatever it is built from, such as a test, the page is the one for people.

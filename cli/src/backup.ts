@@ -11,9 +11,9 @@ import {
   openDatabase,
   ownDatabase,
   restoreBackup,
-  type Restoring,
   type Where,
 } from '@sorn/server';
+import type { Restoring } from '@sorn/api';
 import { BadInput } from './input.ts';
 
 /** `sorn backup`: everything in one file; it may run beside the server. Tells where the file is. */

@@ -13,36 +13,49 @@ const answering = (page: Page, path: RegExp, body: unknown) =>
 
 describe('a page that meets a fault says so, and offers the way on', () => {
   it('in a view: the frame and its keys go on', async () => {
-    const { page, context } = await visit(running.browser, at('/bulletin-desk/tiling'));
+    const { page, context } = await visit(running.browser, at('/profiles'));
+    await page.route(/assets\/FilesView/, (route) => route.abort());
+    await page.goto(at('/bulletin-desk/tiling'));
     await saved(page);
     const fault = page.getByRole('heading', { name: 'This view met a fault' });
-    await answering(page, /api\/backups$/, { backups: 7, folder: '/x', rule: '' });
-    const toBackups = async () => {
-      await toView(page, '8', 'Files');
-      await keyWorks(page, 'against now or before');
-      await page.keyboard.press('b');
-      await fault.waitFor();
-    };
-    await toBackups();
+    await page.keyboard.press('8');
+    await fault.waitFor();
     expect(await page.evaluate(() => document.activeElement?.textContent)).toBe('Try again');
     await toView(page, '2', 'Tiling');
     await page.keyboard.press('ArrowDown');
-    await toBackups();
-    await page.unroute(/api\/backups$/);
+    await page.keyboard.press('8');
+    await fault.waitFor();
+    await page.unroute(/assets\/FilesView/);
     await page.keyboard.press('Enter');
-    await page
-      .getByRole('heading', { name: 'This view met a fault' })
-      .waitFor({ state: 'detached' });
+    await page.getByRole('main', { name: 'Files' }).waitFor();
     expect(await page.locator('[role=alert]').count()).toBe(0);
+    await context.close();
+  });
+
+  it('in an answer of the server: what is wrong in it, and where', async () => {
+    const { page, context } = await visit(running.browser, at('/bulletin-desk/files'));
+    await answering(page, /api\/backups$/, { backups: 7, folder: '/x', rule: '' });
+    await keyWorks(page, 'against now or before');
+    await page.keyboard.press('b');
+    await page.getByText('backups is 7; expected').waitFor();
+    await toView(page, '2', 'Tiling');
     await context.close();
   });
 
   it('in a profile: another can be chosen', async () => {
     const { page, context } = await visit(running.browser, at('/profiles'));
-    await answering(page, /api\/profiles\/bulletin-desk$/, { id: 'x', revision: 1, profile: {} });
+    const profile = { name: 'Desk', monitors: [{ id: 'm', width: 'wide', height: 1080 }] };
+    const savedAt = '2026-03-02T08:00:00Z';
+    await answering(page, /api\/profiles\/bulletin-desk$/, {
+      id: 'x',
+      revision: 1,
+      savedAt,
+      profile,
+    });
     await page.goto(at('/bulletin-desk/tiling'));
-    await page.getByRole('heading', { name: 'This page met a fault' }).waitFor();
-    await page.getByRole('button', { name: 'Choose a profile' }).focus();
+    await page.getByRole('heading', { name: 'This profile cannot be opened' }).waitFor();
+    await page.getByText('profile.monitors[0].width is "wide"; expected').waitFor();
+    await page.getByRole('button', { name: 'Choose another profile' }).focus();
     await page.keyboard.press('Enter');
     await page.getByText('Bulletin desk').first().waitFor();
     await context.close();
@@ -50,7 +63,7 @@ describe('a page that meets a fault says so, and offers the way on', () => {
 
   it('in the list of profiles: a new one can be begun', async () => {
     const { page, context } = await visit(running.browser, at('/begin'));
-    await answering(page, /api\/profiles$/, [null]);
+    await page.route(/assets\/ProfilesView/, (route) => route.abort());
     await page.goto(at('/profiles'));
     await page.getByRole('heading', { name: 'The profiles cannot be shown' }).waitFor();
     await page.keyboard.press('Tab');

@@ -2,13 +2,7 @@
 export { openArchive } from './backup/archive.ts';
 export { BadBackup } from './backup/bad-backup.ts';
 export { putInPlace } from './backup/folder.ts';
-export {
-  compareBackup,
-  makeBackup,
-  restoreBackup,
-  type Restoring,
-  type Where,
-} from './backup/work.ts';
+export { compareBackup, makeBackup, restoreBackup, type Where } from './backup/work.ts';
 export { databaseFile, ownDatabase } from './options.ts';
 export { openConnection } from './storage/connection.ts';
 export { databaseCode } from './storage/database-code.ts';

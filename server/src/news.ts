@@ -1,12 +1,7 @@
-import type { Request, Response } from 'express';
+import { PROFILES, type News as Told } from '@sorn/api';
 import { Router } from 'express';
+import { serve } from './serve.ts';
 import type { Store } from './storage/store.ts';
-
-/** What was saved of a profile: the revision of what is new. */
-interface Told {
-  profile?: number;
-  session?: number;
-}
 
 /** Tells those who look at a profile what others save of it. */
 export interface News {
@@ -56,7 +51,7 @@ const RETRY_MS = 3_000;
 /** GET /profiles/:id/news: server-sent events, one for each save of the profile or its session. */
 export function newsRoutes(store: Store, news: News): Router {
   const routes = Router();
-  routes.get('/profiles/:id/news', async (request: Request<{ id: string }>, response: Response) => {
+  serve(routes, PROFILES.news, async (request, response) => {
     const { id } = request.params;
     response.writeHead(200, { 'Content-Type': 'text/event-stream' });
     response.write(`retry: ${RETRY_MS}\n\n`);

@@ -1,17 +1,9 @@
+import type { Problem } from '@sorn/api';
 import type { Fault } from '@sorn/core/values';
 import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { BadBackup } from './backup/bad-backup.ts';
 import { databaseCode } from './storage/database-code.ts';
-
-/** What an RFC 9457 problem document says; `faults` is Sorn's own member. */
-interface Problem {
-  type: string;
-  title: string;
-  status: number;
-  detail: string;
-  faults?: Fault[];
-}
 
 const TITLES = {
   'bad-request': [400, 'The request cannot be read'],

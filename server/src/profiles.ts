@@ -1,18 +1,13 @@
-import { ownTextSchema } from '@sorn/core/files';
-import { profileSchema, sessionSchema, type Profile, type SessionInput } from '@sorn/core/model';
-import { fields, read } from '@sorn/core/values';
+import { PROFILES, type Route, type Saved } from '@sorn/api';
+import type { Profile, SessionInput } from '@sorn/core/model';
+import { read } from '@sorn/core/values';
 import { Router, type Request, type Response } from 'express';
 import { keptProfile, keptSession } from './kept-readers.ts';
+import type { z } from 'zod';
 import type { News } from './news.ts';
 import { sendProblem } from './problem.ts';
-import type { SavedState, Stale, Store } from './storage/store.ts';
-
-/** What is saved: the profile, and what the person wrote as text where that is newer than what is kept. */
-const savedSchema = fields({ profile: profileSchema, text: ownTextSchema.exactOptional() });
-const newProfileSchema = fields({
-  profile: profileSchema,
-  session: sessionSchema.exactOptional(),
-});
+import { serve } from './serve.ts';
+import type { Stale, Store } from './storage/store.ts';
 
 const etag = (revision: number) => `"${revision}"`;
 
@@ -22,18 +17,20 @@ function baseOf(request: Request): number | undefined {
   return match ? Number(match[1]) : undefined;
 }
 
-/** Reads a body by a schema, or answers with every fault in it. */
-export function bodyBy<S extends Parameters<typeof read>[0]>(
-  schema: S,
+type Body<R extends Route> = R['body'] extends z.ZodType ? z.output<R['body']> : never;
+
+/** Reads the body of a route, or answers with every fault in it. */
+export function bodyOf<R extends Route<string, z.ZodType>>(
+  { body: schema }: R,
   request: Request,
   response: Response,
-): ReturnType<S['parse']> | undefined {
+): Body<R> | undefined {
   if (!request.is('application/json')) {
     sendProblem(response, 'wrong-type', 'Send the profile or session as application/json.');
     return undefined;
   }
   const result = read(schema, request.body);
-  if (result.ok) return result.value as ReturnType<S['parse']>;
+  if (result.ok) return result.value as Body<R>;
   const first = result.faults[0]!;
   sendProblem(
     response,
@@ -44,11 +41,7 @@ export function bodyBy<S extends Parameters<typeof read>[0]>(
   return undefined;
 }
 
-function answerSave(
-  response: Response,
-  saved: SavedState | 'removed' | Stale | null,
-  id: string,
-): void {
+function answerSave(response: Response, saved: Saved | 'removed' | Stale | null, id: string): void {
   if (saved === null) {
     sendProblem(response, 'not-found', `No profile is called ${id}.`);
   } else if (saved === 'removed') {
@@ -78,24 +71,24 @@ export function profileRoutes(
   keepAll: () => Promise<unknown>,
 ): Router {
   const routes = Router();
-  routes.get('/profiles', async (_request, response) => {
+  serve(routes, PROFILES.list, async (_request, response) => {
     response.json(await store.list());
   });
 
-  routes.post('/profiles', async (request, response) => {
-    const body = bodyBy(newProfileSchema, request, response);
+  serve(routes, PROFILES.create, async (request, response) => {
+    const body = bodyOf(PROFILES.create, request, response);
     if (!body) return;
     const created = await store.create(body.profile, body.session);
     response.status(201).location(`/api/profiles/${created.id}`).json(created);
   });
 
-  routes.post('/demo', async (_request, response) => {
+  serve(routes, PROFILES.createDemo, async (_request, response) => {
     const { profile, session } = demo();
     const created = await store.create(profile, session);
     response.status(201).location(`/api/profiles/${created.id}`).json(created);
   });
 
-  routes.get('/profiles/:id', async (request, response) => {
+  serve(routes, PROFILES.read, async (request, response) => {
     const { id } = request.params;
     const kept = await store.readProfile(id);
     if (!kept) {
@@ -108,10 +101,10 @@ export function profileRoutes(
     response.set('ETag', etag(revision)).json({ id, revision, ...rest, profile });
   });
 
-  routes.put('/profiles/:id', async (request, response) => {
+  serve(routes, PROFILES.save, async (request, response) => {
     const base = needsBase(request, response);
     if (base === undefined) return;
-    const body = bodyBy(savedSchema, request, response);
+    const body = bodyOf(PROFILES.save, request, response);
     if (!body) return;
     const { id } = request.params;
     const saved = await store.saveProfile(id, body.profile, base, body.text);
@@ -119,7 +112,7 @@ export function profileRoutes(
     if (saved && 'revision' in saved) news.tell(id, { profile: saved.revision });
   });
 
-  routes.delete('/profiles/:id', async (request, response) => {
+  serve(routes, PROFILES.remove, async (request, response) => {
     const base = needsBase(request, response);
     if (base === undefined) return;
     const { id } = request.params;
@@ -128,7 +121,7 @@ export function profileRoutes(
     answerSave(response, await store.remove(id, base), id);
   });
 
-  routes.get('/profiles/:id/session', async (request, response) => {
+  serve(routes, PROFILES.readSession, async (request, response) => {
     const { id } = request.params;
     const kept = await store.readSession(id);
     if (!kept) {
@@ -142,10 +135,10 @@ export function profileRoutes(
     response.set('ETag', etag(revision)).json(body);
   });
 
-  routes.put('/profiles/:id/session', async (request, response) => {
+  serve(routes, PROFILES.saveSession, async (request, response) => {
     const base = needsBase(request, response);
     if (base === undefined) return;
-    const session = bodyBy(sessionSchema, request, response);
+    const session = bodyOf(PROFILES.saveSession, request, response);
     if (!session) return;
     const { id } = request.params;
     const saved = await store.saveSession(id, session, base);

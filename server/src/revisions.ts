@@ -1,13 +1,14 @@
+import { PROFILES } from '@sorn/api';
 import { THINNING_TEXT } from '@sorn/core/files';
-import { fields, textOf as textFieldOf, whole as wholeNumber } from '@sorn/core/values';
+import { whole as wholeNumber } from '@sorn/core/values';
 import { Router } from 'express';
 import type { News } from './news.ts';
 import { sendProblem } from './problem.ts';
 import { keptProfile } from './kept-readers.ts';
-import { bodyBy } from './profiles.ts';
+import { bodyOf } from './profiles.ts';
+import { serve } from './serve.ts';
 import type { History } from './storage/history.ts';
 
-const labelSchema = fields({ label: textFieldOf(80) });
 const MOST = 50;
 const numberSchema = wholeNumber(1, 1_000_000_000);
 
@@ -15,7 +16,7 @@ const numberSchema = wholeNumber(1, 1_000_000_000);
 export function revisionRoutes(history: History, news: News): Router {
   const routes = Router();
 
-  routes.get('/profiles/:id/revisions', async (request, response) => {
+  serve(routes, PROFILES.revisions, async (request, response) => {
     const { id } = request.params;
     const below = Number(request.query['below'] ?? Number.MAX_SAFE_INTEGER);
     const list = await history.list(id, Number.isInteger(below) ? below : 0, MOST);
@@ -23,7 +24,7 @@ export function revisionRoutes(history: History, news: News): Router {
     else response.json({ revisions: list, rule: THINNING_TEXT, most: MOST });
   });
 
-  routes.get('/profiles/:id/revisions/:number', async (request, response) => {
+  serve(routes, PROFILES.revision, async (request, response) => {
     const { id, number } = request.params;
     const wanted = numberSchema.safeParse(Number(number));
     const kept = wanted.success ? await history.read(id, wanted.data) : null;
@@ -36,9 +37,9 @@ export function revisionRoutes(history: History, news: News): Router {
     if (profile) response.json({ id, ...rest, profile });
   });
 
-  routes.put('/profiles/:id/revisions/:number/name', async (request, response) => {
+  serve(routes, PROFILES.nameRevision, async (request, response) => {
     const { id, number } = request.params;
-    const body = bodyBy(labelSchema, request, response);
+    const body = bodyOf(PROFILES.nameRevision, request, response);
     if (!body) return;
     const wanted = numberSchema.safeParse(Number(number));
     const label = body.label.trim() || null;

@@ -1,7 +1,7 @@
 export { CODES, buttonOf, isCode, keyName } from './codes.ts';
 export { type Axis, DIRECTIONS, type Direction, axisOf, isForward } from './direction.ts';
 export { type Fault, type Read, faultText, read } from './faults.ts';
-export { fields, textOf, whole } from './fields.ts';
+export { fields, flagField, textField, textOf, whole } from './fields.ts';
 export {
   LAYOUT_KINDS,
   type Layout,

@@ -1,6 +1,6 @@
 import { startThread } from '../threads/thread.ts';
 import type { Why } from './folder.ts';
-import type { Restoring } from './work.ts';
+import type { Restoring } from '@sorn/api';
 import type { BackupAsked } from './worker.ts';
 
 /** Makes backups of a database and restores them, in a thread of its own. */

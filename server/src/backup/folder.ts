@@ -1,18 +1,13 @@
 import { chmod, mkdir, open, readdir, rename, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
+import { BACKUP_REASONS, type BackupFile } from '@sorn/api';
 
 /** Why a backup was made. */
-export type Why = 'start' | 'asked' | 'before-restore' | 'before-delete';
+export type Why = BackupFile['why'];
 
-interface BackupFile {
-  name: string;
-  why: Why;
-  madeAt: string;
-  bytes: number;
-}
-
-const NAME =
-  /^sorn-(\d{4}-\d\d-\d\dT\d\d-\d\d-\d\d-\d{3}Z)-(start|asked|before-restore|before-delete)\.zip$/;
+const NAME = new RegExp(
+  `^sorn-(\\d{4}-\\d\\d-\\d\\dT\\d\\d-\\d\\d-\\d\\d-\\d{3}Z)-(${BACKUP_REASONS.join('|')})\\.zip$`,
+);
 
 /** How many of the backups that are made by themselves before something is replaced or deleted are kept, of each. */
 const MOST_BEFORE = 10;

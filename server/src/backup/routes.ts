@@ -2,20 +2,19 @@ import { createReadStream, createWriteStream } from 'node:fs';
 import { rm } from 'node:fs/promises';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import { fields, read, textOf as textFieldOf } from '@sorn/core/values';
+import { BACKUPS, SETTINGS } from '@sorn/api';
+import { read } from '@sorn/core/values';
 import { Router, type Request, type Response } from 'express';
-
 import type { News } from '../news.ts';
 import { sendProblem } from '../problem.ts';
-import { bodyBy } from '../profiles.ts';
+import { bodyOf } from '../profiles.ts';
+import { serve } from '../serve.ts';
 import type { Settings } from '../storage/server-settings.ts';
-import { serverSettingsSchema } from '../storage/server-settings.ts';
 import type { Backups } from './backups.ts';
 import { RETENTION_TEXT, type BackupFolder } from './folder.ts';
 
 const ZIP = 'application/zip';
 const MOST_BYTES = 512 * 1024 ** 2;
-const fromFolderSchema = fields({ backup: textFieldOf(200) });
 
 /** The routes of backups: one file with everything, those kept in the folder, and the way back. */
 export function backupRoutes(
@@ -41,7 +40,7 @@ export function backupRoutes(
       });
       return;
     }
-    const body = read(fromFolderSchema, request.body);
+    const body = read(BACKUPS.restore.body, request.body);
     if (!body.ok) {
       sendProblem(response, 'wrong-type', `Send a backup as ${ZIP}, or the name of one as JSON.`);
       return;
@@ -69,7 +68,7 @@ export function backupRoutes(
     });
   }
 
-  routes.get('/backup', async (_request, response) => {
+  serve(routes, BACKUPS.download, async (_request, response) => {
     const day = new Date().toISOString().slice(0, 10);
     await withFile('download', async (path) => {
       await backups.make(path);
@@ -77,40 +76,40 @@ export function backupRoutes(
     });
   });
 
-  routes.get('/backups', async (_request, response) => {
+  serve(routes, BACKUPS.list, async (_request, response) => {
     response.json({ backups: await folder.list(), folder: folder.path, rule: RETENTION_TEXT });
   });
 
-  routes.post('/backups', async (_request, response) => {
+  serve(routes, BACKUPS.make, async (_request, response) => {
     response.status(201).json({ name: await backups.keep('asked') });
   });
 
-  routes.get('/backups/:name', async (request, response) => {
+  serve(routes, BACKUPS.file, async (request, response) => {
     const { name } = request.params;
     const path = await folder.pathOf(name);
     if (path) await sendFile(response, path, name);
     else sendProblem(response, 'not-found', `No backup is called ${name}.`);
   });
 
-  routes.post('/restore/check', (request, response) =>
+  serve(routes, BACKUPS.checkRestore, (request, response) =>
     withBackup(request, response, async (path) => {
       response.json(await backups.compare(path));
     }),
   );
 
-  routes.post('/restore', (request, response) =>
+  serve(routes, BACKUPS.restore, (request, response) =>
     withBackup(request, response, async (path) => {
       response.json(await backups.restore(path));
       news.tellAll();
     }),
   );
 
-  routes.get('/settings', async (_request, response) => {
+  serve(routes, SETTINGS.read, async (_request, response) => {
     response.json(await settings.read());
   });
 
-  routes.put('/settings', async (request, response) => {
-    const next = bodyBy(serverSettingsSchema, request, response);
+  serve(routes, SETTINGS.save, async (request, response) => {
+    const next = bodyOf(SETTINGS.save, request, response);
     if (!next) return;
     await settings.save(next);
     response.json(next);

@@ -1,6 +1,7 @@
 import { rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Client } from '@libsql/client';
+import type { Replaced, Restoring } from '@sorn/api';
 import { digest, openArchive, sumsOf, writeArchive } from './archive.ts';
 import { BadBackup } from './bad-backup.ts';
 import {
@@ -15,20 +16,6 @@ import { backupFolder, putInPlace, type Why } from './folder.ts';
 // What is done with backups. It takes seconds where there is much: the server has it done in a thread of its own.
 
 /** What a restore would do to one profile. */
-interface Replaced {
-  id: string;
-  name: string;
-  here: { revision: number; savedAt: string } | null;
-  backup: { revision: number; savedAt: string; revisions: number } | null;
-  /** The present state here and the newest in the backup are the same. */
-  isSame: boolean;
-}
-
-export interface Restoring {
-  madeAt: string;
-  profiles: Replaced[];
-}
-
 export interface Where {
   client: Client;
   /** The folder of backups. */

@@ -1,3 +1,4 @@
+import type { Revision } from '@sorn/api';
 import { changeTexts, thinned } from '@sorn/core/files';
 import { profileSchema } from '@sorn/core/model';
 import { read } from '@sorn/core/values';
@@ -5,17 +6,6 @@ import { and, desc, eq, inArray, isNull, lt } from 'drizzle-orm';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import { revisions } from './schema.ts';
 import { keptProfile, type KeptProfile } from './store.ts';
-
-/** One saved state in the list of them. */
-interface Revision {
-  revision: number;
-  savedAt: string;
-  label?: string;
-  /** What changed since the one before that is still kept, in words; of the first one nothing. */
-  changes: string[];
-  /** An earlier state that was just the same: it was gone back to. */
-  sameAs?: number;
-}
 
 export interface History {
   /** The saved states of a profile, newest first; null where there is no such profile. */

@@ -1,14 +1,8 @@
-import { fields, read, whole as wholeNumber } from '@sorn/core/values';
+import { serverSettingsSchema, type ServerSettings } from '@sorn/api';
+import { read } from '@sorn/core/values';
 import { eq } from 'drizzle-orm';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import { settings } from './schema.ts';
-
-/** What is set for the server itself, for all profiles. */
-export const serverSettingsSchema = fields({
-  /** How many backups made at a start are kept, the newest; 0: none is made. */
-  backupsAtStart: wholeNumber(0, 100).default(5),
-});
-type ServerSettings = ReturnType<typeof serverSettingsSchema.parse>;
 
 const NAME = 'server';
 

@@ -1,3 +1,4 @@
+import type { ProfileSummary, Saved } from '@sorn/api';
 import type { OwnText } from '@sorn/core/files';
 import type { Profile, SessionInput } from '@sorn/core/model';
 import { and, desc, eq, max, sql } from 'drizzle-orm';
@@ -5,13 +6,6 @@ import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import { databaseCode } from './database-code.ts';
 import { freeSlug } from './free-slug.ts';
 import { revisions, sessions } from './schema.ts';
-
-interface ProfileSummary {
-  id: string;
-  name: string;
-  revision: number;
-  savedAt: string;
-}
 
 /** Something kept, as JSON, with the number of its state and when that was saved. */
 interface Kept<T = string> {
@@ -25,8 +19,6 @@ export interface KeptProfile extends Kept {
   text?: OwnText;
   label?: string;
 }
-
-export type SavedState = Omit<Kept, 'content'>;
 
 /** A save or delete that was based on another state than the present one. */
 export interface Stale {
@@ -46,15 +38,11 @@ export interface Store {
     profile: Profile,
     base: number,
     text?: OwnText,
-  ) => Promise<SavedState | Stale | null>;
+  ) => Promise<Saved | Stale | null>;
   remove: (id: string, base: number) => Promise<'removed' | Stale | null>;
   /** Revision 0 and no content while none was saved. */
   readSession: (id: string) => Promise<Kept<string | null> | null>;
-  saveSession: (
-    id: string,
-    session: SessionInput,
-    base: number,
-  ) => Promise<SavedState | Stale | null>;
+  saveSession: (id: string, session: SessionInput, base: number) => Promise<Saved | Stale | null>;
 }
 
 const FIRST = 1;

@@ -1,11 +1,13 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import express from 'express';
 import { pino } from 'pino';
 import request from 'supertest';
 import { createApp, type AppOptions } from '../app.ts';
 import { backupsOf, type Backups } from '../backup/backups.ts';
 import { backupsHere } from './unthreaded-backups.ts';
+import { heldToContract } from './contract.ts';
 import { demoData } from '../demo.ts';
 import { makeNews } from '../news.ts';
 import { openDatabase, type OpenDatabase } from '../storage/open.ts';
@@ -57,7 +59,7 @@ export async function testServer(
     page: page ?? folder,
   });
   return {
-    api: request(app),
+    api: request(express().use(heldToContract, app)),
     app,
     database,
     backups,

@@ -3,6 +3,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { useEffect, type ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { BrowserRouter, Navigate, Route, Routes, useParams } from 'react-router';
+import { ApiError } from '../state/api.ts';
 import { useColourMode } from '../ui/colour-mode.ts';
 import { Fault, Guarded, WayOn } from '../ui/Fault.tsx';
 import { OpenProfile } from './OpenProfile.tsx';
@@ -60,7 +61,13 @@ function ProfileById() {
 }
 
 const queries = new QueryClient({
-  defaultOptions: { queries: { retry: 1, refetchOnWindowFocus: false } },
+  defaultOptions: {
+    queries: {
+      // Another try helps where there was no answer, not where it is a refusal.
+      retry: (tries, error) => tries < 1 && error instanceof ApiError && error.status === 0,
+      refetchOnWindowFocus: false,
+    },
+  },
 });
 
 export function App() {

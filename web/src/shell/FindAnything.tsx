@@ -14,7 +14,7 @@ import { useInHand } from '../state/in-hand.ts';
 import { MODE_WORDS, useDeskChange } from '../state/desk-change.ts';
 import { useColourMode } from '../ui/colour-mode.ts';
 import { finderStyle } from '../ui/finder-style.ts';
-import type { PanelName } from './panels.ts';
+import type { PanelName } from './panel.ts';
 import { KeyCaps } from '../ui/KeyCap.tsx';
 import { Panel } from '../ui/Panel.tsx';
 import { VIEWS } from './views.ts';

@@ -1,7 +1,7 @@
 import { Box, Button, chakra, Flex } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { useBench, useBenchStore } from '../state/profile-context.ts';
-import type { PanelName } from './panels.ts';
+import type { PanelName } from './panel.ts';
 import { KeyCaps } from '../ui/KeyCap.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 

@@ -5,7 +5,7 @@ import { useBench, usePlacedDesk } from '../state/profile-context.ts';
 import { MODE_WORDS } from '../state/desk-change.ts';
 import { useColourMode } from '../ui/colour-mode.ts';
 import { useEngineToggle, useHistory } from '../state/history.ts';
-import type { PanelName } from './panels.ts';
+import type { PanelName } from './panel.ts';
 import { KeyCaps } from '../ui/KeyCap.tsx';
 import { SaveStateText } from './SaveStateText.tsx';
 

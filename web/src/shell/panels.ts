@@ -1,13 +1,5 @@
 import { later } from './later.tsx';
-
-/** A panel that lies over a view. */
-export interface PanelProps {
-  isOpen: boolean;
-  onClose: () => void;
-  onPanel: (panel: PanelName) => void;
-}
-
-export type PanelName = 'clashes' | 'keys' | 'find' | 'settings' | 'checkup' | 'connections';
+import type { PanelProps } from './panel.ts';
 
 const isOpened = ({ isOpen }: PanelProps) => isOpen;
 

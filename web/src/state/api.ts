@@ -1,34 +1,19 @@
+import {
+  BACKUPS,
+  pathOf,
+  problemSchema,
+  PROFILES,
+  SETTINGS,
+  type Answer,
+  type Parameters,
+  type Route,
+  type ServerSettings,
+} from '@sorn/api';
 import type { OwnText } from '@sorn/core/files';
-import type { Profile, SessionInput } from '@sorn/core/model';
-import type { Fault } from '@sorn/core/values';
+import type { Profile, Session } from '@sorn/core/model';
+import { read, type Fault } from '@sorn/core/values';
 
-export interface ProfileSummary {
-  id: string;
-  name: string;
-  revision: number;
-  savedAt: string;
-}
-
-export interface KeptProfile {
-  id: string;
-  revision: number;
-  savedAt: string;
-  profile: Profile;
-  /** What the person wrote as text. */
-  text?: OwnText;
-}
-
-export interface KeptSession {
-  revision: number;
-  session?: SessionInput;
-}
-
-export interface Saved {
-  revision: number;
-  savedAt: string;
-}
-
-/** A request the server refused, or that did not reach it (status 0). */
+/** A request the server refused, or that did not reach it (status 0), or an answer that is not what it should be. */
 export class ApiError extends Error {
   readonly status: number;
   readonly faults: readonly Fault[];
@@ -40,17 +25,26 @@ export class ApiError extends Error {
   }
 }
 
-async function call<T>(
-  method: string,
-  path: string,
-  options: { body?: unknown; base?: number } = {},
-) {
-  const { body, base } = options;
+interface Options<R extends Route> {
+  parameters: Parameters<R['path']>;
+  query?: Record<string, string | number>;
+  /** What is sent as JSON, or a file. */
+  body?: unknown;
+  /** The state that a save is based on. */
+  base?: number;
+}
+
+/** Asks something of the server. Its answer is checked: what is not as the contract has it is refused with its path. */
+async function call<R extends Route>(route: R, options: Options<R>): Promise<Answer<R>> {
+  const { parameters, query, body, base } = options;
   const isFile = body instanceof Blob;
+  const asked = query
+    ? `?${new URLSearchParams(Object.entries(query).map(([a, b]) => [a, String(b)]))}`
+    : '';
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, {
-      method,
+    response = await fetch(`/api${pathOf(route, parameters)}${asked}`, {
+      method: route.method,
       headers: {
         ...(body !== undefined && { 'Content-Type': isFile ? body.type : 'application/json' }),
         ...(base !== undefined && { 'If-Match': `"${base}"` }),
@@ -60,17 +54,35 @@ async function call<T>(
   } catch {
     throw new ApiError(0, 'The server does not answer.');
   }
-  if (response.status === 204) return undefined as T;
   if (response.status === 401) logIn();
-  const answer: unknown = await response.json().catch(() => ({}));
-  if (response.ok) return answer as T;
-  const problem = answer as { title?: string; detail?: string; faults?: Fault[] };
-  const text = [problem.title, problem.detail].filter(Boolean).join(': ');
+  if (!response.ok) throw await problemIn(response);
+  if (!route.answer) return undefined as Answer<R>;
+  const text = await response.text();
+  const answer = read(route.answer, jsonIn(text));
+  if (answer.ok) return answer.value as Answer<R>;
+  const { path, found, right } = answer.faults[0]!;
   throw new ApiError(
     response.status,
-    text || `The server answered ${response.status}.`,
-    problem.faults,
+    `The server answered what this page does not know: ${path || 'the answer'} is ${found}; expected ${right}.`,
+    answer.faults,
   );
+}
+
+/** What a text says as JSON; undefined where it is none. */
+export function jsonIn(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}
+
+async function problemIn(response: Response): Promise<ApiError> {
+  const { status } = response;
+  const problem = problemSchema.safeParse(jsonIn(await response.text()));
+  if (!problem.success) return new ApiError(status, `The server answered ${status}.`);
+  const { title, detail, faults } = problem.data;
+  return new ApiError(status, `${title}: ${detail}`, faults);
 }
 
 /** Goes to the login page, and from there back to where one is. What was edited is kept as a draft meanwhile. */
@@ -79,96 +91,44 @@ function logIn(): void {
   window.location.assign(`/login?next=${encodeURIComponent(pathname + search)}`);
 }
 
-const at = (id: string) => `/profiles/${encodeURIComponent(id)}`;
-
-/** One saved state in the list of them. */
-export interface Revision {
-  revision: number;
-  savedAt: string;
-  label?: string;
-  /** What changed since the one before that is kept, in words. */
-  changes: string[];
-  /** An earlier state that was just the same. */
-  sameAs?: number;
-}
-
-export interface RevisionList {
-  revisions: Revision[];
-  /** How saved states grow fewer with age, in words. */
-  rule: string;
-  /** How many are told at once. */
-  most: number;
-}
-
-/** A backup in the server's folder. */
-export interface BackupFile {
-  name: string;
-  why: 'start' | 'asked' | 'before-restore' | 'before-delete';
-  madeAt: string;
-  bytes: number;
-}
-
-export interface BackupList {
-  backups: BackupFile[];
-  folder: string;
-  /** How many are kept, in words. */
-  rule: string;
-}
-
-/** What a restore would do to one profile, or did. */
-export interface Replaced {
-  id: string;
-  name: string;
-  here: { revision: number; savedAt: string } | null;
-  backup: { revision: number; savedAt: string; revisions: number } | null;
-  isSame: boolean;
-}
-
-export interface Restoring {
-  madeAt: string;
-  profiles: Replaced[];
-}
-
-export interface ServerSettings {
-  backupsAtStart: number;
-}
-
-/** What is saved elsewhere, as it is told: the revision of what is new. */
-export interface News {
-  profile?: number;
-  session?: number;
-}
-
+const NONE = {};
 const meant = (backup: Blob | string) =>
   typeof backup === 'string' ? { backup } : new Blob([backup], { type: 'application/zip' });
 
-export const newsOf = (id: string) => `/api${at(id)}/news`;
+/** Where what is saved of a profile elsewhere is told. */
+export const newsOf = (id: string) => `/api${pathOf(PROFILES.news, { id })}`;
 
 export const api = {
-  list: () => call<ProfileSummary[]>('GET', '/profiles'),
-  create: (profile: unknown) => call<ProfileSummary>('POST', '/profiles', { body: { profile } }),
-  createDemo: () => call<ProfileSummary>('POST', '/demo'),
-  read: (id: string) => call<KeptProfile>('GET', at(id)),
+  list: () => call(PROFILES.list, { parameters: NONE }),
+  create: (profile: unknown) => call(PROFILES.create, { parameters: NONE, body: { profile } }),
+  createDemo: () => call(PROFILES.createDemo, { parameters: NONE }),
+  read: (id: string) => call(PROFILES.read, { parameters: { id } }),
   save: (id: string, profile: Profile, base: number, text?: OwnText) =>
-    call<Saved>('PUT', at(id), { body: { profile, ...(text && { text }) }, base }),
-  remove: (id: string, base: number) => call<undefined>('DELETE', at(id), { base }),
-  readSession: (id: string) => call<KeptSession>('GET', `${at(id)}/session`),
+    call(PROFILES.save, { parameters: { id }, body: { profile, ...(text && { text }) }, base }),
+  remove: (id: string, base: number) => call(PROFILES.remove, { parameters: { id }, base }),
+  readSession: (id: string) => call(PROFILES.readSession, { parameters: { id } }),
+  saveSession: (id: string, session: Session, base: number) =>
+    call(PROFILES.saveSession, { parameters: { id }, body: session, base }),
   revisions: (id: string, below?: number) =>
-    call<RevisionList>('GET', `${at(id)}/revisions${below === undefined ? '' : `?below=${below}`}`),
+    call(PROFILES.revisions, {
+      parameters: { id },
+      ...(below !== undefined && { query: { below } }),
+    }),
+  revision: (id: string, revision: number) =>
+    call(PROFILES.revision, { parameters: { id, number: String(revision) } }),
   nameRevision: (id: string, revision: number, label: string) =>
-    call<undefined>('PUT', `${at(id)}/revisions/${revision}/name`, { body: { label } }),
-  backups: () => call<BackupList>('GET', '/backups'),
-  makeBackup: () => call<{ name: string }>('POST', '/backups'),
+    call(PROFILES.nameRevision, {
+      parameters: { id, number: String(revision) },
+      body: { label },
+    }),
+  backups: () => call(BACKUPS.list, { parameters: NONE }),
+  makeBackup: () => call(BACKUPS.make, { parameters: NONE }),
   /** A backup as a file, or one of the folder by its name. */
   checkRestore: (backup: Blob | string) =>
-    call<Restoring>('POST', '/restore/check', { body: meant(backup) }),
+    call(BACKUPS.checkRestore, { parameters: NONE, body: meant(backup) }),
   restore: (backup: Blob | string) =>
-    call<Restoring & { before: string }>('POST', '/restore', { body: meant(backup) }),
-  settings: () => call<ServerSettings>('GET', '/settings'),
+    call(BACKUPS.restore, { parameters: NONE, body: meant(backup) }),
+  settings: () => call(SETTINGS.read, { parameters: NONE }),
   saveSettings: (settings: ServerSettings) =>
-    call<ServerSettings>('PUT', '/settings', { body: settings }),
-  revision: (id: string, revision: number) =>
-    call<KeptProfile>('GET', `${at(id)}/revisions/${revision}`),
-  saveSession: (id: string, session: unknown, base: number) =>
-    call<Saved>('PUT', `${at(id)}/session`, { body: session, base }),
+    call(SETTINGS.save, { parameters: NONE, body: settings }),
 };

@@ -1,4 +1,5 @@
-import { ApiError, type Saved } from './api.ts';
+import type { Saved } from '@sorn/api';
+import { ApiError } from './api.ts';
 import type { Unsaved } from './drafts.ts';
 import { sameJson } from './same-json.ts';
 

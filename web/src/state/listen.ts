@@ -1,4 +1,5 @@
-import { newsOf, type News } from './api.ts';
+import { newsSchema, type News } from '@sorn/api';
+import { jsonIn, newsOf } from './api.ts';
 
 /** How long after its end the server is looked for again. */
 const AGAIN_MS = 3_000;
@@ -26,7 +27,11 @@ export function listen(id: string, hear: (news: News) => void): () => void {
       leave();
     } else if (!source) {
       source = new EventSource(newsOf(id));
-      source.onmessage = ({ data }) => hear(JSON.parse(String(data)) as News);
+      source.onmessage = ({ data }) => {
+        const told = newsSchema.safeParse(jsonIn(String(data)));
+        // What cannot be read tells nothing; whatever it was about is told again when one comes back.
+        if (told.success) hear(told.data);
+      };
       source.addEventListener('closing', comeBack);
       // The browser comes back by itself but where the answer was none to listen to.
       source.onerror = () => {

@@ -4,7 +4,7 @@ import { NO_EFFORT, withEffort } from '@sorn/core/keys';
 import { profileSchema, sessionSchema, type Profile, type Session } from '@sorn/core/model';
 import { pressesIn } from '@sorn/core/values';
 import { createStore, type StoreApi } from 'zustand';
-import type { KeptProfile, KeptSession } from './api.ts';
+import type { StoredProfile, StoredSession } from '@sorn/api';
 import type { Bench } from './profile-state.ts';
 import { commandOf, doesSomething } from './done.ts';
 import { readDraft, stillUnsaved, type Draft } from './drafts.ts';
@@ -17,7 +17,7 @@ const MOST_EDITS = 200;
 const MOST_LOG = 200;
 const NOTHING_CAME: readonly string[] = [];
 
-function draftOf(kept: KeptProfile, { revision, session }: KeptSession): Draft {
+function draftOf(kept: StoredProfile, { revision, session }: StoredSession): Draft {
   const draft = readDraft(kept.id);
   const document = { profile: kept.profile, text: kept.text ?? null };
   return {
@@ -27,7 +27,7 @@ function draftOf(kept: KeptProfile, { revision, session }: KeptSession): Draft {
 }
 
 /** Takes what the server keeps, with edits that an earlier visit could not save, onto a bench. */
-export function createBench(kept: KeptProfile, keptSession: KeptSession): StoreApi<Bench> {
+export function createBench(kept: StoredProfile, keptSession: StoredSession): StoreApi<Bench> {
   const { id } = kept;
   const draft = draftOf(kept, keptSession);
   const unsaved = draft.profile?.value as Partial<ProfileDocument> | undefined;

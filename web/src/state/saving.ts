@@ -1,7 +1,8 @@
 import { openSession } from '@sorn/core/engine';
 import { changeTexts, isSame, type Decisions, type OwnText } from '@sorn/core/files';
 import type { Profile, Session } from '@sorn/core/model';
-import { api, type KeptProfile, type KeptSession, type News } from './api.ts';
+import type { StoredProfile, StoredSession, News } from '@sorn/api';
+import { api } from './api.ts';
 import { autosaver, type Autosaver, type SaveState } from './autosave.ts';
 import type { Bench, Former } from './profile-state.ts';
 import { keepDraft, type Draft } from './drafts.ts';
@@ -18,8 +19,8 @@ export interface ProfileDocument {
 
 /** What saving is told of a bench, and does to it. */
 interface Hands {
-  kept: KeptProfile;
-  keptSession: KeptSession;
+  kept: StoredProfile;
+  keptSession: StoredSession;
   draft: Draft;
   get: () => Bench;
   set: (part: Partial<Bench>) => void;

@@ -1,7 +1,8 @@
 import { profileSchema, type Profile } from '@sorn/core/model';
 import { withGap } from '@sorn/core/tiling';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { api, ApiError, type KeptProfile } from './api.ts';
+import type { StoredProfile } from '@sorn/api';
+import { api, ApiError } from './api.ts';
 import { carriedOver, settled, takeIn } from './taking-in.ts';
 
 const FIRST = profileSchema.parse({
@@ -10,7 +11,7 @@ const FIRST = profileSchema.parse({
   tiling: { gaps: { inner: 10, outer: 6 } },
 });
 const named = (name: string, profile = FIRST): Profile => ({ ...profile, name });
-const kept = (revision: number, profile: Profile): KeptProfile => ({
+const kept = (revision: number, profile: Profile): StoredProfile => ({
   id: 'desk',
   revision,
   savedAt: '',

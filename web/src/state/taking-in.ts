@@ -1,13 +1,14 @@
 import { mergeProfiles, type Clash, type Decisions } from '@sorn/core/files';
 import type { Profile } from '@sorn/core/model';
-import { api, type KeptProfile } from './api.ts';
+import type { StoredProfile } from '@sorn/api';
+import { api } from './api.ts';
 import { sameJson } from './same-json.ts';
 
 /** Edits made here and elsewhere that do not go together, until somebody decides. */
 export interface Clashing {
   /** What both began from; null where it is not known any more. */
   base: Profile | null;
-  theirs: KeptProfile;
+  theirs: StoredProfile;
   clashes: readonly Clash[];
 }
 
@@ -23,7 +24,7 @@ interface Hands {
 
 /** What somebody else saved, read and merged with what is in hand. */
 export interface TakenIn {
-  theirs: KeptProfile;
+  theirs: StoredProfile;
   base: Profile | null;
   value: Profile;
   clashes: readonly Clash[];

@@ -7,7 +7,8 @@ import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { api, type Restoring } from '../../state/api.ts';
+import type { Restoring } from '@sorn/api';
+import { api } from '../../state/api.ts';
 import {
   useBackups,
   useMakeBackup,

@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { tableStyle } from '../../ui/table-style.ts';
-import type { BackupFile } from '../../state/api.ts';
+import type { BackupFile } from '@sorn/api';
 import { whenText } from '../../ui/when.ts';
 
 const WHY: Record<BackupFile['why'], string> = {

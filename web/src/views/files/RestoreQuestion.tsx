@@ -3,7 +3,7 @@ import { useEffect, useRef } from 'react';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { ANSWERS, usePageKeys } from '../../ui/page-keys.ts';
 import { tableStyle } from '../../ui/table-style.ts';
-import type { Replaced, Restoring } from '../../state/api.ts';
+import type { Replaced, Restoring } from '@sorn/api';
 import { whenText } from '../../ui/when.ts';
 
 /** What a restore would replace, profile by profile, before it is done. */

@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { TextButton } from '../../ui/TextButton.tsx';
 import { useInSight } from '../../ui/in-sight.ts';
-import type { Revision } from '../../state/api.ts';
+import type { Revision } from '@sorn/api';
 import { CUT, ListTable } from './ListTable.tsx';
 import { whenText } from '../../ui/when.ts';
 

@@ -1,6 +1,6 @@
 import { Box, Button, chakra, Flex, Grid } from '@chakra-ui/react';
 import { useNavigate } from 'react-router';
-import type { ProfileSummary } from '../../state/api.ts';
+import type { ProfileSummary } from '@sorn/api';
 import { useCreateDemo, useProfiles, useRemoveProfile } from '../../state/queries.ts';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { whenText } from '../../ui/when.ts';

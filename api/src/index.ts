@@ -1,0 +1,15 @@
+// The HTTP contract: what can be asked of the server, and what it answers. Server, page and tests have it from here.
+export * from './backups.ts';
+export { problemSchema, type Problem } from './problem.ts';
+export {
+  newsSchema,
+  PROFILES,
+  type News,
+  type ProfileSummary,
+  type Revision,
+  type RevisionList,
+  type Saved,
+  type StoredProfile,
+  type StoredSession,
+} from './profiles.ts';
+export { isPathOf, pathOf, type Answer, type Parameters, type Route } from './route.ts';

@@ -1,0 +1,8 @@
+/** A panel that lies over a view. */
+export interface PanelProps {
+  isOpen: boolean;
+  onClose: () => void;
+  onPanel: (panel: PanelName) => void;
+}
+
+export type PanelName = 'clashes' | 'keys' | 'find' | 'settings' | 'checkup' | 'connections';
