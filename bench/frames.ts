@@ -4,12 +4,29 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { chromium, type Page } from 'playwright-core';
+import { LARGE, largeProfile } from './large-profile.ts';
 import { timingOf, timingText } from './measure.ts';
 
 const SERVER = fileURLToPath(new URL('../../server/dist/main.js', import.meta.url));
 const FRAME_US = 1e6 / 60;
 const ROUNDS = 10;
-const KEYS = ['Meta+ArrowRight', 'Meta+BracketRight', 'Meta+Shift+ArrowRight', 'Meta+BracketLeft'];
+const DESK_KEYS = [
+  'Meta+ArrowRight',
+  'Meta+BracketRight',
+  'Meta+Shift+ArrowRight',
+  'Meta+BracketLeft',
+];
+
+/** The views, each with keys that change something in it. */
+const VIEWS = [
+  { digit: '1', name: 'Desk', keys: ['ArrowRight', 'ArrowLeft'] },
+  { digit: '2', name: 'Tiling', keys: [']', 'ArrowRight', '[', 'ArrowLeft'] },
+  { digit: '3', name: 'Zones', keys: ['ArrowRight', 'ArrowLeft'] },
+  { digit: '4', name: 'Rules', keys: ['ArrowDown', 'Space', 'ArrowUp', 'Space'] },
+  { digit: '5', name: 'Keys', keys: ['ArrowDown', 'ArrowDown', 'ArrowUp'] },
+  { digit: '6', name: 'Rehearse', keys: DESK_KEYS },
+  { digit: '8', name: 'Files', keys: ['ArrowDown', 'ArrowUp'] },
+];
 
 const RECORD_PAINTS = `
   window.paintTimes = [];
@@ -23,7 +40,7 @@ const RECORD_PAINTS = `
   }, { capture: true });
 `;
 
-/** Prints the time from a key press in Rehearse with 200 windows to the painted frame, beside a bare page's. */
+/** Prints the time from a key press to the painted frame, beside a bare page's: Rehearse full of windows, then each view with a large profile. */
 export async function benchFrames(browserPath: string): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'sorn-bench-'));
   const server = spawn(process.execPath, [SERVER, '--data', join(folder, 'b.db'), '--port', '0'], {
@@ -46,17 +63,44 @@ export async function benchFrames(browserPath: string): Promise<void> {
     await page.addInitScript(RECORD_PAINTS);
     await page.goto('data:text/html,<p id=p>0</p>');
     await page.evaluate(`addEventListener('keydown', () => { p.textContent = Math.random() })`);
-    const bare = await painted(page);
+    const peer = timingOf(await painted(page, DESK_KEYS));
+    process.stdout.write(
+      '\nKey press → painted frame in Chromium, without a graphics processor\n' +
+        `        a page with one line of text        ${timingText(peer)}\n`,
+    );
+    const print = (what: string, times: readonly number[], more = '') => {
+      const { median } = timingOf(times);
+      process.stdout.write(
+        `   ${what.padEnd(40)} ${timingText(timingOf(times))}: ${(median / FRAME_US).toFixed(1)} frames, ${(median / peer.median).toFixed(1)} × as long${more}\n`,
+      );
+    };
     await page.goto(`${url}/${await crowdedProfile(url)}/rehearse`);
     await page.locator('[data-window]').nth(199).waitFor({ state: 'attached' });
     await page.keyboard.press('Enter');
-    const rehearse = await painted(page);
-    const [own, peer] = [timingOf(rehearse), timingOf(bare)];
+    print('Rehearse, 200 windows on 4 monitors', await painted(page, DESK_KEYS));
+
     process.stdout.write(
-      '\nKey press → painted frame in Chromium, without a graphics processor\n' +
-        `   Rehearse, 200 windows on 4 monitors     ${timingText(own)}: ${(own.median / FRAME_US).toFixed(1)} frames, at most ${(Math.max(...rehearse) / FRAME_US).toFixed(1)}\n` +
-        `        a page with one line of text        ${timingText(peer)}   Rehearse takes ${(own.median / peer.median).toFixed(1)} × as long\n`,
+      `Views with ${LARGE.rules} rules, ${LARGE.bindings} bindings, ${LARGE.boards} boards, ${LARGE.windows} windows; ready: from the digit to its first frame\n`,
     );
+    const id = await largeProfile(url);
+    for (const { digit, name, keys } of VIEWS) {
+      await page.goto(`${url}/${id}/${digit === '1' ? 'zones' : 'desk'}`);
+      await page.locator('[data-save-state=saved]').waitFor();
+      // The views are fetched ahead meanwhile.
+      await page.waitForTimeout(2_500);
+      const before = Date.now();
+      await page.keyboard.press(digit);
+      await page.getByRole('main', { name }).waitFor();
+      await page.evaluate('new Promise((done) => requestAnimationFrame(() => setTimeout(done)))');
+      const readyMs = Date.now() - before;
+      if (name === 'Rehearse') await page.keyboard.press('Enter');
+      const elements = await page.evaluate<number>('document.querySelectorAll("*").length');
+      print(
+        `${name}, ${keys.join(' ')}`,
+        await painted(page, keys),
+        `; ready in ${readyMs} ms, ${elements} elements`,
+      );
+    }
   } finally {
     await browser.close();
     server.kill();
@@ -86,9 +130,9 @@ async function crowdedProfile(url: string): Promise<string> {
 }
 
 /** Times from key presses to the end of the frame that was painted after each, in microseconds. */
-async function painted(page: Page): Promise<number[]> {
+async function painted(page: Page, keys: readonly string[]): Promise<number[]> {
   for (let round = 0; round <= ROUNDS; round++) {
-    for (const key of KEYS) {
+    for (const key of keys) {
       await page.keyboard.press(key);
       await page.waitForTimeout(150);
     }

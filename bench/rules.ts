@@ -16,7 +16,7 @@ const ROUNDS = 15;
 
 const WORDS = ['pass', 'bowl', 'ridge', 'station', 'level', 'draft', 'profile', 'bulletin'];
 
-function ruleOf(i: number): Rule {
+export function ruleOf(i: number): Rule {
   const app: Condition = { of: 'app', is: `app-${i % 120}` };
   const word = WORDS[i % WORDS.length]!;
   const conditions: Condition[][] = [
