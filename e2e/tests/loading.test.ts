@@ -30,6 +30,28 @@ it('keys pressed while a view is on its way come to it in their order', async ()
   await context.close();
 });
 
+it('what is typed while find-anything is on its way stands in it', async () => {
+  const { page, context } = await visit(running.browser, at('/profiles'));
+  let letItCome = () => {};
+  const asked = new Promise<void>((resolve) => {
+    void page.route(/assets\/FindAnything/, async (route) => {
+      resolve();
+      await new Promise<void>((comes) => (letItCome = comes));
+      await route.continue();
+    });
+  });
+  await page.goto(at('/bulletin-desk/tiling'));
+  await saved(page);
+  await page.keyboard.press('Control+k');
+  await asked;
+  await page.keyboard.type('rules');
+  letItCome();
+  await expect.poll(() => page.getByRole('combobox').inputValue()).toBe('rules');
+  await page.keyboard.press('Enter');
+  await page.getByRole('main', { name: 'Rules' }).waitFor();
+  await context.close();
+});
+
 it('the views that were not looked at are fetched ahead, and keys between two of them get lost nowhere', async () => {
   const { page, context } = await visit(running.browser, at('/bulletin-desk/desk'));
   await saved(page);

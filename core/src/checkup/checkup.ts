@@ -3,7 +3,7 @@ import { parentApp } from '../engine/rule-effects.ts';
 import { factsOf } from '../engine/ruling.ts';
 import type { Profile } from '../model/profile.ts';
 import type { Session } from '../model/session.ts';
-import { allHold } from '../rules/decide.ts';
+import { matchingRules } from '../rules/decide.ts';
 import { checkProfile, type ProfileFinding } from './profile.ts';
 
 /**
@@ -14,12 +14,12 @@ export function checkup(profile: Profile, session: Session): readonly ProfileFin
   const findings = checkProfile(profile);
   if (!findings.some(({ kind }) => kind === 'rule-unmatched')) return findings;
   const desk = deskInForce(profile, session);
-  const facts = session.windows.map((window) =>
-    factsOf({ desk }, window, window, parentApp(session.windows, window.parent)),
+  const matched = new Set<string>();
+  for (const window of session.windows) {
+    const facts = factsOf({ desk }, window, window, parentApp(session.windows, window.parent));
+    for (const at of matchingRules(profile.rules, facts)) matched.add(profile.rules[at]!.id);
+  }
+  return findings.filter(
+    (finding) => finding.kind !== 'rule-unmatched' || !matched.has(finding.rule),
   );
-  return findings.filter((finding) => {
-    if (finding.kind !== 'rule-unmatched') return true;
-    const rule = profile.rules.find(({ id }) => id === finding.rule)!;
-    return !facts.some((each) => allHold(rule.when, each));
-  });
 }

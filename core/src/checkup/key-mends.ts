@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal';
 import { commandText } from '../commands/command.ts';
 import { freeId } from '../desk/edit.ts';
 import { inputsOf } from '../keys/devices.ts';
@@ -109,7 +110,7 @@ function sameIn(profile: Profile, { keys, layer, app, command, from }: KeyBindin
       each.layer === layer &&
       each.app === app &&
       each.from === from &&
-      JSON.stringify(each.command) === JSON.stringify(command),
+      isEqual(each.command, command),
   )!;
 }
 

@@ -1,17 +1,17 @@
 import type { KeyCommand } from '../commands/registry.ts';
 import { commandText } from '../commands/command.ts';
-import { byParts } from '../keys/by-parts.ts';
 import { expander, keyMap, pressesOf, type KeyBinding } from '../keys/map.ts';
 import { placeOf } from '../keys/place-of.ts';
 import { takenLists } from '../keys/taken.ts';
 import { directedOf, wayBack } from '../keys/ways-back.ts';
 import { BASE } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
+import { keptByFields } from '../values/newest.ts';
 import { checkDevices } from './key-devices.ts';
 import { bindingName, finding, keysName, type KeyFinding } from './key-finding.ts';
 
 /** What is wrong with the key map of a profile. */
-export const checkKeys = byParts((profile): readonly KeyFinding[] => {
+export const checkKeys = keptByFields(2, (profile: Profile): readonly KeyFinding[] => {
   const map = keyMap(profile);
   return [
     ...twice(profile, map),

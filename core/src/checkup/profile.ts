@@ -2,6 +2,7 @@ import { deskInForce, type DeskInForce } from '../desk/desk.ts';
 import type { Profile } from '../model/profile.ts';
 import { unusedBoards } from './boards.ts';
 import { deskFindings, homelessWorkspaces } from './desk.ts';
+import { keptByFields } from '../values/newest.ts';
 import { checkKeys } from './keys.ts';
 import { checkRules } from './rules.ts';
 import { unknownNames } from './unknown-names.ts';
@@ -33,36 +34,40 @@ const CHECKS = [
       const at = profile.boards.findIndex(({ id, name = id }) => name === board);
       return !isMistyped(`boards[${at}].for.monitor`);
     }),
-  ({ profile, isMistyped }: Checked) =>
-    checkRules(profile).filter((finding) => {
+  ({ profile, isMistyped }: Checked) => {
+    const places = new Map(profile.rules.map(({ id }, at) => [id, at]));
+    return checkRules(profile).filter((finding) => {
       if (finding.kind !== 'rule-unmatched' && finding.kind !== 'rule-nowhere') return true;
-      const at = profile.rules.findIndex(({ id }) => id === finding.rule);
+      const at = places.get(finding.rule);
       const part = finding.kind === 'rule-unmatched' ? 'when' : `then.${finding.setting}`;
       return !isMistyped(`rules[${at}].${part}`);
-    }),
+    });
+  },
   ({ profile }: Checked) => checkKeys(profile),
 ] as const;
 
 /** Something about a profile that a person should know, whatever is connected. */
 export type ProfileFinding = ReturnType<(typeof CHECKS)[number]>[number];
 
-const known = new WeakMap<Profile, readonly ProfileFinding[]>();
-
-/** Everything about a profile that a person should know, whatever is connected. */
-export function checkProfile(profile: Profile): readonly ProfileFinding[] {
-  // Asked for with every drawing, while a profile stays the same from step to step.
-  const found = known.get(profile) ?? foundIn(profile);
-  known.set(profile, found);
-  return found;
-}
+/**
+ * Everything about a profile that a person should know, whatever is connected. It is asked for with every drawing, while a
+ * profile stays the same from step to step.
+ */
+export const checkProfile = keptByFields(2, foundIn);
 
 function foundIn(profile: Profile): readonly ProfileFinding[] {
   const desks =
     profile.desks.length > 0
       ? profile.desks.map(({ id }) => deskInForce(profile, { desk: id, mode: 'extend' }))
       : [deskInForce(profile, { mode: 'extend' })];
-  const unknown = unknownNames(profile).map(({ path }) => path);
-  const isMistyped = (path: string) => unknown.some((each) => each.startsWith(path));
+  // Of "rules[3].then.zone" also "rules[3].then" and "rules": each part that something below is mistyped of.
+  const mistyped = new Set(
+    unknownNames(profile).flatMap(({ path }) => {
+      const ends = [...path.matchAll(/[.[]|$/g)].map(({ index }) => index);
+      return ends.map((end) => path.slice(0, end));
+    }),
+  );
+  const isMistyped = (path: string) => mistyped.has(path);
   return CHECKS.flatMap((check): readonly ProfileFinding[] =>
     check({ profile, desks, isMistyped }),
   );

@@ -1,4 +1,5 @@
-import type { Rule, Setting } from '../model/rule.ts';
+import isEqual from 'fast-deep-equal';
+import { FACTS, type Condition, type Rule, type Setting, type When } from '../model/rule.ts';
 import { ruleNumber, settingText } from '../rules/say.ts';
 import { ruleName, type Case, type RuleFinding } from './rule-finding.ts';
 import { impliedBy } from './rule-implication.ts';
@@ -9,17 +10,29 @@ export function isGeneral({ when }: Rule): boolean {
   return [...when.all, ...when.any, ...when.none].every(({ of }) => general.includes(of));
 }
 
+/** What some conditions are about, a bit for each fact. */
+function factsIn(conditions: readonly Condition[]): number {
+  return conditions.reduce((bits, { of }) => bits | (1 << FACTS.indexOf(of)), 0);
+}
+
 /** Rules that never decide anything: earlier ones give all of it. */
 export function hiddenRules(
   rules: readonly Rule[],
   matchedBy: readonly (readonly Case[])[],
 ): Map<number, RuleFinding[]> {
   const found = new Map<number, RuleFinding[]>();
+  const earlier: { at: number; when: When; facts: number }[] = [];
   rules.forEach((rule, at) => {
     const gives = Object.keys(rule.then) as Setting[];
-    if (!rule.on || gives.length === 0) return;
-    const earlier = rules.flatMap((other, i) => (i < at && other.on ? [i] : []));
-    const broader = earlier.filter((i) => impliedBy(rules[i]!.when, rule.when));
+    if (!rule.on) return;
+    const { when } = rule;
+    // Each rule is compared with each before it: what a glance rules out is not looked into.
+    const said = factsIn([...when.all, ...when.any]);
+    const broader = earlier
+      .filter(({ facts, when: broad }) => (facts & ~said) === 0 && impliedBy(broad, when))
+      .map((other) => other.at);
+    earlier.push({ at, when, facts: factsIn(when.all) });
+    if (gives.length === 0) return;
     const always = coversAll(rules, broader, gives);
     const matched = matchedBy[at]!;
     const inEach = matched.map(({ matching }) =>
@@ -95,7 +108,6 @@ export function pulls(
 /** The first setting that both give, and not alike. */
 function differing({ then: a }: Rule, { then: b }: Rule): Setting | undefined {
   return (Object.keys(a) as Setting[]).find(
-    (setting) =>
-      b[setting] !== undefined && JSON.stringify(a[setting]) !== JSON.stringify(b[setting]),
+    (setting) => b[setting] !== undefined && !isEqual(a[setting], b[setting]),
   );
 }

@@ -14,12 +14,13 @@ import {
   type KnownWindow,
 } from '../rules/known.ts';
 import { conditionText, ruleNumber } from '../rules/say.ts';
+import { keptByFields } from '../values/newest.ts';
 import { ruleName, type Case, type RuleFinding } from './rule-finding.ts';
 import { nowhere } from './rule-monitors.ts';
 import { hiddenRules, isGeneral, pulls } from './rule-overlaps.ts';
 
 /** What is wrong with the rules of a profile, tried on every window its apps can open, on every desk. */
-export function checkRules(profile: Profile): RuleFinding[] {
+export const checkRules = keptByFields(2, (profile: Profile): readonly RuleFinding[] => {
   const { rules } = profile;
   const desks = desksOf(profile);
   const contexts = contextsFor(profile, desks);
@@ -52,7 +53,7 @@ export function checkRules(profile: Profile): RuleFinding[] {
     ...tooLarge(rules, cases, desks),
     ...undecided(rules, cases),
   ];
-}
+});
 
 function unmatched({ id, when }: Rule, name: string, facts: readonly WindowFacts[]): RuleFinding {
   const unmet = when.all.find((condition) => !facts.some((each) => holds(condition, each)));

@@ -8,16 +8,11 @@ import { DIRECTIONS } from '../values/direction.ts';
 import type { LayoutSetting } from '../values/layout.ts';
 import { MAIN, MODIFIERS } from '../values/modifiers.ts';
 import { nearestName, type UnknownName } from '../values/nearest.ts';
+import { keptByFields } from '../values/newest.ts';
 import { triggerOf } from '../values/trigger.ts';
 
-const unknownIn = new WeakMap<Profile, readonly UnknownName[]>();
-
 /** Every reference of the profile to a monitor, workspace, app, board or zone that is not there. */
-export function unknownNames(profile: Profile): readonly UnknownName[] {
-  const known = unknownIn.get(profile) ?? lookedUp(profile);
-  unknownIn.set(profile, known);
-  return known;
-}
+export const unknownNames = keptByFields(2, lookedUp);
 
 type Look = (path: string, value: string | undefined, names: readonly string[]) => void;
 
@@ -108,7 +103,7 @@ function lookKeys(
 const WORKSPACE_WORDS = ['next', 'previous', 'last'];
 const MONITOR_WORDS = ['next', 'previous', ...DIRECTIONS];
 
-function lookedUp(profile: Profile): UnknownName[] {
+function lookedUp(profile: Profile): readonly UnknownName[] {
   const ids = (list: readonly { id: string }[]) => list.map((item) => item.id);
   const monitors = ids(profile.monitors);
   const workspaces = ids(profile.workspaces);

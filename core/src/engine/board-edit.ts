@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal';
 import type { Board } from '../model/board.ts';
 import type { Arrangement, Session, SessionWindow } from '../model/session.ts';
 import { ownEntry } from '../values/own-entry.ts';
@@ -19,9 +20,7 @@ export function boardsEdited(
   });
   return pairs.reduce<Session>((now, { was, is }) => {
     const renames = renamesBetween(was, is);
-    const edited = (['columns', 'rows'] as const).filter(
-      (axis) => JSON.stringify(was[axis]) !== JSON.stringify(is[axis]),
-    );
+    const edited = (['columns', 'rows'] as const).filter((axis) => !isEqual(was[axis], is[axis]));
     if (renames.size === 0 && edited.length === 0) return now;
     const names = edited.map((axis) => trackNames(was.id)[axis]);
     return {

@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal';
 import { deskInForce } from '../desk/desk.ts';
 import type { Profile } from '../model/profile.ts';
 import type { Session } from '../model/session.ts';
@@ -26,7 +27,7 @@ export function profileEdited({ session, profile }: Situation, before: Profile):
     const [workspace = '', monitor = ''] = key.split('/');
     const was = resolveLayout(levelsFor(before, workspace, monitor)).layout;
     const is = resolveLayout(levelsFor(profile, workspace, monitor)).layout;
-    if (JSON.stringify(was) === JSON.stringify(is)) continue;
+    if (isEqual(was, is)) continue;
     let kept = arrangement;
     if (was.kind !== is.kind) {
       const { layout: _chosen, ...rest } = kept;
@@ -34,8 +35,7 @@ export function profileEdited({ session, profile }: Situation, before: Profile):
     }
     const adjusted = kept.adjusted?.[is.kind];
     if (adjusted) {
-      const isEdited = (field: string) =>
-        JSON.stringify(valueOf(was, field)) !== JSON.stringify(valueOf(is, field));
+      const isEdited = (field: string) => !isEqual(valueOf(was, field), valueOf(is, field));
       // Weights that are typed take the place of sizes moved by key.
       const weights = Object.entries(parametersOf(is.kind)).flatMap(([field, { of }]) =>
         of === 'weights' ? [field] : [],

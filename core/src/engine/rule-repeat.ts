@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal';
 import { withoutLargeness } from '../model/window-mode.ts';
 import { interactionOf } from '../model/interaction.ts';
 import { monitorFor, monitorOf, type DeskInForce } from '../desk/desk.ts';
@@ -119,7 +120,7 @@ function isAlike(before: Session, after: Session, id: string): boolean {
   const sorted = (value: object) => JSON.stringify(Object.entries(value).sort());
   return (
     sorted(existingWindow(before, id)) === sorted(existingWindow(after, id)) &&
-    JSON.stringify(before.arrangements) === JSON.stringify(after.arrangements)
+    isEqual(before.arrangements, after.arrangements)
   );
 }
 

@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal';
 import { deskInForce } from '../desk/desk.ts';
 import type { Profile } from '../model/profile.ts';
 import { SETTINGS, type Rule, type Setting } from '../model/rule.ts';
@@ -80,7 +81,7 @@ function factsThen(situation: Situation, window: SessionWindow, ruled: Ruled): W
 }
 
 function isSame({ then: a }: Rule, { then: b }: Rule, setting: Setting): boolean {
-  return JSON.stringify(a[setting]) === JSON.stringify(b[setting]);
+  return isEqual(a[setting], b[setting]);
 }
 
 function rulesAgainst({ rules }: Profile, id: string, facts: WindowFacts): Reason[] {

@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal';
 import { deskInForce } from '../desk/desk.ts';
 import type { Profile } from '../model/profile.ts';
 import type { Session } from '../model/session.ts';
@@ -22,11 +23,7 @@ export function withSeatsKept(session: Session, profile: Profile): Session {
     const taken: Record<string, InZones> = {};
     zoned.seats.forEach(({ isOver, ...seat }, i) => {
       const { id } = tiled[i]!;
-      if (
-        !isOver &&
-        ownEntry(put, id) !== seat &&
-        JSON.stringify(ownEntry(put, id)) !== JSON.stringify(seat)
-      )
+      if (!isOver && ownEntry(put, id) !== seat && !isEqual(ownEntry(put, id), seat))
         taken[id] = seat;
     });
     if (Object.keys(taken).length > 0)

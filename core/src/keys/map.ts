@@ -2,8 +2,8 @@ import type { KeyCommand } from '../commands/registry.ts';
 import { BASE } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { inOrder, MAIN, MODIFIERS, type Modifier } from '../values/modifiers.ts';
+import { keptByFields } from '../values/newest.ts';
 import { triggerOf, triggerText, type Step, type Trigger } from '../values/trigger.ts';
-import { byParts } from './by-parts.ts';
 import { FIXED_KEYS, FIXED_LAYERS } from './fixed.ts';
 import { STARTER_MAPS } from './starters/starters.ts';
 
@@ -29,7 +29,7 @@ export interface KeyBinding {
  * Every binding that holds in a profile, those that come first at a press first: the person's own, then the
  * starter's without the keys that are left out.
  */
-export const keyMap = byParts((profile): readonly KeyBinding[] => {
+export const keyMap = keptByFields(8, (profile: Profile): readonly KeyBinding[] => {
   const there = new Set<string>();
   // A copy of what is there already does nothing of its own.
   return [...ownBindings(profile), ...starterBindings(profile)].filter((binding) => {

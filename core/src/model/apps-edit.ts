@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal';
 import { balloonOf, hueOf } from './app-defaults.ts';
 import type { App, Start } from './app.ts';
 import type { Profile } from './profile.ts';
@@ -26,7 +27,7 @@ export function withApps(profile: Profile, imported: readonly App[]): Imported {
       continue;
     }
     const next = merged(apps[at]!, app);
-    if (JSON.stringify(next) === JSON.stringify(apps[at])) continue;
+    if (isEqual(next, apps[at])) continue;
     changed.push(app.id);
     apps = apps.with(at, next);
   }

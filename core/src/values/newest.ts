@@ -18,3 +18,81 @@ export function keptNewest<K extends object, V>(slots: number, find: (key: K) =>
     return value;
   };
 }
+
+type Path = readonly PropertyKey[];
+
+/**
+ * A function of plain data that is changed by making it anew with some parts replaced. What it found is given again where
+ * all that it read then is the same now: what that is is watched, not declared. Lists are read as one value.
+ *
+ * @param slots so many findings are kept, until others take their place
+ * @param find neither keeps its argument nor parts of it that are objects of fields, but for what is in lists
+ */
+export function keptByFields<T extends object, V>(
+  slots: number,
+  find: (whole: T) => V,
+): (whole: T) => V {
+  const kept: { whole: T; read: ReadonlyMap<string, [Path, unknown]>; value: V }[] = [];
+  return (whole) => {
+    const at = kept.findIndex(({ whole: before, read }) => {
+      if (before === whole) return true;
+      for (const [path, was] of read.values()) if (valueAt(whole, path) !== was) return false;
+      return true;
+    });
+    const [found] = at >= 0 ? kept.splice(at, 1) : [];
+    if (found) {
+      kept.unshift(found);
+      return found.value;
+    }
+    const read = new Map<string, [Path, unknown]>();
+    const value = find(
+      watched(whole, [], (path, was) => read.set(path.map(String).join(' '), [path, was])),
+    );
+    kept.unshift({ whole, read, value });
+    kept.length = Math.min(kept.length, slots);
+    return value;
+  };
+}
+
+function valueAt(whole: unknown, path: Path): unknown {
+  return path.reduce((at, name) => (at as Record<PropertyKey, unknown> | undefined)?.[name], whole);
+}
+
+const isFields = (value: unknown): value is object =>
+  typeof value === 'object' && value !== null && Object.getPrototypeOf(value) === Object.prototype;
+
+/** What stands for an object and tells which of its values are read, and of those that are objects, which of theirs. */
+function watched<T extends object>(
+  whole: T,
+  path: Path,
+  onRead: (path: Path, was: unknown) => void,
+): T {
+  const parts = new Map<PropertyKey, object>();
+  function take(name: PropertyKey): unknown {
+    const value = Reflect.get(whole, name) as unknown;
+    if (!isFields(value)) {
+      onRead([...path, name], value);
+      return value;
+    }
+    const part = parts.get(name) ?? watched(value, [...path, name], onRead);
+    parts.set(name, part);
+    return part;
+  }
+  // Of an object that is frozen a proxy may not give anything else: what is behind it is empty.
+  return new Proxy({} as T, {
+    get: (_empty, name) => take(name),
+    has(_empty, name) {
+      onRead([...path, name], Reflect.get(whole, name));
+      return Reflect.has(whole, name);
+    },
+    ownKeys() {
+      // Whoever goes through all fields depends on the whole.
+      onRead(path, whole);
+      return Reflect.ownKeys(whole);
+    },
+    getOwnPropertyDescriptor(_empty, name) {
+      const own = Reflect.getOwnPropertyDescriptor(whole, name);
+      return own && { value: take(name), enumerable: true, configurable: true, writable: false };
+    },
+  });
+}

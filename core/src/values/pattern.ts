@@ -35,8 +35,17 @@ export function hasPattern(text: string, source: string): boolean {
   return ready(source).test(text);
 }
 
+const globs = new Map<string, string>();
+
 /** The pattern that a glob stands for: * is any text, ? any one character; case does not count. */
 export function globSource(glob: string): string {
+  const found = globs.get(glob) ?? sourceOfGlob(glob);
+  if (globs.size >= MOST_KNOWN) globs.clear();
+  globs.set(glob, found);
+  return found;
+}
+
+function sourceOfGlob(glob: string): string {
   const parts = glob.split(/([*?]+)/).map((part, i) => {
     if (i % 2 === 0) return RE2JS.quote(part);
     const some = '.'.repeat(part.replaceAll('*', '').length);

@@ -1,14 +1,15 @@
 import { Box, chakra, Grid } from '@chakra-ui/react';
 import { memo } from 'react';
 import { innerGapText, layoutText, outerGapText } from './words.ts';
-import { useBench, type PlacedDesk } from '../state/profile-context.ts';
+import { countOf, useBench, useFindings, type PlacedDesk } from '../state/profile-context.ts';
 import { TITLE_BLOCK } from './viewport.ts';
 
 /** The title block of the drawing: what is drawn, and what is in force where the focus is. */
 export function TitleBlock({ placed, scale }: { placed: PlacedDesk; scale: number }) {
   const name = useBench((bench) => bench.profile.name);
   const revision = useBench((bench) => bench.saves.profile.revision);
-  const { desk, placements, findingCount, focused } = placed;
+  const findingCount = countOf(useFindings());
+  const { desk, placements, focused } = placed;
   const { layout, gaps } = focused.tiling;
   const cells = [
     ['Layout', layoutText(layout)],

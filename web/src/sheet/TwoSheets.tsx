@@ -33,7 +33,7 @@ function OneSheet(props: {
   const { profile, session } = standing;
   const store = useBenchStore();
   const own = useMemo(
-    () => createStore(() => ({ ...store.getState(), profile, session })),
+    () => createStore(() => ({ ...store.getState(), profile, session, openedWith: [] })),
     [store, profile, session],
   );
   if (session.unplugged) {

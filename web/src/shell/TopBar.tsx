@@ -1,7 +1,7 @@
 import { chakra, Flex, IconButton } from '@chakra-ui/react';
 import { ChevronDown, Moon, Redo2, Settings2, Sun, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
-import { useBench, usePlacedDesk } from '../state/profile-context.ts';
+import { countOf, useBench, useFindings, usePlacedDesk } from '../state/profile-context.ts';
 import { MODE_WORDS } from '../state/desk-change.ts';
 import { useColourMode } from '../ui/colour-mode.ts';
 import { useEngineToggle, useHistory } from '../state/history.ts';
@@ -54,7 +54,7 @@ function DeskName({ onPanel }: { onPanel: (panel: PanelName) => void }) {
 }
 
 function FindingsCount({ onPanel }: { onPanel: (panel: PanelName) => void }) {
-  const { findingCount: found } = usePlacedDesk();
+  const found = countOf(useFindings());
   const count = `${found} ${found === 1 ? 'finding' : 'findings'}`;
   return (
     <chakra.button

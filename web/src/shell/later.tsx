@@ -23,13 +23,15 @@ export function later<P extends object>(
   const load = async () => (here ??= await fetch());
 
   function Part(props: P) {
-    const [Fetched, setFetched] = useState(() => here);
+    const [, setFetched] = useState(false);
+    // What was fetched ahead is there at once.
+    const Fetched = here;
     const [fault, setFault] = useState<Error | null>(null);
     const wanted = isWanted(props);
     useEffect(() => {
       if (Fetched || !wanted) return;
       load().then(
-        (fetched) => setFetched(() => fetched),
+        () => setFetched(true),
         (error: unknown) => setFault(error instanceof Error ? error : new Error(String(error))),
       );
     }, [Fetched, wanted]);

@@ -2,7 +2,7 @@ import { checkup, groupedFindings, placeAndCheck, type Finding } from '@sorn/cor
 import { deskInForce, type DeskInForce } from '@sorn/core/desk';
 import { arrange, type Arranged, type Placement } from '@sorn/core/engine';
 import type { Profile, Session } from '@sorn/core/model';
-import { createContext, useContext } from 'react';
+import { createContext, useContext, useDeferredValue } from 'react';
 import { useStore, type StoreApi } from 'zustand';
 import type { Bench } from './profile-state.ts';
 
@@ -18,13 +18,11 @@ export function useBench<T>(select: (bench: Bench) => T): T {
   return useStore(useBenchStore(), select);
 }
 
-/** The desk as it stands, every window's placement on it, and what is wrong with that. */
+/** The desk as it stands, every window's placement on it, and what is wrong with those. */
 export interface PlacedDesk {
   desk: DeskInForce;
   placements: readonly Placement[];
   findings: readonly Finding[];
-  /** How many sentences they are told in. */
-  findingCount: number;
   /** What each monitor shows: a workspace, divided. */
   shown: readonly Arranged[];
   /** That of the monitor with the focus. */
@@ -34,11 +32,7 @@ export interface PlacedDesk {
 /** For all who draw the same session. */
 const known = new WeakMap<Session, WeakMap<Profile, PlacedDesk>>();
 
-export function placedDesk(
-  profile: Profile,
-  session: Session,
-  openedWith: readonly Finding[] = [],
-): PlacedDesk {
+export function placedDesk(profile: Profile, session: Session): PlacedDesk {
   const ofSession = known.get(session) ?? new WeakMap<Profile, PlacedDesk>();
   const drawn = ofSession.get(profile);
   if (drawn) return drawn;
@@ -48,24 +42,47 @@ export function placedDesk(
     arrange({ session, profile, desk }, session.shown[id]!, id),
   );
   const focused = shown.find(({ monitor }) => monitor.id === session.focusMonitor)!;
-  const found = distinct([...openedWith, ...findings, ...checkup(profile, session)]);
-  const placed = {
-    desk,
-    placements,
-    findings: found,
-    findingCount: groupedFindings(found, (id) => id).length,
-    shown,
-    focused,
-  };
+  const placed = { desk, placements, findings, shown, focused };
   known.set(session, ofSession.set(profile, placed));
   return placed;
 }
 
-/** What is found on the desk and in the profile is told once. */
-function distinct(findings: readonly Finding[]): Finding[] {
-  return [...new Map(findings.map((finding) => [JSON.stringify(finding), finding])).values()];
+export function usePlacedDesk(): PlacedDesk {
+  return useBench(({ profile, session }) => placedDesk(profile, session));
 }
 
-export function usePlacedDesk(): PlacedDesk {
-  return useBench(({ profile, session, openedWith }) => placedDesk(profile, session, openedWith));
+/**
+ * Everything that is wrong with the desk and the profile, each thing once. A large profile is checked up a moment after
+ * what was changed is drawn.
+ */
+export function useFindings(): readonly Finding[] {
+  const profile = useDeferredValue(useBench((bench) => bench.profile));
+  const session = useDeferredValue(useBench((bench) => bench.session));
+  const openedWith = useBench((bench) => bench.openedWith);
+  return findingsOf(profile, session, openedWith);
+}
+
+/** For all who tell them. */
+let newest: { of: readonly unknown[]; found: readonly Finding[] } | null = null;
+
+function findingsOf(
+  profile: Profile,
+  session: Session,
+  openedWith: readonly Finding[],
+): readonly Finding[] {
+  const of = [profile, session, openedWith];
+  if (newest?.of.every((each, i) => each === of[i])) return newest.found;
+  const { findings } = placedDesk(profile, session);
+  const found = distinct([...openedWith, ...findings, ...checkup(profile, session)]);
+  newest = { of, found };
+  return found;
+}
+
+/** In how many sentences findings are told. */
+export function countOf(findings: readonly Finding[]): number {
+  return groupedFindings(findings, (id) => id).length;
+}
+
+function distinct(findings: readonly Finding[]): Finding[] {
+  return [...new Map(findings.map((finding) => [JSON.stringify(finding), finding])).values()];
 }

@@ -1,8 +1,9 @@
 import { openSession, reduce, type Reason } from '@sorn/core/engine';
-import { ownTextSchema } from '@sorn/core/files';
+import { ownTextSchema, type OwnText } from '@sorn/core/files';
 import { NO_EFFORT, withEffort } from '@sorn/core/keys';
 import { profileSchema, sessionSchema, type Profile, type Session } from '@sorn/core/model';
 import { pressesIn } from '@sorn/core/values';
+import isEqual from 'fast-deep-equal';
 import { createStore, type StoreApi } from 'zustand';
 import type { StoredProfile, StoredSession } from '@sorn/api';
 import type { Bench } from './profile-state.ts';
@@ -54,7 +55,7 @@ export function createBench(kept: StoredProfile, keptSession: StoredSession): St
       draft,
       get,
       set,
-      showProfile,
+      withProfile,
     });
 
     /** The desk as it is, whatever is looked at. */
@@ -74,22 +75,30 @@ export function createBench(kept: StoredProfile, keptSession: StoredSession): St
       return { log: [...log, entry].slice(-MOST_LOG) };
     }
 
-    /** The profile in hand is another from now on, and the desk as it becomes by that. */
-    function showProfile(next: Profile) {
-      const before = get().profile;
+    /** What the store holds once the profile is another: it, and the desk as it becomes by that. */
+    function withProfile(next: Profile, text: string) {
+      const { profile: before, moments } = get();
       const isSameDesk = (['monitors', 'desks', 'workspaces'] as const).every(
         (part) => before[part] === next[part],
       );
       // Former moments stand on monitors and workspaces that may be gone.
-      set({ profile: next, ...(!isSameDesk && { moments: get().moments.slice(-1) }) });
-      return reduce(present(), { type: 'profile-edited', before }, next).session;
+      const standing = isSameDesk ? moments : moments.slice(-1);
+      const { session } = reduce(present(), { type: 'profile-edited', before }, next);
+      return {
+        profile: next,
+        session,
+        looking: null,
+        moments: withMoment(standing, session, text),
+      };
     }
 
-    function takeProfile(next: Profile, text = get().text) {
-      const edited = showProfile(next);
-      set({ text, cameIn: NOTHING_CAME });
+    /** Takes another profile, with whatever else becomes other by that: all who listen hear of it once. */
+    function takeProfile(next: Profile, text: OwnText | null, others: Partial<Bench>) {
+      const before = present();
+      const becomes = withProfile(next, 'profile edited');
+      set({ ...others, ...becomes, text, cameIn: NOTHING_CAME });
       savers.profile.offer({ profile: next, text });
-      set(taken(edited, 'profile edited'));
+      if (becomes.session !== before) savers.session.offer(becomes.session);
     }
 
     /** Goes back or forth by one edit. A step that is not the session's last any more is passed over. */
@@ -100,8 +109,8 @@ export function createBench(kept: StoredProfile, keptSession: StoredSession): St
       const rest = { [from]: get()[from].slice(0, -1) };
       if ('profile' in former) {
         const { profile: now, text } = get();
-        set({ ...rest, [to]: [...get()[to], { profile: now, text }] });
-        takeProfile(former.profile, former.text);
+        const others = { ...rest, [to]: [...get()[to], { profile: now, text }] };
+        takeProfile(former.profile, former.text, others);
         return;
       }
       set(rest);
@@ -181,16 +190,14 @@ export function createBench(kept: StoredProfile, keptSession: StoredSession): St
         const { profile: before, text: formerText } = get();
         const next = change(before);
         const isSameText = text === (formerText ?? undefined);
-        if (isSameText && (next === before || JSON.stringify(next) === JSON.stringify(before)))
-          return;
+        if (isSameText && isEqual(next, before)) return;
         const now = Date.now();
         const merges = merge !== '' && merge === lastMerge.word && now - lastMerge.at < MERGE_MS;
         lastMerge = { word: merge, at: now };
         const past = merges
           ? get().past
           : [...get().past, { profile: before, text: formerText }].slice(-MOST_EDITS);
-        set({ past, future: [] });
-        takeProfile(next, text ?? null);
+        takeProfile(next, text ?? null, { past, future: [] });
       },
       connect(event, text) {
         const before = present();

@@ -1,12 +1,9 @@
-/** The same as JSON, whatever the order of the fields. */
+import isEqual from 'fast-deep-equal';
+
+/** The same as JSON, whatever the order of the fields: a field without a value is none. */
 export function sameJson(a: unknown, b: unknown): boolean {
-  return sorted(a) === sorted(b);
+  return isEqual(plain(a), plain(b));
 }
 
-function sorted(value: unknown): string {
-  return JSON.stringify(value, (_key, part: unknown) =>
-    typeof part === 'object' && part !== null && !Array.isArray(part)
-      ? Object.fromEntries(Object.entries(part).sort(([x], [y]) => (x < y ? -1 : 1)))
-      : part,
-  );
-}
+const plain = (value: unknown): unknown =>
+  value === undefined ? undefined : JSON.parse(JSON.stringify(value));

@@ -24,8 +24,8 @@ interface Hands {
   draft: Draft;
   get: () => Bench;
   set: (part: Partial<Bench>) => void;
-  /** Puts another profile in hand, and tells the desk as it becomes by that. */
-  showProfile: (next: Profile) => Session;
+  /** What a bench holds once its profile is another. */
+  withProfile: (next: Profile, text: string) => Partial<Bench>;
 }
 
 interface Saving {
@@ -44,7 +44,7 @@ const staleAt = (revision: number, present: number): SaveState => ({
 });
 
 /** Saves what is done on a bench, and takes in what others saved of the same profile. */
-export function savingOf({ kept, keptSession, draft, get, set, showProfile }: Hands): Saving {
+export function savingOf({ kept, keptSession, draft, get, set, withProfile }: Hands): Saving {
   const { id } = kept;
   const report = (kind: Kind) => (state: SaveState) => {
     set({ saves: { ...get().saves, [kind]: state } });
@@ -137,9 +137,7 @@ export function savingOf({ kept, keptSession, draft, get, set, showProfile }: Ha
     // What is told of it decides nothing: whatever differs is taken over.
     if (!isSame(value, mine)) {
       // Whoever changed the profile saves the desk as it became by that.
-      const edited = showProfile(value);
-      set({ cameIn, session: edited, looking: null });
-      set({ moments: withMoment(get().moments, edited, 'profile changed elsewhere') });
+      set({ cameIn, ...withProfile(value, 'profile changed elsewhere') });
     }
     savers.profile.drop();
     if (!isSame(value, theirs.profile) || isOwnText) savers.profile.offer({ profile: value, text });

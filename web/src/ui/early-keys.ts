@@ -1,6 +1,8 @@
 /** Keys that the browser needs itself, whatever is loading. */
 const OF_THE_BROWSER = /^F\d+$/;
 
+const TYPED_INTO = 'input, textarea, [contenteditable=true]';
+
 /** Whatever does not come for so long is waited for no more. */
 const AT_MOST_MS = 5_000;
 
@@ -29,9 +31,15 @@ export async function giveKeptKeys(): Promise<void> {
   while (kept.length > 0 && !isHeld) {
     const { type, key, code, location, repeat, ctrlKey, shiftKey, altKey, metaKey } = kept.shift()!;
     const init = { key, code, location, repeat, ctrlKey, shiftKey, altKey, metaKey };
-    (document.activeElement ?? document.body).dispatchEvent(
+    const target = document.activeElement ?? document.body;
+    const isLeft = target.dispatchEvent(
       new KeyboardEvent(type, { ...init, bubbles: true, cancelable: true }),
     );
+    // A made-up press types nothing by itself.
+    const isText = type === 'keydown' && key.length === 1 && !ctrlKey && !metaKey && !altKey;
+    if (isLeft && isText && target.matches(TYPED_INTO)) {
+      document.execCommand('insertText', false, key);
+    }
     // What a key changes is drawn before the next one comes: it may be meant for that.
     await new Promise((resolve) => setTimeout(resolve));
   }

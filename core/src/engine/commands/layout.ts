@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal';
 import type { Applies } from './applies.ts';
 import { turnedAround } from '../../tiling/hand.ts';
 import { definitionOfLayout, LAYOUTS } from '../../tiling/layouts.ts';
@@ -24,7 +25,7 @@ export function useLayout(situation: Situation, layout: LayoutSetting): Outcome 
   const next = carriedOver(chosen, arrange(situation, workspace, monitor), layout.kind);
   const { title } = LAYOUTS[layout.kind];
   const now = tilingInForce(profile, next, workspace, monitor).layout;
-  if (JSON.stringify(now) === JSON.stringify(before)) {
+  if (isEqual(now, before)) {
     return nothing(session, `${title} is in force here already`);
   }
   return did(next, {

@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal';
 import { isIn } from '../../model/window-mode.ts';
 import {
   type InteractionOf,
@@ -71,8 +72,7 @@ function fillRest(situation: Situation): Outcome {
   }
   const placing = placingFor(situation, window, rect);
   const next = withPlacing(session, window.id, placing);
-  const isThere =
-    JSON.stringify(window.placing) === JSON.stringify(placing) && !isIn(window, 'maximised');
+  const isThere = isEqual(window.placing, placing) && !isIn(window, 'maximised');
   if (isThere) return nothing(session, 'it has the largest empty place');
   return did(next, {
     about: window.id,

@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal';
 import type { Applies } from './applies.ts';
 import { span } from '../../geometry/rect.ts';
 import type { Adjusted, Session } from '../../model/session.ts';
@@ -173,7 +174,7 @@ function evenHand(situation: Situation): Outcome {
   const arrangement = arrangementOf(session, workspace, monitor);
   const { hand } = handOf(arrangement, arrange(situation, workspace, monitor));
   const even = hand === undefined ? undefined : evened(hand);
-  if (even === undefined || JSON.stringify(even) === JSON.stringify(hand)) {
+  if (even === undefined || isEqual(even, hand)) {
     return nothing(session, 'all parts are alike');
   }
   return did(

@@ -239,14 +239,12 @@ export function MapPage({ pages }: { pages: ReactNode }) {
             </Flex>
             <KeyCap>K</KeyCap> press to find
           </Flex>
-          <Box overflow="auto" minH="0" tabIndex={0} role="region" aria-label="All bindings">
-            <KeyTable
-              rows={shown}
-              inHand={row?.id ?? null}
-              empty={EMPTY[filter](typed)}
-              onRow={choose}
-            />
-          </Box>
+          <KeyTable
+            rows={shown}
+            inHand={row?.id ?? null}
+            empty={EMPTY[filter](typed)}
+            onRow={choose}
+          />
         </Box>
       </Paper>
       <ChooseCommand

@@ -9,7 +9,7 @@ import {
 } from '@sorn/core/keys';
 import { MARKS, usesByCommand, type Mark } from '@sorn/core/model';
 import { keysCaps } from '@sorn/core/values';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useCallback, useMemo, useState, type ReactNode } from 'react';
 import { BenchLayout } from '../../sheet/ViewLayout.tsx';
 import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
 import { Paper } from '../../ui/Paper.tsx';
@@ -29,6 +29,7 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
   const counted = useBench((bench) => bench.session.uses);
   const store = useBenchStore();
   const { devices, main } = profile.keys;
+  const capsOf = useCallback((keys: string) => <KeyCaps caps={keysCaps(keys, main)} />, [main]);
   const [deviceId, setDevice] = useState<string | null>(null);
   const [among, setAmong] = useState('all');
   const [isCounted, setCounted] = useState((counted?.length ?? 0) > 0);
@@ -197,16 +198,7 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
                   : 'No device is declared: D declares one.')}
           </span>
         </Flex>
-        <Box overflow="auto" minH="0" tabIndex={0} role="region" aria-label="Suggested keys">
-          {found && (
-            <SuggestionTable
-              found={found}
-              capsOf={(keys) => <KeyCaps caps={keysCaps(keys, main)} />}
-              inHand={text}
-              onRow={setInHand}
-            />
-          )}
-        </Box>
+        {found && <SuggestionTable found={found} capsOf={capsOf} inHand={text} onRow={setInHand} />}
       </Paper>
     </BenchLayout>
   );

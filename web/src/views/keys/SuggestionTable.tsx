@@ -1,77 +1,94 @@
-import { chakra } from '@chakra-ui/react';
 import type { Suggestion } from '@sorn/core/keys';
-import type { ReactNode } from 'react';
-import { useInSight } from '../../ui/in-sight.ts';
-import { tableStyle } from '../../ui/table-style.ts';
+import { useMemo, type ReactNode } from 'react';
+import { DataTable, type Column } from '../../ui/DataTable.tsx';
+
+type Given = Suggestion['given'][number];
+type LeftOut = Suggestion['leftOut'][number];
+type Line = { text: string } & ({ given: Given } | { leftOut: LeftOut });
+
+const FIGURE = { isFigure: true };
+const idOf = ({ text }: Line) => text;
+const dataOf = (line: Line) =>
+  'given' in line ? { 'data-keys': line.given.keys } : { 'data-left-out': line.text };
+const headingOf = (line: Line) => ('given' in line ? null : 'Left out');
+
+function columnsWith(capsOf: (keys: string) => ReactNode): readonly Column<Line>[] {
+  const column = (
+    id: string,
+    given: (line: Given) => ReactNode,
+    leftOut: (line: LeftOut) => ReactNode,
+    meta = {},
+  ): Column<Line> => ({
+    id,
+    header: id,
+    meta,
+    cell: ({ row: { original } }) =>
+      'given' in original ? given(original.given) : leftOut(original.leftOut),
+  });
+  return [
+    column(
+      'Keys',
+      ({ keys }) => capsOf(keys),
+      () => '—',
+    ),
+    column(
+      'Command',
+      ({ wish }) => wish.text,
+      ({ text }) => text,
+    ),
+    column(
+      'Used',
+      ({ wish }) => Math.round(wish.uses),
+      ({ uses }) => Math.round(uses),
+      FIGURE,
+    ),
+    column(
+      'Reach',
+      ({ reach }) => reach.toFixed(1),
+      () => null,
+      FIGURE,
+    ),
+    column(
+      'Had',
+      ({ was, keys }) => (was === null ? '—' : was === keys ? 'the same' : capsOf(was)),
+      ({ because }) => because,
+    ),
+    column(
+      'Is',
+      ({ wish }) => (wish.pinned === null ? wish.mark : `${wish.mark}, stays`),
+      ({ mark }) => mark,
+    ),
+  ];
+}
 
 /** What would have which keys, and after it what would have none. */
 export function SuggestionTable(props: {
   found: Suggestion;
+  /** Stays the same from drawing to drawing. */
   capsOf: (keys: string) => ReactNode;
   inHand: string | null;
   onRow: (text: string) => void;
 }) {
   const { found, capsOf, inHand, onRow } = props;
-  return (
-    <chakra.table width="100%" fontSize="12.5px" css={tableStyle}>
-      <thead>
-        <tr>
-          <th>Keys</th>
-          <th>Command</th>
-          <th style={{ textAlign: 'right' }}>Used</th>
-          <th style={{ textAlign: 'right' }}>Reach</th>
-          <th>Had</th>
-          <th>Is</th>
-        </tr>
-      </thead>
-      <tbody>
-        {found.given.map(({ keys, wish, reach, was }) => (
-          <Row key={wish.text} text={wish.text} isInHand={wish.text === inHand} onRow={onRow}>
-            <td data-keys={keys}>{capsOf(keys)}</td>
-            <td>{wish.text}</td>
-            <td className="figure">{Math.round(wish.uses)}</td>
-            <td className="figure">{reach.toFixed(1)}</td>
-            <td>{was === null ? '—' : was === keys ? 'the same' : capsOf(was)}</td>
-            <td>{wish.pinned === null ? wish.mark : `${wish.mark}, stays`}</td>
-          </Row>
-        ))}
-        {found.leftOut.length > 0 && (
-          <tr className="task">
-            <th colSpan={6} scope="colgroup">
-              Left out
-            </th>
-          </tr>
-        )}
-        {found.leftOut.map(({ text, uses, mark, because }) => (
-          <Row key={text} text={text} isInHand={text === inHand} onRow={onRow}>
-            <td>—</td>
-            <td data-left-out={text}>{text}</td>
-            <td className="figure">{Math.round(uses)}</td>
-            <td />
-            <td>{because}</td>
-            <td>{mark}</td>
-          </Row>
-        ))}
-      </tbody>
-    </chakra.table>
+  const columns = useMemo(() => columnsWith(capsOf), [capsOf]);
+  const lines = useMemo(
+    (): Line[] => [
+      ...found.given.map((given) => ({ text: given.wish.text, given })),
+      ...found.leftOut.map((leftOut) => ({ text: leftOut.text, leftOut })),
+    ],
+    [found],
   );
-}
-
-function Row(props: {
-  text: string;
-  isInHand: boolean;
-  onRow: (text: string) => void;
-  children: ReactNode;
-}) {
-  const element = useInSight<HTMLTableRowElement>(props.isInHand);
   return (
-    <chakra.tr
-      ref={element}
-      data-in-hand={props.isInHand}
-      cursor="pointer"
-      onClick={() => props.onRow(props.text)}
-    >
-      {props.children}
-    </chakra.tr>
+    <DataTable
+      label="Suggested keys"
+      rows={lines}
+      columns={columns}
+      idOf={idOf}
+      dataOf={dataOf}
+      headingOf={headingOf}
+      inHand={inHand}
+      onRow={onRow}
+      empty="No command is asked for."
+    />
   );
 }

@@ -1,11 +1,10 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { App, AppWindow } from '@sorn/core/model';
-import type { ReactNode } from 'react';
+import { useCallback, useMemo, type ReactNode } from 'react';
 import { AppBalloon } from '../../sheet/AppBalloon.tsx';
-import { useInSight } from '../../ui/in-sight.ts';
+import { DataTable, type Column } from '../../ui/DataTable.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
-import { tableStyle } from '../../ui/table-style.ts';
 
 /** Every app with its windows, and what they say of their size. */
 export function AppTable(props: {
@@ -16,7 +15,16 @@ export function AppTable(props: {
   onApp: (id: string) => void;
   onAdd: () => void;
 }) {
-  const { apps, inHand } = props;
+  const { apps, inHand, onApp } = props;
+  const lines = useMemo(
+    () =>
+      apps.flatMap((app): Line[] =>
+        [app, ...(app.windows ?? [])].map((window) => ({ app, window })),
+      ),
+    [apps],
+  );
+  // No app has a slash in its id.
+  const choose = useCallback((id: string) => onApp(id.split('/')[0]!), [onApp]);
   return (
     <Box as="section" aria-label="Apps" minH="0" display="flex" flexDirection="column">
       <Flex align="center" justify="space-between" pb="6px" fontSize="13px" color="slate">
@@ -28,95 +36,78 @@ export function AppTable(props: {
           <KeyCap>F</KeyCap> import <KeyCap>N</KeyCap> new
         </Flex>
       </Flex>
-      <Box overflow="auto" minH="0" tabIndex={0} role="region" aria-label="List of apps">
-        <chakra.table width="100%" fontSize="12.5px" css={tableStyle}>
-          <thead>
-            <tr>
-              {['App', 'Id', 'Window', 'Kind', 'Size'].map((head) => (
-                <chakra.th key={head} fontWeight={600} color="slate">
-                  {head}
-                </chakra.th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {apps.map((app) => (
-              <AppRow key={app.id} app={app} isInHand={app.id === inHand} onApp={props.onApp} />
-            ))}
-          </tbody>
-        </chakra.table>
-        {apps.length === 0 && (
-          <chakra.p fontSize="13px" color="slate" py="10px">
+      <DataTable
+        label="List of apps"
+        rows={lines}
+        columns={COLUMNS}
+        idOf={idOf}
+        dataOf={({ app, window }) => ({
+          ...(window === app ? { 'data-app': app.id } : { 'data-app-window': window.title ?? '' }),
+          'data-in-hand': app.id === inHand,
+        })}
+        inHand={inHand}
+        onRow={choose}
+        empty={
+          <>
             No app yet. Import .desktop files or a list of windows, or{' '}
             <TextButton onClick={props.onAdd}>add one by hand</TextButton>.
-          </chakra.p>
-        )}
-      </Box>
+          </>
+        }
+      />
     </Box>
   );
 }
 
-function AppRow(props: { app: App; isInHand: boolean; onApp: (id: string) => void }) {
-  const { app, isInHand } = props;
-  const row = useInSight<HTMLTableRowElement>(isInHand);
-  return (
-    <>
-      <chakra.tr
-        ref={row}
-        data-app={app.id}
-        data-in-hand={isInHand}
-        cursor="pointer"
-        onClick={() => props.onApp(app.id)}
-      >
-        <td>
-          <Flex align="center" gap="9px">
-            <AppBalloon app={app} name={app.name ?? app.id} />
-            <chakra.span truncate>{app.name ?? app.id}</chakra.span>
-          </Flex>
-        </td>
-        <td>
-          <Mono>{app.id}</Mono>
-        </td>
-        <WindowCells window={app} />
-      </chakra.tr>
-      {app.windows?.map((window) => (
-        <chakra.tr
-          key={window.title}
-          data-app-window={window.title}
-          data-in-hand={isInHand}
-          cursor="pointer"
-          onClick={() => props.onApp(app.id)}
-        >
-          <td />
-          <td />
-          <WindowCells window={window} />
-        </chakra.tr>
-      ))}
-    </>
-  );
+/** A window of an app; its main one is the app itself. */
+interface Line {
+  app: App;
+  window: App | AppWindow;
 }
+
+const idOf = ({ app, window }: Line) => (window === app ? app.id : `${app.id}/${window.title}`);
+
+const COLUMNS: readonly Column<Line>[] = [
+  {
+    id: 'app',
+    header: 'App',
+    cell({ row }) {
+      const { app, window } = row.original;
+      if (window !== app) return null;
+      return (
+        <Flex align="center" gap="9px">
+          <AppBalloon app={app} name={app.name ?? app.id} />
+          <chakra.span truncate>{app.name ?? app.id}</chakra.span>
+        </Flex>
+      );
+    },
+  },
+  {
+    id: 'id',
+    header: 'Id',
+    cell: ({ row: { original } }) =>
+      original.window === original.app && <Mono>{original.app.id}</Mono>,
+  },
+  { id: 'window', header: 'Window', cell: ({ row }) => row.original.window.title ?? '–' },
+  {
+    id: 'kind',
+    header: 'Kind',
+    cell({ row }) {
+      const { kind, parent } = row.original.window;
+      return `${kind}${parent === undefined ? '' : ` of ${parent}`}`;
+    },
+  },
+  {
+    id: 'size',
+    header: 'Size',
+    cell: ({ row }) => <Mono>{sizeText(row.original.window)}</Mono>,
+  },
+];
 
 function Mono({ children }: { children: ReactNode }) {
   return (
     <chakra.span fontFamily="mono" fontSize="12px" fontStretch="86%">
       {children}
     </chakra.span>
-  );
-}
-
-function WindowCells({ window }: { window: App | AppWindow }) {
-  const parent = window.parent === undefined ? '' : ` of ${window.parent}`;
-  return (
-    <>
-      <td>{window.title ?? '–'}</td>
-      <td>
-        {window.kind}
-        {parent}
-      </td>
-      <td>
-        <Mono>{sizeText(window)}</Mono>
-      </td>
-    </>
   );
 }
 

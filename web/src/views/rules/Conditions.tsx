@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { FACTS, GROUPS, type Fact, type Group, type Rule } from '@sorn/core/model';
 import { useEffect, useImperativeHandle, type Ref } from 'react';
@@ -72,7 +73,7 @@ export function Conditions(props: { rule: Rule; edits: RuleEdits; handle: Ref<Ad
   // An undo, or an edit from elsewhere: what the form says is not the rule any more.
   useEffect(() => {
     const said = whenOf(form.getValues('rows'));
-    if (said && JSON.stringify(said) !== JSON.stringify(rule.when)) {
+    if (said && !isEqual(said, rule.when)) {
       form.reset({ rows: rowsOf(rule.when) });
     }
   }, [form, rule.when]);

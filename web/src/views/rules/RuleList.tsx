@@ -16,6 +16,7 @@ import { memo, useCallback, useMemo, type ReactNode } from 'react';
 import { useInSight } from '../../ui/in-sight.ts';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
+import { useVirtualRows } from '../../ui/virtual-rows.ts';
 import { useBenchStore } from '../../state/profile-context.ts';
 import type { RuleEdits } from './edits.ts';
 import { Said } from './Said.tsx';
@@ -43,6 +44,11 @@ export function RuleList(props: {
         .edit((profile) => withRule(profile, id, (rule) => ({ ...rule, on: !rule.on }))),
     [store],
   );
+  const { scroller, shown, before, after } = useVirtualRows<HTMLOListElement>({
+    count: rules.length,
+    at: ids.indexOf(inHand ?? ''),
+    heightOf: () => LINE_HEIGHT,
+  });
   // A press alone takes a rule into hand; only a pull moves it.
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
   const onDragEnd = ({ active, over }: DragEndEvent) => {
@@ -73,25 +79,38 @@ export function RuleList(props: {
       )}
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-          <chakra.ol overflowY="auto" minH="0" tabIndex={-1} css={listStyle}>
-            {rules.map((rule, at) => (
-              <RuleLine
-                key={rule.id}
-                rule={rule}
-                at={at}
-                isInHand={rule.id === inHand}
-                matches={counts[at] ?? 0}
-                found={(marked.get(rule.id) ?? []).join('\n')}
-                onRule={onRule}
-                onToggle={toggle}
-              />
-            ))}
+          <chakra.ol
+            ref={scroller}
+            overflowY="auto"
+            minH="0"
+            tabIndex={-1}
+            css={listStyle}
+            style={{ paddingTop: before, paddingBottom: after }}
+          >
+            {shown.map((at) => {
+              const rule = rules[at]!;
+              return (
+                <RuleLine
+                  key={rule.id}
+                  rule={rule}
+                  at={at}
+                  count={rules.length}
+                  isInHand={rule.id === inHand}
+                  matches={counts[at] ?? 0}
+                  found={(marked.get(rule.id) ?? []).join('\n')}
+                  onRule={onRule}
+                  onToggle={toggle}
+                />
+              );
+            })}
           </chakra.ol>
         </SortableContext>
       </DndContext>
     </Box>
   );
 }
+
+const LINE_HEIGHT = 31;
 
 /** How many windows each rule matches. */
 function matchesOf(landings: readonly Landing[], rules: number): readonly number[] {
@@ -150,6 +169,8 @@ const GRIP = 'M0 1h2v2H0ZM5 1h2v2H5ZM0 6h2v2H0ZM5 6h2v2H5ZM0 11h2v2H0ZM5 11h2v2H
 interface LineProps {
   rule: Rule;
   at: number;
+  /** Of all rules. */
+  count: number;
   isInHand: boolean;
   matches: number;
   /** What was found about it, a line each; empty where nothing was. */
@@ -168,6 +189,8 @@ function RuleLine(props: LineProps) {
       data-rule={rule.id}
       data-in-hand={isInHand}
       data-on={rule.on}
+      aria-posinset={props.at + 1}
+      aria-setsize={props.count}
       style={{
         transform: CSS.Transform.toString(transform),
         transition,

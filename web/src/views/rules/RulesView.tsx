@@ -5,7 +5,7 @@ import { useMemo, useRef, useState } from 'react';
 import { BenchLayout } from '../../sheet/ViewLayout.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Choice } from '../../ui/SettingRow.tsx';
-import { useBench, usePlacedDesk } from '../../state/profile-context.ts';
+import { useBench, useFindings, usePlacedDesk } from '../../state/profile-context.ts';
 import { useInHand } from '../../state/in-hand.ts';
 import { AppsPage } from './AppsPage.tsx';
 import { Conditions, type AddsCondition } from './Conditions.tsx';
@@ -59,7 +59,8 @@ function RulesPage({ pages, onOther }: { pages: React.ReactNode; onOther: () => 
   const rule = rules[at] ?? null;
   const landing = landed.find(({ id }) => id === windowId) ?? landed[0] ?? null;
   const edits = useRuleEdits(rule, setRule);
-  const marked = useMemo(() => foundByRule(placed.findings, rules), [placed.findings, rules]);
+  const findings = useFindings();
+  const marked = useMemo(() => foundByRule(findings, rules), [findings, rules]);
   const nameInput = useRef<HTMLInputElement>(null);
   const filterInput = useRef<HTMLInputElement>(null);
   const firstInput = useRef<HTMLSelectElement>(null);

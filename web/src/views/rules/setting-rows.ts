@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal';
 import { ROLES } from '@sorn/core/desk';
 import { CORNERS, type Profile, type RuleSettings, type Setting } from '@sorn/core/model';
 import { CORNER_WORDS, HELD_WORDS, settingWords, textOf } from '@sorn/core/rules';
@@ -119,7 +120,7 @@ export function optionsWith(
 }
 
 export function isSame(a: unknown, b: unknown): boolean {
-  return JSON.stringify(a) === JSON.stringify(b);
+  return isEqual(a, b);
 }
 
 /** "420 × 120" as a size; null where it is none. */

@@ -1,0 +1,62 @@
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useRef, type RefObject } from 'react';
+
+/** A list up to so long is drawn whole: what is searched for or read aloud finds all of it. */
+const MOST_WHOLE = 300;
+
+interface VirtualRows<E extends HTMLElement> {
+  /** The element that scrolls. */
+  scroller: RefObject<E | null>;
+  /** The rows to be drawn, by their places. */
+  shown: readonly number[];
+  /** How much room the rows before and after take, in pixels. */
+  before: number;
+  after: number;
+}
+
+/**
+ * Of a long list only the rows in sight are drawn, and some around them. The row in hand is kept in sight.
+ *
+ * @param at the place of the row in hand; -1 for none
+ * @param heightOf in pixels
+ * @param headHeight of what covers the top while the list scrolls
+ */
+export function useVirtualRows<E extends HTMLElement>(props: {
+  count: number;
+  at: number;
+  heightOf: (place: number) => number;
+  headHeight?: number;
+}): VirtualRows<E> {
+  const { count, at, heightOf, headHeight = 0 } = props;
+  const scroller = useRef<E>(null);
+  const isWhole = count <= MOST_WHOLE;
+  // eslint-disable-next-line react-hooks/incompatible-library -- its functions stay in this component
+  const virtualizer = useVirtualizer({
+    count,
+    enabled: !isWhole,
+    getScrollElement: () => scroller.current,
+    estimateSize: heightOf,
+    overscan: 10,
+    scrollPaddingStart: headHeight,
+    // Rows of a list that is changed are measured anew only where their heights are others.
+    useFlushSync: false,
+  });
+  useEffect(() => {
+    if (!isWhole && at >= 0) virtualizer.scrollToIndex(at, { align: 'auto' });
+  }, [virtualizer, isWhole, at]);
+  if (isWhole) {
+    return {
+      scroller,
+      shown: Array.from({ length: count }, (_, place) => place),
+      before: 0,
+      after: 0,
+    };
+  }
+  const items = virtualizer.getVirtualItems();
+  return {
+    scroller,
+    shown: items.map(({ index }) => index),
+    before: items[0]?.start ?? 0,
+    after: virtualizer.getTotalSize() - (items.at(-1)?.end ?? 0),
+  };
+}
