@@ -7,14 +7,14 @@ import { knownWindows, textOf, whenWords } from '@sorn/core/rules';
 import { LAYOUTS } from '@sorn/core/tiling';
 import { keysCaps, LAYOUT_KINDS, MODES } from '@sorn/core/values';
 import { Command as Finder } from 'cmdk';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useBench, useBenchStore, usePlacedDesk } from '../state/profile-context.ts';
 import { useInHand } from '../state/in-hand.ts';
 import { MODE_WORDS, useDeskChange } from '../state/desk-change.ts';
 import { useColourMode } from '../ui/colour-mode.ts';
 import { finderStyle } from '../ui/finder-style.ts';
-import type { PanelName } from './panel.ts';
+import type { PanelName, PanelProps } from './panel.ts';
 import { KeyCaps } from '../ui/KeyCap.tsx';
 import { Panel } from '../ui/Panel.tsx';
 import { VIEWS } from './views.ts';
@@ -27,52 +27,74 @@ interface Found {
 }
 
 /** A list that narrows as you type: views, commands, workspaces, apps, settings. */
-export function FindAnything(props: {
-  isOpen: boolean;
-  onClose: () => void;
-  onPanel: (panel: PanelName | null) => void;
-}) {
-  const { isOpen, onClose, onPanel } = props;
-  const all = useEverything(onPanel);
-  const groups = [...new Set(all.map(({ group }) => group))];
+export function FindAnything({ isOpen, onClose, onPanel }: PanelProps) {
   return (
     <Panel title="Find anything" isOpen={isOpen} onClose={onClose}>
-      <Finder label="Find anything" loop filter={nearness}>
-        <chakra.div css={finderStyle}>
-          <Finder.Input placeholder="Type a view, command, workspace, zone, app, rule, binding or setting" />
-        </chakra.div>
-        <Box mt="8px" css={finderStyle}>
-          <Finder.List tabIndex={0}>
-            <Finder.Empty>Nothing here is called that.</Finder.Empty>
-            {groups.map((group) => (
-              <Finder.Group key={group} heading={group}>
-                {all
-                  .filter((found) => found.group === group)
-                  .map(({ text, caps, run }) => (
-                    <Finder.Item
-                      key={text}
-                      value={`${text} ${group}`}
-                      onSelect={() => {
-                        onClose();
-                        run();
-                      }}
-                    >
-                      {text}
-                      {caps && <KeyCaps caps={caps} />}
-                    </Finder.Item>
-                  ))}
-              </Finder.Group>
-            ))}
-          </Finder.List>
-        </Box>
-      </Finder>
+      <Everything onClose={onClose} onPanel={onPanel} />
     </Panel>
   );
 }
 
+/** So many are listed at once, the best; whoever looks for another types more of it. */
+const MOST_LISTED = 120;
+
+/** Gathered only while it is looked through: of a large profile that takes a while. */
+function Everything({ onClose, onPanel }: Omit<PanelProps, 'isOpen'>) {
+  const all = useEverything(onPanel);
+  const [typed, setTyped] = useState('');
+  const listed = useMemo(() => best(all, typed), [all, typed]);
+  const groups = [...new Set(listed.map(({ group }) => group))];
+  return (
+    <Finder label="Find anything" loop shouldFilter={false}>
+      <chakra.div css={finderStyle}>
+        <Finder.Input
+          value={typed}
+          onValueChange={setTyped}
+          placeholder="Type a view, command, workspace, zone, app, rule, binding or setting"
+        />
+      </chakra.div>
+      <Box mt="8px" css={finderStyle}>
+        <Finder.List tabIndex={0}>
+          <Finder.Empty>Nothing here is called that.</Finder.Empty>
+          {groups.map((group) => (
+            <Finder.Group key={group} heading={group}>
+              {listed
+                .filter((found) => found.group === group)
+                .map(({ text, caps, run }) => (
+                  <Finder.Item
+                    key={text}
+                    value={`${text} ${group}`}
+                    onSelect={() => {
+                      onClose();
+                      run();
+                    }}
+                  >
+                    {text}
+                    {caps && <KeyCaps caps={caps} />}
+                  </Finder.Item>
+                ))}
+            </Finder.Group>
+          ))}
+        </Finder.List>
+      </Box>
+    </Finder>
+  );
+}
+
+/** What answers to what was typed, best first; all in its order while nothing is. */
+function best(all: readonly Found[], typed: string): readonly Found[] {
+  if (typed.trim() === '') return all.slice(0, MOST_LISTED);
+  return all
+    .map((found) => ({ found, score: nearness(`${found.text} ${found.group}`, typed) }))
+    .filter(({ score }) => score > 0)
+    .sort((a, b) => b.score - a.score)
+    .slice(0, MOST_LISTED)
+    .map(({ found }) => found);
+}
+
 const NO_LINEUPS: readonly { name: string }[] = [];
 
-function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
+function useEverything(onPanel: (panel: PanelName) => void): Found[] {
   const profile = useBench((bench) => bench.profile);
   const store = useBenchStore();
   const inHand = useInHand.use();
@@ -82,11 +104,13 @@ function useEverything(onPanel: (panel: PanelName | null) => void): Found[] {
   const board = focused.zoned?.board ?? focused.boards.fitting[0];
   const lineups = useBench((bench) => bench.session.lineups) ?? NO_LINEUPS;
   return useMemo(() => {
-    const bindings = keyMap(profile);
     const { main } = profile.keys;
+    // Of several bindings of a command the first is told.
+    const bindings = new Map(
+      [...keyMap(profile)].reverse().map((each) => [JSON.stringify(each.command), each]),
+    );
     const command = (group: string, wanted: Command, text = commandText(wanted)): Found => {
-      const same = JSON.stringify(wanted);
-      const binding = bindings.find((candidate) => JSON.stringify(candidate.command) === same);
+      const binding = bindings.get(JSON.stringify(wanted));
       return {
         group,
         text,

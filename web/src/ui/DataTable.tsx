@@ -177,7 +177,8 @@ function isSameLine<R extends object>(a: LineProps<R>, b: LineProps<R>): boolean
 
 const Line = memo(function Line<R extends object>(props: LineProps<R>) {
   const { row, isInHand } = props;
-  const element = useInSight<HTMLTableRowElement>(isInHand, row.index);
+  // Where only a part is drawn, the list is scrolled by itself.
+  const element = useInSight<HTMLTableRowElement>(isInHand && props.place === undefined, row.index);
   return (
     <tr
       ref={element}

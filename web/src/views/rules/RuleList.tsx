@@ -79,14 +79,8 @@ export function RuleList(props: {
       )}
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-          <chakra.ol
-            ref={scroller}
-            overflowY="auto"
-            minH="0"
-            tabIndex={-1}
-            css={listStyle}
-            style={{ paddingTop: before, paddingBottom: after }}
-          >
+          <chakra.ol ref={scroller} overflowY="auto" minH="0" tabIndex={-1} css={listStyle}>
+            <Room height={before} />
             {shown.map((at) => {
               const rule = rules[at]!;
               return (
@@ -95,6 +89,7 @@ export function RuleList(props: {
                   rule={rule}
                   at={at}
                   count={rules.length}
+                  isPart={shown.length < rules.length}
                   isInHand={rule.id === inHand}
                   matches={counts[at] ?? 0}
                   found={(marked.get(rule.id) ?? []).join('\n')}
@@ -103,6 +98,7 @@ export function RuleList(props: {
                 />
               );
             })}
+            <Room height={after} />
           </chakra.ol>
         </SortableContext>
       </DndContext>
@@ -111,6 +107,11 @@ export function RuleList(props: {
 }
 
 const LINE_HEIGHT = 31;
+
+/** The room of rules that are not drawn. */
+function Room({ height }: { height: number }) {
+  return height > 0 && <li aria-hidden className="room" style={{ height }} />;
+}
 
 /** How many windows each rule matches. */
 function matchesOf(landings: readonly Landing[], rules: number): readonly number[] {
@@ -134,6 +135,7 @@ const listStyle = {
     borderBottom: '1px solid',
     borderBottomColor: 'hairline',
   },
+  '& li.room': { padding: 0, border: 0 },
   '& li[data-in-hand=true]': { bg: 'petrol.wash', borderLeftColor: 'petrol' },
   '& .figure': { fontFamily: 'mono', fontSize: '12px', fontStretch: '88%', color: 'slate' },
   '& .grip': { color: 'slate', cursor: 'grab' },
@@ -171,6 +173,8 @@ interface LineProps {
   at: number;
   /** Of all rules. */
   count: number;
+  /** Not all of them are drawn. */
+  isPart: boolean;
   isInHand: boolean;
   matches: number;
   /** What was found about it, a line each; empty where nothing was. */
@@ -210,7 +214,7 @@ function RuleLine(props: LineProps) {
 /** Drawn again only where something of it changed, not with every rule that moves. */
 const LineContent = memo(function LineContent(props: LineProps) {
   const { rule, at, isInHand, matches, found } = props;
-  const words = useInSight<HTMLButtonElement>(isInHand, at);
+  const words = useInSight<HTMLButtonElement>(isInHand && !props.isPart, at);
   const count = found === '' ? 0 : found.split('\n').length;
   return (
     <>

@@ -16,7 +16,7 @@ import type { TilingEdits } from './edits.ts';
 export function LayoutSettings(props: {
   placed: PlacedDesk;
   edits: TilingEdits;
-  /** Windows in the drawings; as many as there are here, at least three, when null. */
+  /** Windows in the drawings; as many as there are here, from three to twelve, when null. */
   count: number | null;
   onCount: (count: number) => void;
   countInput: RefObject<HTMLInputElement | null>;
@@ -26,11 +26,17 @@ export function LayoutSettings(props: {
   const boardOf = (of: Layout) =>
     of.kind === 'board' ? boardMeant(of, boards.all, boards.fitting) : null;
   const { layout } = edits.tiling;
-  // One or two windows would show little of a layout.
-  const count = props.count ?? Math.max(3, tiled.length);
+  // One or two windows would show little of a layout, and so would many in so small a drawing.
+  const count = props.count ?? Math.min(12, Math.max(3, tiled.length));
   return (
     <Section title="Layout" note={`workspace ${workspace} on ${monitor.name}`}>
-      <Grid role="radiogroup" aria-label="Layout" templateColumns="repeat(4, 1fr)" gap="4px">
+      <Grid
+        role="radiogroup"
+        aria-label="Layout"
+        templateColumns="repeat(4, 1fr)"
+        gap="4px"
+        css={cellStyle}
+      >
         {LAYOUT_KINDS.map((kind) => (
           <LayoutCell
             key={kind}
@@ -122,46 +128,53 @@ function LayoutCell(props: {
     props.board,
   );
   return (
-    <chakra.button
+    <button
       type="button"
       role="radio"
       aria-checked={isChosen}
       data-layout={layout.kind}
       title={abilitiesText(LAYOUTS[layout.kind])}
       onClick={props.onChoose}
-      pt="6px"
-      pb="2px"
-      minW="0"
-      border="1px solid"
-      borderColor={isChosen ? 'petrol' : 'transparent'}
-      bg={isChosen ? 'petrol.wash' : 'transparent'}
-      cursor="pointer"
-      fontSize="12px"
-      fontStretch="88%"
-      fontWeight={isChosen ? 650 : 400}
-      whiteSpace="nowrap"
     >
-      <chakra.svg
-        width={`${DRAWING.width}px`}
-        height={`${DRAWING.height}px`}
-        mx="auto"
-        mb="3px"
-        display="block"
-        overflow="visible"
+      <svg
+        {...DRAWING}
+        className={layout.kind === 'free' ? 'is-free' : tree ? 'is-tree' : ''}
         aria-hidden
-        css={{
-          '& rect': { stroke: 'petrol', fill: tree ? 'petrol.wash' : 'sheet', strokeWidth: 1 },
-          '& rect:first-of-type': { fill: tree ? 'petrol.deep' : 'petrol.wash' },
-          ...(layout.kind === 'free' && {
-            '& rect': { stroke: 'ochre', fill: 'sheet', strokeDasharray: '3 2' },
-          }),
-        }}
       >
         {tiles.map((tile, i) => (
           <rect key={i} {...tile} />
         ))}
-      </chakra.svg>
+      </svg>
       {title}
-    </chakra.button>
+    </button>
   );
 }
+
+/** Once for all cells. */
+const cellStyle = {
+  '& button': {
+    pt: '6px',
+    pb: '2px',
+    minW: 0,
+    border: '1px solid transparent',
+    cursor: 'pointer',
+    fontSize: '12px',
+    fontStretch: '88%',
+    whiteSpace: 'nowrap',
+  },
+  '& button[aria-checked=true]': {
+    borderColor: 'petrol',
+    bg: 'petrol.wash',
+    fontWeight: 650,
+  },
+  '& svg': { mx: 'auto', mb: '3px', display: 'block', overflow: 'visible' },
+  '& rect': { stroke: 'petrol', fill: 'sheet', strokeWidth: 1 },
+  '& rect:first-of-type': { fill: 'petrol.wash' },
+  '& .is-tree rect': { fill: 'petrol.wash' },
+  '& .is-tree rect:first-of-type': { fill: 'petrol.deep' },
+  '& .is-free rect, & .is-free rect:first-of-type': {
+    stroke: 'ochre',
+    fill: 'sheet',
+    strokeDasharray: '3 2',
+  },
+};
