@@ -4,14 +4,17 @@ import { monitorName } from '@sorn/core/desk';
 import { windowName } from '@sorn/core/engine';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { useBench, useBenchStore, useFindings } from '../state/profile-context.ts';
+import { useFindings } from '../state/findings.ts';
+import { useBench, useBenchStore } from '../state/profile-context.ts';
 import { useInHand } from '../state/in-hand.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { Panel } from '../ui/Panel.tsx';
 
+const NOT_YET: readonly Finding[] = [];
+
 /** The findings about what is on the desk; one about a window goes to it. */
 export function Checkup({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
-  const findings = useFindings();
+  const findings = useFindings() ?? NOT_YET;
   const nameOf = useNames();
   return (
     <Panel title="Findings" isOpen={isOpen} onClose={onClose} isRead={findings.length === 0}>

@@ -1,7 +1,8 @@
 import { chakra, Flex, IconButton } from '@chakra-ui/react';
 import { ChevronDown, Moon, Redo2, Settings2, Sun, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
-import { countOf, useBench, useFindings, usePlacedDesk } from '../state/profile-context.ts';
+import { countOf, useFindings } from '../state/findings.ts';
+import { useBench, usePlacedDesk } from '../state/profile-context.ts';
 import { MODE_WORDS } from '../state/desk-change.ts';
 import { useColourMode } from '../ui/colour-mode.ts';
 import { useEngineToggle, useHistory } from '../state/history.ts';
@@ -54,8 +55,14 @@ function DeskName({ onPanel }: { onPanel: (panel: PanelName) => void }) {
 }
 
 function FindingsCount({ onPanel }: { onPanel: (panel: PanelName) => void }) {
-  const found = countOf(useFindings());
-  const count = `${found} ${found === 1 ? 'finding' : 'findings'}`;
+  const findings = useFindings();
+  const found = findings && countOf(findings);
+  const text =
+    found === null
+      ? 'Findings …'
+      : found === 0
+        ? 'No findings'
+        : `${found} ${found === 1 ? 'finding' : 'findings'}`;
   return (
     <chakra.button
       type="button"
@@ -63,12 +70,12 @@ function FindingsCount({ onPanel }: { onPanel: (panel: PanelName) => void }) {
       fontWeight={600}
       whiteSpace="nowrap"
       cursor="pointer"
-      color={found > 0 ? 'vermilion' : 'slate'}
+      color={found ? 'vermilion' : 'slate'}
       aria-keyshortcuts="!"
       title="Findings (!)"
       onClick={() => onPanel('checkup')}
     >
-      {found === 0 ? 'No findings' : count}
+      {text}
     </chakra.button>
   );
 }

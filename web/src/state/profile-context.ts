@@ -1,8 +1,8 @@
-import { checkup, groupedFindings, placeAndCheck, type Finding } from '@sorn/core/checkup';
+import { placeAndCheck, type Finding } from '@sorn/core/checkup';
 import { deskInForce, type DeskInForce } from '@sorn/core/desk';
 import { arrange, type Arranged, type Placement } from '@sorn/core/engine';
 import type { Profile, Session } from '@sorn/core/model';
-import { createContext, useContext, useDeferredValue } from 'react';
+import { createContext, useContext } from 'react';
 import { useStore, type StoreApi } from 'zustand';
 import type { Bench } from './profile-state.ts';
 
@@ -49,40 +49,4 @@ export function placedDesk(profile: Profile, session: Session): PlacedDesk {
 
 export function usePlacedDesk(): PlacedDesk {
   return useBench(({ profile, session }) => placedDesk(profile, session));
-}
-
-/**
- * Everything that is wrong with the desk and the profile, each thing once. A large profile is checked up a moment after
- * what was changed is drawn.
- */
-export function useFindings(): readonly Finding[] {
-  const profile = useDeferredValue(useBench((bench) => bench.profile));
-  const session = useDeferredValue(useBench((bench) => bench.session));
-  const openedWith = useBench((bench) => bench.openedWith);
-  return findingsOf(profile, session, openedWith);
-}
-
-/** For all who tell them. */
-let newest: { of: readonly unknown[]; found: readonly Finding[] } | null = null;
-
-function findingsOf(
-  profile: Profile,
-  session: Session,
-  openedWith: readonly Finding[],
-): readonly Finding[] {
-  const of = [profile, session, openedWith];
-  if (newest?.of.every((each, i) => each === of[i])) return newest.found;
-  const { findings } = placedDesk(profile, session);
-  const found = distinct([...openedWith, ...findings, ...checkup(profile, session)]);
-  newest = { of, found };
-  return found;
-}
-
-/** In how many sentences findings are told. */
-export function countOf(findings: readonly Finding[]): number {
-  return groupedFindings(findings, (id) => id).length;
-}
-
-function distinct(findings: readonly Finding[]): Finding[] {
-  return [...new Map(findings.map((finding) => [JSON.stringify(finding), finding])).values()];
 }

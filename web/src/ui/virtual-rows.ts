@@ -42,8 +42,14 @@ export function useVirtualRows<E extends HTMLElement>(props: {
     useFlushSync: false,
   });
   useEffect(() => {
-    if (!isWhole && at >= 0) virtualizer.scrollToIndex(at, { align: 'auto' });
-  }, [virtualizer, isWhole, at]);
+    if (isWhole || at < 0) return;
+    const { start, end } = virtualizer.measurementsCache[at] ?? { start: 0, end: 0 };
+    const top = virtualizer.scrollOffset ?? 0;
+    const height = virtualizer.scrollRect?.height ?? 0;
+    // Scrolling to where it is already would have everything laid out once more.
+    if (start >= top && end + headHeight <= top + height) return;
+    virtualizer.scrollToIndex(at, { align: 'auto' });
+  }, [virtualizer, isWhole, at, headHeight]);
   if (isWhole) {
     return {
       scroller,

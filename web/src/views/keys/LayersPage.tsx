@@ -23,7 +23,8 @@ import { TextButton } from '../../ui/TextButton.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 import { focusFigure } from '../../ui/inspector.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { useBench, useBenchStore, useFindings } from '../../state/profile-context.ts';
+import { useFindings } from '../../state/findings.ts';
+import { useBench, useBenchStore } from '../../state/profile-context.ts';
 import { useInHand } from '../../state/in-hand.ts';
 import { Bundles } from './Bundles.tsx';
 import { KeyTable } from './KeyTable.tsx';
@@ -40,7 +41,7 @@ const LASTS_TEXT: Record<Lasts, string> = {
 export function LayersPage({ pages }: { pages: ReactNode }) {
   const profile = useBench((bench) => bench.profile);
   const store = useBenchStore();
-  const findings = useFindings();
+  const findings = useFindings() ?? [];
   const edit = (change: (profile: Profile) => Profile, merge = '') =>
     store.getState().edit(change, merge);
   const { main, standIn, layers, bundles, sequenceMs, holdMs } = profile.keys;

@@ -5,7 +5,8 @@ import { useMemo, useRef, useState } from 'react';
 import { BenchLayout } from '../../sheet/ViewLayout.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Choice } from '../../ui/SettingRow.tsx';
-import { useBench, useFindings, usePlacedDesk } from '../../state/profile-context.ts';
+import { useFindings } from '../../state/findings.ts';
+import { useBench, usePlacedDesk } from '../../state/profile-context.ts';
 import { useInHand } from '../../state/in-hand.ts';
 import { AppsPage } from './AppsPage.tsx';
 import { Conditions, type AddsCondition } from './Conditions.tsx';
@@ -60,7 +61,7 @@ function RulesPage({ pages, onOther }: { pages: React.ReactNode; onOther: () => 
   const landing = landed.find(({ id }) => id === windowId) ?? landed[0] ?? null;
   const edits = useRuleEdits(rule, setRule);
   const findings = useFindings();
-  const marked = useMemo(() => foundByRule(findings, rules), [findings, rules]);
+  const marked = useMemo(() => foundByRule(findings ?? [], rules), [findings, rules]);
   const nameInput = useRef<HTMLInputElement>(null);
   const filterInput = useRef<HTMLInputElement>(null);
   const firstInput = useRef<HTMLSelectElement>(null);
