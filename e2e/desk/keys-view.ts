@@ -16,7 +16,8 @@ export function keysView(open: DemoPage) {
     open.page
       .locator('[data-key-finding]')
       .evaluateAll((lines) => lines.map((line) => line.getAttribute('data-key-finding')));
-  const commandsFound = () => open.page.locator('[data-binding] [data-column=command]').allInnerTexts();
+  const commandsFound = () =>
+    open.page.locator('[data-binding] [data-column=command]').allInnerTexts();
   /** Records keys: what is pressed goes to the recorder until no further press comes. */
   async function record(...keys: string[]) {
     await open.page.getByRole('status', { name: 'Recording' }).waitFor();

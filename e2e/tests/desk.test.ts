@@ -216,6 +216,87 @@ describe('a monitor taken by pointer', () => {
   });
 });
 
+describe('a pull that is dropped', () => {
+  /** Takes hold of the monitor and pulls it somewhere else. */
+  async function pulled() {
+    const box = (await open.page.locator('[data-drag="tall"]').boundingBox())!;
+    const at = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    await open.page.mouse.move(at.x, at.y);
+    await open.page.mouse.down();
+    await open.page.mouse.move(at.x + 60, at.y + 40, { steps: 5 });
+    await poll(() => figure('x')).not.toBe(3440);
+    return at;
+  }
+  const stands = async () => [await figure('x'), await figure('y')];
+
+  it('by Escape leaves the monitor where it was, and nothing held', async () => {
+    const at = await pulled();
+    await press('Escape');
+    await poll(stands).toEqual([3440, -560]);
+    // The button is still down: the handle does not follow any more.
+    await open.page.mouse.move(at.x + 200, at.y + 200, { steps: 5 });
+    await open.page.mouse.up();
+    await open.page.mouse.move(at.x - 100, at.y, { steps: 5 });
+    expect(await stands()).toEqual([3440, -560]);
+    // It was one step, which is taken back: undo goes on to the one before, of which there is none here.
+    await expect
+      .poll(() => open.page.getByRole('button', { name: /undo/i }).isDisabled())
+      .toBe(true);
+  });
+
+  it('by the system does the same', async () => {
+    const at = await pulled();
+    await open.page.evaluate(() => {
+      const handle = document.querySelector('[data-drag="tall"]')!;
+      handle.dispatchEvent(new PointerEvent('pointercancel', { bubbles: true, pointerId: 1 }));
+    });
+    await poll(stands).toEqual([3440, -560]);
+    await open.page.mouse.move(at.x + 200, at.y + 200, { steps: 5 });
+    await open.page.mouse.up();
+    expect(await stands()).toEqual([3440, -560]);
+  });
+
+  it('and one that is not is one step, however long it took', async () => {
+    const at = await pulled();
+    await open.page.waitForTimeout(1_400);
+    await open.page.mouse.move(at.x + 90, at.y + 70, { steps: 5 });
+    await open.page.mouse.up();
+    await press('Control+z');
+    await poll(stands).toEqual([3440, -560]);
+  });
+});
+
+describe('the sheet', () => {
+  it('is steered by wheel, pull and pinch, and one key fits it again', async () => {
+    const scaleNow = async () =>
+      Number((await open.page.getByText(/^1 : /).first().innerText()).replace('1 : ', ''));
+    const fitted = await scaleNow();
+    const box = (await open.page.locator('.sheet').boundingBox())!;
+    await open.page.mouse.move(box.x + 30, box.y + box.height - 60);
+    await open.page.mouse.wheel(0, -300);
+    await poll(scaleNow).toBeLessThan(fitted);
+    await press('0');
+    await poll(scaleNow).toBe(fitted);
+    // A pinch on a touchpad comes as a wheel with Control.
+    await open.page.keyboard.down('Control');
+    await open.page.mouse.wheel(0, -20);
+    await open.page.keyboard.up('Control');
+    await poll(scaleNow).toBeLessThan(fitted);
+    await press('0');
+    await poll(scaleNow).toBe(fitted);
+    const left = async () => (await open.page.locator('[data-drag="wide"]').boundingBox())!.x;
+    const before = await left();
+    await open.page.mouse.down();
+    await open.page.mouse.move(box.x + 110, box.y + box.height - 60, { steps: 4 });
+    await open.page.mouse.up();
+    await poll(async () => Math.round((await left()) - before)).toBe(80);
+    await press('+');
+    await poll(scaleNow).toBeLessThan(fitted);
+    await press('0');
+    await poll(scaleNow).toBe(fitted);
+  });
+});
+
 describe('a profile without desks', () => {
   it('has its desk written down by the first change there', async () => {
     const created = await fetch(`${running.server.url}/api/profiles`, {

@@ -1,5 +1,7 @@
+import { select } from 'd3-selection';
+import { zoom, zoomIdentity, type D3ZoomEvent } from 'd3-zoom';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { zoomed, type SheetSize, type Viewport } from './viewport.ts';
+import type { SheetSize, Viewport } from './viewport.ts';
 
 /** The size of an element, kept up to date. */
 export function useSheetSize(element: HTMLElement | null): SheetSize {
@@ -16,82 +18,56 @@ export function useSheetSize(element: HTMLElement | null): SheetSize {
 }
 
 const SETTLE_MS = 160;
+/** Screen pixels for one desk pixel, at least and at most. */
+const SCALES: [number, number] = [0.01, 4];
 
-/** Zooming and panning, by key or pointer, away from a fitted view and back to it. */
+const transformOf = ({ scale, x, y }: Viewport) => zoomIdentity.translate(x, y).scale(scale);
+
+/** Zooming and panning, by key, wheel, pull or pinch, away from a fitted view and back to it. */
 export function useSteering(element: HTMLElement | null, fit: Viewport) {
   const [own, setOwn] = useState<Viewport | null>(null);
   const [isSteering, setSteering] = useState(false);
   const settle = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const present = useRef(fit);
-  const view = own ?? fit;
+  const isFitting = useRef(false);
+  const behaviour = useMemo(
+    () =>
+      zoom<HTMLElement, unknown>()
+        .scaleExtent(SCALES)
+        // What is on the sheet is taken hold of by itself; a click's small tremble is no pull.
+        .filter((event: Event) => event.type === 'wheel' || isBare(event))
+        .clickDistance(3),
+    [],
+  );
   useEffect(() => {
-    present.current = view;
-  });
-
-  const steer = useMemo(() => {
-    const steered = (next: Viewport) => {
-      present.current = next;
-      setOwn(next);
+    if (!element) return;
+    const sheet = select(element);
+    behaviour.on('zoom', ({ transform }: D3ZoomEvent<HTMLElement, unknown>) => {
+      // The fitted view, told below, is nobody's own.
+      if (isFitting.current) return;
+      setOwn({ scale: transform.k, x: transform.x, y: transform.y });
       setSteering(true);
       clearTimeout(settle.current);
       settle.current = setTimeout(() => setSteering(false), SETTLE_MS);
-    };
-    return {
-      zoomAbout: (factor: number, about: { x: number; y: number }) =>
-        steered(zoomed(present.current, factor, about)),
-      pan: (x: number, y: number) => {
-        const { scale, x: fromX, y: fromY } = present.current;
-        steered({ scale, x: fromX + x, y: fromY + y });
-      },
-    };
-  }, []);
-
+    });
+    sheet.call(behaviour).on('dblclick.zoom', null);
+    return () => void sheet.on('.zoom', null);
+  }, [element, behaviour]);
   useEffect(() => {
-    if (!element) return;
-    let from: { x: number; y: number } | null = null;
-    const point = (event: MouseEvent) => {
-      const { left, top } = element.getBoundingClientRect();
-      return { x: event.clientX - left, y: event.clientY - top };
-    };
-    const onWheel = (event: WheelEvent) => {
-      event.preventDefault();
-      steer.zoomAbout(Math.exp(-event.deltaY / 600), point(event));
-    };
-    const onDown = (event: PointerEvent) => {
-      const { target } = event;
-      const isSheet = target instanceof SVGElement && !target.closest('[data-drag]');
-      if (event.button === 0 && isSheet) from = point(event);
-    };
-    const onMove = (event: PointerEvent) => {
-      if (!from || event.buttons === 0) return;
-      const to = point(event);
-      // A click's small tremble is no drag.
-      if (Math.hypot(to.x - from.x, to.y - from.y) < 3) return;
-      steer.pan(to.x - from.x, to.y - from.y);
-      from = to;
-    };
-    const onUp = () => {
-      from = null;
-    };
-    element.addEventListener('wheel', onWheel, { passive: false });
-    element.addEventListener('pointerdown', onDown);
-    addEventListener('pointermove', onMove);
-    addEventListener('pointerup', onUp);
-    return () => {
-      element.removeEventListener('wheel', onWheel);
-      element.removeEventListener('pointerdown', onDown);
-      removeEventListener('pointermove', onMove);
-      removeEventListener('pointerup', onUp);
-    };
-  }, [element, steer]);
+    if (!element || own) return;
+    isFitting.current = true;
+    select(element).call(behaviour.transform, transformOf(fit));
+    isFitting.current = false;
+  }, [element, behaviour, own, fit]);
 
   return {
-    view,
+    view: own ?? fit,
     isSteering,
-    pan: steer.pan,
+    pan(x: number, y: number) {
+      const { scale } = own ?? fit;
+      if (element) select(element).call(behaviour.translateBy, x / scale, y / scale);
+    },
     zoom(factor: number) {
-      const { clientWidth = 0, clientHeight = 0 } = element ?? {};
-      steer.zoomAbout(factor, { x: clientWidth / 2, y: clientHeight / 2 });
+      if (element) select(element).call(behaviour.scaleBy, factor);
     },
     /** Goes back to the fitted view; false when it was that already. */
     release(): boolean {
@@ -99,4 +75,11 @@ export function useSteering(element: HTMLElement | null, fit: Viewport) {
       return own !== null;
     },
   };
+}
+
+/** True for a press on the sheet itself, with the first button or by touch. */
+function isBare(event: Event): boolean {
+  const { target } = event;
+  const isFirst = !(event instanceof MouseEvent) || event.button === 0;
+  return isFirst && target instanceof SVGElement && !target.closest('[data-drag]');
 }

@@ -85,17 +85,6 @@ function fit(rects: readonly Rect[], sheet: SheetSize, below: number): Viewport 
   };
 }
 
-/** Zooms about a point of the sheet that stays where it is. */
-export function zoomed(view: Viewport, factor: number, about: { x: number; y: number }): Viewport {
-  const scale = Math.min(4, Math.max(0.01, view.scale * factor));
-  const real = scale / view.scale;
-  return {
-    scale,
-    x: about.x - (about.x - view.x) * real,
-    y: about.y - (about.y - view.y) * real,
-  };
-}
-
 /** A rectangle of the desk as it lies on the sheet, in screen pixels. */
 export function onSheet(view: Viewport, rect: Rect): Rect {
   return {

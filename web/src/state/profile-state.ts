@@ -58,6 +58,8 @@ export interface Bench {
   note: (caps: readonly string[], text: string, because: string, decided?: string) => void;
   /** Changes the profile. Edits with the same `merge` word, close after each other, are one step of undo. */
   edit: (change: (profile: Profile) => Profile, merge?: string, text?: OwnText) => void;
+  /** All edits from now until the answer is called are one step of undo; with `true` it takes them back. */
+  groupEdits: () => (isDropped: boolean) => void;
   undoEdit: () => void;
   redoEdit: () => void;
   /** Decides clashes, by their ids; what is not decided stays as it is here. */

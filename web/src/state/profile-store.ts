@@ -6,7 +6,7 @@ import { pressesIn } from '@sorn/core/values';
 import isEqual from 'fast-deep-equal';
 import { createStore, type StoreApi } from 'zustand';
 import type { StoredProfile, StoredSession } from '@sorn/api';
-import type { Bench } from './profile-state.ts';
+import type { Bench, Former } from './profile-state.ts';
 import { commandOf, doesSomething } from './done.ts';
 import { readDraft, stillUnsaved, type Draft } from './drafts.ts';
 import { listen } from './listen.ts';
@@ -48,6 +48,8 @@ export function createBench(kept: StoredProfile, keptSession: StoredSession): St
   }
 
   let lastMerge = { word: '', at: 0 };
+  /** Edits that are one step until their group ends; `future` is what could be redone before them. */
+  let group: { isBegun: boolean; future: readonly Former[] } | null = null;
   const store = createStore<Bench>((set, get) => {
     const { savers, rememberUnsaved, settle, takeSession, hear } = savingOf({
       kept,
@@ -192,7 +194,9 @@ export function createBench(kept: StoredProfile, keptSession: StoredSession): St
         const isSameText = text === (formerText ?? undefined);
         if (isSameText && isEqual(next, before)) return;
         const now = Date.now();
-        const merges = merge !== '' && merge === lastMerge.word && now - lastMerge.at < MERGE_MS;
+        const isSoon = merge !== '' && merge === lastMerge.word && now - lastMerge.at < MERGE_MS;
+        const merges = group ? group.isBegun : isSoon;
+        if (group) group.isBegun = true;
         lastMerge = { word: merge, at: now };
         const past = merges
           ? get().past
@@ -205,6 +209,19 @@ export function createBench(kept: StoredProfile, keptSession: StoredSession): St
         const step = present().past.at(-1);
         if (step && step !== before.past.at(-1))
           set({ past: [...get().past, { step }], future: [] });
+      },
+      groupEdits() {
+        const own = { isBegun: false, future: get().future };
+        group = own;
+        return (isDropped) => {
+          if (group !== own) return;
+          group = null;
+          lastMerge = { word: '', at: 0 };
+          const former = get().past.at(-1);
+          if (!isDropped || !own.isBegun || !former || !('profile' in former)) return;
+          const others = { past: get().past.slice(0, -1), future: own.future };
+          takeProfile(former.profile, former.text, others);
+        };
       },
       undoEdit: () => travel('past', 'future', 'undo'),
       redoEdit: () => travel('future', 'past', 'redo'),

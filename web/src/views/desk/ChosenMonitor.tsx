@@ -1,5 +1,6 @@
 import { droppedAt, type PlacedMonitor } from '@sorn/core/desk';
-import { useRef } from 'react';
+import { useEditGroup } from '../../state/edit-group.ts';
+import { usePull } from '../../ui/pull.ts';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
 import type { DeskEdits } from './edits.ts';
 
@@ -38,35 +39,30 @@ export function Handles(props: {
   onChoose: (id: string) => void;
 }) {
   const { edits, view, onChoose } = props;
-  const held = useRef<{ monitor: PlacedMonitor; x: number; y: number } | null>(null);
+  const group = useEditGroup<PlacedMonitor>();
+  const bind = usePull<[PlacedMonitor]>(({ args: [monitor], from, to, ...pull }) => {
+    if (pull.isFirst || pull.isTap) onChoose(monitor.id);
+    if (pull.isTap) return;
+    // What was taken hold of is where it was then, however often it was drawn since.
+    if (pull.isFirst) group.begin(monitor);
+    const start = group.begun() ?? monitor;
+    if (!pull.isDropped) {
+      const there = {
+        x: Math.round(start.x + (to[0] - from[0]) / view.scale),
+        y: Math.round(start.y + (to[1] - from[1]) / view.scale),
+      };
+      const others = edits.standing.filter(({ id }) => id !== start.id);
+      edits.setEntry(start.id, droppedAt(start, there, others, Math.round(NEAR / view.scale)));
+    }
+    if (pull.isLast) group.end(pull.isDropped);
+  });
   return edits.standing.map((monitor) => (
     <rect
       key={monitor.id}
+      {...bind(monitor)}
       {...onSheet(view, monitor)}
       className="handle"
       data-drag={monitor.id}
-      onPointerDown={(event) => {
-        if (event.button !== 0) return;
-        onChoose(monitor.id);
-        held.current = { monitor, x: event.clientX, y: event.clientY };
-        event.currentTarget.setPointerCapture(event.pointerId);
-      }}
-      onPointerMove={(event) => {
-        if (!held.current) return;
-        const { monitor: from, x, y } = held.current;
-        const by = { x: event.clientX - x, y: event.clientY - y };
-        if (Math.hypot(by.x, by.y) < 3) return;
-        const to = {
-          x: Math.round(from.x + by.x / view.scale),
-          y: Math.round(from.y + by.y / view.scale),
-        };
-        const others = edits.standing.filter(({ id }) => id !== from.id);
-        const there = droppedAt(from, to, others, Math.round(NEAR / view.scale));
-        edits.setEntry(from.id, there, 'move');
-      }}
-      onPointerUp={() => {
-        held.current = null;
-      }}
     />
   ));
 }

@@ -3,7 +3,7 @@ import { chakra } from '@chakra-ui/react';
 import { boardOf, keyFaces, reachOfKey, type BoardKey, type KeyFace } from '@sorn/core/keys';
 import type { Profile } from '@sorn/core/model';
 import { keyName, modifierOf, type Modifier } from '@sorn/core/values';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { shortened, textWidth } from '../../sheet/text-width.ts';
 
 /** What is written on the keys beside their names. */
@@ -106,7 +106,7 @@ function shownOn(
   return face === 'use' ? String(uses.get(of.binding.keys) ?? 0) : of.text;
 }
 
-function Key(props: {
+interface KeyProps {
   at: BoardKey;
   /** A key width and height in pixels. */
   unit: number;
@@ -120,7 +120,10 @@ function Key(props: {
   isInHand: boolean;
   isFaulty: boolean;
   onKey: (face: KeyFace) => void;
-}) {
+}
+
+/** Drawn again only where something of it changed: there are a hundred of them. */
+const Key = memo(function Key(props: KeyProps) {
   const { at, unit, high, face, shows, heat, isHeld } = props;
   const [x, y] = [at.x * unit + 1, at.y * high + 1];
   const [width, height] = [at.width * unit - 3, at.height * high - 3];
@@ -155,7 +158,7 @@ function Key(props: {
       ))}
     </g>
   );
-}
+});
 
 /** Labels on keys are smaller and narrower than those that are measured. */
 const NARROWER = 0.8;

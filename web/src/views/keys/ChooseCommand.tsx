@@ -5,6 +5,7 @@ import { keyMap } from '@sorn/core/keys';
 
 import { keysCaps } from '@sorn/core/values';
 import { Command as Finder } from 'cmdk';
+import { memo } from 'react';
 import { KeyCaps } from '../../ui/KeyCap.tsx';
 import { Panel } from '../../ui/Panel.tsx';
 import { finderStyle } from '../../ui/finder-style.ts';
@@ -12,17 +13,21 @@ import { useBench } from '../../state/profile-context.ts';
 import { commandsToBind } from './command-fields.ts';
 
 /** A list of every command that narrows as its name is typed; the keys for the chosen one are recorded next. */
-export function ChooseCommand(props: {
-  isOpen: boolean;
-  onClose: () => void;
-  onCommand: (command: KeyCommand, text: string) => void;
-}) {
-  return (
-    <Panel title="Which command gets keys" isOpen={props.isOpen} onClose={props.onClose}>
-      <Commands {...props} />
-    </Panel>
-  );
-}
+export const ChooseCommand = memo(
+  function ChooseCommand(props: {
+    isOpen: boolean;
+    onClose: () => void;
+    onCommand: (command: KeyCommand, text: string) => void;
+  }) {
+    return (
+      <Panel title="Which command gets keys" isOpen={props.isOpen} onClose={props.onClose}>
+        <Commands {...props} />
+      </Panel>
+    );
+  },
+  // While it is closed nothing of it is seen.
+  (before, now) => !before.isOpen && !now.isOpen,
+);
 
 function Commands(props: {
   onClose: () => void;

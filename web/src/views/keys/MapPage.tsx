@@ -1,6 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { bindingId, checkKeys } from '@sorn/core/checkup';
-import { boardOf, FIXED_LAYERS, keyMap, modifierSets } from '@sorn/core/keys';
+import { boardOf, FIXED_LAYERS, keyMap, modifierSets, type KeyFace } from '@sorn/core/keys';
 import { BASE } from '@sorn/core/model';
 import { inOrder, type Modifier } from '@sorn/core/values';
 import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
@@ -65,7 +65,10 @@ export function MapPage({ pages }: { pages: ReactNode }) {
   const layerNow = layers.includes(layer) ? layer : BASE;
   const sets = useMemo(() => modifierSets(profile, layerNow), [profile, layerNow]);
   const pressed = useHeldModifiers(profile);
-  const held = inOrder([...(sets[set % Math.max(1, sets.length)] ?? []), ...pressed]);
+  const held = useMemo(
+    () => inOrder([...(sets[set % Math.max(1, sets.length)] ?? []), ...pressed]),
+    [sets, set, pressed],
+  );
   const at = Math.min(findingAt, Math.max(0, findings.length - 1));
   const faulty = useMemo(() => {
     const about = new Set(findings[at]?.about ?? []);
@@ -92,6 +95,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
     },
     [store, setInHand],
   );
+  const chooseKey = useCallback((face: KeyFace) => choose(bindingId(face.binding)), [choose]);
   /** After an edit: whatever the table was narrowed to, what was edited is seen. */
   const show = (id: string) => {
     setFilter('all');
@@ -194,7 +198,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
             faulty={faulty}
             width={roomWidth}
             height={BOARD_HEIGHT}
-            onKey={({ binding: of }) => choose(bindingId(of))}
+            onKey={chooseKey}
           />
         </Box>
         <Box flex="1" minH="0" display="flex" flexDirection="column">

@@ -55,7 +55,7 @@ export function LandingTable(props: {
   onFilter: (text: string) => void;
   filterInput: Ref<HTMLInputElement>;
 }) {
-  const { landings, inHand, filter, rule } = props;
+  const { landings, inHand, filter, rule, onWindow } = props;
   const shown = useMemo(
     () =>
       filter === '' ? landings : landings.filter((each) => nearness(wordsOf(each), filter) > 0),
@@ -114,7 +114,7 @@ export function LandingTable(props: {
           'data-matched': matching.includes(rule),
         })}
         inHand={inHand}
-        onRow={props.onWindow}
+        onRow={onWindow}
         isSortable
         empty={
           landings.length === 0

@@ -1,6 +1,8 @@
 import { rangeRect } from '@sorn/core/tiling';
 import { cellAt, cellsBetween, zoneOver, type DrawnBoard, type TrackLine } from '@sorn/core/zones';
-import { useRef, useState, type PointerEvent } from 'react';
+import { useRef, useState } from 'react';
+import { useEditGroup } from '../../state/edit-group.ts';
+import { usePull } from '../../ui/pull.ts';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
 import type { ZoneEdits } from './edits.ts';
 
@@ -25,46 +27,41 @@ export function BoardHandles(props: Props) {
 
 type Cell = ReturnType<typeof cellAt>;
 
-/** A drag over cells: where it began, and where it is; nowhere else yet while it is only a press. */
+/** A drag over cells: where it began, and where it is. */
 interface Drag {
   from: Cell;
-  to: Cell | null;
+  to: Cell;
 }
 
 function Cells({ drawn, view, edits, onZone }: Props) {
   const [drag, setDrag] = useState<Drag | null>(null);
-  const cellUnder = (event: PointerEvent<SVGRectElement>): Cell => {
-    const { left, top } = event.currentTarget.ownerSVGElement!.getBoundingClientRect();
+  const area = useRef<SVGRectElement>(null);
+  const cellUnder = ([x, y]: readonly [number, number]): Cell => {
+    const { left, top } = area.current!.ownerSVGElement!.getBoundingClientRect();
     return cellAt(drawn, {
-      x: (event.clientX - left - view.x) / view.scale,
-      y: (event.clientY - top - view.y) / view.scale,
+      x: (x - left - view.x) / view.scale,
+      y: (y - top - view.y) / view.scale,
     });
   };
-  const range = drag?.to ? cellsBetween(drag.from, drag.to) : null;
+  const bind = usePull<[]>(({ from: begun, to: at, isTap, isLast, isDropped }) => {
+    const [from, to] = [cellUnder(begun), cellUnder(at)];
+    if (isTap) {
+      const over = zoneOver(drawn.board, from);
+      if (over !== null) onZone(over);
+      return;
+    }
+    setDrag(isLast ? null : { from, to });
+    if (isLast && !isDropped) edits.draw(cellsBetween(from, to));
+  });
+  const range = drag && cellsBetween(drag.from, drag.to);
   return (
     <>
       <rect
+        ref={area}
+        {...bind()}
         {...onSheet(view, drawn.area)}
         className="handle is-cells"
         data-drag="cells"
-        onPointerDown={(event) => {
-          if (event.button !== 0) return;
-          setDrag({ from: cellUnder(event), to: null });
-          event.currentTarget.setPointerCapture(event.pointerId);
-        }}
-        onPointerMove={(event) => {
-          if (!drag) return;
-          const to = cellUnder(event);
-          const isElsewhere = to.column !== drag.from.column || to.row !== drag.from.row;
-          if (isElsewhere || drag.to) setDrag({ ...drag, to });
-        }}
-        onPointerUp={() => {
-          const over = drag && zoneOver(drawn.board, drag.from);
-          if (range) edits.draw(range);
-          else if (over !== null) onZone(over);
-          setDrag(null);
-        }}
-        onPointerCancel={() => setDrag(null)}
       />
       {range && (
         <rect
@@ -82,7 +79,19 @@ const REACH = 5;
 
 function LineHandle({ line, view, edits }: Props & { line: TrackLine }) {
   const { axis, track } = line;
-  const held = useRef<number | null>(null);
+  const group = useEditGroup<{ moved: number }>();
+  const bind = usePull<[]>(({ from: begun, to, isTap, isFirst, isLast, isDropped }) => {
+    if (isTap) return;
+    if (isFirst) group.begin({ moved: 0 });
+    const start = group.begun();
+    const side = axis === 'x' ? 0 : 1;
+    const by = Math.round((to[side] - begun[side]) / view.scale) - (start?.moved ?? 0);
+    if (start && by !== 0 && !isDropped) {
+      start.moved += by;
+      edits.moveLineAt(axis, track, by);
+    }
+    if (isLast) group.end(isDropped);
+  });
   const at = line.at * view.scale + (axis === 'x' ? view.x : view.y);
   const from = line.from * view.scale + (axis === 'x' ? view.y : view.x);
   const length = (line.to - line.from) * view.scale;
@@ -92,25 +101,10 @@ function LineHandle({ line, view, edits }: Props & { line: TrackLine }) {
       : { x: from, y: at - REACH, width: length, height: 2 * REACH };
   return (
     <rect
+      {...bind()}
       {...shape}
       className={`handle is-line-${axis}`}
       data-drag={`line ${axis} ${track}`}
-      onPointerDown={(event) => {
-        if (event.button !== 0) return;
-        held.current = axis === 'x' ? event.clientX : event.clientY;
-        event.currentTarget.setPointerCapture(event.pointerId);
-      }}
-      onPointerMove={(event) => {
-        if (held.current === null) return;
-        const now = axis === 'x' ? event.clientX : event.clientY;
-        const by = Math.round((now - held.current) / view.scale);
-        if (by === 0) return;
-        held.current = now;
-        edits.moveLineAt(axis, track, by);
-      }}
-      onPointerUp={() => {
-        held.current = null;
-      }}
     />
   );
 }
