@@ -42,7 +42,18 @@ const wordsOf = (landing: Landing) =>
   ].join(' ');
 
 /** Every window that is known, where it lands on a desk, and by which rules. */
-export function LandingTable(props: {
+export function LandingTable({
+  landings,
+  desks,
+  desk,
+  onDesk,
+  inHand,
+  onWindow,
+  rule,
+  filter,
+  onFilter,
+  filterInput,
+}: {
   landings: readonly Landing[];
   desks: readonly { value: string; text: string }[];
   desk: string;
@@ -55,7 +66,6 @@ export function LandingTable(props: {
   onFilter: (text: string) => void;
   filterInput: Ref<HTMLInputElement>;
 }) {
-  const { landings, inHand, filter, rule, onWindow } = props;
   const shown = useMemo(
     () =>
       filter === '' ? landings : landings.filter((each) => nearness(wordsOf(each), filter) > 0),
@@ -71,9 +81,7 @@ export function LandingTable(props: {
     >
       <Flex align="center" gap="10px" pb="6px" fontSize="13px" color="slate">
         <span>Where each window lands</span>
-        {props.desks.length > 1 && (
-          <Choice label="Desk" value={props.desk} options={props.desks} onChange={props.onDesk} />
-        )}
+        {desks.length > 1 && <Choice label="Desk" value={desk} options={desks} onChange={onDesk} />}
         <KeyCap>D</KeyCap>
         <chakra.span flex="1" />
         <Flex
@@ -86,7 +94,7 @@ export function LandingTable(props: {
           width="220px"
         >
           <chakra.input
-            ref={props.filterInput}
+            ref={filterInput}
             aria-label="Filter windows"
             placeholder="Filter windows"
             flex="1"
@@ -95,9 +103,9 @@ export function LandingTable(props: {
             bg="transparent"
             color="ink"
             value={filter}
-            onChange={(event) => props.onFilter(event.target.value)}
+            onChange={(event) => onFilter(event.target.value)}
             onKeyDown={(event) => {
-              if (event.key === 'Escape') props.onFilter('');
+              if (event.key === 'Escape') onFilter('');
               if (event.key === 'Escape' || event.key === 'Enter') event.currentTarget.blur();
             }}
           />
