@@ -129,7 +129,7 @@ function detailedTiming(bytes: Uint8Array, at: number): Timing | null {
   const hasSize = widthMm >= LEAST_MM && heightMm >= LEAST_MM;
   return {
     pixels: { width, height: isInterlaced ? lines * 2 : lines },
-    refreshHz: total > 0 ? Math.round((clockHz / total) * 100) / 100 : null,
+    refreshHz: Math.round((clockHz / total) * 100) / 100,
     millimetres: hasSize ? { width: widthMm, height: heightMm } : null,
   };
 }

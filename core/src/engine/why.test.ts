@@ -18,6 +18,20 @@ const why = (from: TestDesk, id: string) =>
   ).map(({ decided, because }) => `${decided}: ${because}`);
 
 describe('why a window is here', () => {
+  it('tells the size of one that never stood anywhere as it is drawn: what it prefers, or the half', () => {
+    const size = (window: object) => {
+      const apps = [...OFFICE.apps, { id: 'easel', preferred: { width: 500, height: 400 } }];
+      const free = { ...OFFICE, apps, tiling: { layout: { kind: 'free' } } };
+      return why(testDesk(free, { windows: [{ id: 'w', ...window }] }), 'w').at(-1);
+    };
+    expect(size({ preferred: { width: 320, height: 200 } })).toBe(
+      '320 × 200: the size it prefers, in the middle',
+    );
+    expect(size({})).toBe('1720 × 706: half the work area, in the middle');
+    // A file gives no window what its app would prefer; only opening the app does.
+    expect(size({ app: 'easel' })).toBe('1720 × 706: half the work area, in the middle');
+  });
+
   it('tells how it is held, its place, its layout and its size', () => {
     expect(why(desk, 'p')).toEqual([
       'tiled: default',

@@ -108,7 +108,7 @@ function tileBecause(window: SessionWindow, arranged: Arranged): Reason {
 }
 
 function sizeBecause(
-  { session, profile }: Situation,
+  { session }: Situation,
   window: SessionWindow,
   { tile, width, height, state, placed, zones }: Placement,
   { tiled, minimums, tiling, afloat }: Arranged,
@@ -131,9 +131,7 @@ function sizeBecause(
     return { decided, because: `${how}${inside}` };
   }
   if (!tile) {
-    const app = profile.apps.find(({ id }) => id === window.app);
-    const isPreferred = (window.preferred ?? app?.preferred) !== undefined;
-    const size = isPreferred ? 'the size it prefers' : 'half the work area';
+    const size = window.preferred ? 'the size it prefers' : 'half the work area';
     const where = afloat.length > 1 && afloat.includes(window) ? 'beside others' : 'in the middle';
     return { decided, because: window.standing ? 'where it stood last' : `${size}, ${where}` };
   }

@@ -36,6 +36,15 @@ describe('a script', () => {
     expect(steps[8]!.placements.map(({ id }) => id)).toEqual(['a']);
   });
 
+  it('says what was plugged in, by name or by what a device tells of itself', () => {
+    const steps = played([
+      { plugged: ['wide', { maker: 'KRV', model: 'Korvane 34' }] },
+      { plugged: [] },
+    ]);
+    expect(steps[1]!.step).toBe('plugged wide, KRV Korvane 34');
+    expect(steps[2]!.step).toBe('plugged nothing');
+  });
+
   it('begins from a session, with the findings of its opening', () => {
     const [begin] = played({
       session: { windows: [{ id: 'a', workspace: 'Bb' }] },

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { OFFICE, testDesk } from '../../testing/desk.ts';
+import { OFFICE, testDesk, windows } from '../../testing/desk.ts';
 
 const desk = testDesk(OFFICE, {
   windows: [
@@ -72,6 +72,24 @@ describe('focus in order and in time', () => {
     expect(focused(desk.run('focus-next'))).toBe('b');
     expect(focused(desk.run('focus-next', 'focus-next', 'focus-next'))).toBe('p');
     expect(focused(desk.run('focus-previous'))).toBe('s');
+  });
+
+  it('goes round what is in sight there alone: not what was put aside or sent elsewhere', () => {
+    const from = testDesk(OFFICE, { ...windows('a', 'b', 'c', 'd', 'e'), focus: 'b' }).run(
+      'minimise',
+    );
+    const aside = from.event({ type: 'window-focused', id: 'c' }).run('pocket');
+    const sent = aside
+      .event({ type: 'window-focused', id: 'd' })
+      .run({ command: 'put-on-monitor', which: 'tall' }, { command: 'go-monitor', which: 'wide' });
+    const seen = [1, 2, 3, 4].reduce<{ at: typeof sent; ids: (string | undefined)[] }>(
+      ({ at, ids }) => {
+        const next = at.run('focus-next');
+        return { at: next, ids: [...ids, next.session.focus] };
+      },
+      { at: sent, ids: [] },
+    );
+    expect([...new Set(seen.ids)].sort()).toEqual(['a', 'e']);
   });
 
   it('goes back to the window that had the focus before, and again to this one', () => {

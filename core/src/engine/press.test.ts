@@ -1,0 +1,24 @@
+import { expect, it } from 'vitest';
+import type { KeyOutput } from '../keys/state.ts';
+import { eventOfKey } from './press.ts';
+
+const did = (on: 'press' | 'hold' | 'tap' | 'release'): KeyOutput =>
+  ({
+    type: 'command',
+    command: { command: 'place-left' },
+    binding: null,
+    on,
+    repeat: false,
+  }) as KeyOutput;
+
+it.each([
+  ['press', 'key-held'],
+  ['hold', 'key-held'],
+  ['tap', 'command'],
+  ['release', 'command'],
+] as const)(
+  'a command on %s happens as %s: only what is down can outline a placing',
+  (on, type) => {
+    expect(eventOfKey(did(on))).toEqual({ type, command: { command: 'place-left' } });
+  },
+);
