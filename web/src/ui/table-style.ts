@@ -10,6 +10,8 @@ export const tableStyle = {
     zIndex: 1,
     bg: 'sheet',
     height: '26px',
+    fontWeight: 600,
+    color: 'slate',
     boxShadow: 'inset 0 -1px 0 var(--sorn-colors-ink)',
   },
   '& thead th:first-of-type': { pl: '10px' },
