@@ -35,9 +35,10 @@ export async function figuresOf(page: Page, ...apps: string[]): Promise<Record<s
   );
 }
 
-/** Waits until everything is saved. */
+/** Waits until everything is saved, and the view is there: its file may be on its way. */
 export async function saved(page: Page): Promise<void> {
   await page.locator('[data-save-state=saved]').waitFor();
+  await page.getByRole('main').waitFor();
 }
 
 /** Goes to a view by its digit, and waits until it is there. */
