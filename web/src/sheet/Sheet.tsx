@@ -66,7 +66,7 @@ export function Sheet(props: SheetProps) {
       ? fittedBeside(rects, size, beside, room.width)
       : fitted(rects, size, still !== undefined);
   }, [around, desk, focused.monitor, oneMonitor, room, size, still]);
-  const { view, isSteering, zoom, pan, release } = useSteering(still ? null : element, fit);
+  const { view, isSteering, zoom, pan, release } = useSteering(still ? null : element, size, fit);
 
   const keys: PageKey[] = [
     { keys: ['+', '='], caps: ['+'], label: 'zoom in', minor: true, run: () => zoom(1.25) },

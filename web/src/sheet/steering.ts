@@ -24,7 +24,7 @@ const SCALES: [number, number] = [0.01, 4];
 const transformOf = ({ scale, x, y }: Viewport) => zoomIdentity.translate(x, y).scale(scale);
 
 /** Zooming and panning, by key, wheel, pull or pinch, away from a fitted view and back to it. */
-export function useSteering(element: HTMLElement | null, fit: Viewport) {
+export function useSteering(element: HTMLElement | null, size: SheetSize, fit: Viewport) {
   const [own, setOwn] = useState<Viewport | null>(null);
   const [isSteering, setSteering] = useState(false);
   const settle = useRef<ReturnType<typeof setTimeout>>(undefined);
@@ -39,6 +39,13 @@ export function useSteering(element: HTMLElement | null, fit: Viewport) {
     [],
   );
   useEffect(() => {
+    // Known already: measured by itself, it would have everything laid out once more.
+    behaviour.extent([
+      [0, 0],
+      [size.width, size.height],
+    ]);
+  }, [behaviour, size]);
+  useEffect(() => {
     if (!element) return;
     const sheet = select(element);
     behaviour.on('zoom', ({ transform }: D3ZoomEvent<HTMLElement, unknown>) => {
@@ -52,12 +59,13 @@ export function useSteering(element: HTMLElement | null, fit: Viewport) {
     sheet.call(behaviour).on('dblclick.zoom', null);
     return () => void sheet.on('.zoom', null);
   }, [element, behaviour]);
+  const { scale, x, y } = fit;
   useEffect(() => {
     if (!element || own) return;
     isFitting.current = true;
-    select(element).call(behaviour.transform, transformOf(fit));
+    select(element).call(behaviour.transform, transformOf({ scale, x, y }));
     isFitting.current = false;
-  }, [element, behaviour, own, fit]);
+  }, [element, behaviour, own, scale, x, y]);
 
   return {
     view: own ?? fit,

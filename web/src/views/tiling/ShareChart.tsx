@@ -3,9 +3,10 @@ import { windowName } from '@sorn/core/engine';
 import { sweep, SWEEP, type Lever } from '@sorn/core/simulate';
 import type { Axis } from '@sorn/core/values';
 import { ErrorBoundary } from 'react-error-boundary';
-import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Section } from '../../ui/Section.tsx';
 import { Choice } from '../../ui/SettingRow.tsx';
+import { useWhenIdle } from '../../ui/when-idle.ts';
 import { useBench, type PlacedDesk } from '../../state/profile-context.ts';
 import { BestShare } from './BestShare.tsx';
 import type { TilingEdits } from './edits.ts';
@@ -91,7 +92,7 @@ export function ShareChart(props: { placed: PlacedDesk; edits: TilingEdits; leve
 
 /** The curves come a moment later than the sheet: they never hold a key up. */
 function Swept(props: { lever: Lever; axis: Axis; onTake: (share: number) => void }) {
-  const lever = useDeferredValue(props.lever);
+  const lever = useWhenIdle(props.lever);
   const profile = useBench((bench) => bench.profile);
   const swept = useMemo(() => sweep(lever, props.axis), [lever, props.axis]);
   const apps = swept.windows.map(({ window }) => profile.apps.find(({ id }) => id === window.app));
