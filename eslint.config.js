@@ -47,7 +47,8 @@ export default tseslint.config(
     ignores: ['**/*.test.ts', 'core/src/testing/**'],
     rules: {
       ...forbid({
-        regex: '^(?!\\.{1,2}/|(?:zod|re2js|fast-deep-equal|papaparse|yaml|smol-toml|toml-eslint-parser)$)',
+        regex:
+          '^(?!\\.{1,2}/|(?:zod|re2js|fast-deep-equal|papaparse|yaml|smol-toml|toml-eslint-parser)$)',
         message: 'core imports only core, zod and small pure libraries.',
       }),
       'no-restricted-globals': ['error', 'Date', 'window', 'document', 'process', 'performance'],

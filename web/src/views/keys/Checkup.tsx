@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { mendsFor, type KeyFinding } from '@sorn/core/checkup';
 import type { Profile } from '@sorn/core/model';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
@@ -10,7 +10,7 @@ import { TextButton } from '../../ui/TextButton.tsx';
 const MEND_CAPS = [['M'], ['Shift', 'M']];
 
 /** What was found about the keys; of the finding in hand, the ways to mend it. */
-export function Checkup(props: {
+export const Checkup = memo(function Checkup(props: {
   profile: Profile;
   findings: readonly KeyFinding[];
   at: number;
@@ -83,4 +83,4 @@ export function Checkup(props: {
       </chakra.ol>
     </Section>
   );
-}
+});

@@ -1,11 +1,12 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { deviceName, freeInputsOf, keyMap } from '@sorn/core/keys';
 import type { Profile } from '@sorn/core/model';
+import { memo } from 'react';
 import { Section } from '../../ui/Section.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 
 /** How many inputs of each device have bindings. */
-export function DevicesInShort({ profile }: { profile: Profile }) {
+export const DevicesInShort = memo(function DevicesInShort({ profile }: { profile: Profile }) {
   const used = new Set(
     keyMap(profile).flatMap(({ trigger }) => trigger.steps.flatMap(({ code }) => code ?? [])),
   );
@@ -28,4 +29,4 @@ export function DevicesInShort({ profile }: { profile: Profile }) {
       </chakra.p>
     </Section>
   );
-}
+});

@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { bindingId, checkKeys } from '@sorn/core/checkup';
 import { boardOf, FIXED_LAYERS, keyMap, modifierSets, type KeyFace } from '@sorn/core/keys';
-import { BASE } from '@sorn/core/model';
+import { BASE, type Profile } from '@sorn/core/model';
 import { inOrder, type Modifier } from '@sorn/core/values';
 import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
 import { BenchLayout } from '../../sheet/ViewLayout.tsx';
@@ -103,7 +103,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
     choose(id);
   };
   const edits = useKeyEdits(binding, show);
-  const mend = (next: typeof profile) => edits.setWhole(next);
+  const mend = useCallback((next: Profile) => store.getState().edit(() => next), [store]);
 
   useMapKeys({
     edits,

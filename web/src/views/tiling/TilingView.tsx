@@ -97,5 +97,5 @@ export function TilingView() {
 /** Callouts of gaps lie in the first tile: drawn too small, they would lie over its texts and each other. */
 function hasRoom({ focused }: PlacedDesk, view: Viewport): boolean {
   const { height } = focused.tiles?.[0] ?? focused.area;
-  return height * view.scale >= 130;
+  return height * view.scale >= 165;
 }
