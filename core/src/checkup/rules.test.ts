@@ -274,3 +274,30 @@ describe('the checkup of rules', () => {
     ]);
   });
 });
+
+describe('a zone that a rule names', () => {
+  const board = (id: string, zone: string, leastWidth: number) => ({
+    id,
+    zones: [{ name: zone, columns: [1, 1], rows: [1, 1] }],
+    for: { leastWidth },
+  });
+  const found = (layout: unknown) =>
+    checkRules(
+      profileSchema.parse({
+        ...base,
+        // The second fits no work area: it is there only where the layout asks for it.
+        boards: [board('fits', 'here', 100), board('huge', 'only-there', 9_999)],
+        tiling: { layout },
+        apps: [{ id: 'notes' }],
+        rules: [
+          { id: 'z', when: { all: [{ of: 'app', is: 'notes' }] }, then: { zone: 'only-there' } },
+        ],
+      }),
+    ).filter(({ kind }) => kind === 'rule-nowhere');
+
+  it('is there on the board that the layout asks for, though that fits no monitor by its shape', () => {
+    expect(found({ kind: 'columns' })).toHaveLength(1);
+    expect(found({ kind: 'board', board: 'huge' })).toEqual([]);
+    expect(found({ kind: 'board', board: 'fits' })).toHaveLength(1);
+  });
+});

@@ -100,3 +100,17 @@ describe('a text of one’s own, after edits made elsewhere', () => {
     expect(text.match(/# c\d+/g)).toEqual(content.match(/# c\d+/g));
   });
 });
+
+test('a list that is one value, such as weights, is written anew with its comment', () => {
+  const content = `${OWN}boards:
+  - id: b
+    columns: [1, 2] # two of them
+    rows: [1]
+`;
+  const profile = profileOf(content);
+  const [board] = profile.boards;
+  const next = { ...profile, boards: [{ ...board!, columns: [1, 3, 2] }] };
+  const text = textFor({ format: 'yaml', content }, next);
+  expect(profileOf(text).boards[0]!.columns).toEqual([1, 3, 2]);
+  expect(text).toMatch(/columns: \[ ?1, 3, 2 ?\] # two of them/);
+});
