@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react';
 import { useEffect, useState, type ComponentType } from 'react';
 import { giveKeptKeys, holdKeys } from '../ui/early-keys.ts';
+import { whenIdle } from '../ui/when-idle.ts';
 
 const ALWAYS = () => true;
 
@@ -70,7 +71,7 @@ function Arrived() {
 export function fetchWhenIdle(parts: readonly { fetchAhead: () => Promise<unknown> }[]): void {
   const [part, ...rest] = parts;
   if (!part) return;
-  requestIdleCallback(() => {
+  whenIdle(() => {
     // One that cannot be had now is asked for again, and its fault shown, when somebody wants it.
     void part
       .fetchAhead()

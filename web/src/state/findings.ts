@@ -1,4 +1,5 @@
 import { checkup, groupedFindings, type Finding } from '@sorn/core/checkup';
+import { whenIdle } from '../ui/when-idle.ts';
 import { perProfile } from './per-profile.ts';
 import { placedDesk } from './profile-context.ts';
 
@@ -25,7 +26,7 @@ const useCheckup = perProfile<Checkup>((set, _get, bench) => {
   function lookSoon() {
     if (isAsked) return;
     isAsked = true;
-    requestIdleCallback(look, { timeout: AT_MOST_MS });
+    whenIdle(look, AT_MOST_MS);
   }
   bench.subscribe((now, before) => {
     if (now.profile !== before.profile || now.session !== before.session) lookSoon();
