@@ -1,4 +1,4 @@
-// npm run shots: takes the pictures of the main views in docs/screenshots, from the demo data.
+// npm run shots [-- NAME ...]: takes the pictures of the main views in docs/screenshots, or those named, from the demo data.
 import { spawn } from 'node:child_process';
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -110,7 +110,9 @@ const browser = await driver.launch({
   executablePath,
   args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
 });
-for (const { name, path, night = false, keys = [], saves } of SHOTS) {
+const named = process.argv.slice(2);
+const wanted = SHOTS.filter(({ name }) => named.length === 0 || named.includes(name));
+for (const { name, path, night = false, keys = [], saves } of wanted) {
   say(`docs/screenshots/${name}.png`);
   const { server, url } = await serve(join(folder, `${name}.db`));
   const context = await browser.newContext({
