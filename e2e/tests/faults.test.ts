@@ -32,6 +32,24 @@ describe('a page that meets a fault says so, and offers the way on', () => {
     await context.close();
   });
 
+  it('in a panel whose file cannot be had: the view goes on, and says so', async () => {
+    const { page, context } = await visit(running.browser, at('/profiles'));
+    await page.route(/assets\/FindAnything/, (route) => route.abort());
+    await page.goto(at('/bulletin-desk/tiling'));
+    await saved(page);
+    await page.keyboard.press('Control+k');
+    const alert = page.getByRole('alert');
+    await alert.getByText('The panel could not be loaded').waitFor();
+    await page.getByRole('main', { name: 'Tiling' }).waitFor();
+    await toView(page, '1', 'Desk');
+    // Another panel takes its place.
+    await page.keyboard.press('?');
+    await page.getByRole('dialog', { name: 'Keys of this view' }).waitFor();
+    expect(await alert.count()).toBe(0);
+    await page.keyboard.press('Escape');
+    await context.close();
+  });
+
   it('in an answer of the server: what is wrong in it, and where', async () => {
     const { page, context } = await visit(running.browser, at('/bulletin-desk/files'));
     await answering(page, /api\/backups$/, { backups: 7, folder: '/x', rule: '' });

@@ -1,5 +1,6 @@
 import { Box, Grid } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
 import { Outlet, useNavigate } from 'react-router';
 import { useBench } from '../state/profile-context.ts';
 import { KeyStrip } from '../ui/KeyStrip.tsx';
@@ -8,6 +9,8 @@ import type { PanelName } from './panel.ts';
 import { PANELS } from './panels.ts';
 import { SaveTrouble } from './SaveTrouble.tsx';
 import { TopBar } from './TopBar.tsx';
+import { giveKeptKeys } from '../ui/early-keys.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 import { useColourMode } from '../ui/colour-mode.ts';
 import { usePageKeys } from '../ui/page-keys.ts';
 import { VIEWS } from './views.ts';
@@ -101,6 +104,8 @@ export function Frame() {
   ]);
 
   const close = () => setPanel(null);
+  const [panelFault, setPanelFault] = useState(false);
+  if (panelFault && panel !== null) setPanelFault(false);
   return (
     <Grid
       templateColumns="72px minmax(0, 1fr)"
@@ -114,10 +119,48 @@ export function Frame() {
       <SaveTrouble onPanel={setPanel} />
       <Outlet />
       <KeyStrip />
+      {panelFault && <PanelFault onClose={() => setPanelFault(false)} />}
       {(Object.keys(PANELS) as PanelName[]).map((each) => {
         const Panel = PANELS[each];
-        return <Panel key={each} isOpen={panel === each} onClose={close} onPanel={setPanel} />;
+        const isOpen = panel === each;
+        // A panel whose file cannot be had leaves the view as it is.
+        return (
+          <ErrorBoundary
+            key={each}
+            fallback={null}
+            resetKeys={[isOpen]}
+            onError={() => {
+              close();
+              setPanelFault(true);
+              void giveKeptKeys();
+            }}
+          >
+            <Panel isOpen={isOpen} onClose={close} onPanel={setPanel} />
+          </ErrorBoundary>
+        );
       })}
     </Grid>
+  );
+}
+
+/** Says over the view that a panel did not come. */
+function PanelFault({ onClose }: { onClose: () => void }) {
+  return (
+    <Box
+      role="alert"
+      position="fixed"
+      bottom="48px"
+      right="16px"
+      zIndex="10"
+      bg="sheet"
+      border="1.5px solid"
+      borderColor="vermilion"
+      px="14px"
+      py="9px"
+      fontSize="13px"
+    >
+      The panel could not be loaded from the server. Press its key again, or load the page again.{' '}
+      <TextButton onClick={onClose}>Put this away</TextButton>
+    </Box>
   );
 }

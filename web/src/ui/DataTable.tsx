@@ -18,7 +18,8 @@ import { useVirtualRows } from './virtual-rows.ts';
 export type Column<R> = ColumnDef<R> & { id: string; meta?: { isFigure?: boolean } };
 type Data = Readonly<Record<`data-${string}`, string | number | boolean>>;
 
-const ROW_HEIGHT = 32;
+// As long as they are not measured.
+const ROW_HEIGHT = 31;
 const HEADING_HEIGHT = 30;
 const HEAD_HEIGHT = 26;
 
@@ -53,7 +54,7 @@ export function DataTable<R extends object>(props: {
     getRowId: idOf,
   });
   const lines = withHeadings(table.getRowModel().rows, headingOf);
-  const { scroller, shown, before, after } = useVirtualRows<HTMLDivElement>({
+  const { scroller, shown, before, after, measure } = useVirtualRows<HTMLDivElement>({
     count: lines.length,
     at: lines.findIndex((line) => typeof line !== 'string' && line.id === inHand),
     heightOf: (place) => (typeof lines[place] === 'string' ? HEADING_HEIGHT : ROW_HEIGHT),
@@ -83,7 +84,12 @@ export function DataTable<R extends object>(props: {
             const line = lines[place]!;
             if (typeof line === 'string') {
               return (
-                <tr key={`heading ${line}`} className="task">
+                <tr
+                  key={`heading ${line}`}
+                  ref={isPart ? measure : undefined}
+                  data-index={place}
+                  className="task"
+                >
                   <th colSpan={columns.length} scope="colgroup">
                     {line}
                   </th>
@@ -96,7 +102,8 @@ export function DataTable<R extends object>(props: {
                 row={line}
                 of={line.original}
                 columns={columns}
-                place={isPart ? place + 2 : undefined}
+                place={isPart ? place : undefined}
+                measure={measure}
                 data={dataOf(line.original)}
                 isInHand={line.id === inHand}
                 onRow={onRow}
@@ -160,8 +167,9 @@ interface LineProps<R extends object> {
   /** What the row shows: another one is drawn anew. */
   of: R;
   columns: readonly Column<R>[];
-  /** Among all rows, where not all are drawn; the head is the first. */
+  /** Among all lines, where not all are drawn. */
   place: number | undefined;
+  measure: (row: Element | null) => void;
   data: Data;
   isInHand: boolean;
   onRow: (id: string) => void;
@@ -181,10 +189,12 @@ const Line = memo(function Line<R extends object>(props: LineProps<R>) {
   const element = useInSight<HTMLTableRowElement>(isInHand && props.place === undefined, row.index);
   return (
     <tr
-      ref={element}
+      ref={props.place === undefined ? element : props.measure}
+      data-index={props.place}
       data-in-hand={isInHand}
       {...props.data}
-      aria-rowindex={props.place}
+      // The head is the first.
+      aria-rowindex={props.place === undefined ? undefined : props.place + 2}
       style={{ cursor: 'pointer' }}
       onClick={() => props.onRow(row.id)}
     >

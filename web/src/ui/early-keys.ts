@@ -37,8 +37,9 @@ export async function giveKeptKeys(): Promise<void> {
     );
     // A made-up press types nothing by itself.
     const isText = type === 'keydown' && key.length === 1 && !ctrlKey && !metaKey && !altKey;
-    if (isLeft && isText && target.matches(TYPED_INTO)) {
-      document.execCommand('insertText', false, key);
+    if (isLeft && target.matches(TYPED_INTO)) {
+      if (isText) document.execCommand('insertText', false, key);
+      if (type === 'keydown' && key === 'Backspace') document.execCommand('delete');
     }
     // What a key changes is drawn before the next one comes: it may be meant for that.
     await new Promise((resolve) => setTimeout(resolve));

@@ -4,6 +4,8 @@ import { useEffect, useRef, type RefObject } from 'react';
 /** A list up to so long is drawn whole: what is searched for or read aloud finds all of it. */
 const MOST_WHOLE = 300;
 
+const NOTHING = () => undefined;
+
 interface VirtualRows<E extends HTMLElement> {
   /** The element that scrolls. */
   scroller: RefObject<E | null>;
@@ -12,6 +14,8 @@ interface VirtualRows<E extends HTMLElement> {
   /** How much room the rows before and after take, in pixels. */
   before: number;
   after: number;
+  /** Measures a row that is drawn; it has its place as `data-index`. */
+  measure: (row: Element | null) => void;
 }
 
 /**
@@ -37,8 +41,9 @@ export function useVirtualRows<E extends HTMLElement>(props: {
     getScrollElement: () => scroller.current,
     estimateSize: heightOf,
     overscan: 10,
+    // The head stands before the rows, and covers the first of them while the list scrolls.
+    scrollMargin: headHeight,
     scrollPaddingStart: headHeight,
-    // Rows of a list that is changed are measured anew only where their heights are others.
     useFlushSync: false,
   });
   useEffect(() => {
@@ -47,7 +52,7 @@ export function useVirtualRows<E extends HTMLElement>(props: {
     const top = virtualizer.scrollOffset ?? 0;
     const height = virtualizer.scrollRect?.height ?? 0;
     // Scrolling to where it is already would have everything laid out once more.
-    if (start >= top && end + headHeight <= top + height) return;
+    if (start >= top + headHeight && end <= top + height) return;
     virtualizer.scrollToIndex(at, { align: 'auto' });
   }, [virtualizer, isWhole, at, headHeight]);
   if (isWhole) {
@@ -56,13 +61,15 @@ export function useVirtualRows<E extends HTMLElement>(props: {
       shown: Array.from({ length: count }, (_, place) => place),
       before: 0,
       after: 0,
+      measure: NOTHING,
     };
   }
   const items = virtualizer.getVirtualItems();
   return {
     scroller,
     shown: items.map(({ index }) => index),
-    before: items[0]?.start ?? 0,
-    after: virtualizer.getTotalSize() - (items.at(-1)?.end ?? 0),
+    before: (items[0]?.start ?? headHeight) - headHeight,
+    after: virtualizer.getTotalSize() + headHeight - (items.at(-1)?.end ?? headHeight),
+    measure: virtualizer.measureElement,
   };
 }

@@ -44,7 +44,7 @@ export function RuleList(props: {
         .edit((profile) => withRule(profile, id, (rule) => ({ ...rule, on: !rule.on }))),
     [store],
   );
-  const { scroller, shown, before, after } = useVirtualRows<HTMLOListElement>({
+  const { scroller, shown, before, after, measure } = useVirtualRows<HTMLOListElement>({
     count: rules.length,
     at: ids.indexOf(inHand ?? ''),
     heightOf: () => LINE_HEIGHT,
@@ -90,6 +90,7 @@ export function RuleList(props: {
                   at={at}
                   count={rules.length}
                   isPart={shown.length < rules.length}
+                  measure={measure}
                   isInHand={rule.id === inHand}
                   matches={counts[at] ?? 0}
                   found={(marked.get(rule.id) ?? []).join('\n')}
@@ -106,7 +107,8 @@ export function RuleList(props: {
   );
 }
 
-const LINE_HEIGHT = 31;
+/** As long as it is not measured. */
+const LINE_HEIGHT = 30;
 
 /** The room of rules that are not drawn. */
 function Room({ height }: { height: number }) {
@@ -175,6 +177,7 @@ interface LineProps {
   count: number;
   /** Not all of them are drawn. */
   isPart: boolean;
+  measure: (row: Element | null) => void;
   isInHand: boolean;
   matches: number;
   /** What was found about it, a line each; empty where nothing was. */
@@ -187,9 +190,18 @@ function RuleLine(props: LineProps) {
   const { rule, isInHand } = props;
   const { setNodeRef, setActivatorNodeRef, listeners, transform, transition, isDragging } =
     useSortable({ id: rule.id });
+  const { isPart, measure } = props;
+  const place = useCallback(
+    (element: HTMLElement | null) => {
+      setNodeRef(element);
+      if (isPart) measure(element);
+    },
+    [setNodeRef, isPart, measure],
+  );
   return (
     <li
-      ref={setNodeRef}
+      ref={place}
+      data-index={props.at}
       data-rule={rule.id}
       data-in-hand={isInHand}
       data-on={rule.on}
