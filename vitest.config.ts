@@ -1,10 +1,10 @@
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-  resolve: { conditions: ['source'] },
-  ssr: { resolve: { conditions: ['source'] } },
+  resolve: { conditions: ['sorn-source'] },
+  ssr: { resolve: { conditions: ['sorn-source'] } },
   test: {
-    include: ['{core,cli,server,web}/src/**/*.test.ts'],
+    include: ['{core,cli,server,web}/src/**/*.test.{ts,tsx}'],
     setupFiles: ['core/src/testing/seed.ts'],
     // Tests take a few seconds; a machine with much else to do has four times as long.
     testTimeout: 90_000,

@@ -23,8 +23,8 @@ const shared = {
 
 export default defineConfig({
   root: import.meta.dirname,
-  resolve: { conditions: ['source'] },
-  ssr: { resolve: { conditions: ['source'] } },
+  resolve: { conditions: ['sorn-source'] },
+  ssr: { resolve: { conditions: ['sorn-source'] } },
   test: {
     projects: [
       {

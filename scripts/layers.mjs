@@ -24,7 +24,7 @@ const LAYERS = [
 ];
 /** The layers of the page, likewise. */
 const PAGE_LAYERS = ['ui', 'state', 'sheet', 'views', 'shell'];
-const TESTS = '\\.test\\.ts$|^core/src/testing/';
+const TESTS = '\\.test\\.tsx?$|^(core|web)/src/testing/';
 const error = (name, from, to) => ({ name, severity: 'error', from, to });
 
 /** @param source the folder of the layers @param outside files of it that belong to no layer */
@@ -87,7 +87,7 @@ async function check(forbidden, places, exclude) {
     },
     {
       exportsFields: ['exports'],
-      conditionNames: ['source', 'import', 'types', 'default'],
+      conditionNames: ['sorn-source', 'import', 'types', 'default'],
       extensions: ['.ts', '.tsx', '.mjs', '.js', '.json', '.css'],
     },
   );

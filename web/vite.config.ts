@@ -4,7 +4,7 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   root: import.meta.dirname,
   plugins: [react()],
-  resolve: { conditions: ['source', 'module', 'browser', 'development|production'] },
+  resolve: { conditions: ['sorn-source', 'module', 'browser', 'development|production'] },
   build: {
     // The content policy lets fonts and scripts come from files only.
     assetsInlineLimit: 0,

@@ -62,18 +62,6 @@ describe('Tiling', () => {
     await poll(() => size('pitreader')).toBe(`${Math.round(3418 * 0.6)} × 1400`);
   });
 
-  it('says what is wrong with a figure, and keeps the old one', async () => {
-    const figure = open.page.getByLabel('Lead count', { exact: true });
-    await figure.focus();
-    await open.page.keyboard.type('none');
-    await open.page.getByRole('alert').getByText('from 1 to 1000').waitFor();
-    await open.page.keyboard.press('Escape');
-    expect(await figure.inputValue()).toBe('1');
-    await type('Lead share on the sheet', '-1');
-    await open.page.keyboard.press('Escape');
-    expect(await size('pitreader')).toBe('1982 × 1400');
-  });
-
   it('changes layout and back without losing the share', async () => {
     await open.page.keyboard.press('l');
     // Middle lead at the default share of a half: 3428 − 20 = 3408.

@@ -66,12 +66,12 @@ export function Figure(props: FigureProps) {
 
   function onKeyDown(event: KeyboardEvent<HTMLInputElement>) {
     if (event.key === 'Enter') {
-      if (fault === null) {
+      if (fault !== null) return;
+      // Page keys work again at once; in a panel the next field is a Tab away.
+      if (event.currentTarget.closest('[role=dialog]')) {
         take();
-        // Page keys work again at once; in a panel the next field is a Tab away.
-        if (event.currentTarget.closest('[role=dialog]')) event.currentTarget.select();
-        else event.currentTarget.blur();
-      }
+        event.currentTarget.select();
+      } else event.currentTarget.blur();
     } else if (event.key === 'Escape') {
       dropping.current = true;
       event.currentTarget.blur();

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 import { create } from 'zustand';
 
 /** A key of the page: works while no field has the keyboard and the sheet has not got it. */
@@ -39,15 +39,18 @@ export const useKeyRegister = create<KeyRegister>((set, get) => ({
   give: (given) => set({ given }),
 }));
 
-/** Registers keys of the page for as long as the component is there. */
+/**
+ * Registers keys of the page for as long as the component is there. A key does what the picture that is drawn
+ * tells of it: the newest handlers are in place before the browser draws, so that no key meets a former one.
+ */
 export function usePageKeys(group: string, keys: readonly PageKey[]): void {
   const setGroup = useKeyRegister((register) => register.setGroup);
   const newest = useRef(keys);
-  useEffect(() => {
+  useLayoutEffect(() => {
     newest.current = keys;
   });
   const signature = JSON.stringify(keys);
-  useEffect(() => {
+  useLayoutEffect(() => {
     const stable = newest.current.map((key, i) => ({
       ...key,
       run: (event: KeyboardEvent) => newest.current[i]?.run(event),
@@ -55,7 +58,7 @@ export function usePageKeys(group: string, keys: readonly PageKey[]): void {
     setGroup(group, stable);
   }, [group, setGroup, signature]);
   // A group whose keys change keeps its place among the others.
-  useEffect(() => () => setGroup(group, null), [group, setGroup]);
+  useLayoutEffect(() => () => setGroup(group, null), [group, setGroup]);
 }
 
 /** The group of keys that answer a question; while it is there, it is alone. */

@@ -42,6 +42,8 @@ export function useRuleEdits(rule: Rule | null, onRule: (id: string) => void) {
     moveBy(by: 1 | -1) {
       if (!rule) return;
       edit((profile) => ruleMoved(profile, rule.id, profile.rules.indexOf(rule) + by));
+      // It stays in hand, also where it was merely the first.
+      onRule(rule.id);
     },
     toggle: () => onThis((each) => ({ ...each, on: !each.on })),
     rename: (name: string) =>

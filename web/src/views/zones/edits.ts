@@ -72,7 +72,11 @@ export function useZoneEdits(props: {
         .find((name) => name !== null);
       if (next) onZone((there, name) => zonesMerged(there, name, next));
     },
-    reorder: (by: 1 | -1) => onZone((there, name) => zoneReordered(there, name, by)),
+    reorder(by: 1 | -1) {
+      onZone((there, name) => zoneReordered(there, name, by));
+      // The one that was moved stays in hand, also where it was merely the first.
+      if (zone !== null) props.onZone(zone);
+    },
     remove() {
       if (!board || zone === null) return;
       const at = board.zones.findIndex(({ name }) => name === zone);
@@ -130,7 +134,9 @@ export function useZoneEdits(props: {
       if (board) edit((profile) => withoutBoard(profile, board.id));
     },
     reorderBoard(by: 1 | -1) {
-      if (board) edit((profile) => boardReordered(profile, board.id, by));
+      if (!board) return;
+      edit((profile) => boardReordered(profile, board.id, by));
+      props.onBoard(board.id);
     },
   };
 
