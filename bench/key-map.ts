@@ -39,7 +39,8 @@ function pairs(map: readonly KeyBinding[]): number {
   for (let i = 0; i < map.length; i++) {
     for (let j = i + 1; j < map.length; j++) {
       const [a, b] = [map[i]!, map[j]!];
-      if (a.layer === b.layer && a.app === b.app && a.sign === b.sign) found++;
+      if (a.layer === b.layer && a.app === b.app && a.canonicalTrigger === b.canonicalTrigger)
+        found++;
     }
   }
   return found;

@@ -1,4 +1,4 @@
-import { openSession, place, reduce, type SessionEvent } from '@sorn/core/engine';
+import { openSession, computePlacements, reduce, type SessionEvent } from '@sorn/core/engine';
 import { profileSchema, sessionSchema, type Session } from '@sorn/core/model';
 
 /**
@@ -43,7 +43,7 @@ export function keyPresses(windows: number, monitors: number): () => void {
   let next = 0;
   return () => {
     session = reduce(session, ROUND[next++ % ROUND.length]!, profile).session;
-    const { placements } = place(session, profile);
+    const { placements } = computePlacements(session, profile);
     if (placements.filter(({ tile }) => tile).length < windows - 1)
       throw new Error('the desk is no longer tiled');
   };

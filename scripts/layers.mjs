@@ -13,7 +13,7 @@ const LAYERS = [
   'tiling',
   'desk',
   'zones',
-  'placing',
+  'snap',
   'rules',
   'keys',
   'engine',

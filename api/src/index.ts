@@ -2,9 +2,9 @@
 export * from './backups.ts';
 export { problemSchema, type Problem } from './problem.ts';
 export {
-  newsSchema,
+  changeEventSchema,
   PROFILES,
-  type News,
+  type ChangeEvent,
   type ProfileSummary,
   type Revision,
   type RevisionList,

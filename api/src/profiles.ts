@@ -74,11 +74,11 @@ const revisionListSchema = fields({
 export type RevisionList = z.output<typeof revisionListSchema>;
 
 /** What is saved elsewhere, as it is told while one listens: the revision of what is new. */
-export const newsSchema = fields({
+export const changeEventSchema = fields({
   profile: revisionField.exactOptional(),
   session: revisionField.exactOptional(),
 });
-export type News = z.output<typeof newsSchema>;
+export type ChangeEvent = z.output<typeof changeEventSchema>;
 
 /** A save names the state it is based on as `If-Match`; where that is not the present one any more, it is refused (412). */
 export const PROFILES = {

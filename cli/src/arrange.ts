@@ -1,4 +1,4 @@
-import { placeAndCheck } from '@sorn/core/checkup';
+import { checkPlacements } from '@sorn/core/checkup';
 import { openSession } from '@sorn/core/engine';
 import { profileSchema, sessionSchema } from '@sorn/core/model';
 import { BadInput, readInput } from './input.ts';
@@ -10,6 +10,6 @@ export function arrangeFiles(profileFile: string, sessionFile: string): string {
   }
   const profile = readInput(profileFile, profileSchema);
   const opened = openSession(readInput(sessionFile, sessionSchema), profile);
-  const { placements, findings } = placeAndCheck(opened.session, profile);
+  const { placements, findings } = checkPlacements(opened.session, profile);
   return `${JSON.stringify({ placements, findings: [...opened.findings, ...findings] }, null, 2)}\n`;
 }

@@ -12,5 +12,5 @@ export { workArea } from './desk/work-area.ts';
 export { arrange } from './engine/arrange.ts';
 export { openSession } from './engine/open.ts';
 export { reduce } from './engine/reduce.ts';
-export { place } from './engine/place.ts';
+export { computePlacements } from './engine/placements.ts';
 export * from './keys/resolve.ts';

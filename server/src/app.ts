@@ -14,7 +14,7 @@ import { problemHandler, sendProblem } from './problem.ts';
 import type { Backups } from './backup/backups.ts';
 import { backupFolder } from './backup/folder.ts';
 import { backupRoutes } from './backup/routes.ts';
-import { newsRoutes, type News } from './news.ts';
+import { changeEventRoutes, type ChangeEvents } from './change-events.ts';
 import { profileRoutes } from './profiles.ts';
 import { revisionRoutes } from './revisions.ts';
 import { historyIn } from './storage/history.ts';
@@ -23,7 +23,7 @@ import { storeIn } from './storage/store.ts';
 
 export interface AppOptions {
   db: LibSQLDatabase;
-  news: News;
+  news: ChangeEvents;
   backups: Backups;
   /** Folder in which backups lie. */
   folder: string;
@@ -86,7 +86,7 @@ export function createApp(options: AppOptions): Express {
   const keepAll = () => backups.keep('before-delete');
   const body = express.json({ limit: '8mb', verify: refuseOtherText });
   app.use('/api', body, profileRoutes(store, demo, news, keepAll));
-  app.use('/api', revisionRoutes(history, news), newsRoutes(store, news));
+  app.use('/api', revisionRoutes(history, news), changeEventRoutes(store, news));
   app.use('/api', backupRoutes(backups, folder, settingsIn(db), news));
   app.use('/api', (request, response) => {
     sendProblem(response, 'not-found', `${request.method} ${request.originalUrl} does nothing.`);

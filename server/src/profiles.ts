@@ -2,9 +2,9 @@ import { PROFILES, type Route, type Saved } from '@sorn/api';
 import type { Profile, SessionInput } from '@sorn/core/model';
 import { read } from '@sorn/core/values';
 import { Router, type Request, type Response } from 'express';
-import { keptProfile, keptSession } from './kept-readers.ts';
+import { storedProfile, storedSession } from './stored-readers.ts';
 import type { z } from 'zod';
-import type { News } from './news.ts';
+import type { ChangeEvents } from './change-events.ts';
 import { sendProblem } from './problem.ts';
 import { serve } from './serve.ts';
 import type { Stale, Store } from './storage/store.ts';
@@ -66,7 +66,7 @@ function needsBase(request: Request, response: Response): number | undefined {
 export function profileRoutes(
   store: Store,
   demo: () => { profile: Profile; session: SessionInput },
-  news: News,
+  news: ChangeEvents,
   /** Keeps everything as a backup. */
   keepAll: () => Promise<unknown>,
 ): Router {
@@ -96,7 +96,7 @@ export function profileRoutes(
       return;
     }
     const { content, revision, ...rest } = kept;
-    const profile = keptProfile(content, response);
+    const profile = storedProfile(content, response);
     if (!profile) return;
     response.set('ETag', etag(revision)).json({ id, revision, ...rest, profile });
   });
@@ -129,7 +129,7 @@ export function profileRoutes(
       return;
     }
     const { content, revision, savedAt } = kept;
-    const session = content && keptSession(content, response);
+    const session = content && storedSession(content, response);
     if (session === undefined) return;
     const body = session ? { revision, savedAt, session } : { revision };
     response.set('ETag', etag(revision)).json(body);

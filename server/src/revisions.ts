@@ -1,10 +1,10 @@
 import { PROFILES } from '@sorn/api';
-import { THINNING_TEXT } from '@sorn/core/files';
+import { RETENTION_TEXT } from '@sorn/core/files';
 import { whole as wholeNumber } from '@sorn/core/values';
 import { Router } from 'express';
-import type { News } from './news.ts';
+import type { ChangeEvents } from './change-events.ts';
 import { sendProblem } from './problem.ts';
-import { keptProfile } from './kept-readers.ts';
+import { storedProfile } from './stored-readers.ts';
 import { bodyOf } from './profiles.ts';
 import { serve } from './serve.ts';
 import type { History } from './storage/history.ts';
@@ -13,7 +13,7 @@ const MOST = 50;
 const numberSchema = wholeNumber(1, 1_000_000_000);
 
 /** The routes of what was saved before: the list, one of them, and its name. */
-export function revisionRoutes(history: History, news: News): Router {
+export function revisionRoutes(history: History, news: ChangeEvents): Router {
   const routes = Router();
 
   serve(routes, PROFILES.revisions, async (request, response) => {
@@ -21,7 +21,7 @@ export function revisionRoutes(history: History, news: News): Router {
     const below = Number(request.query['below'] ?? Number.MAX_SAFE_INTEGER);
     const list = await history.list(id, Number.isInteger(below) ? below : 0, MOST);
     if (!list) sendProblem(response, 'not-found', `No profile is called ${id}.`);
-    else response.json({ revisions: list, rule: THINNING_TEXT, most: MOST });
+    else response.json({ revisions: list, rule: RETENTION_TEXT, most: MOST });
   });
 
   serve(routes, PROFILES.revision, async (request, response) => {
@@ -33,7 +33,7 @@ export function revisionRoutes(history: History, news: News): Router {
       return;
     }
     const { content, ...rest } = kept;
-    const profile = keptProfile(content, response);
+    const profile = storedProfile(content, response);
     if (profile) response.json({ id, ...rest, profile });
   });
 

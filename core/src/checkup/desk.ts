@@ -6,7 +6,7 @@ import { intersection, sharedLength, span, type Rect } from '../geometry/rect.ts
 import type { Profile } from '../model/profile.ts';
 
 /** Something about how monitors stand. */
-export type StandingFinding =
+export type PositionFinding =
   /** Two monitors have part of the joint desktop in common. */
   | { kind: 'overlap'; desk: string; monitor: string; other: string; width: number; height: number }
   /** A monitor touches none of those that are joined to the primary: no pointer gets there. */
@@ -21,10 +21,10 @@ export interface HomelessFinding {
   home: string;
 }
 
-const found = new WeakMap<DeskInForce, readonly StandingFinding[]>();
+const found = new WeakMap<DeskInForce, readonly PositionFinding[]>();
 
 /** What is wrong with how the monitors of a desk stand. */
-export function deskFindings(desk: DeskInForce): readonly StandingFinding[] {
+export function deskFindings(desk: DeskInForce): readonly PositionFinding[] {
   const known = found.get(desk) ?? [
     ...overlaps(desk),
     ...apart(desk),
@@ -34,13 +34,13 @@ export function deskFindings(desk: DeskInForce): readonly StandingFinding[] {
   return known;
 }
 
-function unreached({ name }: DeskInForce, monitor: string): StandingFinding {
+function unreached({ name }: DeskInForce, monitor: string): PositionFinding {
   return { kind: 'unreached', desk: name, monitor };
 }
 
-function overlaps({ name, monitors }: DeskInForce): StandingFinding[] {
+function overlaps({ name, monitors }: DeskInForce): PositionFinding[] {
   return monitors.flatMap((monitor, i) =>
-    monitors.slice(i + 1).flatMap((other): StandingFinding[] => {
+    monitors.slice(i + 1).flatMap((other): PositionFinding[] => {
       const both = intersection(monitor, other);
       if (!both) return [];
       const { width, height } = both;
@@ -56,7 +56,7 @@ function areJoined(a: Rect, b: Rect): boolean {
   return (width > 0 && height >= 0) || (height > 0 && width >= 0);
 }
 
-function apart({ name, monitors }: DeskInForce): StandingFinding[] {
+function apart({ name, monitors }: DeskInForce): PositionFinding[] {
   const joined = new Set(monitors.slice(0, 1));
   const waiting = [...joined];
   for (let from = waiting.pop(); from; from = waiting.pop()) {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { place } from '../engine/place.ts';
+import { computePlacements } from '../engine/placements.ts';
 import { testDesk } from '../testing/desk.ts';
 import { groupedFindings, type Finding } from './findings.ts';
 
@@ -13,7 +13,7 @@ const found = (count: number, tiling: object) => {
       })),
     },
   );
-  return place(session, profile).findings;
+  return computePlacements(session, profile).findings;
 };
 const name = (id: string) => (id === 'm' ? 'Middle' : id.toUpperCase());
 const texts = (findings: readonly Finding[]) =>

@@ -1,4 +1,4 @@
-import { askedOf } from '../commands/command.ts';
+import { argumentAskedFor } from '../commands/command.ts';
 import { definitionOf } from '../commands/registry.ts';
 import type { KeyCommand } from '../commands/registry.ts';
 import { deviceName, hasLetters, inputsOf } from '../keys/devices.ts';
@@ -11,7 +11,7 @@ import { bindingName, finding, keysName, type KeyFinding } from './key-finding.t
 /** A command that goes on with something being typed, with letters or digits. */
 function goesOnTyping(command: KeyCommand | undefined): boolean {
   if (!command) return false;
-  return definitionOf(command.command).needsTyping === true || askedOf(command) !== null;
+  return definitionOf(command.command).needsTyping === true || argumentAskedFor(command) !== null;
 }
 
 const MOST_NAMED = 6;

@@ -41,10 +41,10 @@ const ids = new WeakMap<KeyBinding, string>();
 
 /** What a binding is found by in its map. */
 export function bindingId(binding: KeyBinding): string {
-  const { layer, app, sign, from } = binding;
+  const { layer, app, canonicalTrigger, from } = binding;
   const known =
     ids.get(binding) ??
-    `${layer === BASE ? '' : layer}|${app ?? ''}|${sign}|${from}|${bindingText(binding)}`;
+    `${layer === BASE ? '' : layer}|${app ?? ''}|${canonicalTrigger}|${from}|${bindingText(binding)}`;
   ids.set(binding, known);
   return known;
 }

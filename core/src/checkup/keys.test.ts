@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { keyMap } from '../keys/map.ts';
-import { COMMONLY_TAKEN } from '../keys/taken.ts';
-import { STARTERS } from '../model/keys.ts';
+import { COMMONLY_TAKEN } from '../keys/shortcut-lists.ts';
+import { KEY_STARTERS } from '../model/keys.ts';
 import { type Profile, profileSchema } from '../model/profile.ts';
 import { OFFICE } from '../testing/desk.ts';
 import { does, enter, profileWith } from '../testing/keys.ts';
 import { KEY_FINDINGS } from './key-finding.ts';
-import { mendsFor } from './key-mends.ts';
+import { quickFixesFor } from './quick-fixes.ts';
 import { checkKeys } from './keys.ts';
 
 const NO_LAYERS = { layers: [] };
@@ -173,7 +173,7 @@ describe('the checkup of keys', () => {
     const findings = checkKeys(map);
     expect(findings.map((each) => each.kind)).toEqual([kind]);
     expect(findings[0]!.text).toContain(says);
-    const ways = mendsFor(map, findings[0]!);
+    const ways = quickFixesFor(map, findings[0]!);
     mends.forEach((text, i) => expect(ways[i]!.says).toContain(text));
     // Every way to mend it does, brings nothing new, and gives a profile as the schema has it.
     expect(ways.length).toBeGreaterThan(0);
@@ -187,7 +187,7 @@ describe('the checkup of keys', () => {
     expect(new Set(FAULTY.map(({ kind }) => kind))).toEqual(new Set(KEY_FINDINGS));
   });
 
-  it.each(STARTERS)('finds nothing in the starter %s', (from) => {
+  it.each(KEY_STARTERS)('finds nothing in the starter %s', (from) => {
     const device = from === 'buttons' ? { devices: [KEYBOARD, MOUSE] } : {};
     const profile = profileSchema.parse({
       ...OFFICE,

@@ -1,12 +1,12 @@
 import type { KeyCommand } from '../commands/registry.ts';
 import { commandText } from '../commands/command.ts';
 import { expander, keyMap, pressesOf, type KeyBinding } from '../keys/map.ts';
-import { placeOf } from '../keys/place-of.ts';
-import { takenLists } from '../keys/taken.ts';
+import { placeOf } from '../keys/key-position.ts';
+import { shortcutLists } from '../keys/shortcut-lists.ts';
 import { directedOf, wayBack } from '../keys/ways-back.ts';
 import { BASE } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
-import { keptByFields } from '../values/newest.ts';
+import { keptByFields } from '../values/cache.ts';
 import { checkDevices } from './key-devices.ts';
 import { bindingName, finding, keysName, type KeyFinding } from './key-finding.ts';
 
@@ -43,7 +43,10 @@ const inLayer = (layer: string) => (layer === BASE ? '' : ` in the layer ${layer
 
 /** The same trigger twice, in one layer and for the same windows. */
 function twice(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
-  return several(map, ({ layer, app, sign }) => `${layer} ${app ?? ''} ${sign}`).map((group) => {
+  return several(
+    map,
+    ({ layer, app, canonicalTrigger }) => `${layer} ${app ?? ''} ${canonicalTrigger}`,
+  ).map((group) => {
     const [first, second] = group as [KeyBinding, KeyBinding];
     const others = group.slice(1).map(bindingName).join(' and ');
     const text = `${keysName(profile, first)} does ${bindingName(first)}${inLayer(first.layer)}, and hides ${others} on the same keys.`;
@@ -59,7 +62,7 @@ function hidden(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
     const { trigger, layer } = binding;
     if (trigger.how === 'press') {
       const signs = pressesOf(binding);
-      const at = `${layer} ${binding.sign}`;
+      const at = `${layer} ${binding.canonicalTrigger}`;
       if (!whole.has(at)) whole.set(at, binding);
       for (let steps = 1; steps < signs.length; steps++) {
         const begins = `${layer} ${signs.slice(0, steps).join(' ')}`;
@@ -94,17 +97,17 @@ function taken(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
   const expand = expander(profile.keys);
   const by = new Map<string, { who: string; app: string | null; what: string }[]>();
   const add = (keys: string, who: string, what: string, app: string | null) => {
-    const { sign } = expand(keys);
-    by.set(sign, [...(by.get(sign) ?? []), { who, what, app }]);
+    const { canonicalTrigger } = expand(keys);
+    by.set(canonicalTrigger, [...(by.get(canonicalTrigger) ?? []), { who, what, app }]);
   };
-  for (const { on, shortcuts } of takenLists(profile))
+  for (const { on, shortcuts } of shortcutLists(profile))
     if (on) for (const { keys, what } of shortcuts) add(keys, 'The desktop', what, null);
   for (const { id, name = id, shortcuts = [] } of profile.apps)
     for (const { keys, what } of shortcuts) add(keys, name, what, id);
   if (by.size === 0) return [];
   return map.flatMap((binding): KeyFinding[] => {
-    const { trigger, sign } = binding;
-    const first = trigger.how === 'press' ? pressesOf(binding)[0]! : sign;
+    const { trigger, canonicalTrigger } = binding;
+    const first = trigger.how === 'press' ? pressesOf(binding)[0]! : canonicalTrigger;
     const takes = (by.get(first) ?? []).find(
       ({ app }) => app === null || binding.app === null || binding.app === app,
     );

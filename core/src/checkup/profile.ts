@@ -1,8 +1,8 @@
 import { deskInForce, type DeskInForce } from '../desk/desk.ts';
 import type { Profile } from '../model/profile.ts';
-import { unusedBoards } from './boards.ts';
+import { unusedZoneBoards } from './zone-boards.ts';
 import { deskFindings, homelessWorkspaces } from './desk.ts';
-import { keptByFields } from '../values/newest.ts';
+import { keptByFields } from '../values/cache.ts';
 import { checkKeys } from './keys.ts';
 import { checkRules } from './rules.ts';
 import { unknownNames } from './unknown-names.ts';
@@ -30,7 +30,7 @@ const CHECKS = [
       return !isMistyped(`workspaces[${at}].monitor`);
     }),
   ({ profile, desks, isMistyped }: Checked) =>
-    unusedBoards(profile, desks).filter(({ board }) => {
+    unusedZoneBoards(profile, desks).filter(({ board }) => {
       const at = profile.boards.findIndex(({ id, name = id }) => name === board);
       return !isMistyped(`boards[${at}].for.monitor`);
     }),

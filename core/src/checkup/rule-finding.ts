@@ -1,5 +1,5 @@
 import type { Rule, Setting } from '../model/rule.ts';
-import type { Context, KnownWindow } from '../rules/known.ts';
+import type { Context, KnownWindow } from '../rules/known-windows.ts';
 import { ruleNumber } from '../rules/say.ts';
 
 /** Something about the rules that a person should know. Rules are told by id, and by number and name. */

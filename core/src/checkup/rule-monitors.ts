@@ -2,11 +2,11 @@ import type { DeskInForce } from '../desk/desk.ts';
 import { monitorNamed } from '../desk/roles.ts';
 import type { Profile } from '../model/profile.ts';
 import type { Rule, Setting } from '../model/rule.ts';
-import { holds } from '../rules/facts.ts';
-import { zoneNamed } from '../tiling/board.ts';
+import { conditionHolds } from '../rules/facts.ts';
+import { zoneNamed } from '../tiling/zone-board.ts';
 import { levelsFor, resolveLayout } from '../tiling/settings.ts';
-import { boardMeant } from '../zones/divided.ts';
-import { boardsFitting } from '../zones/fitting.ts';
+import { zoneBoardMeant } from '../zones/division.ts';
+import { fittingZoneBoards } from '../zones/fit.ts';
 import type { RuleFinding } from './rule-finding.ts';
 
 /** Monitors and zones that are not there, on the desks on which a rule can hold. */
@@ -51,11 +51,11 @@ function canHoldOn({ when }: Rule, desk: DeskInForce): boolean {
   const ofDesk = (list: Rule['when']['all']) => list.filter(({ of }) => of === 'desk');
   const { all, any, none } = when;
   return (
-    ofDesk(all).every((condition) => holds(condition, facts)) &&
-    !ofDesk(none).some((condition) => holds(condition, facts)) &&
+    ofDesk(all).every((condition) => conditionHolds(condition, facts)) &&
+    !ofDesk(none).some((condition) => conditionHolds(condition, facts)) &&
     (any.length === 0 ||
       ofDesk(any).length < any.length ||
-      any.some((condition) => holds(condition, facts)))
+      any.some((condition) => conditionHolds(condition, facts)))
   );
 }
 
@@ -72,9 +72,9 @@ function hasZone(
   return desk.monitors
     .filter(({ id }) => only === undefined || id === only)
     .some((on) => {
-      const fitting = boardsFitting(profile, desk, on);
+      const fitting = fittingZoneBoards(profile, desk, on);
       const { layout } = resolveLayout(levelsFor(profile, workspace ?? '', on.id));
-      const own = layout.kind === 'board' ? boardMeant(layout, profile.boards, fitting) : null;
+      const own = layout.kind === 'board' ? zoneBoardMeant(layout, profile.boards, fitting) : null;
       return [...(own ? [own] : []), ...fitting].some((board) => zoneNamed(board, zone));
     });
 }

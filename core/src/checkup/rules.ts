@@ -5,16 +5,16 @@ import { minimumOf } from '../engine/hints.ts';
 import type { Profile } from '../model/profile.ts';
 import type { Rule } from '../model/rule.ts';
 import { matchingRules } from '../rules/decide.ts';
-import { holds, type WindowFacts } from '../rules/facts.ts';
+import { conditionHolds, type WindowFacts } from '../rules/facts.ts';
 import {
   contextsFor,
   desksOf,
   factsOfKnown,
   knownWindows,
   type KnownWindow,
-} from '../rules/known.ts';
+} from '../rules/known-windows.ts';
 import { conditionText, ruleNumber } from '../rules/say.ts';
-import { keptByFields } from '../values/newest.ts';
+import { keptByFields } from '../values/cache.ts';
 import { ruleName, type Case, type RuleFinding } from './rule-finding.ts';
 import { nowhere } from './rule-monitors.ts';
 import { hiddenRules, isGeneral, pulls } from './rule-overlaps.ts';
@@ -56,7 +56,9 @@ export const checkRules = keptByFields(2, (profile: Profile): readonly RuleFindi
 });
 
 function unmatched({ id, when }: Rule, name: string, facts: readonly WindowFacts[]): RuleFinding {
-  const unmet = when.all.find((condition) => !facts.some((each) => holds(condition, each)));
+  const unmet = when.all.find(
+    (condition) => !facts.some((each) => conditionHolds(condition, each)),
+  );
   const because = unmet ? `: none with ${conditionText(unmet)}` : '';
   return { kind: 'rule-unmatched', rule: id, text: `${name} matches no known window${because}.` };
 }

@@ -1,5 +1,5 @@
 import type { ArgumentKind } from '../commands/argument.ts';
-import { saidWith } from '../commands/registry.ts';
+import { argumentsOf } from '../commands/registry.ts';
 import { fitsPattern, isPattern, isRole, ROLES } from '../desk/roles.ts';
 import { BASE } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
@@ -7,8 +7,8 @@ import { GROUPS, type RuleSettings } from '../model/rule.ts';
 import { DIRECTIONS } from '../values/direction.ts';
 import type { LayoutSetting } from '../values/layout.ts';
 import { MAIN, MODIFIERS } from '../values/modifiers.ts';
-import { nearestName, type UnknownName } from '../values/nearest.ts';
-import { keptByFields } from '../values/newest.ts';
+import { nearestName, type UnknownName } from '../values/nearest-name.ts';
+import { keptByFields } from '../values/cache.ts';
 import { triggerOf } from '../values/trigger.ts';
 
 /** Every reference of the profile to a monitor, workspace, app, board or zone that is not there. */
@@ -92,7 +92,7 @@ function lookKeys(
       const command = binding[part];
       if (!command) continue;
       const at = `${path}.${part}`;
-      for (const { field, argument, value } of saidWith(command)) {
+      for (const { field, argument, value } of argumentsOf(command)) {
         if (typeof value === 'string') lookUp[argument.of]?.(`${at}.${field}`, value);
       }
     }

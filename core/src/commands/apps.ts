@@ -1,7 +1,7 @@
-import { app, asked, windowOfApp } from './argument.ts';
-import { define, ONE_TARGET, TWO_TARGETS, VISIT } from './definition.ts';
+import { app, askedText, windowOfApp } from './argument.ts';
+import { define, BY_ONE_TARGET, BY_TWO_TARGETS, NAVIGATION } from './definition.ts';
 
-const opening = { task: 'apps', ...VISIT, ...ONE_TARGET } as const;
+const opening = { task: 'apps', ...NAVIGATION, ...BY_ONE_TARGET } as const;
 
 /** Commands that open, call and close windows. */
 export const appCommands = {
@@ -17,7 +17,12 @@ export const appCommands = {
     guessedUses: 35,
     short: ({ app: id }) => `call ${id}`,
   }),
-  launch: define({ said: { text: asked('Name') }, ...opening, ...TWO_TARGETS, guessedUses: 2 }),
+  launch: define({
+    said: { text: askedText('Name') },
+    ...opening,
+    ...BY_TWO_TARGETS,
+    guessedUses: 2,
+  }),
   close: define({ said: {}, ...opening, guessedUses: 10 }),
-  'open-start': define({ said: {}, ...opening, ...TWO_TARGETS, guessedUses: 2 }),
+  'open-start': define({ said: {}, ...opening, ...BY_TWO_TARGETS, guessedUses: 2 }),
 };

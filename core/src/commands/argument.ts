@@ -3,7 +3,7 @@ import { DIRECTIONS } from '../values/direction.ts';
 import { flagField, idField, oneOf, textField, whole } from '../values/fields.ts';
 import { layoutSchema, type LayoutSetting } from '../values/layout.ts';
 import { triggerField } from '../values/trigger.ts';
-import { alongField, rungsField } from '../values/placing.ts';
+import { alongField, rungsField } from '../values/snap.ts';
 import { whichMonitorField } from '../values/window.ts';
 
 /** What kind of thing is said with a command. A form, a check of names and a test offer or look up things of this kind. */
@@ -48,7 +48,7 @@ export interface Argument<S extends z.ZodType = z.ZodType> {
 export type Arguments = Readonly<Record<string, Argument>>;
 
 /** What is said with a command that has these arguments. */
-export type Said<A extends Arguments> = keyof A extends never
+export type ArgumentValues<A extends Arguments> = keyof A extends never
   ? unknown
   : z.output<z.ZodObject<{ -readonly [Name in keyof A]: A[Name]['schema'] }>>;
 
@@ -99,7 +99,7 @@ export const figure = (label: string, least: number, most: number) => ({
 });
 
 /** Some of a name, typed when the key is pressed where it is not said. */
-export const asked = (label: string) => ({
+export const askedText = (label: string) => ({
   ...argument('text', label, textField.exactOptional()),
   isAsked: true as const,
 });

@@ -1,14 +1,14 @@
 import { z } from 'zod';
 import { fields, oneOf } from '../values/fields.ts';
-import { nearestName } from '../values/nearest.ts';
+import { nearestName } from '../values/nearest-name.ts';
 import type { Definition } from './definition.ts';
 import {
   COMMANDS,
   COMMAND_DEFINITIONS,
   definitionOf,
-  saidWith,
+  argumentsOf,
   LAYER_COMMANDS,
-  PLAIN_COMMANDS,
+  COMMANDS_WITHOUT_ARGUMENTS,
   type Command,
   type KeyCommand,
   type KeyCommandId,
@@ -34,15 +34,15 @@ function schemaOf(id: KeyCommandId): z.core.$ZodTypeDiscriminable {
     : schema;
 }
 
-const plain = new Set<string>(PLAIN_COMMANDS);
+const plain = new Set<string>(COMMANDS_WITHOUT_ARGUMENTS);
 const error = ({ input }: { input?: unknown }) =>
-  rightCommand((input as { command?: unknown } | undefined)?.command);
+  expectedCommand((input as { command?: unknown } | undefined)?.command);
 
 /** A command with what it needs; a mistyped one is told with the nearest that exists. */
 export const commandSchema = z.discriminatedUnion(
   'command',
   [
-    fields({ command: oneOf(PLAIN_COMMANDS) }),
+    fields({ command: oneOf(COMMANDS_WITHOUT_ARGUMENTS) }),
     ...COMMANDS.filter((id) => !plain.has(id)).map(schemaOf),
   ],
   { error },
@@ -56,7 +56,7 @@ export const keyCommandSchema = z.discriminatedUnion(
 ) as unknown as CommandSchema<KeyCommand>;
 
 /** What would be right in the place of something that is no command: the nearest one, where one is near. */
-export function rightCommand(typed: unknown): string {
+export function expectedCommand(typed: unknown): string {
   const nearest = typeof typed === 'string' ? nearestName(typed, COMMANDS) : null;
   if (nearest === typed && nearest !== null)
     return `{"command": "${nearest}", …} with what it needs`;
@@ -69,7 +69,7 @@ export function rightCommand(typed: unknown): string {
 export function commandText(command: KeyCommand): string {
   const { text } = definitionOf(command.command);
   if (text) return `${command.command} ${text(command as never)}`;
-  const parts = saidWith(command).map(({ argument, value }) => {
+  const parts = argumentsOf(command).map(({ argument, value }) => {
     if (value === undefined || value === '') return '';
     return argument.text ? argument.text(value as never) : ` ${String(value)}`;
   });
@@ -90,8 +90,8 @@ export function isUndoable(command: Command): boolean {
 }
 
 /** The argument that a person is asked to type when the key of a command is pressed; null where nothing is left to say. */
-export function askedOf(command: KeyCommand): string | null {
-  const asked = saidWith(command).find(
+export function argumentAskedFor(command: KeyCommand): string | null {
+  const asked = argumentsOf(command).find(
     ({ argument, value }) => argument.isAsked && value === undefined,
   );
   return asked?.field ?? null;

@@ -1,6 +1,6 @@
 import type { Direction } from '../values/direction.ts';
 import { DIRECTIONS } from '../values/direction.ts';
-import type { Arguments, Said } from './argument.ts';
+import type { Arguments, ArgumentValues } from './argument.ts';
 import type { Task } from './tasks.ts';
 
 /** What can be under way on a desk, and goes on with some commands; any other command ends it. */
@@ -23,11 +23,11 @@ export interface Definition<A extends Arguments = Arguments> {
   /** What is said with it, in the order a form asks for it. */
   said: A;
   /** What the arguments must meet together. */
-  rule?: { holds: (said: Said<A>) => boolean; expected: string; path: readonly string[] };
+  rule?: { holds: (said: ArgumentValues<A>) => boolean; expected: string; path: readonly string[] };
   /** What it is for. */
   task: Task;
   /** Undo takes it back: a step of an arrangement. Going somewhere, and opening and closing, are none. */
-  undoable: boolean | ((said: Said<A>) => boolean);
+  undoable: boolean | ((said: ArgumentValues<A>) => boolean);
   /** It does something while the engine is paused; else it waits. */
   whilePaused: boolean;
   /** It does something while no monitor is connected: it can bring one back. */
@@ -37,9 +37,9 @@ export interface Definition<A extends Arguments = Arguments> {
   /** The direction it has by its id, and what is the same in all four. */
   directed?: { family: string; direction: Direction };
   /** What it says beside its id, where that is not told argument by argument. */
-  text?: (said: Said<A>) => string;
+  text?: (said: ArgumentValues<A>) => string;
   /** A few letters for a key cap; the id without hyphens where left out. */
-  short?: string | ((said: Said<A>) => string);
+  short?: string | ((said: ArgumentValues<A>) => string);
   /** How often a day it is used, by guess, where nothing was counted. */
   guessedUses: number;
   /** What the same takes by pointer: going to one thing in sight, a drag or a menu, or nothing as it only steers a choice. */
@@ -87,12 +87,12 @@ export function inDirections<Family extends string>(
 }
 
 /** A step of an arrangement: undo takes it back, and it waits while the engine is paused. */
-export const STEP = { undoable: true, whilePaused: false } as const;
+export const UNDOABLE = { undoable: true, whilePaused: false } as const;
 /** Going somewhere: undo does not take it back, and it goes on while the engine is paused. */
-export const VISIT = { undoable: false, whilePaused: true } as const;
+export const NAVIGATION = { undoable: false, whilePaused: true } as const;
 /** A choice that is steered: what it comes to is a step by itself. */
-export const PICK = { undoable: false, whilePaused: false } as const;
+export const STEERED_CHOICE = { undoable: false, whilePaused: false } as const;
 
-export const ONE_TARGET = { byPointer: 'one-target' } as const;
-export const TWO_TARGETS = { byPointer: 'two-targets' } as const;
-export const STEERS = { byPointer: 'nothing' } as const;
+export const BY_ONE_TARGET = { byPointer: 'one-target' } as const;
+export const BY_TWO_TARGETS = { byPointer: 'two-targets' } as const;
+export const BY_NOTHING = { byPointer: 'nothing' } as const;

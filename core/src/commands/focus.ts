@@ -1,7 +1,7 @@
-import { asked } from './argument.ts';
-import { define, inDirections, ONE_TARGET, TWO_TARGETS, VISIT } from './definition.ts';
+import { askedText } from './argument.ts';
+import { define, inDirections, BY_ONE_TARGET, BY_TWO_TARGETS, NAVIGATION } from './definition.ts';
 
-const going = { task: 'focus', ...VISIT, ...ONE_TARGET } as const;
+const going = { task: 'focus', ...NAVIGATION, ...BY_ONE_TARGET } as const;
 
 /** Commands that give another window the focus. */
 export const focusCommands = {
@@ -18,9 +18,9 @@ export const focusCommands = {
     lasts: true,
   }),
   'find-window': define({
-    said: { text: asked('Name') },
+    said: { text: askedText('Name') },
     ...going,
-    ...TWO_TARGETS,
+    ...BY_TWO_TARGETS,
     guessedUses: 10,
   }),
 };

@@ -1,5 +1,5 @@
 export type { Argument, ArgumentKind } from './argument.ts';
-export { askedOf, commandText, keyCommandSchema, LAST, shortText } from './command.ts';
+export { argumentAskedFor, commandText, keyCommandSchema, LAST, shortText } from './command.ts';
 export {
   COMMANDS,
   definitionOf,

@@ -1,7 +1,7 @@
 import { layer } from './argument.ts';
-import { define, TWO_TARGETS, VISIT } from './definition.ts';
+import { define, BY_TWO_TARGETS, NAVIGATION } from './definition.ts';
 
-const layering = { task: 'layers', ...VISIT, ...TWO_TARGETS, guessedUses: 2 } as const;
+const layering = { task: 'layers', ...NAVIGATION, ...BY_TWO_TARGETS, guessedUses: 2 } as const;
 
 /** What a key can do beside a command of the desk: enter a layer of keys, and leave it. */
 export const layerCommands = {

@@ -1,8 +1,8 @@
 import type { LayoutSetting } from '../values/layout.ts';
 import { layout } from './argument.ts';
-import { define, STEP, TWO_TARGETS } from './definition.ts';
+import { define, UNDOABLE, BY_TWO_TARGETS } from './definition.ts';
 
-const dividing = { task: 'layout', ...STEP, ...TWO_TARGETS, guessedUses: 2 } as const;
+const dividing = { task: 'layout', ...UNDOABLE, ...BY_TWO_TARGETS, guessedUses: 2 } as const;
 
 /** Commands that divide a workspace otherwise. */
 export const layoutCommands = {

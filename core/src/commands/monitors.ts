@@ -1,16 +1,16 @@
 import { MODES } from '../values/window.ts';
 import { choiceOrNone, desk, flag, monitor } from './argument.ts';
-import { define, STEP, TWO_TARGETS, VISIT } from './definition.ts';
+import { define, UNDOABLE, BY_TWO_TARGETS, NAVIGATION } from './definition.ts';
 
-const step = { task: 'monitors', ...STEP, ...TWO_TARGETS, guessedUses: 2 } as const;
+const step = { task: 'monitors', ...UNDOABLE, ...BY_TWO_TARGETS, guessedUses: 2 } as const;
 
 /** Commands that go to monitors, put things there, and change what is connected. */
 export const monitorCommands = {
   'go-monitor': define({
     said: { which: monitor() },
     task: 'monitors',
-    ...VISIT,
-    ...TWO_TARGETS,
+    ...NAVIGATION,
+    ...BY_TWO_TARGETS,
     guessedUses: 10,
     goesRound: true,
     short: ({ which }) => `to ${which}`,

@@ -1,6 +1,6 @@
-import { define, inDirections, STEP, TWO_TARGETS } from './definition.ts';
+import { define, inDirections, UNDOABLE, BY_TWO_TARGETS } from './definition.ts';
 
-const moving = { task: 'move', ...STEP, ...TWO_TARGETS } as const;
+const moving = { task: 'move', ...UNDOABLE, ...BY_TWO_TARGETS } as const;
 
 /** Commands that change the order of the windows of a workspace. */
 export const moveCommands = {

@@ -1,6 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { commandSchema, commandText, shortText } from './command.ts';
-import { COMMANDS, definitionOf, KEY_COMMANDS, PLAIN_COMMANDS, type Command } from './registry.ts';
+import {
+  COMMANDS,
+  definitionOf,
+  KEY_COMMANDS,
+  COMMANDS_WITHOUT_ARGUMENTS,
+  type Command,
+} from './registry.ts';
 
 describe('definitions of commands', () => {
   it('name commands as their ways back', () => {
@@ -71,7 +77,7 @@ describe('commands in words', () => {
     expect(short({ command: 'place-at', x: { end: '1/2' }, y: { start: '1/2' } })).toBe(
       'upper right',
     );
-    for (const id of PLAIN_COMMANDS) expect(short({ command: id })).not.toMatch(/-/);
+    for (const id of COMMANDS_WITHOUT_ARGUMENTS) expect(short({ command: id })).not.toMatch(/-/);
   });
 
   it('refuse what does not go together, and tell the nearest of a mistyped one', () => {

@@ -1,14 +1,14 @@
 import { appCommands } from './apps.ts';
-import type { Argument, Said } from './argument.ts';
+import type { Argument, ArgumentValues } from './argument.ts';
 import type { Definition } from './definition.ts';
 import { engineCommands } from './engine.ts';
 import { focusCommands } from './focus.ts';
-import { holdingCommands } from './holding.ts';
+import { holdingCommands } from './window-state.ts';
 import { layerCommands } from './layers.ts';
 import { layoutCommands } from './layout.ts';
 import { monitorCommands } from './monitors.ts';
 import { moveCommands } from './move.ts';
-import { placingCommands } from './placing.ts';
+import { placingCommands } from './snap.ts';
 import { sizeCommands } from './sizes.ts';
 import { workspaceCommands } from './workspaces.ts';
 import { zoneCommands } from './zones.ts';
@@ -36,19 +36,19 @@ export type KeyCommandId = keyof Definitions;
 
 type ArgumentsOf<Id extends KeyCommandId> = Definitions[Id]['said'];
 /** The commands that need nothing said with them. */
-export type PlainCommandId = {
+export type CommandIdWithoutArguments = {
   [Id in CommandId]: keyof ArgumentsOf<Id> extends never ? Id : never;
 }[CommandId];
 
 type Flat<T> = { [Name in keyof T]: T[Name] };
 /** A command with what is said with it, by its id. */
 export type CommandBy = {
-  [Id in KeyCommandId]: Flat<{ command: Id } & Said<ArgumentsOf<Id>>>;
+  [Id in KeyCommandId]: Flat<{ command: Id } & ArgumentValues<ArgumentsOf<Id>>>;
 };
-type SaidCommandId = Exclude<CommandId, PlainCommandId>;
+type CommandIdWithArguments = Exclude<CommandId, CommandIdWithoutArguments>;
 
 /** A command of the desk with what it needs. */
-export type Command = { command: PlainCommandId } | CommandBy[SaidCommandId];
+export type Command = { command: CommandIdWithoutArguments } | CommandBy[CommandIdWithArguments];
 /** What a key does. */
 export type KeyCommand = Command | CommandBy[keyof typeof layerCommands];
 
@@ -58,7 +58,7 @@ export function definitionOf(id: KeyCommandId): Definition {
 }
 
 /** What is said with a command, argument by argument; the value is undefined where one is left out. */
-export function saidWith(
+export function argumentsOf(
   command: KeyCommand,
 ): readonly { field: string; argument: Argument; value: unknown }[] {
   return Object.entries(definitionOf(command.command).said).map(([field, argument]) => ({
@@ -72,9 +72,9 @@ export const COMMANDS = Object.keys(COMMAND_DEFINITIONS) as readonly CommandId[]
 export const LAYER_COMMANDS = Object.keys(layerCommands) as readonly (keyof typeof layerCommands)[];
 export const KEY_COMMANDS = Object.keys(KEY_COMMAND_DEFINITIONS) as readonly KeyCommandId[];
 
-export const PLAIN_COMMANDS = COMMANDS.filter(isPlain);
+export const COMMANDS_WITHOUT_ARGUMENTS = COMMANDS.filter(isPlain);
 /** Commands that a person can run by their name alone, without a key. */
-export const RUNNABLE = PLAIN_COMMANDS.filter((id) => !definitionOf(id).lasts);
-function isPlain(id: CommandId): id is PlainCommandId {
+export const RUNNABLE = COMMANDS_WITHOUT_ARGUMENTS.filter((id) => !definitionOf(id).lasts);
+function isPlain(id: CommandId): id is CommandIdWithoutArguments {
   return Object.keys(COMMAND_DEFINITIONS[id].said).length === 0;
 }

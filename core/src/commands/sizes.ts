@@ -1,13 +1,21 @@
 import { SHAPING } from '../values/window.ts';
 import { choice, direction, figure, flag } from './argument.ts';
-import { define, inDirections, PICK, STEERS, STEP, TWO_TARGETS, VISIT } from './definition.ts';
+import {
+  define,
+  inDirections,
+  STEERED_CHOICE,
+  BY_NOTHING,
+  UNDOABLE,
+  BY_TWO_TARGETS,
+  NAVIGATION,
+} from './definition.ts';
 
-const sizing = { task: 'sizes', ...STEP, ...TWO_TARGETS, guessedUses: 6 } as const;
+const sizing = { task: 'sizes', ...UNDOABLE, ...BY_TWO_TARGETS, guessedUses: 6 } as const;
 /** A window that is shaped by arrow keys; what becomes of it is one step in the end. */
 const shaping = {
   task: 'sizes',
-  ...VISIT,
-  ...STEERS,
+  ...NAVIGATION,
+  ...BY_NOTHING,
   guessedUses: 2,
   continues: ['shaping'],
 } as const;
@@ -47,14 +55,14 @@ export const sizeCommands = {
     ...sizing,
     guessedUses: 2,
   }),
-  shape: define({ said: {}, ...shaping, ...PICK }),
+  shape: define({ said: {}, ...shaping, ...STEERED_CHOICE }),
   'shape-back': define({ said: {}, ...shaping, hasFixedKeys: true }),
   'shape-drop': define({ said: {}, ...shaping, hasFixedKeys: true }),
   'shape-as': define({ said: { by: choice('How', SHAPING) }, ...shaping, hasFixedKeys: true }),
   'shape-step': define({
     said: { direction: direction('Direction'), inward: flag('Inward', false, 'inward') },
     ...shaping,
-    ...TWO_TARGETS,
+    ...BY_TWO_TARGETS,
     hasFixedKeys: true,
   }),
 };

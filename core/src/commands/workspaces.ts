@@ -1,15 +1,15 @@
 import { flag, workspace } from './argument.ts';
-import { define, ONE_TARGET, STEP, TWO_TARGETS, VISIT } from './definition.ts';
+import { define, BY_ONE_TARGET, UNDOABLE, BY_TWO_TARGETS, NAVIGATION } from './definition.ts';
 
-const step = { task: 'workspaces', ...STEP, ...TWO_TARGETS } as const;
+const step = { task: 'workspaces', ...UNDOABLE, ...BY_TWO_TARGETS } as const;
 
 /** Commands that go to workspaces, put windows there, and make and close them. */
 export const workspaceCommands = {
   'go-workspace': define({
     said: { which: workspace() },
     task: 'workspaces',
-    ...VISIT,
-    ...ONE_TARGET,
+    ...NAVIGATION,
+    ...BY_ONE_TARGET,
     guessedUses: 40,
     goesRound: true,
     short: ({ which }) => `ws ${which}`,

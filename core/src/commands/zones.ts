@@ -1,12 +1,19 @@
-import { pressedKeys, asked, askedLineup, typed, zone } from './argument.ts';
-import { define, inDirections, PICK, STEP, TWO_TARGETS, VISIT } from './definition.ts';
+import { pressedKeys, askedText, askedLineup, typed, zone } from './argument.ts';
+import {
+  define,
+  inDirections,
+  STEERED_CHOICE,
+  UNDOABLE,
+  BY_TWO_TARGETS,
+  NAVIGATION,
+} from './definition.ts';
 
-const zoning = { task: 'zones', ...STEP, ...TWO_TARGETS, guessedUses: 2 } as const;
-const picking = { ...zoning, ...PICK } as const;
+const zoning = { task: 'zones', ...UNDOABLE, ...BY_TWO_TARGETS, guessedUses: 2 } as const;
+const picking = { ...zoning, ...STEERED_CHOICE } as const;
 /** A step of whichever choice is open. */
 const inPick = {
   ...zoning,
-  ...VISIT,
+  ...NAVIGATION,
   continues: ['offer', 'board-pick', 'corner-pick'],
   hasFixedKeys: true,
 } as const;
@@ -37,8 +44,8 @@ export const zoneCommands = {
   'pick-back': define({ said: {}, ...inPick }),
   'pick-drop': define({ said: {}, ...inPick }),
   pick: define({ said: { keys: typed() }, ...inPick, whilePaused: false, needsTyping: true }),
-  'save-lineup': define({ said: { text: asked('Name') }, ...zoning, inverse: 'recall-lineup' }),
+  'save-lineup': define({ said: { text: askedText('Name') }, ...zoning, inverse: 'recall-lineup' }),
   /** A lineup by its name; the windows placed together last where left out, or where it is `last`. */
   'recall-lineup': define({ said: { which: askedLineup('Lineup') }, ...zoning }),
-  'forget-lineup': define({ said: { text: asked('Name') }, ...zoning }),
+  'forget-lineup': define({ said: { text: askedText('Name') }, ...zoning }),
 };

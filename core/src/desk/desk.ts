@@ -1,6 +1,6 @@
 import type { Profile } from '../model/profile.ts';
 import type { Mode } from '../values/window.ts';
-import { deskApplying } from './applies.ts';
+import { chooseDesk } from './desk-choice.ts';
 import { homedWorkspaces, type HomedWorkspace, type Connection } from './homes.ts';
 import { placedMonitors, type PlacedMonitor } from './monitors.ts';
 
@@ -50,7 +50,7 @@ export function deskInForce(profile: Profile, connection: Connection): DeskInFor
 function decided(profile: Profile, connection: Connection): DeskInForce {
   const ids = profile.monitors.map(({ id }) => id);
   const connected = connection.connected?.filter((id) => ids.includes(id));
-  const { desk, because } = deskApplying(profile, connection.desk, connected);
+  const { desk, because } = chooseDesk(profile, connection.desk, connected);
   const wanted = connected ?? desk?.monitors.map((entry) => entry.monitor) ?? ids;
   const there = placedMonitors(profile, desk, wanted);
   // A desk none of whose monitors exist would leave no place to stand: all monitors are used then.

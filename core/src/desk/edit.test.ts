@@ -12,7 +12,7 @@ import {
   withoutDesk,
   withoutMonitorOnDesk,
 } from './edit.ts';
-import { besideMonitor, crossings, reservedMeasures, standingMeasures } from './measures.ts';
+import { besideMonitor, crossings, reservedMeasures, positionMeasures } from './measures.ts';
 
 const bare = profileSchema.parse(OFFICE);
 const written = withDeskWritten(bare, deskInForce(bare, {}));
@@ -103,14 +103,14 @@ describe('measures of a desk', () => {
 
   it('say how one stands off the one beside it, and what is reserved', () => {
     expect(besideMonitor(tall!, monitors)?.id).toBe('wide');
-    expect(standingMeasures(tall!, monitors)).toMatchObject([
+    expect(positionMeasures(tall!, monitors)).toMatchObject([
       { kind: 'off', axis: 'y', from: -560, to: 0 },
     ]);
-    expect(standingMeasures(lap!, monitors)).toMatchObject([
+    expect(positionMeasures(lap!, monitors)).toMatchObject([
       { kind: 'off', axis: 'x', from: 0, to: 280 },
     ]);
     const apart = { ...tall!, x: 3600, y: 0 };
-    expect(standingMeasures(apart, [wide!, apart])).toMatchObject([
+    expect(positionMeasures(apart, [wide!, apart])).toMatchObject([
       { kind: 'gap', axis: 'x', from: 3440, to: 3600 },
     ]);
     // Logical pixels at scale 2.

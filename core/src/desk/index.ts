@@ -16,11 +16,11 @@ export { matchMonitor } from './match.ts';
 export {
   type Crossing,
   type ReservedMeasure,
-  type StandingMeasure,
+  type PositionMeasure,
   besideMonitor,
   crossings,
   reservedMeasures,
-  standingMeasures,
+  positionMeasures,
 } from './measures.ts';
 export { type PlacedMonitor, monitorName } from './monitors.ts';
 export { ROLES, fromTheLeft } from './roles.ts';
@@ -32,5 +32,5 @@ export {
   offsetMm,
   sideAxis,
   steppedTo,
-} from './standing-monitors.ts';
+} from './monitor-positions.ts';
 export { workArea } from './work-area.ts';

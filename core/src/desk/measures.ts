@@ -4,7 +4,7 @@ import { axisOf, DIRECTIONS, isForward, type Direction, type Axis } from '../val
 import type { DeskInForce } from './desk.ts';
 import { neighbourOf } from './neighbours.ts';
 import type { PlacedMonitor } from './monitors.ts';
-import { sideAxis } from './standing-monitors.ts';
+import { sideAxis } from './monitor-positions.ts';
 
 interface Point {
   x: number;
@@ -59,7 +59,7 @@ interface Length {
 }
 
 /** How a monitor stands to another one beside it. */
-export interface StandingMeasure extends Length {
+export interface PositionMeasure extends Length {
   /** Off: between their starts along the side. Gap: between their edges across it. */
   kind: 'off' | 'gap';
   other: PlacedMonitor;
@@ -86,17 +86,17 @@ function gapTo(own: Rect, other: Rect): number {
 }
 
 /** How far a monitor stands off the one beside it: along their side, and across it where they do not meet. */
-export function standingMeasures(
+export function positionMeasures(
   own: PlacedMonitor,
   monitors: readonly PlacedMonitor[],
-): StandingMeasure[] {
+): PositionMeasure[] {
   const other = besideMonitor(own, monitors);
   if (!other) return [];
   const axis = sideAxis(own, other);
   const across: Axis = axis === 'x' ? 'y' : 'x';
   const [a, b] = [span(own, axis), span(other, axis)];
   const [c, d] = [span(own, across), span(other, across)];
-  const off: StandingMeasure[] =
+  const off: PositionMeasure[] =
     a.start === b.start ? [] : [{ kind: 'off', axis, ...ends(b.start, a.start), other }];
   const isBefore = c.end <= d.start;
   const gap = isBefore ? ends(c.end, d.start) : ends(d.end, c.start);

@@ -1,4 +1,4 @@
-import type { Arranged } from './arranged.ts';
+import type { ArrangedWorkspace } from './arranged-workspace.ts';
 import { monitorOf } from '../desk/desk.ts';
 import type { PlacedMonitor } from '../desk/monitors.ts';
 import { workArea } from '../desk/work-area.ts';
@@ -30,11 +30,17 @@ import {
 } from '../tiling/solve.ts';
 import { withWeights, type NamedWeights, type Tree } from '../tiling/tree.ts';
 import type { Layout } from '../values/layout.ts';
-import { boardsFitting } from '../zones/fitting.ts';
+import { fittingZoneBoards } from '../zones/fit.ts';
 import { minimumOf } from './hints.ts';
-import { onBoard } from './on-board.ts';
+import { divideByBoard } from './zone-board-division.ts';
 import { neededBy, neededByAll, withRoom, type Division } from './room.ts';
-import { arrangementOf, isTiled, placeKey, windowOf, type Situation } from './session.ts';
+import {
+  arrangementOf,
+  isTiled,
+  arrangementKey,
+  windowOf,
+  type CommandContext,
+} from './session.ts';
 
 /** What a profile says of a workspace on a monitor, and what was decided with a session's choices last. */
 interface Decided {
@@ -49,7 +55,7 @@ const decisions = new WeakMap<Profile, Map<string, Decided>>();
 function decidedOf(profile: Profile, workspace: string, monitor: string): Decided {
   let byPlace = decisions.get(profile);
   if (!byPlace) decisions.set(profile, (byPlace = new Map<string, Decided>()));
-  const key = placeKey(workspace, monitor);
+  const key = arrangementKey(workspace, monitor);
   const known = byPlace.get(key);
   if (known) return known;
   const levels = levelsFor(profile, workspace, monitor);
@@ -115,14 +121,18 @@ interface Known {
   profile: Profile;
   monitor: PlacedMonitor;
   tiled: readonly SessionWindow[];
-  arranged: Arranged;
+  arranged: ArrangedWorkspace;
 }
 
 /** What was divided last, by arrangement: most steps change one arrangement at most. */
 const divisions = new WeakMap<Arrangement, Known>();
 
 /** Divides what a workspace has on a monitor. */
-export function arrange(situation: Situation, workspace: string, monitorId: string): Arranged {
+export function arrange(
+  situation: CommandContext,
+  workspace: string,
+  monitorId: string,
+): ArrangedWorkspace {
   const { session, profile, desk } = situation;
   const monitor = monitorOf(desk, monitorId);
   const arrangement = arrangementOf(session, workspace, monitorId);
@@ -146,7 +156,7 @@ export function arrange(situation: Situation, workspace: string, monitorId: stri
     return known.arranged;
   }
   const tiling = tilingInForce(profile, session, workspace, monitorId);
-  const boards = { all: profile.boards, fitting: boardsFitting(profile, desk, monitor) };
+  const boards = { all: profile.boards, fitting: fittingZoneBoards(profile, desk, monitor) };
   const place = { workspace, monitor, tiling, boards };
   const arranged = withRoom(session, tiled, (windows, beneath) =>
     divided(arrangement, { ...place, tiled: windows }, beneath),
@@ -156,11 +166,11 @@ export function arrange(situation: Situation, workspace: string, monitorId: stri
 }
 
 /** What `arrange` would give if the workspace were tiled or kept otherwise; nothing is changed. */
-export function arrangedAs(
+export function arrangeAs(
   session: Session,
-  { workspace, monitor, tiled, left, unseated, tiling, boards }: Arranged,
+  { workspace, monitor, tiled, left, unseated, tiling, boards }: ArrangedWorkspace,
   otherwise: { tiling?: TilingInForce; arrangement?: Arrangement },
-): Arranged {
+): ArrangedWorkspace {
   const arrangement = otherwise.arrangement ?? arrangementOf(session, workspace, monitor.id);
   const all = new Map([...tiled, ...left, ...unseated].map((window) => [window.id, window]));
   const inOrder = arrangement.order.flatMap((id) => all.get(id) ?? []);
@@ -173,7 +183,7 @@ export function arrangedAs(
 /** Divides an area among some windows; what lies beneath the last tile is to fit into it. */
 function divided(
   arrangement: Arrangement,
-  of: Pick<Arranged, 'workspace' | 'monitor' | 'tiling' | 'tiled' | 'boards'>,
+  of: Pick<ArrangedWorkspace, 'workspace' | 'monitor' | 'tiling' | 'tiled' | 'boards'>,
   beneath: readonly SessionWindow[],
 ): Division {
   const { monitor, tiled } = of;
@@ -188,11 +198,11 @@ function divided(
   const { workspace, tiling, boards } = of;
   // Written out: spreading one object into the next is what took most of the time here.
   const arranged = (
-    tiles: Arranged['tiles'],
-    solved: Arranged['solved'],
+    tiles: ArrangedWorkspace['tiles'],
+    solved: ArrangedWorkspace['solved'],
     over: readonly number[],
-    strip: Arranged['strip'],
-  ): Arranged => ({
+    strip: ArrangedWorkspace['strip'],
+  ): ArrangedWorkspace => ({
     workspace,
     monitor,
     tiling,
@@ -214,7 +224,7 @@ function divided(
   });
   if (layout.kind === 'board') {
     const bare = arranged(null, null, NONE, null);
-    return { arranged: onBoard(arrangement, layout, bare), allFit: true };
+    return { arranged: divideByBoard(arrangement, layout, bare), allFit: true };
   }
   if (tiled.length === 0) return { arranged: arranged([], null, NONE, null), allFit: true };
 
@@ -249,7 +259,7 @@ interface Problem {
   needs: readonly Size[];
 }
 
-interface Solution extends Pick<Arranged, 'over' | 'solved'> {
+interface Solution extends Pick<ArrangedWorkspace, 'over' | 'solved'> {
   tiles: Rect[];
   allFit: boolean;
 }

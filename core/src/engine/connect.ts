@@ -2,20 +2,20 @@ import { deskInForce } from '../desk/desk.ts';
 import { deviceText, matchMonitor, type Device } from '../desk/match.ts';
 import { monitorName } from '../desk/monitors.ts';
 import type { Profile } from '../model/profile.ts';
-import { type UnknownName, nearestName } from '../values/nearest.ts';
+import { type UnknownName, nearestName } from '../values/nearest-name.ts';
 import { monitorsLeft } from './moves.ts';
-import { did, nothing, type Outcome, type Reason, type Situation } from './session.ts';
-import { connectionOf, reconnected } from './settle.ts';
+import { applied, noop, type Outcome, type Reason, type CommandContext } from './session.ts';
+import { connectionState, afterReconnection } from './relocation.ts';
 
 /** A monitor by its id in the profile, or a device that tells who it is. */
-export type Connected = string | Device;
+export type ConnectedMonitors = string | Device;
 
 type UnknownMonitor = { kind: 'unknown-name' } & UnknownName;
 
 /** The ids of the profile's monitors that are connected, and a finding for each that is none of them. */
 export function connectedIds(
   profile: Profile,
-  connected: readonly Connected[],
+  connected: readonly ConnectedMonitors[],
 ): { ids: string[]; findings: UnknownMonitor[] } {
   const known = profile.monitors.map(({ id }) => id);
   const names = profile.monitors.flatMap(({ id, name }) => [
@@ -44,7 +44,10 @@ export function connectedIds(
  * Monitors were plugged in or pulled. A desk chosen by key gives way to the one that applies to what is
  * connected now. Without any monitor the session waits unchanged.
  */
-export function monitorsChanged(situation: Situation, connected: readonly Connected[]): Outcome {
+export function onMonitorsChanged(
+  situation: CommandContext,
+  connected: readonly ConnectedMonitors[],
+): Outcome {
   const { session, profile, desk } = situation;
   const { ids, findings } = connectedIds(profile, connected);
   const unknown = findings.map(({ value, nearest }): Reason => ({
@@ -53,14 +56,14 @@ export function monitorsChanged(situation: Situation, connected: readonly Connec
   }));
   if (ids.length === 0) {
     if (connected.length > 0) return { session, trace: unknown };
-    if (session.unplugged) return nothing(session, 'no monitor is connected already');
-    return did(
+    if (session.unplugged) return noop(session, 'no monitor is connected already');
+    return applied(
       { ...session, unplugged: true },
       { decided: 'the session waits', because: 'no monitor is connected' },
     );
   }
-  const { desk: _chosen, ...kept } = connectionOf(session);
-  const next = reconnected(situation, { ...kept, connected: ids });
+  const { desk: _chosen, ...kept } = connectionState(session);
+  const next = afterReconnection(situation, { ...kept, connected: ids });
   const now = deskInForce(profile, next);
   const nameOf = (id: string) => monitorName(profile, id);
   const before = [...desk.monitors, ...desk.others].map(({ id }) => id);

@@ -1,6 +1,6 @@
 import type { Dropped } from '../desk/work-area.ts';
 import type { Axis } from '../values/direction.ts';
-import type { UnknownName } from '../values/nearest.ts';
+import type { UnknownName } from '../values/nearest-name.ts';
 
 /** Something about how windows are arranged that a person should know. Lengths in physical pixels. */
 export type ArrangementFinding =

@@ -1,15 +1,15 @@
-import { PLAIN_COMMANDS, type Command } from '../commands/registry.ts';
+import { COMMANDS_WITHOUT_ARGUMENTS, type Command } from '../commands/registry.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 
 import { profileSchema } from '../model/profile.ts';
 import { sessionSchema, type Session } from '../model/session.ts';
-import { anyEvent } from '../testing/any.ts';
+import { anyEvent } from '../testing/generators.ts';
 import { deepFrozen, OFFICE, testDesk, windows } from '../testing/desk.ts';
 import { openSession } from './open.ts';
-import { place } from './place.ts';
+import { computePlacements } from './placements.ts';
 import { reduce, type SessionEvent } from './reduce.ts';
-import { mendOrders, placeKey } from './session.ts';
+import { mendOrders, arrangementKey } from './session.ts';
 
 const desk = testDesk(OFFICE, { ...windows('p', 'b', 's'), focus: 'p' });
 
@@ -57,7 +57,7 @@ describe('an edit of the profile', () => {
       { type: 'profile-edited', before: moved.profile },
       after,
     );
-    const shapes = place(session, after).placements;
+    const shapes = computePlacements(session, after).placements;
     expect(shapes[0]!.width).toBe(Math.round(3418 * 0.3));
     expect(shapes[1]!.x).toBe(6);
   });
@@ -88,7 +88,7 @@ describe('an edit of the profile', () => {
       { type: 'profile-edited', before: moved.profile },
       after,
     );
-    expect(place(session, after).placements[0]!.width).toBe(Math.round(3440 * 0.6));
+    expect(computePlacements(session, after).placements[0]!.width).toBe(Math.round(3440 * 0.6));
   });
 
   it('finds a place for windows whose monitor is gone', () => {
@@ -99,7 +99,7 @@ describe('an edit of the profile', () => {
       { type: 'profile-edited', before: sent.profile },
       after,
     );
-    expect(place(session, after).placements.map(({ monitor }) => monitor)).toEqual([
+    expect(computePlacements(session, after).placements.map(({ monitor }) => monitor)).toEqual([
       'wide',
       'wide',
       'wide',
@@ -112,8 +112,8 @@ function ordersOf(session: Session): string[] {
   const whole = mendOrders(session).arrangements;
   const listed = Object.keys(session.arrangements).length > 0 ? session.arrangements : whole;
   const away = session.windows.flatMap(({ id, workspace, monitor, pocketedFrom: from }) =>
-    from && placeKey(from.workspace, from.monitor) !== placeKey(workspace, monitor)
-      ? [`${placeKey(from.workspace, from.monitor)} ${id}`]
+    from && arrangementKey(from.workspace, from.monitor) !== arrangementKey(workspace, monitor)
+      ? [`${arrangementKey(from.workspace, from.monitor)} ${id}`]
       : [],
   );
   const kept = Object.keys(session.arrangements).length > 0 ? [] : away;
@@ -136,7 +136,9 @@ describe('any run of events', () => {
           session = deepFrozen(outcome.session);
         }
         expect(ordersOf(session)).toEqual(ordersOf({ ...session, arrangements: {} }));
-        const focus = place(session, profile).placements.find(({ id }) => id === session.focus);
+        const focus = computePlacements(session, profile).placements.find(
+          ({ id }) => id === session.focus,
+        );
         expect(focus === undefined).toBe(session.focus === undefined);
         if (focus) {
           expect(focus).toMatchObject({ shown: true, monitor: session.focusMonitor });
@@ -160,13 +162,17 @@ describe('any run of events', () => {
         const opened = openSession(file, desk.profile);
         expect(opened.findings).toEqual([]);
         expect(opened.session).toEqual(session);
-        expect(place(opened.session, desk.profile)).toEqual(place(session, desk.profile));
+        expect(computePlacements(opened.session, desk.profile)).toEqual(
+          computePlacements(session, desk.profile),
+        );
       }),
     );
   });
 
   it('is all taken back by undo, but for what opened, closed and was visited', () => {
-    const steps = PLAIN_COMMANDS.filter((id) => !['undo', 'redo', 'close'].includes(id));
+    const steps = COMMANDS_WITHOUT_ARGUMENTS.filter(
+      (id) => !['undo', 'redo', 'close'].includes(id),
+    );
     fc.assert(
       fc.property(fc.array(fc.constantFrom(...steps), { maxLength: 40 }), (ids) => {
         let after = desk.run(...ids.map((id): Command => ({ command: id })), 'resume');

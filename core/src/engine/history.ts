@@ -6,35 +6,35 @@ import {
   CONNECTION_FIELDS,
   HOLDING_FIELDS,
   LIST_FIELDS,
-  type Step,
+  type UndoStep,
   type Session,
   type SessionWindow,
 } from '../model/session.ts';
 import { ownEntry } from '../values/own-entry.ts';
 import {
-  did,
+  applied,
   isShown,
-  nothing,
-  placeKey,
+  noop,
+  arrangementKey,
   windowOf,
   withFocus,
   withFocusOnMonitor,
   type Outcome,
-  type Situation,
-  placesOf,
+  type CommandContext,
+  occupiedWorkspaces,
 } from './session.ts';
-import { settledOn } from './settle.ts';
+import { relocateWindows } from './relocation.ts';
 
 /** As many steps can be taken back. */
 const MOST_STEPS = 100;
 
 /** The part of a window that commands change and undo puts back. */
-function holdingOf(window: SessionWindow): Step['windows'][string] {
-  return picked(window, HOLDING_FIELDS) as Step['windows'][string];
+function holdingOf(window: SessionWindow): UndoStep['windows'][string] {
+  return picked(window, HOLDING_FIELDS) as UndoStep['windows'][string];
 }
 
 /** What led from one session to another: all that is otherwise, as it was before. */
-function stepBetween(before: Session, after: Session, command: string): Step {
+function stepBetween(before: Session, after: Session, command: string): UndoStep {
   const isOtherwise = CONNECTION_FIELDS.some((field) => before[field] !== after[field]);
   const common = {
     command,
@@ -44,14 +44,14 @@ function stepBetween(before: Session, after: Session, command: string): Step {
     ...(before.focus !== undefined && { focus: before.focus }),
     focusMonitor: before.focusMonitor,
   };
-  const windows: Step['windows'] = {};
+  const windows: UndoStep['windows'] = {};
   if (before.windows !== after.windows) {
     before.windows.forEach((window, i) => {
       const isAsItWas = after.windows[i] === window || windowOf(after, window.id) === window;
       if (!isAsItWas) windows[window.id] = holdingOf(window);
     });
   }
-  const arrangements: Step['arrangements'] = {};
+  const arrangements: UndoStep['arrangements'] = {};
   for (const key of Object.keys({ ...before.arrangements, ...after.arrangements })) {
     const former = before.arrangements[key];
     if (former !== after.arrangements[key]) arrangements[key] = former ?? { order: [] };
@@ -60,7 +60,7 @@ function stepBetween(before: Session, after: Session, command: string): Step {
 }
 
 /** Remembers a step, so that undo can take it back. */
-export function remembered(
+export function withUndoStep(
   before: Session,
   after: Session,
   command: string,
@@ -71,7 +71,7 @@ export function remembered(
 }
 
 /** The session as it was some steps ago; nothing is left to do again. */
-export function stepsBack({ session, profile }: Situation, steps: number): Session {
+export function stepsBack({ session, profile }: CommandContext, steps: number): Session {
   let former = session;
   for (let i = 0; i < steps; i++) {
     const step = former.past.at(-1);
@@ -81,27 +81,27 @@ export function stepsBack({ session, profile }: Situation, steps: number): Sessi
   return former;
 }
 
-export function undo(situation: Situation): Outcome {
+export function undo(situation: CommandContext): Outcome {
   return travel(situation, 'past', 'future');
 }
 
-export function redo(situation: Situation): Outcome {
+export function redo(situation: CommandContext): Outcome {
   return travel(situation, 'future', 'past');
 }
 
 /** Takes the newest step of one list and leaves its opposite on the other. */
 function travel(
-  { session, profile }: Situation,
+  { session, profile }: CommandContext,
   from: 'past' | 'future',
   to: 'past' | 'future',
 ): Outcome {
   const step = session[from].at(-1);
   if (!step) {
-    return nothing(session, from === 'past' ? 'no step to take back' : 'no step to take again');
+    return noop(session, from === 'past' ? 'no step to take back' : 'no step to take again');
   }
   const there = applyStep(session, step, profile);
   const opposite = stepBetween(session, there, step.command);
-  return did(
+  return applied(
     { ...there, [from]: session[from].slice(0, -1), [to]: [...session[to], opposite] },
     {
       decided: `${step.command} ${from === 'past' ? 'taken back' : 'done again'}`,
@@ -116,7 +116,7 @@ function travel(
  */
 function listsAfter(
   session: Session,
-  step: Step,
+  step: UndoStep,
   windows: readonly SessionWindow[],
 ): Pick<Session, (typeof LIST_FIELDS)[number]> {
   const away = (
@@ -130,7 +130,7 @@ function listsAfter(
   };
   const { pocket = [], minimised = [], workspacesMade = [], workspacesClosed = [] } = step;
   const { lineups = [] } = step;
-  const used = new Set(placesOf(windows).map(({ workspace }) => workspace));
+  const used = new Set(occupiedWorkspaces(windows).map(({ workspace }) => workspace));
   const made = new Set(workspacesMade.map(({ id }) => id));
   const stay = (session.workspacesMade ?? []).filter(({ id }) => used.has(id) && !made.has(id));
   const lists = {
@@ -147,7 +147,7 @@ function listsAfter(
  * Puts back what a step changed; windows opened since stay, at the end, and closed ones are skipped. What
  * happened on a monitor that is not there now is taken back where its workspace is.
  */
-function applyStep(before: Session, step: Step, profile: Profile): Session {
+function applyStep(before: Session, step: UndoStep, profile: Profile): Session {
   const session = step.connection
     ? { ...without(before, CONNECTION_FIELDS), ...step.connection }
     : before;
@@ -162,7 +162,7 @@ function applyStep(before: Session, step: Step, profile: Profile): Session {
   const lists = listsAfter(session, step, windows);
   const listed = { ...without(session, LIST_FIELDS), ...lists };
   const desk = deskInForce(profile, listed);
-  const there = settledOn(
+  const there = relocateWindows(
     {
       ...listed,
       windows: isHeldOtherwise
@@ -202,7 +202,7 @@ function homeOfWorkspace(desk: DeskInForce, workspace: string): string | undefin
 /** The arrangements a step brings back; one of a workspace that is on another monitor now, also there. */
 function arrangementsAfter(
   now: Session['arrangements'],
-  former: Step['arrangements'],
+  former: UndoStep['arrangements'],
   desk: DeskInForce,
 ): Session['arrangements'] {
   const after = { ...now, ...former };
@@ -212,7 +212,7 @@ function arrangementsAfter(
     const [workspace = '', monitor = ''] = key.split('/');
     const home = homeOfWorkspace(desk, workspace);
     if (desk.joined || home === undefined || home === monitor) continue;
-    const there = placeKey(workspace, home);
+    const there = arrangementKey(workspace, home);
     const { order, hand } = arrangement;
     const { hand: _hand, ...rest } = now[there] ?? { order: [] };
     after[there] = { ...rest, order, ...(hand !== undefined && { hand }) };

@@ -1,22 +1,24 @@
 import { monitorOf } from '../desk/desk.ts';
-import type { LineupWindow } from '../model/session-placing.ts';
-import type { Together, Session, SessionWindow } from '../model/session.ts';
+import type { LineupWindow } from '../model/session-snap.ts';
+import type { LastLineup, Session, SessionWindow } from '../model/session.ts';
 import { arrange } from './arrange.ts';
-import { place } from './place.ts';
-import { arrangementOf, windowOf, type Situation } from './session.ts';
-import { stood } from './standing.ts';
+import { computePlacements } from './placements.ts';
+import { arrangementOf, windowOf, type CommandContext } from './session.ts';
+import { toFloatingRect } from './floating-rect.ts';
 
 /** The windows of a workspace on a monitor with the places they have, in their order. */
 export function lineupOf(
-  situation: Situation,
+  situation: CommandContext,
   workspace: string,
   monitor: string,
   isOf: (window: SessionWindow) => boolean,
-): Together {
+): LastLineup {
   const { session, profile, desk } = situation;
   const { order, layout, adjusted, hand } = arrangementOf(session, workspace, monitor);
   const { zoned, tiled } = arrange(situation, workspace, monitor);
-  const seen = new Map(place(session, profile, desk).placements.map((each) => [each.id, each]));
+  const seen = new Map(
+    computePlacements(session, profile, desk).placements.map((each) => [each.id, each]),
+  );
   const on = monitorOf(desk, monitor);
   const windows = order.flatMap((id): LineupWindow[] => {
     const window = windowOf(session, id);
@@ -34,7 +36,7 @@ export function lineupOf(
         ...(placing && { placing }),
         ...(standing && { standing }),
         ...(seat && { inZones: { zones: seat.zones } }),
-        seen: stood(seen.get(id)!, on),
+        seen: toFloatingRect(seen.get(id)!, on),
       },
     ];
   });

@@ -4,7 +4,7 @@ import { type Rect, boundsOf, span } from '../geometry/rect.ts';
 import { rectOf } from '../tiling/solve.ts';
 import type { Direction, Axis } from '../values/direction.ts';
 import type { Layout } from '../values/layout.ts';
-import type { Arranged } from './arranged.ts';
+import type { ArrangedWorkspace } from './arranged-workspace.ts';
 
 /** A part of a length that lead and rest share. */
 interface SharePart extends Measure {
@@ -29,7 +29,7 @@ export interface Measures {
 }
 
 /** Measures a workspace on a monitor as it is divided. */
-export function measure(arranged: Arranged): Measures {
+export function measure(arranged: ArrangedWorkspace): Measures {
   const { area, solved, tiling, tiled, monitor } = arranged;
   const inZones = (arranged.zoned && arranged.tiles) ?? [];
   const tiles = solved

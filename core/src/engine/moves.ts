@@ -1,8 +1,8 @@
 import { monitorName } from '../desk/monitors.ts';
 import { sameRect } from '../geometry/rect.ts';
-import { place } from './place.ts';
+import { computePlacements } from './placements.ts';
 import type { Placement } from './placement.ts';
-import { windowName, type Reason, type Situation, existingWindow } from './session.ts';
+import { windowName, type Reason, type CommandContext, existingWindow } from './session.ts';
 
 /** A window that is, or is shown, elsewhere than before. */
 export interface WindowMove {
@@ -13,15 +13,20 @@ export interface WindowMove {
 }
 
 /** What becomes of every window between two standings of a desk; those that stay as they are are left out. */
-export function movesBetween(before: Situation, after: Situation): WindowMove[] {
+export function movesBetween(before: CommandContext, after: CommandContext): WindowMove[] {
   const former = new Map(
-    place(before.session, before.profile, before.desk).placements.map((each) => [each.id, each]),
+    computePlacements(before.session, before.profile, before.desk).placements.map((each) => [
+      each.id,
+      each,
+    ]),
   );
-  return place(after.session, after.profile, after.desk).placements.flatMap((to): WindowMove[] => {
-    const from = former.get(to.id);
-    if (!from || isSame(from, to)) return [];
-    return [{ window: to.id, from, to, because: reasonFor(from, to, before, after) }];
-  });
+  return computePlacements(after.session, after.profile, after.desk).placements.flatMap(
+    (to): WindowMove[] => {
+      const from = former.get(to.id);
+      if (!from || isSame(from, to)) return [];
+      return [{ window: to.id, from, to, because: reasonFor(from, to, before, after) }];
+    },
+  );
 }
 
 function isSame(a: Placement, b: Placement): boolean {
@@ -34,7 +39,12 @@ function isSame(a: Placement, b: Placement): boolean {
   );
 }
 
-function reasonFor(from: Placement, to: Placement, before: Situation, after: Situation): string {
+function reasonFor(
+  from: Placement,
+  to: Placement,
+  before: CommandContext,
+  after: CommandContext,
+): string {
   const nameOf = (id: string) => monitorName(after.profile, id);
   if (from.monitor !== to.monitor) {
     const home = after.desk.workspaces.find(({ id }) => id === to.workspace);
@@ -46,14 +56,15 @@ function reasonFor(from: Placement, to: Placement, before: Situation, after: Sit
       : `${nameOf(to.monitor)} shows another workspace, or nothing`;
   }
   if (from.held !== to.held) return `it is ${to.held.replace('-', ' ')}`;
-  const at = (situation: Situation) => situation.desk.monitors.find(({ id }) => id === to.monitor);
+  const at = (situation: CommandContext) =>
+    situation.desk.monitors.find(({ id }) => id === to.monitor);
   const [was, is] = [at(before), at(after)];
   const hasMoved = !was || !is || !sameRect(was, is) || was.scale !== is.scale;
   return hasMoved ? `${nameOf(to.monitor)} stands otherwise` : 'it makes room';
 }
 
 /** Reasons for the windows that are on another monitor than before. */
-export function monitorsLeft(before: Situation, after: Situation): Reason[] {
+export function monitorsLeft(before: CommandContext, after: CommandContext): Reason[] {
   return movesBetween(before, after)
     .filter(({ from, to }) => from.monitor !== to.monitor)
     .map(({ window, to, because }) => ({

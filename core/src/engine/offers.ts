@@ -1,18 +1,18 @@
 import { sameRect, meet, type Rect } from '../geometry/rect.ts';
 import { toPixels } from '../geometry/round.ts';
-import type { Board } from '../model/board.ts';
+import type { ZoneBoard } from '../model/zone-board.ts';
 import type { InteractionOf } from '../model/interaction.ts';
-import type { Placing } from '../model/session-placing.ts';
+import type { Snap } from '../model/session-snap.ts';
 import type { SessionWindow } from '../model/session.ts';
-import { placedRect } from '../placing/along.ts';
-import { largestEmpty } from '../placing/empty.ts';
-import { onSide } from '../placing/ladder.ts';
-import { rangeRect, tracksOf } from '../tiling/board.ts';
-import type { Along } from '../values/placing.ts';
+import { snappedRect } from '../snap/axis.ts';
+import { largestEmpty } from '../snap/empty-area.ts';
+import { onSide } from '../snap/ladder.ts';
+import { rangeRect, tracksOf } from '../tiling/zone-board.ts';
+import type { Along } from '../values/snap.ts';
 import { arrange } from './arrange.ts';
-import { placedWindows, placingArea } from './placing-area.ts';
-import { isShown, shownOn, type Situation } from './session.ts';
-import { stood } from './standing.ts';
+import { snappedWindows, snapArea } from './snap-area.ts';
+import { isShown, shownOn, type CommandContext } from './session.ts';
+import { toFloatingRect } from './floating-rect.ts';
 
 /** An empty place, and the windows that could go there, in the order of their digits. */
 export interface Offer {
@@ -23,7 +23,7 @@ export interface Offer {
 interface EmptyPlace {
   rect: Rect;
   /** The zone it is, where boards give the places. */
-  zone?: { board: Board; name: string };
+  zone?: { board: ZoneBoard; name: string };
 }
 
 /** A place is worth offering where it is at least as large, in logical pixels. */
@@ -32,7 +32,7 @@ const LEAST_PLACE = { width: 160, height: 120 };
 type Offering = InteractionOf<'offer'>;
 
 /** What is offered now where the focus is; null when nothing is left to offer. */
-export function offerNow(situation: Situation, offering: Offering): Offer | null {
+export function offerNow(situation: CommandContext, offering: Offering): Offer | null {
   const { session } = situation;
   const monitor = session.focusMonitor;
   const workspace = shownOn(session, monitor);
@@ -44,7 +44,7 @@ export function offerNow(situation: Situation, offering: Offering): Offer | null
 
 /** The windows that may be offered a place: those without one first, then the most recent. */
 function candidates(
-  situation: Situation,
+  situation: CommandContext,
   workspace: string,
   monitor: string,
   { besides, asked }: Offering,
@@ -70,7 +70,7 @@ function candidates(
 
 /** Places without a window: zones in the board's order, else what placed windows leave, the largest first. */
 function emptyPlaces(
-  situation: Situation,
+  situation: CommandContext,
   workspace: string,
   monitor: string,
   { board: wanted, skipped }: Offering,
@@ -78,12 +78,12 @@ function emptyPlaces(
   const { zoned } = arrange(situation, workspace, monitor);
   const board = zoned?.board ?? situation.profile.boards.find(({ id }) => id === wanted);
   if (board) return emptyZones(situation, workspace, monitor, board);
-  const { area, gap, monitor: on } = placingArea(situation, workspace, monitor);
+  const { area, gap, monitor: on } = snapArea(situation, workspace, monitor);
   const least = {
     width: toPixels(LEAST_PLACE.width, on.scale),
     height: toPixels(LEAST_PLACE.height, on.scale),
   };
-  const taken = placedWindows(situation, workspace, monitor).map(({ rect }) => rect);
+  const taken = snappedWindows(situation, workspace, monitor).map(({ rect }) => rect);
   const places: EmptyPlace[] = [];
   while (taken.length > 0 && places.length <= skipped) {
     const rect = largestEmpty(area, [...taken, ...places.map((place) => place.rect)], gap, least);
@@ -94,18 +94,18 @@ function emptyPlaces(
 }
 
 function emptyZones(
-  situation: Situation,
+  situation: CommandContext,
   workspace: string,
   monitor: string,
-  board: Board,
+  board: ZoneBoard,
 ): EmptyPlace[] {
   const { zoned, area } = arrange(situation, workspace, monitor);
-  const on = placingArea(situation, workspace, monitor);
+  const on = snapArea(situation, workspace, monitor);
   const here = zoned
     ? { tracks: zoned.tracks, area }
     : { tracks: tracksOf(board, on.area, on.gap), area: on.area };
   const seatedIn = new Set(zoned?.seats.flatMap(({ zones }) => zones) ?? []);
-  const placed = placedWindows(situation, workspace, monitor).map(({ rect }) => rect);
+  const placed = snappedWindows(situation, workspace, monitor).map(({ rect }) => rect);
   return board.zones.flatMap((zone): EmptyPlace[] => {
     const rect = rangeRect(here.tracks, zone, here.area);
     const isTaken = seatedIn.has(zone.name) || placed.some((other) => meet(other, rect));
@@ -114,11 +114,11 @@ function emptyZones(
 }
 
 /** The largest empty place beside the other windows that have a place: placed ones, and those in zones. */
-export function placeLeft(situation: Situation, window: SessionWindow): Rect | null {
+export function emptyPlaceOffered(situation: CommandContext, window: SessionWindow): Rect | null {
   const { workspace, monitor } = window;
-  const { area, gap } = placingArea(situation, workspace, monitor);
+  const { area, gap } = snapArea(situation, workspace, monitor);
   const { zoned, tiled, tiles } = arrange(situation, workspace, monitor);
-  const placed = placedWindows(situation, workspace, monitor)
+  const placed = snappedWindows(situation, workspace, monitor)
     .filter((other) => other.window.id !== window.id)
     .map(({ rect }) => rect);
   const inZones = zoned ? (tiles ?? []).filter((_, i) => tiled[i]!.id !== window.id) : [];
@@ -130,8 +130,8 @@ export function placeLeft(situation: Situation, window: SessionWindow): Rect | n
  * A rectangle as a placing: by axes where it is just that, so that it stays a half on another monitor and
  * placing keys step on from it; else a rectangle of its own.
  */
-export function placingFor(situation: Situation, window: SessionWindow, rect: Rect): Placing {
-  const { area, gap, monitor } = placingArea(situation, window.workspace, window.monitor);
+export function snapForOffer(situation: CommandContext, window: SessionWindow, rect: Rect): Snap {
+  const { area, gap, monitor } = snapArea(situation, window.workspace, window.monitor);
   const { ladders } = situation.profile.placing;
   const alongs = (axis: 'x' | 'y'): Along[] => [
     'full',
@@ -142,8 +142,8 @@ export function placingFor(situation: Situation, window: SessionWindow, rect: Re
   for (const x of alongs('x')) {
     for (const y of alongs('y')) {
       if (x === 'full' && y === 'full') continue;
-      if (sameRect(placedRect(area, gap, { x, y }), rect)) return { x, y };
+      if (sameRect(snappedRect(area, gap, { x, y }), rect)) return { x, y };
     }
   }
-  return { x: 'full', y: 'full', at: stood(rect, monitor) };
+  return { x: 'full', y: 'full', at: toFloatingRect(rect, monitor) };
 }

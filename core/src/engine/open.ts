@@ -6,15 +6,28 @@ import { fallbackOf } from '../desk/homes.ts';
 import type { Profile } from '../model/profile.ts';
 import type { RuleSettings } from '../model/rule.ts';
 import type { SessionInput, WindowInput, Session, SessionWindow } from '../model/session.ts';
-import { nearestName } from '../values/nearest.ts';
+import { nearestName } from '../values/nearest-name.ts';
 import { ownEntry } from '../values/own-entry.ts';
 import { connectedIds } from './connect.ts';
-import { heldBy, joinedBy, parentApp, placedBy, standingBy } from './rule-effects.ts';
+import {
+  heldByRule,
+  joinedByRule,
+  parentApp,
+  snappedByRule,
+  floatingRectByRule,
+} from './rule-effects.ts';
 import { rulingFor } from './ruling.ts';
 import { withSeatsKept } from './seats.ts';
-import { isShown, placeKey, windowOf, withFocus, withWindow, existingWindow } from './session.ts';
-import { settledOn, shownOnDesk } from './settle.ts';
-import { firstStanding, stood, stoodAsGiven } from './standing.ts';
+import {
+  isShown,
+  arrangementKey,
+  windowOf,
+  withFocus,
+  withWindow,
+  existingWindow,
+} from './session.ts';
+import { relocateWindows, shownOnDesk } from './relocation.ts';
+import { firstFloatingRect, toFloatingRect, givenFloatingRect } from './floating-rect.ts';
 
 /** A session ready to run, and what in its file could not be taken as it was. */
 export interface Opened {
@@ -59,7 +72,7 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
     const parent = parentApp(input.windows, given.parent);
     const ruling = rulingFor({ profile, desk }, given, without, parent);
     const { follows } = ruling;
-    const window = { ...heldBy({ ...given, ...without, held }, follows), ruled: ruling.ruled };
+    const window = { ...heldByRule({ ...given, ...without, held }, follows), ruled: ruling.ruled };
     ruled.set(given.id, follows);
     const asked = {
       workspace: itself.workspace ?? follows.workspace ?? itself.workspace,
@@ -109,7 +122,7 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
       ? input.focusMonitor
       : fallbackOf(profile, input.focusMonitor ?? '', desk.monitors).monitor.id,
   };
-  const settled = settledOn(opened, profile, desk);
+  const settled = relocateWindows(opened, profile, desk);
   let session = withSeatsKept(followed(settled, profile, desk, ruled), profile);
   const named = windowOf(session, focus);
   // What is out of sight cannot have the focus.
@@ -132,7 +145,7 @@ function ids(list: readonly { id: string }[]): string[] {
 /** Where a window was in a session that ran: in an order that lists it. It goes on from there. */
 function whereItWas({ id, workspace, monitor }: WindowInput, { arrangements }: SessionInput) {
   if (workspace === undefined || monitor === undefined) return null;
-  const arrangement = arrangements[placeKey(workspace, monitor)];
+  const arrangement = arrangements[arrangementKey(workspace, monitor)];
   return arrangement && !arrangement.left && arrangement.order.includes(id)
     ? { workspace, monitor }
     : null;
@@ -176,15 +189,15 @@ function followed(
   let session = settled;
   for (const [id, follows] of ruled) {
     if (Object.keys(follows).length === 0) continue;
-    session = joinedBy({ session, profile, desk }, id, follows);
-    session = placedBy({ session, profile, desk }, id, follows).session;
+    session = joinedByRule({ session, profile, desk }, id, follows);
+    session = snappedByRule({ session, profile, desk }, id, follows).session;
   }
   for (const [id, follows] of ruled) {
     const window = existingWindow(session, id);
     const says = follows.corner ?? follows.size ?? window.parent;
     const isFree = window.held === 'floating' && says !== undefined;
     if (!isFree || window.ruled?.itself?.includes('corner')) continue;
-    const { standing } = standingBy({ session, profile, desk }, window, follows);
+    const { standing } = floatingRectByRule({ session, profile, desk }, window, follows);
     session = withWindow(session, id, (there) => ({ ...there, standing }));
   }
   return session;
@@ -196,8 +209,9 @@ function standingSomewhere(window: SessionWindow, desk: DeskInForce): SessionWin
   if (!isFree) return window;
   const monitor = monitorOf(desk, window.monitor);
   const { standing } = window;
-  if (!standing) return { ...window, standing: stood(firstStanding(window, monitor), monitor) };
-  return { ...window, standing: stoodAsGiven(window.held, standing, monitor) };
+  if (!standing)
+    return { ...window, standing: toFloatingRect(firstFloatingRect(window, monitor), monitor) };
+  return { ...window, standing: givenFloatingRect(window.held, standing, monitor) };
 }
 
 function lastOpenedIn(session: Session): SessionWindow | undefined {

@@ -5,11 +5,11 @@ import type { Session } from '../model/session.ts';
 import { levelsFor, resolveLayout } from '../tiling/settings.ts';
 import { arrange } from './arrange.ts';
 import { parametersOf } from '../values/layout.ts';
-import { boardsEdited } from './board-edit.ts';
+import { onZoneBoardsEdited } from './zone-board-edit.ts';
 import { carriedOver } from './commands/split.ts';
 import { openSession } from './open.ts';
-import { did, withAdjusted, type Outcome, type Situation } from './session.ts';
-import { withNamesKept } from './settle.ts';
+import { applied, withAdjusted, type Outcome, type CommandContext } from './session.ts';
+import { withNamesKept } from './relocation.ts';
 
 /**
  * The profile was edited. A session's own choice gives way where its very field was edited; windows and
@@ -17,12 +17,12 @@ import { withNamesKept } from './settle.ts';
  *
  * @param before the profile before the edit; the situation has the one after
  */
-export function profileEdited({ session, profile }: Situation, before: Profile): Outcome {
-  const former: Situation = { session, profile: before, desk: deskInForce(before, session) };
+export function onProfileEdited({ session, profile }: CommandContext, before: Profile): Outcome {
+  const former: CommandContext = { session, profile: before, desk: deskInForce(before, session) };
   let next: Session =
     before.boards === profile.boards
       ? session
-      : boardsEdited(session, before.boards, profile.boards);
+      : onZoneBoardsEdited(session, before.boards, profile.boards);
   for (const [key, arrangement] of Object.entries(next.arrangements)) {
     const [workspace = '', monitor = ''] = key.split('/');
     const was = resolveLayout(levelsFor(before, workspace, monitor)).layout;
@@ -62,7 +62,7 @@ export function profileEdited({ session, profile }: Situation, before: Profile):
     const windows = [...next.windows];
     next = openSession({ ...withNamesKept(next, former.desk), windows }, profile).session;
   }
-  return did(next);
+  return applied(next);
 }
 
 function valueOf(layout: object, field: string): unknown {

@@ -7,23 +7,28 @@ import type { Rect } from '../geometry/rect.ts';
 import type { Profile } from '../model/profile.ts';
 import type { WindowInput, Session } from '../model/session.ts';
 import { withUse, type UsedBy } from '../model/uses.ts';
-import { ruledAgain } from './rule-repeat.ts';
-import { windowAsked, windowRetitled } from './commands/window-request.ts';
-import { windowOpened } from './commands/opening.ts';
-import { windowClosed } from './commands/windows.ts';
-import { monitorsChanged, type Connected } from './connect.ts';
-import { profileEdited } from './profile-edit.ts';
-import { remembered } from './history.ts';
-import { keyHeld, settled, stepped, ended } from './run-command.ts';
+import { reapplyRules } from './reapply-rules.ts';
+import { onWindowRequest, onWindowRetitled } from './commands/window-request.ts';
+import { onWindowOpened } from './commands/opening.ts';
+import { onWindowClosed } from './commands/windows.ts';
+import { onMonitorsChanged, type ConnectedMonitors } from './connect.ts';
+import { onProfileEdited } from './profile-edit.ts';
+import { withUndoStep } from './history.ts';
+import {
+  commandKeyPressed,
+  withInteractionEnded,
+  runUndoably,
+  endInteraction,
+} from './run-command.ts';
 import { withSeatsKept } from './seats.ts';
 import {
-  did,
-  nothing,
+  applied,
+  noop,
   windowName,
   windowOf,
   withFocus,
   type Outcome,
-  type Situation,
+  type CommandContext,
 } from './session.ts';
 
 /** What can happen to a running desk. */
@@ -44,7 +49,7 @@ export type SessionEvent =
    * Monitors were plugged in or pulled: all that are connected now. `byHand` where a person did it on the
    * simulated desk: undo takes it back, as it cannot where a real cable fell out.
    */
-  | { type: 'monitors-changed'; connected: readonly Connected[]; byHand?: boolean }
+  | { type: 'monitors-changed'; connected: readonly ConnectedMonitors[]; byHand?: boolean }
   | { type: 'profile-edited'; before: Profile };
 
 /**
@@ -69,64 +74,64 @@ function withRulesAgain(before: Session, outcome: Outcome, profile: Profile): Ou
   const desk = deskInForce(profile, session);
   if (deskInForce(profile, before).desk === desk.desk) return outcome;
   const ids = session.windows.map(({ id }) => id);
-  const again = ruledAgain({ session, profile, desk }, 'desk', ids);
+  const again = reapplyRules({ session, profile, desk }, 'desk', ids);
   const step = session.past.at(-1);
   const isStep = step !== undefined && step !== before.past.at(-1);
-  const next = isStep ? remembered(before, again.session, step.command) : again.session;
+  const next = isStep ? withUndoStep(before, again.session, step.command) : again.session;
   return { session: next, trace: [...outcome.trace, ...again.trace] };
 }
 
 function happened(session: Session, event: SessionEvent, profile: Profile): Outcome {
-  const situation: Situation = { session, profile, desk: deskInForce(profile, session) };
+  const situation: CommandContext = { session, profile, desk: deskInForce(profile, session) };
   switch (event.type) {
     case 'command':
-      return used(situation, event, stepped(situation, event.command));
+      return used(situation, event, runUndoably(situation, event.command));
     case 'key-held':
-      return used(situation, event, keyHeld(situation, event.command));
+      return used(situation, event, commandKeyPressed(situation, event.command));
     case 'window-opened':
-      return windowOpened(situation, event.window);
+      return onWindowOpened(situation, event.window);
     case 'window-closed':
-      return windowClosed(situation, event.id);
+      return onWindowClosed(situation, event.id);
     case 'window-focused':
       return windowFocused(situation, event.id);
     case 'window-retitled':
-      return windowRetitled(situation, event.id, event.title);
+      return onWindowRetitled(situation, event.id, event.title);
     case 'window-asked':
-      return windowAsked(situation, event.id, event.rect);
+      return onWindowRequest(situation, event.id, event.rect);
     case 'key-released':
       return keyReleased(situation, event.taken);
     case 'monitors-changed': {
-      const before = settled(situation, null);
-      const outcome = monitorsChanged({ ...situation, session: before }, event.connected);
+      const before = withInteractionEnded(situation, null);
+      const outcome = onMonitorsChanged({ ...situation, session: before }, event.connected);
       if (!event.byHand || outcome.session === before) return outcome;
-      return { ...outcome, session: remembered(before, outcome.session, event.type) };
+      return { ...outcome, session: withUndoStep(before, outcome.session, event.type) };
     }
     case 'profile-edited':
-      return profileEdited(situation, event.before);
+      return onProfileEdited(situation, event.before);
   }
 }
 
 /** Keys that did something are counted. */
-function used({ session }: Situation, { by }: { by?: UsedBy }, outcome: Outcome): Outcome {
+function used({ session }: CommandContext, { by }: { by?: UsedBy }, outcome: Outcome): Outcome {
   if (by === undefined || outcome.session === session) return outcome;
   return { ...outcome, session: withUse(outcome.session, by) };
 }
 
 /** Things under way that a key which is down keeps up: they end when it is let go. */
-function keyReleased(situation: Situation, taken: boolean): Outcome {
+function keyReleased(situation: CommandContext, taken: boolean): Outcome {
   const { session } = situation;
   return isWhilePressed(session.interaction)
-    ? ended(situation, taken)
-    : nothing(session, 'no key that lasts is held');
+    ? endInteraction(situation, taken)
+    : noop(session, 'no key that lasts is held');
 }
 
-function windowFocused({ session, profile }: Situation, id: string): Outcome {
+function windowFocused({ session, profile }: CommandContext, id: string): Outcome {
   const window = windowOf(session, id);
-  if (!window) return nothing(session, `no window ${id} is open`);
+  if (!window) return noop(session, `no window ${id} is open`);
   if (window.held === 'pocketed') {
-    return nothing(session, `${windowName(profile, window)} is in the pocket; call-back brings it`);
+    return noop(session, `${windowName(profile, window)} is in the pocket; call-back brings it`);
   }
-  return did(withFocus(session, window), {
+  return applied(withFocus(session, window), {
     about: id,
     decided: `${windowName(profile, window)} has the focus`,
     because: 'it was chosen by pointer',

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { sessionSchema, windowSchema } from '../model/session.ts';
 import { testDesk, windows, type TestDesk } from '../testing/desk.ts';
 import { openSession } from './open.ts';
-import { place } from './place.ts';
-import { whyHere } from './why.ts';
+import { computePlacements } from './placements.ts';
+import { whyHere } from './explain.ts';
 
 const MONITORS = [
   { id: 'm1', width: 1920, height: 1080 },
@@ -15,7 +15,7 @@ const workspaceTo = (which: string) => ({ command: 'put-workspace-on-monitor', w
 
 /** What a person sees: where every window is, what is shown, what has the focus. */
 const seen = ({ session, profile }: TestDesk) => ({
-  placements: place(session, profile).placements,
+  placements: computePlacements(session, profile).placements,
   shown: session.shown,
   focus: session.focus,
 });
@@ -23,7 +23,11 @@ const seen = ({ session, profile }: TestDesk) => ({
 const reopened = ({ session, profile }: TestDesk) => {
   const written = JSON.parse(JSON.stringify(session)) as unknown;
   const again = openSession(sessionSchema.parse(written), profile).session;
-  return { placements: place(again, profile).placements, shown: again.shown, focus: again.focus };
+  return {
+    placements: computePlacements(again, profile).placements,
+    shown: again.shown,
+    focus: again.focus,
+  };
 };
 
 describe('a monitor that goes and comes back', () => {

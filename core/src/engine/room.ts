@@ -2,12 +2,12 @@ import type { Size } from '../geometry/rect.ts';
 import { toPixels } from '../geometry/round.ts';
 import type { TooSmall } from '../model/profile.ts';
 import type { Session, SessionWindow } from '../model/session.ts';
-import type { Arranged } from './arranged.ts';
+import type { ArrangedWorkspace } from './arranged-workspace.ts';
 import { minimumOf } from './hints.ts';
 
 /** Windows divided, before it is known which of them have no room. */
 export interface Division {
-  arranged: Arranged;
+  arranged: ArrangedWorkspace;
   /** The minimums of all windows are met. */
   allFit: boolean;
 }
@@ -48,7 +48,7 @@ export function withRoom(
   session: Session,
   tiled: readonly SessionWindow[],
   divide: Divide,
-): Arranged {
+): ArrangedWorkspace {
   let now = divide(tiled, []);
   const { whenTooSmall } = now.arranged.tiling;
   const left: SessionWindow[] = [];
@@ -68,7 +68,7 @@ export function withRoom(
   return complete(now, left);
 }
 
-function complete({ arranged }: Division, left: readonly SessionWindow[]): Arranged {
+function complete({ arranged }: Division, left: readonly SessionWindow[]): ArrangedWorkspace {
   if (left.length === 0) return arranged;
   const isAfloat = arranged.tiling.whenTooSmall === 'float';
   const afloat = [...arranged.unseated, ...(isAfloat ? left : [])];

@@ -2,26 +2,32 @@ import { withoutLargeness } from '../model/window-mode.ts';
 import { monitorOf } from '../desk/desk.ts';
 import { workArea } from '../desk/work-area.ts';
 import { keptInside, type Rect } from '../geometry/rect.ts';
-import type { Board } from '../model/board.ts';
+import type { ZoneBoard } from '../model/zone-board.ts';
 import type { Corner, RuleSettings } from '../model/rule.ts';
-import type { Standing } from '../model/session-placing.ts';
+import type { FloatingRect } from '../model/session-snap.ts';
 import type { Session, SessionWindow } from '../model/session.ts';
-import { boardName, zoneNamed } from '../tiling/board.ts';
+import { zoneBoardName, zoneNamed } from '../tiling/zone-board.ts';
 import { ownEntry } from '../values/own-entry.ts';
-import { boardMeant } from '../zones/divided.ts';
+import { zoneBoardMeant } from '../zones/division.ts';
 import { arrange } from './arrange.ts';
-import { withSeats } from './commands/board-here.ts';
-import { placeShown } from './place.ts';
-import { placingArea } from './placing-area.ts';
+import { withSeats } from './commands/zone-board-here.ts';
+import { computeShownPlacements } from './placements.ts';
+import { snapArea } from './snap-area.ts';
 import {
   isTiled,
   windowOf,
   withArrangement,
   withWindow,
   type Reason,
-  type Situation,
+  type CommandContext,
 } from './session.ts';
-import { clearOf, firstStanding, snapped, standsAt, stood } from './standing.ts';
+import {
+  besideOthers,
+  firstFloatingRect,
+  onGrid,
+  floatingRectOn,
+  toFloatingRect,
+} from './floating-rect.ts';
 
 /** The app of the window that a window stands over. */
 export function parentApp(
@@ -33,7 +39,7 @@ export function parentApp(
 }
 
 /** A window with what rules say of it alone, wherever it is: size, above, everywhere, and how it is held. */
-export function heldBy(window: SessionWindow, follows: RuleSettings): SessionWindow {
+export function heldByRule(window: SessionWindow, follows: RuleSettings): SessionWindow {
   const { size, stayAbove, everywhere, held = window.held } = follows;
   const { stayAbove: wasAbove, everywhere: wasEverywhere, lifted, ...given } = window;
   // A window of a fixed size covers nothing that it does not cover by itself.
@@ -55,35 +61,41 @@ export function heldBy(window: SessionWindow, follows: RuleSettings): SessionWin
  * Where a window that no tile takes stands at first: where the person moved the last one of its app, else
  * where a rule says, else over its parent or in the middle, not at the very corner of another one.
  */
-export function standingBy(
-  situation: Situation,
+export function floatingRectByRule(
+  situation: CommandContext,
   window: SessionWindow,
   { corner, remember }: RuleSettings,
-): { standing: Standing; because: string | null } {
+): { standing: FloatingRect; because: string | null } {
   const { session, desk, profile } = situation;
   const monitor = monitorOf(desk, window.monitor);
   const last = ownEntry(session.remembered, window.app ?? window.id);
   if (last && (remember ?? profile.floating.remember)) {
-    const there = standsAt(window, last.standing, monitor);
-    const kept = keptInside(workArea(monitor).area, snapped(there, monitor, profile.floating.grid));
-    return { standing: stood(kept, monitor), because: 'the person moved the last one there' };
+    const there = floatingRectOn(window, last.standing, monitor);
+    const kept = keptInside(workArea(monitor).area, onGrid(there, monitor, profile.floating.grid));
+    return {
+      standing: toFloatingRect(kept, monitor),
+      because: 'the person moved the last one there',
+    };
   }
   if (corner && corner !== 'over-parent') {
-    const { area } = placingArea(situation, window.workspace, window.monitor);
-    const at = inCorner(corner, firstStanding(window, monitor), area);
-    return { standing: stood(keptInside(workArea(monitor).area, at), monitor), because: null };
+    const { area } = snapArea(situation, window.workspace, window.monitor);
+    const at = inCorner(corner, firstFloatingRect(window, monitor), area);
+    return {
+      standing: toFloatingRect(keptInside(workArea(monitor).area, at), monitor),
+      because: null,
+    };
   }
-  const first = firstStanding(window, monitor, parentRect(situation, window));
+  const first = firstFloatingRect(window, monitor, parentRect(situation, window));
   const others = session.paused
     ? Object.values(session.paused.standing)
-    : placeShown(situation, window.monitor).filter(({ id }) => id !== window.id);
-  return { standing: stood(clearOf(others, first, monitor), monitor), because: null };
+    : computeShownPlacements(situation, window.monitor).filter(({ id }) => id !== window.id);
+  return { standing: toFloatingRect(besideOthers(others, first, monitor), monitor), because: null };
 }
 
-function parentRect(situation: Situation, { parent, monitor }: SessionWindow) {
+function parentRect(situation: CommandContext, { parent, monitor }: SessionWindow) {
   const over = windowOf(situation.session, parent);
   if (!over || over.monitor !== monitor) return undefined;
-  return placeShown(situation, over.monitor).find(({ id }) => id === over.id);
+  return computeShownPlacements(situation, over.monitor).find(({ id }) => id === over.id);
 }
 
 /** A size at a side, in a corner or in the middle of an area. */
@@ -101,8 +113,8 @@ function inCorner(corner: Corner, { width, height }: Rect, area: Rect): Rect {
 }
 
 /** A window in the zone or at the place that rules say, where there is such a one. */
-export function placedBy(
-  situation: Situation,
+export function snappedByRule(
+  situation: CommandContext,
   id: string,
   { zone, placing }: RuleSettings,
 ): { session: Session; trace: Reason[] } {
@@ -129,7 +141,7 @@ export function placedBy(
         placing: { x: 'full', y: 'full', zone: { board: board.id, zones } },
       }));
   const others = profile.boards.filter((each) => zoneNamed(each, zone)).length > 1;
-  const of = others || !isArranged ? ` of ${boardName(board)}` : '';
+  const of = others || !isArranged ? ` of ${zoneBoardName(board)}` : '';
   return {
     session: next,
     trace: [{ about: id, decided: `in ${zone}${of}`, because: 'a rule says so' }],
@@ -137,15 +149,19 @@ export function placedBy(
 }
 
 /** The boards in which a window's zone is looked for: the one that arranges its workspace, then those that fit. */
-function boardsAt(situation: Situation, { workspace, monitor }: SessionWindow): Board[] {
+function boardsAt(situation: CommandContext, { workspace, monitor }: SessionWindow): ZoneBoard[] {
   const { tiling, boards } = arrange(situation, workspace, monitor);
   const { layout } = tiling;
-  const own = layout.kind === 'board' ? boardMeant(layout, boards.all, boards.fitting) : null;
+  const own = layout.kind === 'board' ? zoneBoardMeant(layout, boards.all, boards.fitting) : null;
   return [...new Set([...(own ? [own] : []), ...boards.fitting])];
 }
 
 /** A window at the place in its order that a rule says. */
-export function joinedBy(situation: Situation, id: string, { join }: RuleSettings): Session {
+export function joinedByRule(
+  situation: CommandContext,
+  id: string,
+  { join }: RuleSettings,
+): Session {
   const { session } = situation;
   const window = windowOf(session, id);
   if (!window || join === undefined) return session;

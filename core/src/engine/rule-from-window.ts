@@ -1,12 +1,12 @@
 import { EMPTY_RULE } from '../rules/edit.ts';
 import { arrange } from './arrange.ts';
 import type { Rule, Condition, RuleSettings } from '../model/rule.ts';
-import { type Situation, windowOf, windowName } from './session.ts';
+import { type CommandContext, windowOf, windowName } from './session.ts';
 /**
  * A rule that keeps windows like this one as it is now: how it is held, its workspace, and the zone it is in.
  * It matches its app, and its kind and title where its app has windows of several.
  */
-export function ruleFromWindow(situation: Situation, id: string): Omit<Rule, 'id'> | null {
+export function ruleFromWindow(situation: CommandContext, id: string): Omit<Rule, 'id'> | null {
   const { session, profile } = situation;
   const window = windowOf(session, id);
   if (!window) return null;

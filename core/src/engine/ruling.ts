@@ -2,13 +2,13 @@ import type { DeskInForce } from '../desk/desk.ts';
 import { monitorNamed } from '../desk/roles.ts';
 import type { Profile } from '../model/profile.ts';
 import { SETTINGS, type RuleSettings, type Setting } from '../model/rule.ts';
-import type { Ruled } from '../model/session-ruled.ts';
+import type { Ruled } from '../model/session-ruling.ts';
 import type { WindowInput } from '../model/session.ts';
 import { decide } from '../rules/decide.ts';
 import { sizeFacts, type WindowFacts } from '../rules/facts.ts';
 import { ruleNumber, settingText } from '../rules/say.ts';
 import { matchText } from '../rules/trace.ts';
-import { nearestName } from '../values/nearest.ts';
+import { nearestName } from '../values/nearest-name.ts';
 import type { Reason } from './session.ts';
 
 /** What the rules come to for one window on one desk. */
@@ -21,22 +21,22 @@ export interface Ruling {
   trace: Reason[];
 }
 
-interface Asked {
+interface RulingContext {
   profile: Profile;
   desk: DeskInForce;
 }
 
 /** A place on the desk: where a window is, or would be without rules. */
-export interface Spot {
+export interface WindowLocation {
   monitor: string;
   workspace: string;
 }
 
 /** What rules see of a window. */
 export function factsOf(
-  { desk }: Pick<Asked, 'desk'>,
+  { desk }: Pick<RulingContext, 'desk'>,
   window: Omit<WindowInput, 'ruled'>,
-  { monitor, workspace }: Spot,
+  { monitor, workspace }: WindowLocation,
   parent: string | undefined,
 ): WindowFacts {
   const { app, title, kind } = window;
@@ -87,9 +87,9 @@ function saidThen(ruled: Ruled | undefined): Setting[] {
  * @param atStart what comes before any rule, where it opens because it is to open at the start
  */
 export function rulingFor(
-  asked: Asked,
+  asked: RulingContext,
   window: WindowInput,
-  spot: Spot,
+  spot: WindowLocation,
   parent: string | undefined,
   { isOpen = false, atStart = {} }: { isOpen?: boolean; atStart?: RuleSettings } = {},
 ): Ruling {

@@ -5,8 +5,8 @@ import type { Session } from '../model/session.ts';
 import { ownEntry } from '../values/own-entry.ts';
 import type { InZones } from '../zones/seats.ts';
 import { arrange } from './arrange.ts';
-import { withSeats } from './commands/board-here.ts';
-import { arrangementOf, placesOf } from './session.ts';
+import { withSeats } from './commands/zone-board-here.ts';
+import { arrangementOf, occupiedWorkspaces } from './session.ts';
 
 /**
  * The session with every zone that a window took written down, so that it keeps the zone whatever opens or
@@ -16,7 +16,7 @@ export function withSeatsKept(session: Session, profile: Profile): Session {
   if (profile.boards.length === 0) return session;
   const desk = deskInForce(profile, session);
   let next = session;
-  for (const { workspace, monitor } of placesOf(session.windows)) {
+  for (const { workspace, monitor } of occupiedWorkspaces(session.windows)) {
     const { zoned, tiled } = arrange({ session: next, profile, desk }, workspace, monitor);
     if (!zoned) continue;
     const put = ownEntry(arrangementOf(next, workspace, monitor).inZones, zoned.board.id) ?? {};

@@ -1,5 +1,5 @@
 import { isIn, withMode } from '../model/window-mode.ts';
-import { keptNewest } from '../values/newest.ts';
+import { keptNewest } from '../values/cache.ts';
 import { interactionOf, withoutInteraction } from '../model/interaction.ts';
 import type { DeskInForce } from '../desk/desk.ts';
 import type { Profile } from '../model/profile.ts';
@@ -35,29 +35,29 @@ export interface Outcome {
 }
 
 /** What a command works on. */
-export interface Situation {
+export interface CommandContext {
   session: Session;
   profile: Profile;
   desk: DeskInForce;
 }
 
-export function did(session: Session, ...trace: Reason[]): Outcome {
+export function applied(session: Session, ...trace: Reason[]): Outcome {
   return { session, trace };
 }
 
-export function nothing(session: Session, because: string): Outcome {
+export function noop(session: Session, because: string): Outcome {
   return { session, trace: [{ decided: 'nothing to do', because }] };
 }
 
 /** The key of a workspace on a monitor in a session's arrangements. */
-export function placeKey(workspace: string, monitor: string): string {
+export function arrangementKey(workspace: string, monitor: string): string {
   return `${workspace}/${monitor}`;
 }
 
 const EMPTY: Arrangement = { order: [] };
 
 export function arrangementOf(session: Session, workspace: string, monitor: string): Arrangement {
-  return liveOf(session.arrangements[placeKey(workspace, monitor)]);
+  return liveOf(session.arrangements[arrangementKey(workspace, monitor)]);
 }
 
 const lives = new WeakMap<Arrangement, Arrangement>();
@@ -76,7 +76,7 @@ function liveOf(arrangement: Arrangement = EMPTY): Arrangement {
 }
 
 /** Where each window is in the list, by its id. */
-export const positionsOf = keptNewest(
+export const indexByWindow = keptNewest(
   4,
   (windows: readonly SessionWindow[]): ReadonlyMap<string, number> => {
     const byId = new Map<string, number>();
@@ -85,27 +85,30 @@ export const positionsOf = keptNewest(
   },
 );
 
-interface WindowsPlace {
+interface OccupiedWorkspace {
   workspace: string;
   monitor: string;
 }
 
 /** Every workspace and monitor that windows are on. */
-export const placesOf = keptNewest(4, (windows: Session['windows']): readonly WindowsPlace[] => {
-  const byWorkspace = new Map<string, string[]>();
-  for (const { workspace, monitor } of windows) {
-    const monitors = byWorkspace.get(workspace);
-    if (!monitors) byWorkspace.set(workspace, [monitor]);
-    else if (!monitors.includes(monitor)) monitors.push(monitor);
-  }
-  return [...byWorkspace].flatMap(([workspace, monitors]) =>
-    monitors.map((monitor) => ({ workspace, monitor })),
-  );
-});
+export const occupiedWorkspaces = keptNewest(
+  4,
+  (windows: Session['windows']): readonly OccupiedWorkspace[] => {
+    const byWorkspace = new Map<string, string[]>();
+    for (const { workspace, monitor } of windows) {
+      const monitors = byWorkspace.get(workspace);
+      if (!monitors) byWorkspace.set(workspace, [monitor]);
+      else if (!monitors.includes(monitor)) monitors.push(monitor);
+    }
+    return [...byWorkspace].flatMap(([workspace, monitors]) =>
+      monitors.map((monitor) => ({ workspace, monitor })),
+    );
+  },
+);
 
 /** Where a window is in the list; −1 when no such window is open. */
 function indexOfWindow({ windows }: Session, id: string): number {
-  return positionsOf(windows).get(id) ?? -1;
+  return indexByWindow(windows).get(id) ?? -1;
 }
 
 export function windowOf(session: Session, id: string | undefined): SessionWindow | undefined {
@@ -162,13 +165,13 @@ export function withArrangement(
   monitor: string,
   change: (arrangement: Arrangement) => Arrangement,
 ): Session {
-  const key = placeKey(workspace, monitor);
+  const key = arrangementKey(workspace, monitor);
   const arrangement = change(liveOf(session.arrangements[key]));
   return { ...session, arrangements: { ...session.arrangements, [key]: arrangement } };
 }
 
 /** An arrangement that a window leaves for good. */
-export function withoutMember(arrangement: Arrangement, id: string): Arrangement {
+export function withoutWindow(arrangement: Arrangement, id: string): Arrangement {
   const { order, hand, divides, inZones, ...rest } = arrangement;
   const tree = hand === undefined ? undefined : withoutLeaf(hand, id);
   return {
@@ -281,10 +284,10 @@ export function mendOrders(session: Session): Session {
   const members = new Map<string, Set<string>>();
   const keepPlace = new Set<string>();
   for (const window of session.windows) {
-    const key = placeKey(window.workspace, window.monitor);
+    const key = arrangementKey(window.workspace, window.monitor);
     members.set(key, (members.get(key) ?? new Set()).add(window.id));
     const from = window.pocketedFrom;
-    if (from) keepPlace.add(`${placeKey(from.workspace, from.monitor)} ${window.id}`);
+    if (from) keepPlace.add(`${arrangementKey(from.workspace, from.monitor)} ${window.id}`);
   }
   const arrangements: Record<string, Arrangement> = {};
   for (const key of new Set([...Object.keys(session.arrangements), ...members.keys()])) {

@@ -2,11 +2,11 @@ import type { ArrangementFinding } from './finding.ts';
 import type { Rect, Size } from '../geometry/rect.ts';
 import type { Session, SessionWindow } from '../model/session.ts';
 import type { Axis } from '../values/direction.ts';
-import { type Arranged, type ReadTiles, type Given } from './arranged.ts';
+import { type ArrangedWorkspace, type TileReading, type GivenTile } from './arranged-workspace.ts';
 import { minimumOf } from './hints.ts';
 
 /** What a layout gives to its windows; known for an arrangement until it changes. */
-export function readTiles(session: Session, arranged: Arranged): ReadTiles {
+export function readTiles(session: Session, arranged: ArrangedWorkspace): TileReading {
   if (arranged.read) return arranged.read;
   const read = readAnew(session, arranged);
   // Where windows lie over each other, the focus decides which is on top.
@@ -19,8 +19,8 @@ export function readTiles(session: Session, arranged: Arranged): ReadTiles {
   return read;
 }
 
-function readAnew(session: Session, arranged: Arranged): ReadTiles {
-  const entries: Given[] = [];
+function readAnew(session: Session, arranged: ArrangedWorkspace): TileReading {
+  const entries: GivenTile[] = [];
   const findings: ArrangementFinding[] = [];
   const { tiled, minimums, workspace, zoned, unseated } = arranged;
   const monitor = arranged.monitor.id;
@@ -101,9 +101,9 @@ function topOfLast(session: Session, pile: readonly SessionWindow[]): SessionWin
 /** Windows without a tile of their own: floating, or beneath the last tile, where the focused one is on top. */
 function readLeft(
   session: Session,
-  { left, tiling, workspace, monitor }: Arranged,
+  { left, tiling, workspace, monitor }: ArrangedWorkspace,
   ofAll: SessionWindow | null,
-  entries: Given[],
+  entries: GivenTile[],
   findings: ArrangementFinding[],
 ): void {
   const now = tiling.whenTooSmall;

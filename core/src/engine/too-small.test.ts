@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Rect } from '../geometry/rect.ts';
 import { testDesk } from '../testing/desk.ts';
-import { place } from './place.ts';
+import { computePlacements } from './placements.ts';
 
 describe('when minimums cannot all be met', () => {
   const desk = (whenTooSmall: string) =>
@@ -36,7 +36,7 @@ describe('when minimums cannot all be met', () => {
       c: '340,180 320×240',
     });
     expect(floating.at('c')).toMatchObject({ held: 'floating', tile: null, shown: true });
-    const { findings } = place(floating.session, floating.profile);
+    const { findings } = computePlacements(floating.session, floating.profile);
     expect(findings).toEqual([
       { kind: 'no-tile', window: 'c', workspace: '1', monitor: 'm', now: 'float' },
     ]);
@@ -70,7 +70,7 @@ describe('when minimums cannot all be met', () => {
       { windows: [{ id: 'a', min: { width: 500, height: 10 } }, { id: 'b' }] },
     );
     expect(one.at('a')).toMatchObject({ held: 'tiled', width: 100 });
-    expect(place(one.session, one.profile).findings.map(({ kind }) => kind)).toEqual([
+    expect(computePlacements(one.session, one.profile).findings.map(({ kind }) => kind)).toEqual([
       'squeeze',
       'no-tile',
     ]);
@@ -105,7 +105,8 @@ describe('many windows in halving', () => {
         focus: 'w0',
       },
     );
-  const now = ({ session, profile }: ReturnType<typeof desk>) => place(session, profile);
+  const now = ({ session, profile }: ReturnType<typeof desk>) =>
+    computePlacements(session, profile);
   const overlap = (a: Rect, b: Rect) =>
     a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
 

@@ -3,7 +3,7 @@ import { DEMO } from '../testing/profiles.ts';
 import { completionsAt, helpAt } from './complete.ts';
 import { FORMATS, type Format } from './format.ts';
 import { HELP, helpFor } from './help.ts';
-import { publishedSchema } from './published.ts';
+import { publishedSchema } from './published-schema.ts';
 import type { JsonSchema } from './schema-json.ts';
 
 /** What is offered at the mark | of a text. */

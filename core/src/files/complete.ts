@@ -3,7 +3,7 @@ import { profileJson } from './compact.ts';
 import type { Format } from './format.ts';
 import { helpFor } from './help.ts';
 import { parseText, yamlDocument } from './parse.ts';
-import { pathAt, type Step } from './positions.ts';
+import { pathAt, type PathStep } from './positions.ts';
 import { schemasAt, shapeText, wordsOf } from './schema-at.ts';
 
 /** What could be typed at a place of a text. */
@@ -80,14 +80,14 @@ function valueIn(text: string, format: Format): unknown {
   }
 }
 
-function valueAt(value: unknown, path: readonly Step[]): unknown {
+function valueAt(value: unknown, path: readonly PathStep[]): unknown {
   return path.reduce<unknown>(
-    (at, step) => (at as Record<Step, unknown> | undefined)?.[step],
+    (at, step) => (at as Record<PathStep, unknown> | undefined)?.[step],
     value,
   );
 }
 
-function fieldsAt(value: unknown, path: readonly Step[]): Completion[] {
+function fieldsAt(value: unknown, path: readonly PathStep[]): Completion[] {
   const there = valueAt(value, path);
   const present = new Set(there === null || typeof there !== 'object' ? [] : Object.keys(there));
   const found = new Map<string, Completion>();
@@ -101,14 +101,14 @@ function fieldsAt(value: unknown, path: readonly Step[]): Completion[] {
   return [...found.values()];
 }
 
-function wordsAt(value: unknown, path: readonly Step[], names: Profile): Completion[] {
+function wordsAt(value: unknown, path: readonly PathStep[], names: Profile): Completion[] {
   const schemas = schemasAt(profileJson(), path, value);
   const words = wordsOf(schemas).map((text): Completion => ({ text, says: '', kind: 'word' }));
   return [...words, ...namesFor(path, names)];
 }
 
 /** The names that a field refers to: they must match exactly. */
-function namesFor(path: readonly Step[], profile: Profile): Completion[] {
+function namesFor(path: readonly PathStep[], profile: Profile): Completion[] {
   const field = path.findLast((step) => typeof step === 'string');
   const parent = path.filter((step) => typeof step === 'string').at(-2);
   const of = (list: readonly { id: string; name?: string }[]) =>

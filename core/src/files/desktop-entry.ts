@@ -1,6 +1,6 @@
 import { idFrom } from '../model/app-defaults.ts';
 import type { App } from '../model/app.ts';
-import { nearestName } from '../values/nearest.ts';
+import { nearestName } from '../values/nearest-name.ts';
 import type { LineFault } from './csv-rows.ts';
 
 /** What a file says of an app, and what in it could not be used. */

@@ -1,14 +1,14 @@
 import { deskInForce } from '../desk/desk.ts';
 import { arrange } from '../engine/arrange.ts';
 import { openSession } from '../engine/open.ts';
-import { placingArea } from '../engine/placing-area.ts';
+import { snapArea } from '../engine/snap-area.ts';
 import type { Rect } from '../geometry/rect.ts';
 import { CHART_COLOURS, type ChartMode } from '../keys/chart/drawing.ts';
 import { html } from '../keys/chart/text.ts';
-import type { Board } from '../model/board.ts';
+import type { ZoneBoard } from '../model/zone-board.ts';
 import type { Profile } from '../model/profile.ts';
 import { sessionSchema } from '../model/session.ts';
-import { boardName, zoneRects } from '../tiling/board.ts';
+import { zoneBoardName, zoneRects } from '../tiling/zone-board.ts';
 import { LAYOUTS } from '../tiling/layouts.ts';
 
 const SANS = "'Archivo Variable', system-ui, sans-serif";
@@ -28,16 +28,16 @@ interface Tile extends Rect {
  */
 export function zoneBoardSvg(
   profile: Profile,
-  board: Board,
+  board: ZoneBoard,
   monitorId: string,
   mode: ChartMode = 'day',
 ): string {
   const { session, desk } = emptyDesk(profile, 0);
   const { workspace } = shownOn(session, monitorId);
-  const { monitor, area, gap } = placingArea({ session, profile, desk }, workspace, monitorId);
+  const { monitor, area, gap } = snapArea({ session, profile, desk }, workspace, monitorId);
   const rects = zoneRects(board, area, gap);
   const tiles = board.zones.map(({ name }, i) => ({ ...rects[i]!, name }));
-  const title = `Board ${boardName(board)} on ${monitor.name}`;
+  const title = `Board ${zoneBoardName(board)} on ${monitor.name}`;
   return drawing(monitor, tiles, title, mode);
 }
 

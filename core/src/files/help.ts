@@ -1,4 +1,4 @@
-import type { Step } from './positions.ts';
+import type { PathStep } from './positions.ts';
 
 /**
  * What the fields of the file mean, by their names; with the field around them, or the list they are in, where a
@@ -238,7 +238,7 @@ export const HELP: Readonly<Record<string, string>> = {
 };
 
 /** What the last field of a path means; places in lists do not count. */
-export function helpFor(path: readonly Step[]): string | undefined {
+export function helpFor(path: readonly PathStep[]): string | undefined {
   const names = path.filter((step) => typeof step === 'string');
   const [name, parent] = [names.at(-1), names.at(-2)];
   if (name === undefined) return undefined;

@@ -3,8 +3,8 @@ import { describe, expect, test } from 'vitest';
 import { profileSchema, type Profile } from '../model/profile.ts';
 import { DEMO } from '../testing/profiles.ts';
 import { mergeProfiles } from './merge-profiles.ts';
-import { clashId, type Clash } from './merge.ts';
-import { changeTexts, clashWords } from './words.ts';
+import { conflictId, type Conflict } from './merge.ts';
+import { changeTexts, conflictWords } from './words.ts';
 
 /** Lists whose entries have ids, and inside them lists whose entries have names. */
 const LISTS = ['monitors', 'workspaces', 'apps', 'rules', 'boards', 'desks'] as const;
@@ -48,7 +48,12 @@ function edited(profile: Profile, { list, how, at, to }: Edit, by: string): Prof
  * What somebody else changed of a base and a merged profile has not got, though no clash names it. Compares plain
  * data: entries by id, fields by JSON, order by pairs.
  */
-function lost(base: Profile, theirs: Profile, value: Profile, clashes: readonly Clash[]): string[] {
+function lost(
+  base: Profile,
+  theirs: Profile,
+  value: Profile,
+  clashes: readonly Conflict[],
+): string[] {
   const json = (of: unknown) => JSON.stringify(of);
   const isNamed = (...path: string[]) =>
     clashes.some((clash) =>
@@ -82,7 +87,7 @@ function lost(base: Profile, theirs: Profile, value: Profile, clashes: readonly 
   return missing;
 }
 
-const isOrderOf = (list: string) => (clash: Clash) =>
+const isOrderOf = (list: string) => (clash: Conflict) =>
   clash.path[0] === list && clash.path.length === 2;
 
 describe('nothing of theirs is missing unless a clash names it', () => {
@@ -96,7 +101,7 @@ describe('nothing of theirs is missing unless a clash names it', () => {
         // Nor is anything of mine, the other way about.
         expect(lost(DEMO, mine, value, clashes)).toEqual([]);
         // Decided for them, all of theirs is there, and no clash is left.
-        const sides = new Map(clashes.map((clash) => [clashId(clash), 'theirs'] as const));
+        const sides = new Map(clashes.map((clash) => [conflictId(clash), 'theirs'] as const));
         const decided = mergeProfiles(DEMO, mine, theirs, sides);
         expect(decided.clashes).toEqual([]);
         expect(lost(DEMO, theirs, decided.value, [])).toEqual([]);
@@ -154,12 +159,12 @@ describe('the order of a list is a value of its own', () => {
     const { value, clashes } = mergeProfiles(base, mine, theirs);
     expect(clashes.filter(isOrderOf('workspaces'))).toHaveLength(1);
     expect(ids(value.workspaces)).toEqual(['R', 'B', 'M', 'S']);
-    expect(clashWords(clashes[0]!, value)).toEqual({
+    expect(conflictWords(clashes[0]!, value)).toEqual({
       what: 'order of workspaces',
       mine: 'R, B, M, S',
       theirs: 'M, B, S, R',
     });
-    const taken = mergeProfiles(base, mine, theirs, new Map([[clashId(clashes[0]!), 'theirs']]));
+    const taken = mergeProfiles(base, mine, theirs, new Map([[conflictId(clashes[0]!), 'theirs']]));
     expect(taken.clashes).toEqual([]);
     expect(ids(taken.value.workspaces)).toEqual(['M', 'B', 'S', 'R']);
   });
@@ -170,7 +175,7 @@ describe('the order of a list is a value of its own', () => {
     const theirs = { ...DEMO, rules: [...rest, first!, second!] };
     const { clashes } = mergeProfiles(DEMO, mine, theirs);
     expect(clashes).toHaveLength(1);
-    expect(clashWords(clashes[0]!, DEMO).what).toBe('order of rules');
-    expect(clashWords(clashes[0]!, DEMO).mine).toMatch(/^Slope Cams, Duty Line/);
+    expect(conflictWords(clashes[0]!, DEMO).what).toBe('order of rules');
+    expect(conflictWords(clashes[0]!, DEMO).mine).toMatch(/^Slope Cams, Duty Line/);
   });
 });

@@ -1,7 +1,7 @@
 import { PROFILE_FIELDS, profileSchema, type Profile } from '../model/profile.ts';
 import { read } from '../values/faults.ts';
 import { isSame } from './differences.ts';
-import { clashId, merge, type Clash, type Decisions, type Merged } from './merge.ts';
+import { conflictId, merge, type Conflict, type Decisions, type Merged } from './merge.ts';
 
 /**
  * Two edits of the same profile in one that is a profile. Where two edits do not clash in any field, and do not go
@@ -26,12 +26,12 @@ export function mergeProfiles(
       !isSame(begun[field], theirs[field]) &&
       !isSame(mine[field], theirs[field]),
   );
-  const apart: Clash[] = parts.flatMap((field) => {
+  const apart: Conflict[] = parts.flatMap((field) => {
     const clash = { path: [field], base: begun[field], mine: mine[field], theirs: theirs[field] };
-    return decided.has(clashId(clash)) ? [] : [clash];
+    return decided.has(conflictId(clash)) ? [] : [clash];
   });
   const keeping = parts.map((field) => {
-    const id = clashId({ path: [field] });
+    const id = conflictId({ path: [field] });
     return [id, decided.get(id) ?? 'mine'] as const;
   });
   const { value } = merge(begun, mine, theirs, new Map(keeping));

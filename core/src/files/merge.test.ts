@@ -6,12 +6,12 @@ import { withGap } from '../tiling/settings-edit.ts';
 import { differences, isSame } from './differences.ts';
 import { importItems, withImported, type Taking } from './import.ts';
 import { mergeProfiles } from './merge-profiles.ts';
-import { clashId, merge, type Clash } from './merge.ts';
+import { conflictId, merge, type Conflict } from './merge.ts';
 import { fileOf, readFile, type FromFile, type Piece } from './pieces.ts';
 
 const RUNS = { numRuns: 40 };
-const theirsIn = (clashes: readonly Clash[]) =>
-  new Map(clashes.map((clash) => [clashId(clash), 'theirs'] as const));
+const theirsIn = (clashes: readonly Conflict[]) =>
+  new Map(clashes.map((clash) => [conflictId(clash), 'theirs'] as const));
 
 const BOARD = {
   id: 'two',

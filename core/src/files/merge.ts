@@ -2,7 +2,7 @@ import { isFields, isSame } from './differences.ts';
 import { entriesOf, isOrdered, orderPath, type Entries, type Path } from './lists.ts';
 
 /** A part that two people made different of the same. `undefined`: left out. */
-export interface Clash {
+export interface Conflict {
   path: Path;
   base: unknown;
   mine: unknown;
@@ -12,7 +12,7 @@ export interface Clash {
 export interface Merged<T> {
   /** Both edits together; mine where they clash. */
   value: T;
-  clashes: Clash[];
+  clashes: Conflict[];
 }
 
 /** How parts are settled, by `clashId`: as one of the two has them. */
@@ -24,13 +24,13 @@ export type Decisions = ReadonlyMap<string, 'mine' | 'theirs'>;
  * is decided is taken as decided. The order of a list is a field of its own.
  */
 export function merge<T>(base: T, mine: T, theirs: T, decided: Decisions = NOTHING): Merged<T> {
-  const clashes: Clash[] = [];
+  const clashes: Conflict[] = [];
   const value = merged(base, mine, theirs, [], clashes, decided) as T;
   return { value, clashes };
 }
 
 /** What a clash is known by. */
-export const clashId = ({ path }: { path: Path }): string => JSON.stringify(path);
+export const conflictId = ({ path }: { path: Path }): string => JSON.stringify(path);
 
 const NOTHING: Decisions = new Map();
 
@@ -39,12 +39,12 @@ function merged(
   mine: unknown,
   theirs: unknown,
   path: Path,
-  clashes: Clash[],
+  clashes: Conflict[],
   decided: Decisions,
 ): unknown {
   if (isSame(mine, theirs) || isSame(base, theirs)) return mine;
   if (isSame(base, mine)) return theirs;
-  const decision = decided.get(clashId({ path }));
+  const decision = decided.get(conflictId({ path }));
   if (decision) return decision === 'mine' ? mine : theirs;
   if (Array.isArray(mine) && Array.isArray(theirs)) {
     const old = Array.isArray(base) ? base : [];
@@ -75,7 +75,7 @@ function mergedList(
   mine: Entries,
   theirs: Entries,
   path: Path,
-  clashes: Clash[],
+  clashes: Conflict[],
   decided: Decisions,
 ): unknown[] {
   const values = new Map<string, unknown>();
@@ -97,7 +97,7 @@ function orderedAs(
   mine: Entries,
   theirs: Entries,
   path: Path,
-  clashes: Clash[],
+  clashes: Conflict[],
   decided: Decisions,
 ): 'mine' | 'theirs' {
   const isMoved = (entries: Entries) => !isSame(order(base, entries), order(entries, base));
@@ -106,7 +106,7 @@ function orderedAs(
   const inAll = (entries: Entries) =>
     order(entries, base).filter((name) => mine.has(name) && theirs.has(name));
   if (isSame(inAll(mine), inAll(theirs))) return 'mine';
-  const decision = decided.get(clashId({ path: orderPath(path) }));
+  const decision = decided.get(conflictId({ path: orderPath(path) }));
   if (decision) return decision;
   if (isOrdered(path))
     clashes.push({

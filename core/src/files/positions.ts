@@ -10,17 +10,17 @@ export interface Span {
 }
 
 /** A step on the way into a value: the name of a field, or a place in a list. */
-export type Step = string | number;
+export type PathStep = string | number;
 
 /** One value of a text: the way to it, where it stands, and where the name of its field does. */
-interface Spot {
-  path: readonly Step[];
+interface TextPosition {
+  path: readonly PathStep[];
   value: Span;
   name?: Span;
 }
 
 /** The way that a fault tells: ["tiling", "places", 1] of "tiling.places[1]". */
-export function stepsOf(path: string): Step[] {
+export function stepsOf(path: string): PathStep[] {
   return [...path.matchAll(/([^.[\]]+)|\[(\d+)\]/g)].map(
     ([, name, index]) => name ?? Number(index),
   );
@@ -30,9 +30,9 @@ export function stepsOf(path: string): Step[] {
  * Where in a text the value stands that a path leads to, or the nearest one around it; the name of the field
  * where there is one, else the value.
  */
-export function spanOf(text: string, format: Format, path: readonly Step[]): Span {
-  let best: Spot = { path: [], value: { from: 0, to: 0 } };
-  for (const spot of spotsOf(text, format)) {
+export function spanOf(text: string, format: Format, path: readonly PathStep[]): Span {
+  let best: TextPosition = { path: [], value: { from: 0, to: 0 } };
+  for (const spot of positionsIn(text, format)) {
     const leads = spot.path.every((step, i) => step === path[i]);
     if (leads && spot.path.length > best.path.length) best = spot;
   }
@@ -40,24 +40,24 @@ export function spanOf(text: string, format: Format, path: readonly Step[]): Spa
 }
 
 /** The way to what stands at an offset of a text; the last step is the field whose name or value is there. */
-export function pathAt(text: string, format: Format, offset: number): readonly Step[] {
-  let best: readonly Step[] = [];
-  for (const { path, value, name } of spotsOf(text, format)) {
+export function pathAt(text: string, format: Format, offset: number): readonly PathStep[] {
+  let best: readonly PathStep[] = [];
+  for (const { path, value, name } of positionsIn(text, format)) {
     const isIn = ({ from, to }: Span) => from <= offset && offset <= to;
     if ((isIn(value) || (name && isIn(name))) && path.length >= best.length) best = path;
   }
   return best;
 }
 
-function spotsOf(text: string, format: Format): Spot[] {
-  const spots: Spot[] = [];
+function positionsIn(text: string, format: Format): TextPosition[] {
+  const spots: TextPosition[] = [];
   if (format === 'toml') {
-    tomlSpots(text, spots);
+    addTomlPositions(text, spots);
     return spots;
   }
   // JSON is a part of YAML.
   const { contents } = yamlDocument(text);
-  if (contents) yamlSpots(contents, [], spots);
+  if (contents) addYamlPositions(contents, [], spots);
   return spots;
 }
 
@@ -66,12 +66,12 @@ function yamlSpan(node: unknown): Span | undefined {
   return range ? { from: range[0], to: range[1] } : undefined;
 }
 
-function yamlSpots(node: Node, path: readonly Step[], spots: Spot[]): void {
+function addYamlPositions(node: Node, path: readonly PathStep[], spots: TextPosition[]): void {
   if (isSeq(node)) {
     node.items.forEach((item, i) => {
       const value = yamlSpan(item);
       if (value) spots.push({ path: [...path, i], value });
-      yamlSpots(item as Node, [...path, i], spots);
+      addYamlPositions(item as Node, [...path, i], spots);
     });
   }
   if (!isMap(node)) return;
@@ -80,12 +80,12 @@ function yamlSpots(node: Node, path: readonly Step[], spots: Spot[]): void {
     const name = yamlSpan(key);
     const span = yamlSpan(value) ?? name;
     if (span) spots.push({ path: at, value: span, ...(name && { name }) });
-    if (value) yamlSpots(value as Node, at, spots);
+    if (value) addYamlPositions(value as Node, at, spots);
   }
 }
 
 /** What is broken has no places yet. */
-function tomlSpots(text: string, spots: Spot[]): void {
+function addTomlPositions(text: string, spots: TextPosition[]): void {
   let program: AST.TOMLProgram;
   try {
     program = parseTOML(text);
@@ -105,7 +105,11 @@ function tomlSpots(text: string, spots: Spot[]): void {
 
 const tomlSpan = ({ range: [from, to] }: { range: [number, number] }): Span => ({ from, to });
 
-function tomlPair({ key, value }: AST.TOMLKeyValue, above: readonly Step[], spots: Spot[]): void {
+function tomlPair(
+  { key, value }: AST.TOMLKeyValue,
+  above: readonly PathStep[],
+  spots: TextPosition[],
+): void {
   const path = [
     ...above,
     ...key.keys.map((part) => (part.type === 'TOMLBare' ? part.name : part.value)),
@@ -114,7 +118,11 @@ function tomlPair({ key, value }: AST.TOMLKeyValue, above: readonly Step[], spot
   tomlContent(value, path, spots);
 }
 
-function tomlContent(value: AST.TOMLContentNode, path: readonly Step[], spots: Spot[]): void {
+function tomlContent(
+  value: AST.TOMLContentNode,
+  path: readonly PathStep[],
+  spots: TextPosition[],
+): void {
   if (value.type === 'TOMLInlineTable') for (const pair of value.body) tomlPair(pair, path, spots);
   if (value.type !== 'TOMLArray') return;
   value.elements.forEach((element, i) => {

@@ -10,7 +10,7 @@ import { FORMATS } from './format.ts';
 import { keysCsv, readKeysCsv } from './keys-csv.ts';
 import { parseText } from './parse.ts';
 import { fileOf, PIECE_FIELDS, PIECES, readFile } from './pieces.ts';
-import { publishedSchema } from './published.ts';
+import { publishedSchema } from './published-schema.ts';
 import { readRulesCsv, rulesCsv } from './rules-csv.ts';
 import { writeText } from './write.ts';
 

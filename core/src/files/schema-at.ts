@@ -1,5 +1,5 @@
 import { isFields } from './differences.ts';
-import type { Step } from './positions.ts';
+import type { PathStep } from './positions.ts';
 import type { JsonSchema } from './schema-json.ts';
 
 /**
@@ -8,7 +8,7 @@ import type { JsonSchema } from './schema-json.ts';
  */
 export function schemasAt(
   schema: JsonSchema,
-  path: readonly Step[],
+  path: readonly PathStep[],
   value?: unknown,
 ): readonly JsonSchema[] {
   const shapes = shapesOf(schema, value);

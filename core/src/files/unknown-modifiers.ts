@@ -1,7 +1,7 @@
 import type { Profile } from '../model/profile.ts';
 import { shortJson, type Fault } from '../values/faults.ts';
 import { MAIN, MODIFIERS } from '../values/modifiers.ts';
-import { nearestName } from '../values/nearest.ts';
+import { nearestName } from '../values/nearest-name.ts';
 import { triggerOf } from '../values/trigger.ts';
 
 /**

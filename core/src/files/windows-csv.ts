@@ -1,7 +1,7 @@
 import { idFrom } from '../model/app-defaults.ts';
 import { appSchema, appWindowSchema, type App, type AppWindow } from '../model/app.ts';
 import { read } from '../values/faults.ts';
-import { nearestName } from '../values/nearest.ts';
+import { nearestName } from '../values/nearest-name.ts';
 import { csvRows, type CsvRow, type LineFault } from './csv-rows.ts';
 
 /** The columns of a list of windows, in the order in which a person would write them; `app` or `name` must be there. */

@@ -108,7 +108,7 @@ function addedText(path: Path, added: unknown): string {
 }
 
 /** A part that two people made different, in words: what it is, and how each of them has it. */
-export function clashWords(
+export function conflictWords(
   { path, mine, theirs }: { path: Path; mine: unknown; theirs: unknown },
   profile: Profile,
 ): { what: string; mine: string; theirs: string } {

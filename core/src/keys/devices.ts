@@ -1,12 +1,12 @@
 import type { InputDevice } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { isModifierCode } from '../values/modifiers.ts';
-import { BOARDS, type KeyBoard } from './boards.ts';
+import { KEYBOARDS, type Keyboard } from './keyboards.ts';
 import { POINTING_BUTTONS } from './starters/few.ts';
 
 /** The code of every input of a device: the keys of its board, its buttons, and what else it declares. */
 export function inputsOf({ board, buttons = 0, codes = [] }: InputDevice): string[] {
-  const keys = board ? BOARDS[board].keys.map(({ code }) => code) : [];
+  const keys = board ? KEYBOARDS[board].keys.map(({ code }) => code) : [];
   const all = Array.from({ length: buttons }, (_, i) => `Button${i + 1}`);
   return [...new Set([...keys, ...all, ...codes])];
 }
@@ -29,7 +29,7 @@ export function deviceName({ name, id }: InputDevice): string {
 }
 
 /** The board that stands for the profile's keys: that of its first keyboard. */
-export function boardOf({ keys }: Profile): KeyBoard {
+export function keyboardOf({ keys }: Profile): Keyboard {
   const form = keys.devices.find(({ board }) => board !== undefined)?.board;
-  return BOARDS[form ?? 'ansi-100'];
+  return KEYBOARDS[form ?? 'ansi-100'];
 }

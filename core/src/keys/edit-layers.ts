@@ -2,7 +2,7 @@ import type { KeyCommand } from '../commands/registry.ts';
 import { freeId } from '../desk/edit.ts';
 import {
   BASE,
-  type Bundle,
+  type ModifierAlias,
   type InputDevice,
   type KeyLayer,
   type OwnBinding,
@@ -72,21 +72,21 @@ export function withoutLayer(profile: Profile, id: string): Profile {
 }
 
 /** The profile with one more bundle, all four modifiers on a key that holds none yet. */
-export function withNewBundle(profile: Profile): Profile {
+export function withNewModifierAlias(profile: Profile): Profile {
   const { bundles } = profile.keys;
   const free = ['CapsLock', 'ContextMenu', ...CODES].find(
     (code) => !bundles.some(({ hold }) => hold === code),
   )!;
   const id = freeId('Bundle', idsOf(bundles));
-  const bundle: Bundle = { id, hold: free, modifiers: ['Ctrl', 'Alt', 'Shift', 'Meta'] };
+  const bundle: ModifierAlias = { id, hold: free, modifiers: ['Ctrl', 'Alt', 'Shift', 'Meta'] };
   return withKeys(profile, { bundles: [...bundles, bundle] });
 }
 
 /** The profile with a bundle changed; by another name in every binding that is pressed with it. */
-export function withBundle(
+export function withModifierAlias(
   profile: Profile,
   id: string,
-  change: (bundle: Bundle) => Bundle,
+  change: (bundle: ModifierAlias) => ModifierAlias,
 ): Profile {
   const bundles = profile.keys.bundles.map((bundle) =>
     bundle.id === id ? change(bundle) : bundle,
@@ -110,7 +110,7 @@ function withModifierRenamed(keys: string, former: string, name: string): string
 }
 
 /** The profile without a bundle, and without the bindings that are pressed with it. */
-export function withoutBundle(profile: Profile, id: string): Profile {
+export function withoutModifierAlias(profile: Profile, id: string): Profile {
   const { bundles, bindings } = profile.keys;
   const isWith = ({ keys }: OwnBinding) =>
     triggerOf(keys).steps.some(({ modifiers }) => modifiers.includes(id));
@@ -121,7 +121,7 @@ export function withoutBundle(profile: Profile, id: string): Profile {
 }
 
 /** The modifiers a bundle can stand for. */
-export const BUNDLED: readonly Bundle['modifiers'][number][] = [
+export const ALIASABLE_KEYS: readonly ModifierAlias['modifiers'][number][] = [
   MAIN,
   'Ctrl',
   'Alt',

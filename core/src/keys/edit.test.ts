@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { STARTERS } from '../model/keys.ts';
+import { KEY_STARTERS } from '../model/keys.ts';
 import { profileSchema, type Profile } from '../model/profile.ts';
 import { usesByCommand } from '../model/uses.ts';
 import { OFFICE, testDesk, windows } from '../testing/desk.ts';
@@ -8,11 +8,11 @@ import { does, enter, profileWith } from '../testing/keys.ts';
 import { MODIFIERS } from '../values/modifiers.ts';
 import {
   layerRenamed,
-  withBundle,
-  withNewBundle,
+  withModifierAlias,
+  withNewModifierAlias,
   withNewDevice,
   withNewLayer,
-  withoutBundle,
+  withoutModifierAlias,
   withoutDevice,
   withoutLayer,
 } from './edit-layers.ts';
@@ -31,11 +31,11 @@ import {
   withStandIn,
 } from './edit.ts';
 import { keyFaces, modifierSets } from './faces.ts';
-import { following } from './following.ts';
-import { nearestFree } from './free.ts';
+import { nextKeys } from './next-keys.ts';
+import { nearestFree } from './free-keys.ts';
 import { keyMap } from './map.ts';
 import { resolveKey } from './resolve.ts';
-import { HOME } from './state.ts';
+import { IDLE } from './state.ts';
 import { keyTable } from './table.ts';
 
 const whole = profileSchema.parse({ ...OFFICE, apps: [{ id: 'pitreader', letter: 'I' }] });
@@ -93,7 +93,9 @@ describe('edits of bindings', () => {
     fc.assert(
       fc.property(fc.array(fc.constantFrom(...MODIFIERS), { maxLength: 5 }), (mains) => {
         const changed = mains.reduce(withMainModifier, own);
-        expect(new Set(keyMap(changed).map(({ sign }) => sign)).size).toBe(keyMap(own).length);
+        expect(new Set(keyMap(changed).map(({ canonicalTrigger }) => canonicalTrigger)).size).toBe(
+          keyMap(own).length,
+        );
         const does = (profile: Profile) => keyMap(profile).map(bindingText).sort();
         expect(does(changed)).toEqual(does(own));
       }),
@@ -117,13 +119,17 @@ describe('edits of bindings', () => {
 });
 
 describe('starters', () => {
-  it.each(STARTERS)('%s merged is there whole, and merged again changes nothing', (from) => {
+  it.each(KEY_STARTERS)('%s merged is there whole, and merged again changes nothing', (from) => {
     const merged = sound(withMerged(whole, from));
     expect(mapChanges(merged, withMerged(merged, from))).toEqual([]);
-    const there = keyMap(merged).map(({ sign, command }) => `${sign} ${JSON.stringify(command)}`);
-    for (const { sign, command } of keyMap(sound(beginningFrom(whole, from))))
-      expect(there).toContain(`${sign} ${JSON.stringify(command)}`);
-    expect(new Set(keyMap(merged).map(({ sign }) => sign)).size).toBe(keyMap(merged).length);
+    const there = keyMap(merged).map(
+      ({ canonicalTrigger, command }) => `${canonicalTrigger} ${JSON.stringify(command)}`,
+    );
+    for (const { canonicalTrigger, command } of keyMap(sound(beginningFrom(whole, from))))
+      expect(there).toContain(`${canonicalTrigger} ${JSON.stringify(command)}`);
+    expect(new Set(keyMap(merged).map(({ canonicalTrigger }) => canonicalTrigger)).size).toBe(
+      keyMap(merged).length,
+    );
   });
 
   it('tell what merging changes, key by key', () => {
@@ -166,19 +172,19 @@ describe('layers, bundles and devices', () => {
     expect(renamed.keys.bindings[0]!.command).toEqual(enter('far'));
     expect(layerRenamed(profile, 'stay', 'one')).toBeNull();
     expect(layerRenamed(profile, 'stay', 'base')).toBeNull();
-    const bundle = sound(withBundle(profile, 'Caps', (each) => ({ ...each, id: 'Held' })));
+    const bundle = sound(withModifierAlias(profile, 'Caps', (each) => ({ ...each, id: 'Held' })));
     expect(bundle.keys.bindings[2]!.keys).toBe('Held+KeyU');
   });
 
   it('go with the keys that need them', () => {
     expect(sound(withoutLayer(profile, 'stay')).keys.bindings).toHaveLength(1);
-    expect(sound(withoutBundle(profile, 'Caps')).keys.bindings).toHaveLength(2);
+    expect(sound(withoutModifierAlias(profile, 'Caps')).keys.bindings).toHaveLength(2);
   });
 
   it('are added under ids of their own', () => {
     const two = [withNewLayer, withNewLayer].reduce((now, add) => add(now).profile, profile);
     expect(new Set(sound(two).keys.layers.map(({ id }) => id)).size).toBe(5);
-    expect(sound(withNewBundle(withNewBundle(profile))).keys.bundles).toHaveLength(3);
+    expect(sound(withNewModifierAlias(withNewModifierAlias(profile))).keys.bundles).toHaveLength(3);
     const device = withNewDevice(profile);
     expect(withoutDevice(sound(device.profile), device.id)).toEqual(profile);
   });
@@ -210,14 +216,14 @@ describe('what the keys show', () => {
   it('can follow while a sequence has begun or a layer is entered', () => {
     const context = { table: keyTable(profile), interaction: null, app: null };
     const press = (code: string) =>
-      resolveKey(HOME, { type: 'down', at: 0, code, modifiers: ['Meta'] }, context).state;
-    expect(following(HOME, context)).toBeNull();
-    expect(following(press('KeyK'), context)).toMatchObject({
+      resolveKey(IDLE, { type: 'down', at: 0, code, modifiers: ['Meta'] }, context).state;
+    expect(nextKeys(IDLE, context)).toBeNull();
+    expect(nextKeys(press('KeyK'), context)).toMatchObject({
       of: 'sequence',
       name: 'Meta+KeyK',
       next: [{ keys: 'KeyS' }],
     });
-    expect(following(press('KeyG'), context)).toMatchObject({
+    expect(nextKeys(press('KeyG'), context)).toMatchObject({
       of: 'layer',
       name: 'stay',
       next: [{ keys: 'KeyJ' }],

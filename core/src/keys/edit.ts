@@ -1,6 +1,6 @@
 import type { KeyCommand } from '../commands/registry.ts';
 import { commandText } from '../commands/command.ts';
-import { BASE, type OwnBinding, type StarterId } from '../model/keys.ts';
+import { BASE, type OwnBinding, type KeyStarterId } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { MAIN, type Modifier } from '../values/modifiers.ts';
 import { triggerOf, triggerText } from '../values/trigger.ts';
@@ -123,34 +123,38 @@ export function withMainModifier(profile: Profile, main: Modifier): Profile {
 }
 
 /** The profile with a starter to begin from: its keys instead of the former starter's, one's own stay. */
-export function beginningFrom(profile: Profile, from: StarterId): Profile {
+export function beginningFrom(profile: Profile, from: KeyStarterId): Profile {
   return withDeviceOf(withKeys(profile, { from, without: [] }), from);
 }
 
 /** The profile with the bindings of a starter as one's own; what was on their keys in the base layer gives way. */
-export function withMerged(profile: Profile, from: StarterId): Profile {
+export function withMerged(profile: Profile, from: KeyStarterId): Profile {
   const { main } = profile.keys;
   const added = STARTER_MAPS[from].bindings(profile).map(({ keys, ...rest }): OwnBinding => {
     return { keys: beside(keys, main), ...rest };
   });
   const merged = keyMap(withKeys(profile, { bindings: added, from: 'none', without: [] }));
-  const signs = new Set(merged.map(({ sign }) => sign));
+  const signs = new Set(merged.map(({ canonicalTrigger }) => canonicalTrigger));
   const same = (one: KeyBinding) =>
     merged.some(
-      ({ sign, command }) => sign === one.sign && textOf(command) === textOf(one.command),
+      ({ canonicalTrigger, command }) =>
+        canonicalTrigger === one.canonicalTrigger && textOf(command) === textOf(one.command),
     );
   const inTheWay = keyMap(profile).filter(
     (binding) =>
-      binding.layer === BASE && binding.app === null && signs.has(binding.sign) && !same(binding),
+      binding.layer === BASE &&
+      binding.app === null &&
+      signs.has(binding.canonicalTrigger) &&
+      !same(binding),
   );
   const kept = keyMap(profile).filter((binding) => binding.layer === BASE && same(binding));
-  const there = new Set(kept.map(({ sign }) => sign));
+  const there = new Set(kept.map(({ canonicalTrigger }) => canonicalTrigger));
   const own = new Set(inTheWay.filter(({ at }) => at >= 0).map(({ at }) => at));
   const left = inTheWay.filter(({ from: of }) => of === 'starter');
   const { bindings, without } = profile.keys;
   const next = withKeys(profile, {
     bindings: [
-      ...merged.filter(({ sign }) => !there.has(sign)).map(asOwn),
+      ...merged.filter(({ canonicalTrigger }) => !there.has(canonicalTrigger)).map(asOwn),
       ...bindings.filter((_, i) => !own.has(i)),
     ],
     without: [...without, ...left.map(({ keys }) => starterKeysOf(keys, profile.keys))],
@@ -161,7 +165,7 @@ export function withMerged(profile: Profile, from: StarterId): Profile {
 const textOf = (command: KeyCommand | undefined) => (command ? commandText(command) : '');
 
 /** With the device that a starter is for, where none of that name is declared. */
-function withDeviceOf(profile: Profile, from: StarterId): Profile {
+function withDeviceOf(profile: Profile, from: KeyStarterId): Profile {
   const { device } = STARTER_MAPS[from];
   const { devices } = profile.keys;
   if (!device || devices.some(({ id, buttons }) => id === device.id || buttons !== undefined))
@@ -183,7 +187,7 @@ export function mapChanges(before: Profile, after: Profile): MapChange[] {
   const inForce = (profile: Profile) => {
     const first = new Map<string, KeyBinding>();
     for (const binding of keyMap(profile)) {
-      const at = `${binding.layer} ${binding.app ?? ''} ${binding.sign}`;
+      const at = `${binding.layer} ${binding.app ?? ''} ${binding.canonicalTrigger}`;
       if (!first.has(at)) first.set(at, binding);
     }
     return first;
@@ -218,8 +222,10 @@ export function withStandIn(keys: string, { keys: { standIn } }: Profile): strin
 
 /** What is bound to just these keys in a layer, for every app; null where nothing is. */
 export function boundAt(profile: Profile, keys: string, layer = BASE): KeyBinding | null {
-  const { sign } = expander(profile.keys)(keys);
+  const { canonicalTrigger } = expander(profile.keys)(keys);
   const is = (binding: KeyBinding) =>
-    binding.sign === sign && binding.layer === layer && binding.app === null;
+    binding.canonicalTrigger === canonicalTrigger &&
+    binding.layer === layer &&
+    binding.app === null;
   return keyMap(profile).find(is) ?? null;
 }

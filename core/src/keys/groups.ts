@@ -1,14 +1,14 @@
 import type { Profile } from '../model/profile.ts';
 import { buttonOf } from '../values/codes.ts';
 import { DIRECTIONS, type Direction } from '../values/direction.ts';
-import { boardOf } from './devices.ts';
+import { keyboardOf } from './devices.ts';
 import { directedOf } from './ways-back.ts';
-import type { KeySlot, Wish } from './wishes.ts';
+import type { KeySlot, BindingCandidate } from './binding-candidates.ts';
 
 /** Commands that lead in several directions and stay together on the keys. */
 export interface Group {
   family: string;
-  members: ReadonlyMap<Direction, Wish>;
+  members: ReadonlyMap<Direction, BindingCandidate>;
 }
 
 /** A place for a group: the keys of its members, and what they cost. */
@@ -18,12 +18,12 @@ export interface GroupPlace {
 }
 
 /** The families of directions among wishes that are not pinned. */
-export function groupsOf(wishes: readonly Wish[]): Group[] {
-  const families = new Map<string, Map<Direction, Wish>>();
+export function groupsOf(wishes: readonly BindingCandidate[]): Group[] {
+  const families = new Map<string, Map<Direction, BindingCandidate>>();
   for (const wish of wishes) {
     const directed = wish.pinned === null ? directedOf(wish.command) : null;
     if (!directed) continue;
-    const family = families.get(directed.family) ?? new Map<Direction, Wish>();
+    const family = families.get(directed.family) ?? new Map<Direction, BindingCandidate>();
     families.set(directed.family, family.set(directed.direction, wish));
   }
   return [...families]
@@ -108,7 +108,7 @@ function runs(buttons: readonly string[]): string[][] {
 /** The keys of each row of the board that touch their neighbours, from the left. */
 function rowsOfBoard(profile: Profile): string[][][] {
   const byRow = new Map<number, { code: string; x: number; end: number }[]>();
-  for (const { code, x, y, width } of boardOf(profile).keys) {
+  for (const { code, x, y, width } of keyboardOf(profile).keys) {
     const row = Math.round(y);
     byRow.set(row, [...(byRow.get(row) ?? []), { code, x, end: x + width }]);
   }
@@ -130,7 +130,7 @@ const ASIDE = 0.6;
 /** Three neighbours, and a key above the middle one. */
 function crossesOf(profile: Profile, needed: readonly Direction[]): Shape[] {
   if (needed.length < DIRECTIONS.length) return [];
-  const { keys } = boardOf(profile);
+  const { keys } = keyboardOf(profile);
   return rowsOfBoard(profile)
     .flat()
     .flatMap((row) =>

@@ -1,20 +1,20 @@
-export { assign } from './assign.ts';
-export { BOARDS, type BoardKey } from './boards.ts';
+export { assign } from './assignment.ts';
+export { KEYBOARDS, type KeyboardKey } from './keyboards.ts';
 export { type ChartMode, chartSvg } from './chart/drawing.ts';
 export { chartHtml } from './chart/page.ts';
 export { type ChartRow, chartRows } from './chart/rows.ts';
 export { chartCsv, chartMarkdown } from './chart/text.ts';
-export { boardOf, deviceName, freeInputsOf, inputsOf } from './devices.ts';
+export { keyboardOf, deviceName, freeInputsOf, inputsOf } from './devices.ts';
 export {
-  BUNDLED,
+  ALIASABLE_KEYS,
   layerRenamed,
-  withBundle,
+  withModifierAlias,
   withDevice,
   withLayer,
-  withNewBundle,
+  withNewModifierAlias,
   withNewDevice,
   withNewLayer,
-  withoutBundle,
+  withoutModifierAlias,
   withoutDevice,
   withoutLayer,
 } from './edit-layers.ts';
@@ -35,15 +35,15 @@ export {
 } from './edit.ts';
 export { type Effort, KLM, NO_EFFORT, withEffort } from './effort.ts';
 export { type KeyFace, keyFaces, modifierSets } from './faces.ts';
-export { FIXED_LAYERS } from './fixed.ts';
-export { writtenWith } from './written.ts';
-export { type Following, following } from './following.ts';
+export { FIXED_LAYERS } from './fixed-layers.ts';
+export { keysWithMain } from './main-modifier.ts';
+export { type NextKeys, nextKeys } from './next-keys.ts';
 export { type KeyBinding, keyMap } from './map.ts';
 export { reachOfKey, reachTable } from './reach.ts';
 export { type KeyContext, resolveKey } from './resolve.ts';
 export { STARTER_MAPS, movedByLetters } from './starters/starters.ts';
 export { isBehindSpace } from './starters/whole.ts';
-export { HOME, type KeyInput, type KeyOutput, type KeyState, nextTime, type On } from './state.ts';
+export { IDLE, type KeyInput, type KeyOutput, type KeyState, nextTime, type On } from './state.ts';
 export { type SuggestFor, type Suggestion, suggest, withSuggestion } from './suggest.ts';
 export { keyTable } from './table.ts';
-export { takenLists, withTakenList } from './taken.ts';
+export { shortcutLists, withShortcutList } from './shortcut-lists.ts';

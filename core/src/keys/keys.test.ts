@@ -2,14 +2,14 @@ import { COMMANDS } from '../commands/registry.ts';
 import { describe, expect, it } from 'vitest';
 import { unknownNames } from '../checkup/unknown-names.ts';
 import { commandSchema } from '../commands/command.ts';
-import { STARTERS } from '../model/keys.ts';
+import { KEY_STARTERS } from '../model/keys.ts';
 import { profileSchema, type Profile } from '../model/profile.ts';
 import { OFFICE } from '../testing/desk.ts';
 import type { Modifier } from '../values/modifiers.ts';
 import { keysCaps } from '../values/trigger.ts';
 import { FIXED_BINDINGS, keyMap } from './map.ts';
 import { resolveKey } from './resolve.ts';
-import { HOME } from './state.ts';
+import { IDLE } from './state.ts';
 import { keyTable } from './table.ts';
 
 const profile = profileSchema.parse({
@@ -23,15 +23,15 @@ const profile = profileSchema.parse({
 /** What one press does. */
 function doesIn(of: Profile, code: string, ...modifiers: Modifier[]) {
   const context = { table: keyTable(of), interaction: null, app: null };
-  const { out } = resolveKey(HOME, { type: 'down', at: 0, code, modifiers }, context);
+  const { out } = resolveKey(IDLE, { type: 'down', at: 0, code, modifiers }, context);
   return out.flatMap((each) => (each.type === 'command' ? [each.command] : []))[0] ?? null;
 }
 const does = (code: string, ...modifiers: Modifier[]) => doesIn(profile, code, ...modifiers);
 
 describe('the starters', () => {
-  it.each(STARTERS)('%s binds no keys twice, and only commands that exist', (from) => {
+  it.each(KEY_STARTERS)('%s binds no keys twice, and only commands that exist', (from) => {
     const map = keyMap({ ...profile, keys: { ...profile.keys, from } });
-    const signs = map.map(({ sign }) => sign);
+    const signs = map.map(({ canonicalTrigger }) => canonicalTrigger);
     expect(new Set(signs).size).toBe(signs.length);
     for (const { command } of map) expect(commandSchema.parse(command)).toEqual(command);
   });
@@ -65,7 +65,9 @@ describe('the starters', () => {
     expect(keyMap(byCtrl)).toHaveLength(keyMap(profile).length);
     expect(doesIn(byCtrl, 'ArrowLeft', 'Ctrl')).toEqual({ command: 'focus-left' });
     expect(doesIn(byCtrl, 'ArrowLeft', 'Ctrl', 'Meta')).toEqual({ command: 'grow-left' });
-    expect(new Set(keyMap(byCtrl).map(({ sign }) => sign)).size).toBe(keyMap(byCtrl).length);
+    expect(new Set(keyMap(byCtrl).map(({ canonicalTrigger }) => canonicalTrigger)).size).toBe(
+      keyMap(byCtrl).length,
+    );
   });
 
   it('are drawn as key caps in a fixed order, and take the stand-in for the main modifier', () => {

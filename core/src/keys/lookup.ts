@@ -1,5 +1,5 @@
 import { MODIFIERS, type Modifier } from '../values/modifiers.ts';
-import { stepText, type Step } from '../values/trigger.ts';
+import { stepText, type TriggerStep } from '../values/trigger.ts';
 import type { KeyBinding } from './map.ts';
 import type { KeyTable } from './table.ts';
 
@@ -14,7 +14,7 @@ interface Pressed {
  *
  * @param done how many presses of them are done already
  */
-export function find(
+export function findBinding(
   table: KeyTable,
   among: string | readonly KeyBinding[],
   done: number,
@@ -61,8 +61,8 @@ function meanings(
 }
 
 /** A press by the place of its key, then by what it types: Shift may be what made it type that. */
-function stepsOf({ code, key }: Pressed, modifiers: readonly Modifier[]): Step[] {
-  const steps: Step[] = [{ modifiers, code }];
+function stepsOf({ code, key }: Pressed, modifiers: readonly Modifier[]): TriggerStep[] {
+  const steps: TriggerStep[] = [{ modifiers, code }];
   if (key === undefined) return steps;
   steps.push({ modifiers, types: key });
   if (modifiers.includes('Shift')) {

@@ -2,9 +2,9 @@ import type { KeyCommand } from '../commands/registry.ts';
 import { BASE } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { inOrder, MAIN, MODIFIERS, type Modifier } from '../values/modifiers.ts';
-import { keptByFields } from '../values/newest.ts';
-import { triggerOf, triggerText, type Step, type Trigger } from '../values/trigger.ts';
-import { FIXED_KEYS, FIXED_LAYERS } from './fixed.ts';
+import { keptByFields } from '../values/cache.ts';
+import { triggerOf, triggerText, type TriggerStep, type Trigger } from '../values/trigger.ts';
+import { FIXED_KEYS, FIXED_LAYERS } from './fixed-layers.ts';
 import { STARTER_MAPS } from './starters/starters.ts';
 
 /** A binding of the whole map: one of the person's own, of the starter, or of what is under way on the desk. */
@@ -14,7 +14,7 @@ export interface KeyBinding {
   /** The same with the main modifier and bundles as what they stand for. */
   trigger: Trigger;
   /** One text for the same presses, however they are written. */
-  sign: string;
+  canonicalTrigger: string;
   command?: KeyCommand;
   release?: KeyCommand;
   layer: string;
@@ -45,8 +45,17 @@ export function ownBindings({ keys }: Profile): KeyBinding[] {
   const expand = expander(keys);
   return keys.bindings.map((binding, at): KeyBinding => {
     const { in: layer = BASE, app = null, pinned = false } = binding;
-    const { keys: written, trigger, sign } = expand(binding.keys);
-    const whole: KeyBinding = { keys: written, trigger, sign, layer, app, from: 'own', at, pinned };
+    const { keys: written, trigger, canonicalTrigger } = expand(binding.keys);
+    const whole: KeyBinding = {
+      keys: written,
+      trigger,
+      canonicalTrigger,
+      layer,
+      app,
+      from: 'own',
+      at,
+      pinned,
+    };
     if (binding.command) whole.command = binding.command;
     if (binding.release) whole.release = binding.release;
     return whole;
@@ -92,7 +101,7 @@ export function withSwapped(keys: string, former: Modifier, next: Modifier): str
   return triggerText({ how, steps: swapped });
 }
 
-type Expand = (keys: string) => Pick<KeyBinding, 'keys' | 'trigger' | 'sign'>;
+type Expand = (keys: string) => Pick<KeyBinding, 'keys' | 'trigger' | 'canonicalTrigger'>;
 
 const expanders = new WeakMap<Profile['keys'], Expand>();
 
@@ -109,7 +118,7 @@ function expanderOf({ main, bundles }: Profile['keys']): Expand {
     const bundle = bundles.find(({ id }) => id === name);
     return bundle ? bundle.modifiers.map((each) => (each === MAIN ? main : each)) : [name];
   };
-  const expandStep = (step: Step): Step => {
+  const expandStep = (step: TriggerStep): TriggerStep => {
     const modifiers = step.modifiers.flatMap(standsFor);
     const known = inOrder(modifiers as Modifier[]);
     // A name that stands for nothing stays: no press has it.
@@ -122,27 +131,40 @@ function expanderOf({ main, bundles }: Profile['keys']): Expand {
     if (known) return known;
     const { how, steps } = triggerOf(keys);
     const trigger: Trigger = { how, steps: steps.map(expandStep) };
-    const found = { keys, trigger, sign: triggerText(trigger) };
+    const found = { keys, trigger, canonicalTrigger: triggerText(trigger) };
     expanded.set(keys, found);
     return found;
   };
 }
 
 /** One text for the same keys that do the same in the same place. */
-export function meaning({ sign, layer, app, command, release }: KeyBinding): string {
-  return JSON.stringify([sign, layer, app, command, release]);
+export function meaning({ canonicalTrigger, layer, app, command, release }: KeyBinding): string {
+  return JSON.stringify([canonicalTrigger, layer, app, command, release]);
 }
 
 /** The presses of a binding one by one, as they are found by. */
-export function pressesOf({ sign, trigger }: Pick<KeyBinding, 'sign' | 'trigger'>): string[] {
-  return trigger.steps.length === 1 ? [sign] : sign.split(' ');
+export function pressesOf({
+  canonicalTrigger,
+  trigger,
+}: Pick<KeyBinding, 'canonicalTrigger' | 'trigger'>): string[] {
+  return trigger.steps.length === 1 ? [canonicalTrigger] : canonicalTrigger.split(' ');
 }
 
 /** The bindings of the layers that come with something under way on the desk. */
 export const FIXED_BINDINGS: readonly KeyBinding[] = FIXED_LAYERS.flatMap((layer) =>
   FIXED_KEYS[layer].map(({ keys, command }): KeyBinding => {
     const trigger = triggerOf(keys);
-    const sign = triggerText(trigger);
-    return { keys, trigger, sign, command, layer, app: null, from: 'fixed', at: -1, pinned: false };
+    const canonicalTrigger = triggerText(trigger);
+    return {
+      keys,
+      trigger,
+      canonicalTrigger,
+      command,
+      layer,
+      app: null,
+      from: 'fixed',
+      at: -1,
+      pinned: false,
+    };
   }),
 );

@@ -1,9 +1,9 @@
 import type { Profile } from '../model/profile.ts';
 import { buttonOf } from '../values/codes.ts';
 import { MAIN, type Modifier } from '../values/modifiers.ts';
-import { triggerOf, type Step } from '../values/trigger.ts';
-import { middleOf, BOARDS } from './boards.ts';
-import { boardOf } from './devices.ts';
+import { triggerOf, type TriggerStep } from '../values/trigger.ts';
+import { middleOf, KEYBOARDS } from './keyboards.ts';
+import { keyboardOf } from './devices.ts';
 import { POINTING_BUTTONS } from './starters/few.ts';
 
 /**
@@ -53,8 +53,8 @@ const NEXT_BUTTON = 0.1;
 export function reachOfKey(profile: Profile, code: string): number {
   const button = buttonOf(code);
   if (button !== null) return PRESS + NEXT_BUTTON * Math.max(0, button - POINTING_BUTTONS - 1);
-  const board = boardOf(profile);
-  const at = (key: string) => middleOf(board, key) ?? middleOf(BOARDS['ansi-100'], key);
+  const board = keyboardOf(profile);
+  const at = (key: string) => middleOf(board, key) ?? middleOf(KEYBOARDS['ansi-100'], key);
   const to = at(code);
   const { rest, factor } = FINGERS[fingerOf(code)];
   if (!to) return PRESS + Math.log2(8);
@@ -91,7 +91,7 @@ export function reachTable(profile: Profile): (keys: string) => number {
     const codes = CODES_OF[(name === MAIN ? main : name) as Modifier];
     return codes ? Math.min(...codes.map(ofKey)) : 0;
   };
-  const ofStep = ({ modifiers, code, types }: Step) => {
+  const ofStep = ({ modifiers, code, types }: TriggerStep) => {
     const key = code ?? (/^[a-z]$/i.test(types ?? '') ? `Key${types!.toUpperCase()}` : 'Digit1');
     return ofKey(key) + modifiers.reduce((sum, name) => sum + ofModifier(name), 0);
   };

@@ -4,7 +4,7 @@ import type { Profile } from '../model/profile.ts';
 import { does, enter, profileWith } from '../testing/keys.ts';
 import type { Modifier } from '../values/modifiers.ts';
 import { resolveKey } from './resolve.ts';
-import { HOME, isHome, type KeyInput, type KeyState } from './state.ts';
+import { IDLE, isIdle, type KeyInput, type KeyState } from './state.ts';
 import { keyTable } from './table.ts';
 
 const CODES = ['KeyA', 'KeyB', 'Space', 'Escape', 'CapsLock', 'MetaLeft', 'ShiftLeft', 'AltRight'];
@@ -55,7 +55,7 @@ const anyMap = fc
 describe('whatever happens at the keys', () => {
   const after = (profile: Profile, list: readonly { ms: number; type: string }[]) => {
     const context = { table: keyTable(profile), interaction: null, app: null };
-    let state: KeyState = HOME;
+    let state: KeyState = IDLE;
     let at = 0;
     for (const { ms, ...input } of list) {
       at += ms;
@@ -75,7 +75,7 @@ describe('whatever happens at the keys', () => {
           { type: 'up', at: at + 50, code: 'Escape' },
           context,
         );
-        expect(isHome(end)).toBe(true);
+        expect(isIdle(end)).toBe(true);
       }),
       { numRuns: 1500 },
     );
@@ -85,7 +85,7 @@ describe('whatever happens at the keys', () => {
     fc.assert(
       fc.property(anyMap, fc.array(anyInput, { maxLength: 40 }), (profile, list) => {
         const { state, at, context } = after(profile, list);
-        expect(resolveKey(state, { type: 'blur', at }, context).state).toEqual(HOME);
+        expect(resolveKey(state, { type: 'blur', at }, context).state).toEqual(IDLE);
       }),
     );
   });
@@ -94,7 +94,7 @@ describe('whatever happens at the keys', () => {
     fc.assert(
       fc.property(anyMap, fc.array(anyInput, { maxLength: 40 }), (profile, list) => {
         const context = { table: keyTable(profile), interaction: null, app: null };
-        let state: KeyState = HOME;
+        let state: KeyState = IDLE;
         let [at, depth] = [0, 0];
         for (const { ms, ...input } of [...list, { ms: 1, type: 'blur' }]) {
           at += ms;

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { does, enter, profileWith, run } from '../testing/keys.ts';
 import { resolveKey } from './resolve.ts';
 import type { Interaction } from '../model/interaction.ts';
-import { HOME, isHome, nextTime } from './state.ts';
+import { IDLE, isIdle, nextTime } from './state.ts';
 import { keyTable } from './table.ts';
 
 describe('chords', () => {
@@ -99,7 +99,7 @@ describe('sequences', () => {
       '0 +MetaLeft 1 +KeyK 5 -KeyK 9 -MetaLeft 90 +Escape 120 -Escape',
     );
     expect(steps).toEqual(['…', '×']);
-    expect(state).toEqual(HOME);
+    expect(state).toEqual(IDLE);
   });
 });
 
@@ -233,7 +233,7 @@ describe('layers', () => {
   it('stay until they are left, and let other keys through', () => {
     const { steps, state } = run(profile, `${G} 9 +KeyJ 10 +KeyB 11 +KeyX 12 +KeyJ`);
     expect(steps).toEqual(['+stay', 'up', 'focus-left', 'redo', '-stay', 'up, none KeyJ']);
-    expect(isHome(state)).toBe(true);
+    expect(isIdle(state)).toBe(true);
   });
 
   it('for once go after one command, or a key that does nothing', () => {
@@ -257,7 +257,7 @@ describe('layers', () => {
     );
     const { steps, state } = run(bound, '0 +KeyB 1 +CapsLock 2 +Escape 9 -KeyB 30 -Escape');
     expect(steps).toEqual(['redo', 'float, up', 'up, centre (release)']);
-    expect(state).toEqual(HOME);
+    expect(state).toEqual(IDLE);
   });
 
   it('are all left by Escape, and when the focus is lost', () => {
@@ -267,7 +267,7 @@ describe('layers', () => {
     ]);
     const lost = run(profile, '0 +MetaLeft 1 +KeyW 2 !');
     expect(lost.steps).toEqual(['+while', 'lost, -while']);
-    expect(lost.state).toEqual(HOME);
+    expect(lost.state).toEqual(IDLE);
   });
 });
 
@@ -324,7 +324,7 @@ describe('keys that answer what is under way', () => {
       const context = { table: keyTable(profile), interaction: asking, app: null };
       return list.split(' ').flatMap((code, i) => {
         const input = { type: 'down', at: i, code, modifiers: ['Meta'] } as const;
-        return resolveKey(HOME, input, context).out.map(
+        return resolveKey(IDLE, input, context).out.map(
           (each) => each.type === 'command' && each.command,
         );
       });

@@ -1,13 +1,13 @@
-import { askedOf } from '../commands/command.ts';
+import { argumentAskedFor } from '../commands/command.ts';
 import { definitionOf, type Command, type KeyCommand } from '../commands/registry.ts';
 import { isWhilePressed, type Interaction } from '../model/interaction.ts';
 import { BASE } from '../model/keys.ts';
 import { inOrder, isModifierCode, modifierOf, type Modifier } from '../values/modifiers.ts';
-import { fixedLayerOf } from './fixed.ts';
-import { find } from './lookup.ts';
+import { fixedLayerOf } from './fixed-layers.ts';
+import { findBinding } from './lookup.ts';
 import type { KeyBinding } from './map.ts';
-import { writtenWith } from './written.ts';
-import { HOME, isHome, type KeyInput, type KeyOutput, type KeyState, type On } from './state.ts';
+import { keysWithMain } from './main-modifier.ts';
+import { IDLE, isIdle, type KeyInput, type KeyOutput, type KeyState, type On } from './state.ts';
 import type { KeyTable } from './table.ts';
 
 /** What keys are looked up in: the map, what is under way on the desk, and the app of the focused window. */
@@ -97,7 +97,7 @@ class Resolving {
   /** The keys that were asked for; Escape gives none. */
   private answerKeys(input: Down): void {
     const { main } = this.context.table;
-    const keys = writtenWith(main, this.heldWith(input), input.code);
+    const keys = keysWithMain(main, this.heldWith(input), input.code);
     const command: Command =
       keys === 'Escape' ? { command: 'pick-back' } : { command: 'bind-block', keys };
     this.out.push({ type: 'command', command, binding: null, on: 'press', repeat: false });
@@ -117,8 +117,12 @@ class Resolving {
 
   private passTime(at: number): void {
     // What waited with a key may wait for its own time then.
-    for (let { waiting } = this.state; waiting && at >= waiting.until; { waiting } = this.state) {
-      this.decide('hold', waiting.until);
+    for (
+      let { undecided } = this.state;
+      undecided && at >= undecided.until;
+      { undecided } = this.state
+    ) {
+      this.decide('hold', undecided.until);
     }
     const { pending } = this.state;
     if (pending && at >= pending.until) this.dropSequence('the next key did not come in time');
@@ -126,33 +130,35 @@ class Resolving {
 
   private down(input: Down): void {
     const { code, repeat = false } = input;
-    if (code === 'Escape' && !repeat && input.modifiers.length === 0 && !isHome(this.state)) {
+    if (code === 'Escape' && !repeat && input.modifiers.length === 0 && !isIdle(this.state)) {
       this.escape(input);
       return;
     }
-    const { waiting } = this.state;
+    const { undecided } = this.state;
     const before = this.state.down.find((key) => key.code === code);
     if (repeat) {
-      if (waiting) return;
+      if (undecided) return;
       const { binding } = before ?? {};
       if (binding?.command) this.command(binding, binding.command, 'press', true);
       return;
     }
     // Its release was lost.
-    if (before || waiting?.code === code) this.up(code, input.at);
-    if (this.state.waiting) this.wait(input);
+    if (before || undecided?.code === code) this.up(code, input.at);
+    if (this.state.undecided) this.wait(input);
     else this.press(input);
   }
 
   /** A key that goes down while a key of two roles waits. */
   private wait(input: Down): void {
-    const { waiting } = this.state;
-    if (waiting && modifierOf(waiting.code) !== null) this.decide('hold', input.at);
+    const { undecided } = this.state;
+    if (undecided && modifierOf(undecided.code) !== null) this.decide('hold', input.at);
     const isPlainModifier = modifierOf(input.code) !== null && !this.isDual(input.code);
     // A modifier does its part by itself, with whatever key comes next.
-    if (!this.state.waiting || isPlainModifier) this.press(input);
+    if (!this.state.undecided || isPlainModifier) this.press(input);
     else
-      this.set({ waiting: { ...this.state.waiting, queue: [...this.state.waiting.queue, input] } });
+      this.set({
+        undecided: { ...this.state.undecided, queue: [...this.state.undecided.queue, input] },
+      });
   }
 
   private press(input: Down): void {
@@ -162,7 +168,7 @@ class Resolving {
     const hold = this.dual('holds', code);
     if (tap ?? hold) {
       const until = input.at + table.holdMs;
-      this.set({ waiting: { code, until, tap, hold, queue: [] } });
+      this.set({ undecided: { code, until, tap, hold, queue: [] } });
       return;
     }
     if (this.asModifier(code)) return;
@@ -183,7 +189,7 @@ class Resolving {
     const { table, app } = this.context;
     const { pending } = this.state;
     if (pending) {
-      const next = find(table, pending.among, pending.done, input, modifiers, app);
+      const next = findBinding(table, pending.among, pending.done, input, modifiers, app);
       if (next.length > 0) {
         this.goOn(next, pending.done + 1, input);
         return;
@@ -191,7 +197,7 @@ class Resolving {
       this.dropSequence('another key came');
     }
     for (const layer of this.layersNow()) {
-      const found = find(table, layer, 0, input, modifiers, app);
+      const found = findBinding(table, layer, 0, input, modifiers, app);
       if (found.length === 0) continue;
       this.goOn(found, 1, input);
       return;
@@ -231,7 +237,7 @@ class Resolving {
   private command(binding: KeyBinding, command: KeyCommand, on: On, repeat: boolean): void {
     if (command.command === 'enter-layer' || command.command === 'leave-layer') return;
     const isOutlined = this.context.interaction?.kind === 'previewing';
-    if (askedOf(command) !== null) this.out.push({ type: 'ask', command, binding, on });
+    if (argumentAskedFor(command) !== null) this.out.push({ type: 'ask', command, binding, on });
     else if (!repeat || !(isOutlined || definitionOf(command.command).ignoresRepeat))
       this.out.push({ type: 'command', command, binding, on, repeat });
   }
@@ -259,13 +265,15 @@ class Resolving {
   }
 
   private up(code: string, at: number): void {
-    const { waiting } = this.state;
-    if (waiting?.code === code) {
+    const { undecided } = this.state;
+    if (undecided?.code === code) {
       this.decide('tap', at);
       return;
     }
-    if (waiting) {
-      const isNested = waiting.queue.some((input) => input.type === 'down' && input.code === code);
+    if (undecided) {
+      const isNested = undecided.queue.some(
+        (input) => input.type === 'down' && input.code === code,
+      );
       if (isNested) {
         this.decide('hold', at);
         this.up(code, at);
@@ -293,11 +301,11 @@ class Resolving {
 
   /** A key of two roles is known to be tapped, or held; what waited with it follows. */
   private decide(role: 'tap' | 'hold', at: number): void {
-    const { waiting } = this.state;
-    if (!waiting) return;
-    this.set({ waiting: null });
-    const { code } = waiting;
-    const binding = role === 'tap' ? waiting.tap : waiting.hold;
+    const { undecided } = this.state;
+    if (!undecided) return;
+    this.set({ undecided: null });
+    const { code } = undecided;
+    const binding = role === 'tap' ? undecided.tap : undecided.hold;
     if (role === 'hold' && !this.asModifier(code)) {
       this.hold({ code, role: binding ? 'bound' : 'modifier', ...(binding && { binding }) });
     }
@@ -307,21 +315,21 @@ class Resolving {
       if (binding.release) this.run(binding, binding.release, 'release', code);
       this.leaveHeldBy(code);
     }
-    for (const input of waiting.queue) this.take({ ...input, at });
+    for (const input of undecided.queue) this.take({ ...input, at });
   }
 
   private escape(input: Down): void {
-    const { pending, layers, waiting } = this.state;
+    const { pending, layers, undecided } = this.state;
     if (pending) this.dropSequence(WAY_HOME);
     // Under a key that stands for modifiers it may be a chord; whether that key is still down is not known.
-    else if (layers.length === 0 && !waiting) this.chord(input);
-    this.set({ waiting: null });
+    else if (layers.length === 0 && !undecided) this.chord(input);
+    this.set({ undecided: null });
     for (const { binding, code } of this.state.down) {
       if (binding && code !== input.code) this.released(binding, code, false);
     }
     this.leave(this.state.layers.length, WAY_HOME);
     const own = this.state.down.filter(({ code, role }) => code === input.code && role === 'bound');
-    this.set({ ...HOME, down: own });
+    this.set({ ...IDLE, down: own });
   }
 
   private blur(): void {
@@ -329,7 +337,7 @@ class Resolving {
     for (const { binding, code } of this.state.down)
       if (binding) this.released(binding, code, true);
     this.leave(this.state.layers.length, 'the keyboard went elsewhere');
-    this.set(HOME);
+    this.set(IDLE);
   }
 
   private dropSequence(because: string): void {

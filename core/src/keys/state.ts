@@ -62,7 +62,7 @@ export interface KeyState {
   /** A sequence that has begun: what it can become, how many presses are done, until when the next is waited for. */
   pending: { among: readonly KeyBinding[]; done: number; until: number } | null;
   /** A key of two roles that is down, until it is known which; what happens meanwhile waits with it. */
-  waiting: {
+  undecided: {
     code: string;
     until: number;
     tap: KeyBinding | null;
@@ -72,16 +72,16 @@ export interface KeyState {
 }
 
 /** Nothing is down, entered or begun. */
-export const HOME: KeyState = { down: [], layers: [], pending: null, waiting: null };
+export const IDLE: KeyState = { down: [], layers: [], pending: null, undecided: null };
 
 /** True in the base layer with nothing begun and nothing that changes what keys mean. */
-export function isHome({ down, layers, pending, waiting }: KeyState): boolean {
+export function isIdle({ down, layers, pending, undecided }: KeyState): boolean {
   const changes = down.some(({ role }) => role === 'bundle' || role === 'stand-in');
-  return !changes && layers.length === 0 && pending === null && waiting === null;
+  return !changes && layers.length === 0 && pending === null && undecided === null;
 }
 
 /** When time alone will change something: the next time to tell that it has passed; null where there is none. */
-export function nextTime({ pending, waiting }: KeyState): number | null {
-  const times = [pending?.until, waiting?.until].filter((at) => at !== undefined);
+export function nextTime({ pending, undecided }: KeyState): number | null {
+  const times = [pending?.until, undecided?.until].filter((at) => at !== undefined);
   return times.length > 0 ? Math.min(...times) : null;
 }

@@ -11,13 +11,13 @@ import { sessionSchema } from '../model/session.ts';
 import { usesByCommand } from '../model/uses.ts';
 import { OFFICE } from '../testing/desk.ts';
 import { does, profileWith } from '../testing/keys.ts';
-import { assign, costOf } from './assign.ts';
+import { assign, costOf } from './assignment.ts';
 import { bindingText } from './edit.ts';
 import { keyMap } from './map.ts';
 import { reachOfKey, reachTable } from './reach.ts';
 import { suggest, withSuggestion } from './suggest.ts';
 
-const DEMO = new URL('../../../demo/', import.meta.url);
+const DEMO = new URL('../../../demo', import.meta.url);
 const json = (name: string): unknown => JSON.parse(readFileSync(new URL(name, DEMO), 'utf8'));
 const demo = profileSchema.parse(json('bulletin-desk.profile.json'));
 const MOUSE: InputDevice = {
@@ -147,7 +147,9 @@ describe('suggested keys', () => {
     const taken = withSuggestion(mice, MOUSE, found);
     expect(profileSchema.parse(taken)).toEqual(taken);
     expect(checkKeys(taken).filter(({ kind }) => kind !== 'no-way-back')).toEqual([]);
-    const onMouse = keyMap(taken).filter((binding) => binding.sign.startsWith('Button'));
+    const onMouse = keyMap(taken).filter((binding) =>
+      binding.canonicalTrigger.startsWith('Button'),
+    );
     expect(onMouse.map((binding) => binding.keys).sort()).toEqual([...keys].sort());
     // The keyboard's keys stay as they were.
     expect(keyMap(taken).length - onMouse.length).toBe(keyMap(mice).length - 1);

@@ -1,7 +1,7 @@
 import { BASE, type InputDevice } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
-import { assign } from './assign.ts';
-import { choose, type LeftOut, type Substitute } from './choose.ts';
+import { assign } from './assignment.ts';
+import { choose, type LeftOut, type Substitute } from './key-choice.ts';
 import { freeInputsOf } from './devices.ts';
 import { asOwn, bindingText, withBinding, withoutBinding } from './edit.ts';
 import { groupsOf, placesFor, type Group, type GroupPlace } from './groups.ts';
@@ -10,13 +10,13 @@ import { reachTable } from './reach.ts';
 import {
   codeOf,
   costFor,
-  isCalledSo,
-  MOST_WISHES,
+  isMnemonic,
+  MOST_CANDIDATES,
   slotsOf,
-  wishesOf,
+  bindingCandidates,
   type KeySlot,
-  type Wish,
-} from './wishes.ts';
+  type BindingCandidate,
+} from './binding-candidates.ts';
 
 /** What to suggest keys for. */
 export interface SuggestFor {
@@ -32,7 +32,7 @@ export interface SuggestFor {
 /** Keys for commands at the least total reach. */
 export interface Suggestion {
   /** What has keys, the most used first. */
-  given: readonly { keys: string; wish: Wish; reach: number; was: string | null }[];
+  given: readonly { keys: string; wish: BindingCandidate; reach: number; was: string | null }[];
   leftOut: readonly LeftOut[];
   substitutes: readonly Substitute[];
   /** Uses times reach over the commands that have keys before and after it, and over these alone. */
@@ -53,10 +53,10 @@ const ROUNDS = 3;
  */
 export function suggest(profile: Profile, wanted: SuggestFor): Suggestion {
   const { device, codes, uses, grouped } = wanted;
-  const all = wishesOf(profile, device, uses);
+  const all = bindingCandidates(profile, device, uses);
   const pinned = all.filter((wish) => wish.pinned !== null);
   const slots = slotsOf(profile, device, stayingOn(profile, device), codes);
-  const chosen = choose(all, Math.min(MOST_WISHES, slots.length) + pinned.length);
+  const chosen = choose(all, Math.min(MOST_CANDIDATES, slots.length) + pinned.length);
   const wishes = chosen.wishes.filter((wish) => wish.pinned === null);
   const groups = grouped ? groupsOf(wishes) : [];
   const given =
@@ -93,7 +93,7 @@ function stayingOn(profile: Profile, device: InputDevice): Set<string> {
     (binding) =>
       !isMoved(binding, inputs) && binding.layer === BASE && binding.trigger.how === 'press',
   );
-  return new Set(stays.map(({ sign }) => sign));
+  return new Set(stays.map(({ canonicalTrigger }) => canonicalTrigger));
 }
 
 /** True for bindings that a suggestion replaces: chords of the base layer on the device, not pinned. */
@@ -132,7 +132,7 @@ function formerKeys(
 }
 
 interface Given {
-  wish: Wish;
+  wish: BindingCandidate;
   slot: KeySlot;
 }
 
@@ -142,17 +142,21 @@ interface Given {
  */
 function candidates(
   profile: Profile,
-  wishes: readonly Wish[],
+  wishes: readonly BindingCandidate[],
   slots: readonly KeySlot[],
 ): KeySlot[] {
   return slots.filter(
     ({ code }, i) =>
-      i < wishes.length || wishes.some(({ command }) => isCalledSo(profile, command, code)),
+      i < wishes.length || wishes.some(({ command }) => isMnemonic(profile, command, code)),
   );
 }
 
 /** The least sum there is. Slots are in the order of their reach. */
-function exact(profile: Profile, wishes: readonly Wish[], slots: readonly KeySlot[]): Given[] {
+function exact(
+  profile: Profile,
+  wishes: readonly BindingCandidate[],
+  slots: readonly KeySlot[],
+): Given[] {
   if (wishes.length === 0) return [];
   const near = candidates(profile, wishes, slots);
   const columns = assign(wishes.map((wish) => near.map((slot) => costFor(profile, wish, slot))));
@@ -165,7 +169,7 @@ function exact(profile: Profile, wishes: readonly Wish[], slots: readonly KeySlo
  */
 function withGroups(
   profile: Profile,
-  wishes: readonly Wish[],
+  wishes: readonly BindingCandidate[],
   groups: readonly Group[],
   slots: readonly KeySlot[],
 ): Given[] {
@@ -215,7 +219,7 @@ function withGroups(
 
 /** The wishes and slots that no group has taken. */
 function outside(
-  wishes: readonly Wish[],
+  wishes: readonly BindingCandidate[],
   groups: readonly Group[],
   places: readonly (GroupPlace | null)[],
   slots: readonly KeySlot[],

@@ -1,5 +1,5 @@
 import { commandText } from '../commands/command.ts';
-import { definitionOf, saidWith, type KeyCommand } from '../commands/registry.ts';
+import { definitionOf, argumentsOf, type KeyCommand } from '../commands/registry.ts';
 import { DIRECTIONS, type Direction } from '../values/direction.ts';
 
 const OPPOSITE: Record<Direction, Direction> = {
@@ -17,7 +17,7 @@ export interface Directed {
 
 /** The argument that says the direction of a command, and which it is; null where none does. */
 function saidDirection(command: KeyCommand): { field: string; direction: Direction } | null {
-  for (const { field, argument, value } of saidWith(command)) {
+  for (const { field, argument, value } of argumentsOf(command)) {
     if (argument.of !== 'direction' && argument.of !== 'monitor') continue;
     const direction = DIRECTIONS.find((each) => each === value);
     if (direction) return { field, direction };

@@ -1,12 +1,12 @@
 export { type App, type AppWindow, type Start, appSchema } from './app.ts';
 export { startChanged, withApp, withApps, withStart, withoutApp } from './apps-edit.ts';
-export { type Board, type BoardShape } from './board.ts';
+export { type ZoneBoard, type ZoneBoardShape } from './zone-board.ts';
 export {
   AT_ONCE,
   BASE,
-  BOARD_FORMS,
-  type BoardForm,
-  type Bundle,
+  KEYBOARD_FORMS,
+  type KeyboardForm,
+  type ModifierAlias,
   type InputDevice,
   LASTS,
   type Lasts,
@@ -14,10 +14,10 @@ export {
   type Mark,
   type OwnBinding,
   STAND_IN_KEYS,
-  STARTERS,
+  KEY_STARTERS,
   type Shortcut,
-  type StarterId,
-  type TakenList,
+  type KeyStarterId,
+  type ShortcutList,
 } from './keys.ts';
 export {
   type Interaction,

@@ -11,7 +11,7 @@ export const BASE = 'base';
 export const LASTS = ['once', 'kept', 'held'] as const;
 export type Lasts = (typeof LASTS)[number];
 /** Key maps to begin from. */
-export const STARTERS = [
+export const KEY_STARTERS = [
   'whole',
   'few',
   'block',
@@ -22,10 +22,10 @@ export const STARTERS = [
   'buttons',
   'none',
 ] as const;
-export type StarterId = (typeof STARTERS)[number];
+export type KeyStarterId = (typeof KEY_STARTERS)[number];
 /** Forms of keyboards that can be drawn. */
-export const BOARD_FORMS = ['ansi-60', 'ansi-80', 'ansi-100', 'iso-80', 'split-42'] as const;
-export type BoardForm = (typeof BOARD_FORMS)[number];
+export const KEYBOARD_FORMS = ['ansi-60', 'ansi-80', 'ansi-100', 'iso-80', 'split-42'] as const;
+export type KeyboardForm = (typeof KEYBOARD_FORMS)[number];
 /** Keys that can stand in for the main modifier, beside the other modifiers. */
 export const STAND_IN_KEYS = ['AltRight', 'ControlRight', 'ContextMenu', 'CapsLock'] as const;
 /** How much a command is needed when keys are few. */
@@ -88,7 +88,7 @@ const bundleSchema = fields({
     error: 'at least one modifier',
   }),
 });
-export type Bundle = z.output<typeof bundleSchema>;
+export type ModifierAlias = z.output<typeof bundleSchema>;
 
 const shortcutSchema = fields({
   keys: triggerField,
@@ -104,13 +104,13 @@ const takenSchema = fields({
   on: flagField.default(true),
   shortcuts: shortcutsField,
 });
-export type TakenList = z.output<typeof takenSchema>;
+export type ShortcutList = z.output<typeof takenSchema>;
 
 const deviceSchema = fields({
   id: idField,
   name: textField.exactOptional(),
   /** A keyboard of this form: it can send the keys of that. */
-  board: oneOf(BOARD_FORMS).exactOptional(),
+  board: oneOf(KEYBOARD_FORMS).exactOptional(),
   /** Buttons of a pointing device, Button1 and on. */
   buttons: whole(1, 64).exactOptional(),
   /** Further inputs, by the code of what they send. */
@@ -140,7 +140,7 @@ export const keysSchema = fields({
   /** The key that takes the keyboard back from the sheet. */
   handBack: codeField.default('F9'),
   /** The ready-made map that holds where nothing else is said. */
-  from: oneOf(STARTERS).default('whole'),
+  from: oneOf(KEY_STARTERS).default('whole'),
   /** Bindings of one's own; they come before those of the starter. */
   bindings: listOf(bindingSchema, 'bindings', 5_000).default([]),
   /** Keys of the starter that are left out. */

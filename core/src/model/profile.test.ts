@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { levelsFor, resolveGaps, resolveLayout } from '../tiling/settings.ts';
 import { faultText, read } from '../values/faults.ts';
-import { editDistance, nearestName } from '../values/nearest.ts';
+import { editDistance, nearestName } from '../values/nearest-name.ts';
 import { profileSchema } from './profile.ts';
 
 const MONITORS = [{ id: 'm', width: 1920, height: 1080 }];

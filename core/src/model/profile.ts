@@ -14,10 +14,10 @@ import {
   whole,
 } from '../values/fields.ts';
 import { LAYOUT_KINDS, layoutSchema } from '../values/layout.ts';
-import { placingSchema } from '../values/placing.ts';
+import { snapSettingsSchema } from '../values/snap.ts';
 import { MODES, NEW_WINDOWS, whichMonitorField } from '../values/window.ts';
 import { appSchema, startSchema } from './app.ts';
-import { boardSchema } from './board.ts';
+import { zoneBoardSchema } from './zone-board.ts';
 import { keysSchema } from './keys.ts';
 import { migrated, PROFILE_VERSION } from './migrate.ts';
 import { ruleSchema } from './rule.ts';
@@ -175,8 +175,8 @@ const wholeSchema = fields({
   rules: listOf(ruleSchema, 'rules', 2_000).default([]),
   floating: floatingSchema.prefault({}),
   tiling: tilingSchema.prefault({}),
-  placing: placingSchema.prefault({}),
-  boards: listOf(boardSchema, 'boards', 100).default([]),
+  placing: snapSettingsSchema.prefault({}),
+  boards: listOf(zoneBoardSchema, 'boards', 100).default([]),
   keys: keysSchema.prefault({}),
   look: lookSchema.prefault({}),
 }).superRefine((profile, context) => {

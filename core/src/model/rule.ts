@@ -11,7 +11,7 @@ import {
   textField,
 } from '../values/fields.ts';
 import { patternFault } from '../values/pattern.ts';
-import { alongField } from '../values/placing.ts';
+import { alongField } from '../values/snap.ts';
 import { HELD, KINDS, NEW_WINDOWS, whichMonitorField } from '../values/window.ts';
 
 /** What of a window that opens is a text, and can be asked about as one. */

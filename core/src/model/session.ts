@@ -16,15 +16,15 @@ import { interactionField } from './interaction.ts';
 import { migratedSession, migratedWindow } from './migrate.ts';
 import { modeField } from './window-mode.ts';
 import { identityFields } from './profile.ts';
-import { inZonesField, lineupFields, placingField, standingField } from './session-placing.ts';
-import { ruledField } from './session-ruled.ts';
+import { inZonesField, lineupFields, snapField, floatingRectField } from './session-snap.ts';
+import { ruledField } from './session-ruling.ts';
 
 /** Windows a session may hold, and ids a list of them. */
 const MOST = 10_000;
 
 /** With `alone`, all others here floated already when it left its tile by itself: it goes back by itself. */
 const liftedField = fields({
-  standing: standingField.exactOptional(),
+  standing: floatingRectField.exactOptional(),
   alone: z.literal(true, { error: 'true' }).exactOptional(),
 });
 
@@ -36,7 +36,7 @@ const holdingFields = {
   /** The monitor it returns to when that is connected again, where monitors share their workspaces. */
   away: idField.exactOptional(),
   /** Where it stands while it is not in a tile. */
-  standing: standingField.exactOptional(),
+  standing: floatingRectField.exactOptional(),
   /** The person moved it there. */
   moved: flagField.exactOptional(),
   stayAbove: flagField.exactOptional(),
@@ -48,17 +48,17 @@ const holdingFields = {
    */
   lifted: liftedField.exactOptional(),
   /** Where it stood when it was lifted the last time, by itself and with all others. */
-  liftedAt: standingField.exactOptional(),
-  afloatAt: standingField.exactOptional(),
-  placing: placingField.exactOptional(),
+  liftedAt: floatingRectField.exactOptional(),
+  afloatAt: floatingRectField.exactOptional(),
+  placing: snapField.exactOptional(),
   /** How it was held before float put it into its tile, where that was more than floating. */
   untiled: fields({
     held: oneOf(HELD),
-    standing: standingField.exactOptional(),
+    standing: floatingRectField.exactOptional(),
     stayAbove: flagField.exactOptional(),
     everywhere: flagField.exactOptional(),
     lifted: liftedField.exactOptional(),
-    placing: placingField.exactOptional(),
+    placing: snapField.exactOptional(),
   }).exactOptional(),
   mode: modeField.exactOptional(),
   /** Where a pocketed window was, and how it was held there. Kept while it is called back elsewhere. */
@@ -67,7 +67,7 @@ const holdingFields = {
     monitor: idField,
     away: idField.exactOptional(),
     held: oneOf(HELD),
-    standing: standingField.exactOptional(),
+    standing: floatingRectField.exactOptional(),
   }).exactOptional(),
 };
 
@@ -171,7 +171,7 @@ const togetherSchema = fields({
   adjusted: adjustedByKind.exactOptional(),
   hand: handTreeSchema.exactOptional(),
 });
-export type Together = z.output<typeof togetherSchema>;
+export type LastLineup = z.output<typeof togetherSchema>;
 const lineupSchema = fields({
   name: textField.min(1, { error: 'a name' }),
   ...togetherSchema.shape,
@@ -247,7 +247,7 @@ const stepSchema = fields({
   focus: idField.exactOptional(),
   focusMonitor: idField,
 });
-export type Step = z.output<typeof stepSchema>;
+export type UndoStep = z.output<typeof stepSchema>;
 
 /**
  * A session as kept in a file. Only `windows` need be there; the rest is what a running desk remembers
@@ -276,7 +276,7 @@ const wholeSchema = fields({
   joined: flagField.exactOptional(),
   /** The engine is paused: where every window stood then, and which opened since. */
   paused: fields({
-    standing: z.record(idField, standingField, { error: 'rectangles by window' }),
+    standing: z.record(idField, floatingRectField, { error: 'rectangles by window' }),
     opened: listOf(idField, 'window ids', MOST),
   }).exactOptional(),
   /** What is under way: whatever ends with the next command that does not go on with it. */
@@ -291,7 +291,7 @@ const wholeSchema = fields({
   ).exactOptional(),
   /** By app, where the person moved its last floating window. */
   remembered: z
-    .record(idField, fields({ monitor: idField, standing: standingField }), {
+    .record(idField, fields({ monitor: idField, standing: floatingRectField }), {
       error: 'places by app',
     })
     .exactOptional(),

@@ -4,7 +4,7 @@ import { impliedBy } from '../checkup/rule-implication.ts';
 import type { Rule, Setting } from '../model/rule.ts';
 import { anyFacts, anyRules } from '../testing/rules.ts';
 import { globSource, hasPattern, patternFault } from '../values/pattern.ts';
-import { allHold, decide } from './decide.ts';
+import { allConditionsHold, decide } from './decide.ts';
 import { traceRules } from './trace.ts';
 
 /** Each setting with its value, by rules that stand anywhere. */
@@ -77,8 +77,8 @@ describe('deciding', () => {
       fc.property(anyRules, anyFacts, (rules, facts) => {
         for (const { when: broad } of rules) {
           for (const { when: narrow } of rules) {
-            if (impliedBy(broad, narrow) && allHold(narrow, facts)) {
-              expect(allHold(broad, facts)).toBe(true);
+            if (impliedBy(broad, narrow) && allConditionsHold(narrow, facts)) {
+              expect(allConditionsHold(broad, facts)).toBe(true);
             }
           }
         }

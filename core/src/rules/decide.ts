@@ -1,6 +1,13 @@
 import { RE2Set } from 're2js';
 import type { Condition, Rule, Setting, When } from '../model/rule.ts';
-import { holds, isAboutText, sourceOf, textsOf, type Matches, type WindowFacts } from './facts.ts';
+import {
+  conditionHolds,
+  isAboutText,
+  sourceOf,
+  textsOf,
+  type Matches,
+  type WindowFacts,
+} from './facts.ts';
 
 /** The rule that gives a setting, and its place in the list, counted from 0. */
 interface Given {
@@ -20,7 +27,8 @@ export function decide(rules: readonly Rule[], facts: WindowFacts): Decision {
   const { candidates, matches } = readied(rules);
   for (const { given, gives, when } of candidates(facts)) {
     // What earlier rules gave already need not be asked again.
-    if (gives.every((setting) => decision[setting]) || !allHold(when, facts, matches)) continue;
+    if (gives.every((setting) => decision[setting]) || !allConditionsHold(when, facts, matches))
+      continue;
     for (const setting of gives) decision[setting] ??= given;
   }
   return decision;
@@ -30,15 +38,19 @@ export function decide(rules: readonly Rule[], facts: WindowFacts): Decision {
 export function matchingRules(rules: readonly Rule[], facts: WindowFacts): number[] {
   const { candidates, matches } = readied(rules);
   return candidates(facts).flatMap(({ given, when }) =>
-    allHold(when, facts, matches) ? [given.at] : [],
+    allConditionsHold(when, facts, matches) ? [given.at] : [],
   );
 }
 
 /** True when all of `all`, one of `any` at least (where there is one), and none of `none` hold. */
-export function allHold({ all, any, none }: When, facts: WindowFacts, matches?: Matches): boolean {
-  for (const condition of all) if (!holds(condition, facts, matches)) return false;
-  for (const condition of none) if (holds(condition, facts, matches)) return false;
-  return any.length === 0 || any.some((condition) => holds(condition, facts, matches));
+export function allConditionsHold(
+  { all, any, none }: When,
+  facts: WindowFacts,
+  matches?: Matches,
+): boolean {
+  for (const condition of all) if (!conditionHolds(condition, facts, matches)) return false;
+  for (const condition of none) if (conditionHolds(condition, facts, matches)) return false;
+  return any.length === 0 || any.some((condition) => conditionHolds(condition, facts, matches));
 }
 
 interface ReadyRule {

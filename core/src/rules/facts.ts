@@ -79,7 +79,11 @@ const tried: Matches = (text, condition) => hasPattern(text, sourceOf(condition)
  *
  * @param matches by default tries the pattern by itself
  */
-export function holds(condition: Condition, facts: WindowFacts, matches: Matches = tried): boolean {
+export function conditionHolds(
+  condition: Condition,
+  facts: WindowFacts,
+  matches: Matches = tried,
+): boolean {
   if (isAboutText(condition)) {
     const texts = textsOf(condition.of, facts);
     if ('is' in condition) return texts.includes(condition.is);

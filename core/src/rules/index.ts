@@ -9,7 +9,7 @@ export {
   withoutRule,
 } from './edit.ts';
 export { type WindowFacts } from './facts.ts';
-export { knownWindows } from './known.ts';
+export { knownWindows } from './known-windows.ts';
 export {
   CORNER_WORDS,
   HELD_WORDS,

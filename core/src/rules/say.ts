@@ -9,7 +9,7 @@ import {
   type TextCondition,
   type When,
 } from '../model/rule.ts';
-import { placingText } from '../values/placing-text.ts';
+import { snapText } from '../values/snap-text.ts';
 import { isAboutText, type WindowFacts } from './facts.ts';
 
 /** A piece of a sentence; what the person chose is strong. */
@@ -31,7 +31,7 @@ export const CORNER_WORDS: Record<Corner, string> = {
   'lower-right': 'in the lower right corner',
 };
 
-export const plain = (text: string): Words => ({ text });
+export const plainText = (text: string): Words => ({ text });
 export const strong = (text: string): Words => ({ text, strong: true });
 export const quoted = (text: string) => `“${text}”`;
 
@@ -39,20 +39,20 @@ export const quoted = (text: string) => `“${text}”`;
 function conditionWords(condition: Condition): Words[] {
   if (isAboutText(condition)) {
     const word = condition.of;
-    if ('has' in condition) return [plain(`${word} has `), strong(quoted(condition.has))];
-    if ('fits' in condition) return [plain(`${word} fits `), strong(quoted(condition.fits))];
-    if ('matches' in condition) return [plain(`${word} matches `), strong(condition.matches)];
+    if ('has' in condition) return [plainText(`${word} has `), strong(quoted(condition.has))];
+    if ('fits' in condition) return [plainText(`${word} fits `), strong(quoted(condition.fits))];
+    if ('matches' in condition) return [plainText(`${word} matches `), strong(condition.matches)];
     const is = condition.of === 'title' ? quoted(condition.is) : condition.is;
-    return [plain(`${word} is `), strong(is)];
+    return [plainText(`${word} is `), strong(is)];
   }
   switch (condition.of) {
     case 'monitor':
     case 'kind':
-      return [plain(`${condition.of} is `), strong(condition.is)];
+      return [plainText(`${condition.of} is `), strong(condition.is)];
     case 'resizable':
       return [strong(condition.is ? 'resizable' : 'not resizable')];
     default:
-      return [plain(`${condition.of} is `), strong(rangeText(condition))];
+      return [plainText(`${condition.of} is `), strong(rangeText(condition))];
   }
 }
 
@@ -76,12 +76,12 @@ export function whenWords(when: When): Words[] {
   if (groups.length === 0) return [strong('any window')];
   return groups.flatMap((group, i) => {
     const parts = when[group].flatMap((condition, j) => [
-      ...(j > 0 ? [plain(SEPARATORS[group])] : []),
-      ...(group === 'none' ? [plain('not ')] : []),
+      ...(j > 0 ? [plainText(SEPARATORS[group])] : []),
+      ...(group === 'none' ? [plainText('not ')] : []),
       ...conditionWords(condition),
     ]);
     const isApart = i > 0 || (group === 'any' && groups.length > 1);
-    return [...(isApart ? [plain(i > 0 ? ', ' : '')] : []), ...parts];
+    return [...(isApart ? [plainText(i > 0 ? ', ' : '')] : []), ...parts];
   });
 }
 
@@ -104,10 +104,10 @@ const SETTING_WORDS: {
   [S in Setting]-?: (value: NonNullable<RuleSettings[S]>) => Words[];
 } = {
   held: (held) => [strong(HELD_WORDS[held])],
-  workspace: (id) => [plain('workspace '), strong(id)],
-  monitor: (name) => [plain('monitor '), strong(name)],
-  zone: (zone) => [plain('zone '), strong(quoted(zone))],
-  placing: (placing) => [plain('placed '), strong(placingText(placing))],
+  workspace: (id) => [plainText('workspace '), strong(id)],
+  monitor: (name) => [plainText('monitor '), strong(name)],
+  zone: (zone) => [plainText('zone '), strong(quoted(zone))],
+  placing: (placing) => [plainText('placed '), strong(snapText(placing))],
   size: ({ width, height }) => [strong(`${width} × ${height}`)],
   corner: (corner) => [strong(CORNER_WORDS[corner])],
   stayAbove: (is) => which(is, 'stay above', 'not above'),
@@ -123,8 +123,8 @@ export function settingsWords(then: RuleSettings): Words[] {
     const words = settingWords(then, setting);
     return words ? [words] : [];
   });
-  if (parts.length === 0) return [plain('nothing yet')];
-  return parts.flatMap((words, i) => [...(i > 0 ? [plain(', ')] : []), ...words]);
+  if (parts.length === 0) return [plainText('nothing yet')];
+  return parts.flatMap((words, i) => [...(i > 0 ? [plainText(', ')] : []), ...words]);
 }
 
 /** One setting in words; null where it is not given. */

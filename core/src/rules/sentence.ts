@@ -1,7 +1,15 @@
 import type { Condition, Rule, RuleSettings, Setting } from '../model/rule.ts';
-import { placingText } from '../values/placing-text.ts';
+import { snapText } from '../values/snap-text.ts';
 import { isAboutText } from './facts.ts';
-import { CORNER_WORDS, HELD_WORDS, plain, quoted, rangeText, strong, type Words } from './say.ts';
+import {
+  CORNER_WORDS,
+  HELD_WORDS,
+  plainText,
+  quoted,
+  rangeText,
+  strong,
+  type Words,
+} from './say.ts';
 
 /**
  * A rule as one sentence: "When a window’s app is areamap and its kind is normal, put it on workspace M in
@@ -24,7 +32,7 @@ export function ruleSentence({ when, then, again }: Rule): Words[] {
   const said =
     clauses.length > 0
       ? joined(clauses, ' and ', ' and ')
-      : [strong('any window'), plain(' opens')];
+      : [strong('any window'), plainText(' opens')];
   const [first, ...rest] = said;
   const begins = clauses.length > 0 ? ofAWindow(first!) : [first!];
   const times = [
@@ -32,12 +40,12 @@ export function ruleSentence({ when, then, again }: Rule): Words[] {
     ...(again.desk ? ['the desk changes'] : []),
   ];
   return [
-    plain('When '),
+    plainText('When '),
     ...begins,
     ...rest,
-    plain(', '),
+    plainText(', '),
     ...orders(then),
-    plain(times.length > 0 ? `; and again when ${times.join(' or ')}.` : '.'),
+    plainText(times.length > 0 ? `; and again when ${times.join(' or ')}.` : '.'),
   ];
 }
 
@@ -48,7 +56,7 @@ function ofAWindow({ text, ...rest }: Words): Words[] {
 
 function joined(parts: readonly Words[][], between: string, last: string): Words[] {
   return parts.flatMap((words, i) => [
-    ...(i > 0 ? [plain(i === parts.length - 1 ? last : between)] : []),
+    ...(i > 0 ? [plainText(i === parts.length - 1 ? last : between)] : []),
     ...words,
   ]);
 }
@@ -57,30 +65,30 @@ function clauseOf(condition: Condition, isNot: boolean): Words[] {
   if (isAboutText(condition)) {
     const its = `its ${condition.of}`;
     const verb = (is: string, base: string) =>
-      plain(isNot ? `${its} does not ${base} ` : `${its} ${is} `);
+      plainText(isNot ? `${its} does not ${base} ` : `${its} ${is} `);
     if ('has' in condition) return [verb('has', 'have'), strong(quoted(condition.has))];
     if ('fits' in condition) return [verb('fits', 'fit'), strong(quoted(condition.fits))];
     if ('matches' in condition) return [verb('matches', 'match'), strong(condition.matches)];
     const value = condition.of === 'title' ? quoted(condition.is) : condition.is;
-    return [plain(`${its} is ${isNot ? 'not ' : ''}`), strong(value)];
+    return [plainText(`${its} is ${isNot ? 'not ' : ''}`), strong(value)];
   }
   if (condition.of === 'resizable') {
-    return [plain('it is '), strong(condition.is === isNot ? 'not resizable' : 'resizable')];
+    return [plainText('it is '), strong(condition.is === isNot ? 'not resizable' : 'resizable')];
   }
   const value = 'is' in condition ? condition.is : rangeText(condition);
-  return [plain(`its ${condition.of} is ${isNot ? 'not ' : ''}`), strong(value)];
+  return [plainText(`its ${condition.of} is ${isNot ? 'not ' : ''}`), strong(value)];
 }
 
 type Order<S extends Setting> = (value: NonNullable<RuleSettings[S]>) => Words[];
 
 /** Where a window is put: these go together. */
 const PLACES: { [S in Setting]?: Order<S> } = {
-  workspace: (id) => [plain('on '), strong(`workspace ${id}`)],
-  monitor: (name) => [plain('on '), strong(`monitor ${name}`)],
-  zone: (zone) => [plain('in '), strong(`zone ${quoted(zone)}`)],
-  placing: (placing) => [strong(placingText(placing))],
+  workspace: (id) => [plainText('on '), strong(`workspace ${id}`)],
+  monitor: (name) => [plainText('on '), strong(`monitor ${name}`)],
+  zone: (zone) => [plainText('in '), strong(`zone ${quoted(zone)}`)],
+  placing: (placing) => [strong(snapText(placing))],
   corner: (corner) => [strong(CORNER_WORDS[corner])],
-  size: ({ width, height }) => [plain('at '), strong(`${width} × ${height}`)],
+  size: ({ width, height }) => [plainText('at '), strong(`${width} × ${height}`)],
 };
 
 const OTHERS: { [S in Setting]?: Order<S> } = {
@@ -88,7 +96,7 @@ const OTHERS: { [S in Setting]?: Order<S> } = {
   everywhere: (is) => [strong(is ? 'show it on every workspace' : 'show it on one workspace')],
   focus: (is) => [strong(is ? 'give it the focus' : 'give it no focus')],
   join: (join) => [
-    plain('let it join '),
+    plainText('let it join '),
     strong(
       { lead: 'as lead', end: 'at the end', 'after-focused': 'after the focused window' }[join],
     ),
@@ -106,8 +114,8 @@ function orders(then: RuleSettings): Words[] {
   const places = ordered(PLACES);
   const parts = [
     ...(then.held ? [[strong(HELD_WORDS[then.held])]] : []),
-    ...(places.length > 0 ? [[plain('put it '), ...joined(places, ' ', ' ')]] : []),
+    ...(places.length > 0 ? [[plainText('put it '), ...joined(places, ' ', ' ')]] : []),
     ...ordered(OTHERS),
   ];
-  return parts.length > 0 ? joined(parts, ', ', ' and ') : [plain('do nothing yet')];
+  return parts.length > 0 ? joined(parts, ', ', ' and ') : [plainText('do nothing yet')];
 }

@@ -1,5 +1,5 @@
 import type { Condition, Rule, Setting } from '../model/rule.ts';
-import { holds, type WindowFacts } from './facts.ts';
+import { conditionHolds, type WindowFacts } from './facts.ts';
 import { conditionText, failureText } from './say.ts';
 
 /** What one rule had to do with a window. */
@@ -38,7 +38,7 @@ export function traceRules(rules: readonly Rule[], facts: WindowFacts): RuleTrac
 export function matchText({ when }: Rule, facts: WindowFacts): string {
   const held: Condition[] = [
     ...when.all,
-    ...when.any.filter((each) => holds(each, facts)).slice(0, 1),
+    ...when.any.filter((each) => conditionHolds(each, facts)).slice(0, 1),
   ];
   const parts = [
     ...held.map(conditionText),
@@ -49,11 +49,11 @@ export function matchText({ when }: Rule, facts: WindowFacts): string {
 
 /** The first condition, in the order of the file, that keeps a rule from matching; null where none does. */
 function firstFailure({ when }: Rule, facts: WindowFacts): string | null {
-  const failed = when.all.find((condition) => !holds(condition, facts));
+  const failed = when.all.find((condition) => !conditionHolds(condition, facts));
   if (failed) return failureText(failed, facts);
-  if (when.any.length > 0 && !when.any.some((condition) => holds(condition, facts))) {
+  if (when.any.length > 0 && !when.any.some((condition) => conditionHolds(condition, facts))) {
     return when.any.map((condition) => failureText(condition, facts)).join(', and ');
   }
-  const against = when.none.find((condition) => holds(condition, facts));
+  const against = when.none.find((condition) => conditionHolds(condition, facts));
   return against ? `${conditionText(against)}, which it must not` : null;
 }

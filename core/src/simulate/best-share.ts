@@ -1,4 +1,4 @@
-import type { Arranged } from '../engine/arranged.ts';
+import type { ArrangedWorkspace } from '../engine/arranged-workspace.ts';
 import { fitInto, minimumOf } from '../engine/hints.ts';
 import type { Rect, Size } from '../geometry/rect.ts';
 import { toPixels } from '../geometry/round.ts';
@@ -17,7 +17,7 @@ export interface Rating {
 }
 
 /** Rates the windows as they are arranged. */
-export function rate(share: number, { tiled, left, tiles, monitor }: Arranged): Rating {
+export function rate(share: number, { tiled, left, tiles, monitor }: ArrangedWorkspace): Rating {
   const { scale } = monitor;
   let met = 0;
   let wasted = 0;

@@ -1,15 +1,15 @@
 import { deskInForce, monitorOf } from '../desk/desk.ts';
 import { arrange } from '../engine/arrange.ts';
-import { opened } from '../engine/commands/opening.ts';
+import { openWindow } from '../engine/commands/opening.ts';
 import { openSession } from '../engine/open.ts';
 import { factsOf } from '../engine/ruling.ts';
-import { windowOf, type Situation, existingWindow } from '../engine/session.ts';
+import { windowOf, type CommandContext, existingWindow } from '../engine/session.ts';
 import { picked } from '../model/object-fields.ts';
 import type { Profile } from '../model/profile.ts';
 import { sessionSchema, type WindowInput, type SessionWindow } from '../model/session.ts';
 import { matchingRules } from '../rules/decide.ts';
-import { knownWindows, parentOf, type KnownWindow } from '../rules/known.ts';
-import { placingText } from '../values/placing-text.ts';
+import { knownWindows, parentOf, type KnownWindow } from '../rules/known-windows.ts';
+import { snapText } from '../values/snap-text.ts';
 import { hintFields } from '../values/window.ts';
 
 /** Where a window lands that opens alone on a desk, and what decided that. */
@@ -20,7 +20,7 @@ export interface Landing {
   title: string;
   appId: string | undefined;
   /** The desk right after it opened there: whatever is asked about it is asked of this. */
-  situation: Situation;
+  situation: CommandContext;
   window: SessionWindow;
   /** In a few words: "tiled", "floating, above", "zone Middle". */
   held: string;
@@ -47,7 +47,7 @@ export function landings(
 ): Landing[] {
   const input = sessionSchema.parse(desk === undefined ? {} : { desk });
   const { session } = openSession(input, profile);
-  const empty: Situation = { session, profile, desk: deskInForce(profile, session) };
+  const empty: CommandContext = { session, profile, desk: deskInForce(profile, session) };
   const known = knownWindows(profile);
   const isKnown = ({ app, title }: SessionWindow) =>
     known.some((each) => each.app.id === app && titleOf(each) === (title ?? ''));
@@ -99,7 +99,7 @@ function inputOf(known: KnownWindow, id: string): Bare {
 }
 
 function landingOf(
-  empty: Situation,
+  empty: CommandContext,
   known: readonly KnownWindow[],
   { parentApp, ...input }: Bare,
   name: string,
@@ -109,10 +109,10 @@ function landingOf(
   const over = known.findIndex((each) => each.app.id === parentApp && each.further === null);
   if (over >= 0) {
     const { parentApp: _none, ...parent } = inputOf(known[over]!, 'parent');
-    session = opened({ ...empty, session }, parent).session;
+    session = openWindow({ ...empty, session }, parent).session;
   }
   const window: WindowInput = { ...input, ...(over >= 0 && { parent: 'parent' }) };
-  session = opened({ ...empty, session }, window).session;
+  session = openWindow({ ...empty, session }, window).session;
   const situation = { session, profile, desk };
   return described(
     situation,
@@ -123,7 +123,7 @@ function landingOf(
 }
 
 function described(
-  situation: Situation,
+  situation: CommandContext,
   window: SessionWindow,
   name: string,
   over: string | null,
@@ -155,11 +155,11 @@ function described(
   };
 }
 
-function parentAppOf({ session }: Situation, { parent }: SessionWindow): string | undefined {
+function parentAppOf({ session }: CommandContext, { parent }: SessionWindow): string | undefined {
   return windowOf(session, parent)?.app;
 }
 
-function heldText(situation: Situation, window: SessionWindow): string {
+function heldText(situation: CommandContext, window: SessionWindow): string {
   const { placing, held, stayAbove } = window;
   const { zoned, tiled } = arrange(situation, window.workspace, window.monitor);
   const seat = zoned?.seats[tiled.findIndex(({ id }) => id === window.id)];
@@ -167,7 +167,7 @@ function heldText(situation: Situation, window: SessionWindow): string {
   const base = zone
     ? `zone ${zone.join(' and ')}`
     : placing
-      ? `placed ${placingText(placing)}`
+      ? `placed ${snapText(placing)}`
       : held.replace('-', ' ');
   return stayAbove ? `${base}, above` : base;
 }

@@ -1,5 +1,5 @@
-import { arrangedAs } from '../engine/arrange.ts';
-import type { Arranged } from '../engine/arranged.ts';
+import { arrangeAs } from '../engine/arrange.ts';
+import type { ArrangedWorkspace } from '../engine/arranged-workspace.ts';
 import { presentLeadShare } from '../engine/commands/shares.ts';
 import { handOf } from '../engine/commands/split.ts';
 import { arrangementOf, withAdjusted } from '../engine/session.ts';
@@ -27,21 +27,21 @@ export interface Lever {
   /** How far the edge would move outwards to a share, in logical pixels; 0 for a parameter. */
   edgeBy: (share: number) => number;
   /** The windows as they would be arranged with it at a share. */
-  at: (share: number) => Arranged;
+  at: (share: number) => ArrangedWorkspace;
 }
 
 /** The lever of a workspace as it is arranged; null where there is nothing to move. */
-export function leverOf(session: Session, arranged: Arranged): Lever | null {
+export function leverOf(session: Session, arranged: ArrangedWorkspace): Lever | null {
   return shareLever(session, arranged) ?? boundaryLever(session, arranged);
 }
 
-function shareLever(session: Session, arranged: Arranged): Lever | null {
+function shareLever(session: Session, arranged: ArrangedWorkspace): Lever | null {
   const { tiling, tiled, left, workspace, monitor } = arranged;
   const { layout } = tiling;
   const count = tiled.length + left.length;
   const there = arrangementOf(session, workspace, monitor.id);
   const at = (field: 'leadShare' | 'share') => (share: number) =>
-    arrangedAs(session, arranged, {
+    arrangeAs(session, arranged, {
       tiling: { ...tiling, layout: { ...layout, [field]: share } as typeof layout },
       arrangement: withoutSplit(there, layout.kind, SHARE_SPLIT),
     });
@@ -73,7 +73,7 @@ function withoutSplit(
 const EDGES: readonly Direction[] = ['right', 'left', 'down', 'up'];
 
 /** The boundary that growing the focused window would move: at its right, else its left, lower or upper edge. */
-function boundaryLever(session: Session, arranged: Arranged): Lever | null {
+function boundaryLever(session: Session, arranged: ArrangedWorkspace): Lever | null {
   const { solved, tiled, tiling, monitor } = arranged;
   if (!solved || !LAYOUTS[tiling.layout.kind].can.grow) return null;
   const focused = tiled.findIndex(({ id }) => id === session.focus);
@@ -112,10 +112,10 @@ function boundaryLever(session: Session, arranged: Arranged): Lever | null {
 
 function withBoundary(
   session: Session,
-  arranged: Arranged,
+  arranged: ArrangedWorkspace,
   split: string,
   sizes: readonly number[],
-): Arranged {
+): ArrangedWorkspace {
   const { workspace, monitor, tiled, tiling } = arranged;
   const { kind } = tiling.layout;
   const there = arrangementOf(session, workspace, monitor.id);
@@ -123,11 +123,11 @@ function withBoundary(
     const shown = new Set(tiled.map(({ id }) => id));
     const { hand } = handOf(there, arranged);
     const moved = withSizes(hand!, split, weightsOf([...sizes]), (id) => shown.has(id));
-    return arrangedAs(session, arranged, { arrangement: { ...there, hand: moved } });
+    return arrangeAs(session, arranged, { arrangement: { ...there, hand: moved } });
   }
   const adjusted = there.adjusted?.[kind] ?? {};
   const moved = { ...adjusted.moved, [split]: weightsOf([...sizes]) };
-  return arrangedAs(session, arranged, {
+  return arrangeAs(session, arranged, {
     arrangement: withAdjusted(there, kind, { ...adjusted, moved }),
   });
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { askedOf, commandText } from '../commands/command.ts';
+import { argumentAskedFor, commandText } from '../commands/command.ts';
 import { eventOfKey, keyContext } from '../engine/press.ts';
 import { reduce, type SessionEvent } from '../engine/reduce.ts';
 import type { Reason } from '../engine/session.ts';
@@ -56,7 +56,7 @@ export interface Pressing {
 }
 
 /** Presses keys on a desk: it after that, and the reasons for what they did. */
-export function pressed(desk: Pressing, press: Press): { desk: Pressing; trace: Reason[] } {
+export function parsePress(desk: Pressing, press: Press): { desk: Pressing; trace: Reason[] } {
   const trace: Reason[] = [];
   let after = desk;
   for (const action of typeof press === 'string' ? actionsOf(press, desk.profile) : press) {
@@ -140,7 +140,7 @@ function taken(desk: Pressing, input: KeyInput): { desk: Pressing; trace: Reason
   let after: Pressing = { ...desk, keys: state };
   for (const each of out) {
     const event = eventOfKey(each);
-    const done = event ? happened(after, event) : { desk: after, trace: reasonOf(each) };
+    const done = event ? applyPress(after, event) : { desk: after, trace: reasonOf(each) };
     after = done.desk;
     trace.push(...done.trace);
   }
@@ -148,7 +148,10 @@ function taken(desk: Pressing, input: KeyInput): { desk: Pressing; trace: Reason
 }
 
 /** Something happens on a desk; where it proposes another profile, that is taken over as an edit. */
-export function happened(desk: Pressing, event: SessionEvent): { desk: Pressing; trace: Reason[] } {
+export function applyPress(
+  desk: Pressing,
+  event: SessionEvent,
+): { desk: Pressing; trace: Reason[] } {
   const { session, trace, edit } = reduce(desk.session, event, desk.profile);
   if (!edit) return { desk: { ...desk, session }, trace };
   const edited = reduce(session, { type: 'profile-edited', before: desk.profile }, edit);
@@ -159,7 +162,7 @@ export function happened(desk: Pressing, event: SessionEvent): { desk: Pressing;
 function reasonOf(out: KeyOutput): Reason[] {
   switch (out.type) {
     case 'ask': {
-      const because = `${commandText(out.command)} asks for its ${askedOf(out.command)}`;
+      const because = `${commandText(out.command)} asks for its ${argumentAskedFor(out.command)}`;
       return [{ decided: 'nothing to do', because }];
     }
     case 'layer':

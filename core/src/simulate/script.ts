@@ -1,16 +1,23 @@
-import { HOME } from '../keys/state.ts';
-import { pressed, pressField, pressText, happened, type Press, type Pressing } from './press.ts';
-import { PLAIN_COMMANDS, type Command } from '../commands/registry.ts';
-import { placeAndCheck } from '../checkup/standing.ts';
+import { IDLE } from '../keys/state.ts';
+import {
+  parsePress,
+  pressField,
+  pressText,
+  applyPress,
+  type Press,
+  type Pressing,
+} from './press.ts';
+import { COMMANDS_WITHOUT_ARGUMENTS, type Command } from '../commands/registry.ts';
+import { checkPlacements } from '../checkup/placements.ts';
 import { z } from 'zod';
 import type { Finding } from '../checkup/findings.ts';
-import { commandSchema, commandText, rightCommand } from '../commands/command.ts';
+import { commandSchema, commandText, expectedCommand } from '../commands/command.ts';
 import { deskInForce } from '../desk/desk.ts';
 import { deviceText } from '../desk/match.ts';
 import { openSession } from '../engine/open.ts';
 import type { Placement } from '../engine/placement.ts';
 import { type SessionEvent } from '../engine/reduce.ts';
-import { rulesWhy } from '../engine/rules-why.ts';
+import { rulesWhy } from '../engine/explain-rules.ts';
 import type { Reason } from '../engine/session.ts';
 import { migratedScript } from '../model/migrate.ts';
 import type { Profile } from '../model/profile.ts';
@@ -43,8 +50,8 @@ const askedField = fields({
 
 /** A command that needs nothing said with it, as a word. */
 const wordSchema = z
-  .enum(PLAIN_COMMANDS, {
-    error: ({ input }) => (typeof input === 'string' ? rightCommand(input) : what()),
+  .enum(COMMANDS_WITHOUT_ARGUMENTS, {
+    error: ({ input }) => (typeof input === 'string' ? expectedCommand(input) : what()),
   })
   .transform((id): Command => ({ command: id }));
 
@@ -120,7 +127,7 @@ export interface Played {
  */
 export function play(profile: Profile, { session: input, steps }: Script): Played[] {
   const opened = openSession(input, profile);
-  const begun = placeAndCheck(opened.session, profile);
+  const begun = checkPlacements(opened.session, profile);
   const played: Played[] = [
     {
       step: 'begin',
@@ -135,7 +142,7 @@ export function play(profile: Profile, { session: input, steps }: Script): Playe
     },
   ];
   const marks = new Map<string, Standing>();
-  let desk: Pressing = { session: opened.session, profile, keys: HOME, down: [], now: 0 };
+  let desk: Pressing = { session: opened.session, profile, keys: IDLE, down: [], now: 0 };
   for (const step of steps) {
     if ('mark' in step) {
       marks.set(step.mark, standingOf(desk));
@@ -150,12 +157,12 @@ export function play(profile: Profile, { session: input, steps }: Script): Playe
       played.push(looked(desk, `same ${step.same}`, differences));
       continue;
     }
-    const done = 'press' in step ? pressed(desk, step.press) : happened(desk, eventOf(step));
+    const done = 'press' in step ? parsePress(desk, step.press) : applyPress(desk, eventOf(step));
     desk = done.desk;
     played.push({
       step: stepText(step),
       reasons: done.trace,
-      ...placeAndCheck(desk.session, desk.profile),
+      ...checkPlacements(desk.session, desk.profile),
     });
   }
   return played;
@@ -163,7 +170,7 @@ export function play(profile: Profile, { session: input, steps }: Script): Playe
 
 function looked({ session, profile }: Pressing, step: string, differences: string[]): Played {
   const found = differences.length > 0 ? { differences } : {};
-  return { step, reasons: [], ...placeAndCheck(session, profile), ...found };
+  return { step, reasons: [], ...checkPlacements(session, profile), ...found };
 }
 
 type Happening = Exclude<ScriptStep, { mark: string } | { same: string }>;
@@ -198,7 +205,7 @@ function stepText(step: Happening): string {
 type Standing = ReadonlyMap<string, string>;
 
 function standingOf({ session, profile }: Pressing): Standing {
-  const { placements } = placeAndCheck(session, profile);
+  const { placements } = checkPlacements(session, profile);
   const orders = Object.entries(session.arrangements).filter(
     ([, { order, left }]) => order.length > 0 && !left,
   );

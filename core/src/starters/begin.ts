@@ -1,17 +1,17 @@
 import { commandText } from '../commands/command.ts';
-import { mendsFor } from '../checkup/key-mends.ts';
+import { quickFixesFor } from '../checkup/quick-fixes.ts';
 import { checkKeys } from '../checkup/keys.ts';
 import { checkProfile } from '../checkup/profile.ts';
 import { PIECES, withPiece, type Piece } from '../files/pieces.ts';
 import { asOwn, withBinding, withMerged } from '../keys/edit.ts';
-import { freeKeys, nearestFree } from '../keys/free.ts';
+import { freeKeys, nearestFree } from '../keys/free-keys.ts';
 import { keyMap, type KeyBinding } from '../keys/map.ts';
 import { behindSpace } from '../keys/starters/whole.ts';
-import { BASE, type StarterId } from '../model/keys.ts';
+import { BASE, type KeyStarterId } from '../model/keys.ts';
 import { profileSchema, type Profile } from '../model/profile.ts';
-import { boardName } from '../tiling/board.ts';
+import { zoneBoardName } from '../tiling/zone-board.ts';
 import type { LayoutKind } from '../values/layout.ts';
-import { STARTER_BOARDS } from './boards.ts';
+import { STARTER_ZONE_BOARDS } from './zone-boards.ts';
 import { MONITOR_CHOICES, type MonitorChoice } from './choices.ts';
 import { STARTER_RULES } from './rules.ts';
 
@@ -19,7 +19,7 @@ import { STARTER_RULES } from './rules.ts';
 export interface Answers {
   monitors: MonitorChoice;
   layout: LayoutKind;
-  hand: StarterId;
+  hand: KeyStarterId;
 }
 
 /** One workspace a monitor, by letter, and spare ones by digit. */
@@ -54,7 +54,7 @@ export function beginProfile(
     ],
     apps,
     rules: STARTER_RULES,
-    boards: STARTER_BOARDS,
+    boards: STARTER_ZONE_BOARDS,
     tiling: { layout: { kind: layout }, gaps: GAPS },
   });
   const fitting = withBoardsThatFit(plain);
@@ -62,7 +62,7 @@ export function beginProfile(
 }
 
 /** With the keys of a hand; a command that was on one of them goes behind Main Space, or to the nearest that is free. */
-function withHand(profile: Profile, hand: StarterId): Profile {
+function withHand(profile: Profile, hand: KeyStarterId): Profile {
   const merged = withMerged(profile, hand);
   const does = ({ command }: KeyBinding) => (command ? commandText(command) : '');
   const kept = new Set(keyMap(merged).map(does));
@@ -74,7 +74,7 @@ function withHand(profile: Profile, hand: StarterId): Profile {
   }, merged);
   // Keys that come to stand on the wrong side of each other change places.
   return checkKeys(whole).reduce(
-    (made, finding) => mendsFor(made, finding)[0]?.profile ?? made,
+    (made, finding) => quickFixesFor(made, finding)[0]?.profile ?? made,
     whole,
   );
 }
@@ -86,7 +86,7 @@ function withBoardsThatFit(profile: Profile): Profile {
   );
   return {
     ...profile,
-    boards: profile.boards.filter((board) => !nowhere.includes(boardName(board))),
+    boards: profile.boards.filter((board) => !nowhere.includes(zoneBoardName(board))),
   };
 }
 
@@ -101,7 +101,7 @@ export function startedOver(profile: Profile, piece: Piece, apps: Profile['apps'
       monitors,
       apps,
       rules: STARTER_RULES,
-      boards: STARTER_BOARDS,
+      boards: STARTER_ZONE_BOARDS,
       tiling: { gaps: GAPS },
     }),
   );

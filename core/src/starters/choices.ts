@@ -1,4 +1,4 @@
-import type { StarterId } from '../model/keys.ts';
+import type { KeyStarterId } from '../model/keys.ts';
 import type { LayoutKind } from '../values/layout.ts';
 
 /** A monitor to begin with, before it has a name of its own. */
@@ -92,7 +92,7 @@ export const ARRANGEMENT_CHOICES: readonly { kind: LayoutKind; says: string }[] 
 ];
 
 /** Which hand moves focus and windows: the third question. */
-export const HAND_CHOICES: readonly { id: StarterId; title: string; says: string }[] = [
+export const HAND_CHOICES: readonly { id: KeyStarterId; title: string; says: string }[] = [
   { id: 'whole', title: 'The right, on the arrows', says: 'hand off the letters' },
   { id: 'inverted-t', title: 'The right, in an inverted T', says: 'I above J K L' },
   { id: 'inverted-t-left', title: 'The left', says: 'E above S D F, the right stays where it is' },

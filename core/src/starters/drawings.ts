@@ -3,9 +3,9 @@ import { deskInForce } from '../desk/desk.ts';
 import { arrange } from '../engine/arrange.ts';
 import { openSession } from '../engine/open.ts';
 import type { Rect } from '../geometry/rect.ts';
-import { BOARDS, type KeyBoard } from '../keys/boards.ts';
+import { KEYBOARDS, type Keyboard } from '../keys/keyboards.ts';
 import { STARTER_MAPS } from '../keys/starters/starters.ts';
-import type { BoardForm, StarterId } from '../model/keys.ts';
+import type { KeyboardForm, KeyStarterId } from '../model/keys.ts';
 import { profileSchema } from '../model/profile.ts';
 import { sessionSchema } from '../model/session.ts';
 import { sampleTiles } from '../tiling/layouts.ts';
@@ -49,7 +49,10 @@ export function beginningDrawing(
 const ARROWS: Record<Direction, string> = { left: '←', right: '→', up: '↑', down: '↓' };
 
 /** The smallest board that has a hand's keys, and what is written on those. */
-export function handKeys(hand: StarterId): { board: KeyBoard; codes: ReadonlyMap<string, string> } {
+export function handKeys(hand: KeyStarterId): {
+  board: Keyboard;
+  codes: ReadonlyMap<string, string>;
+} {
   const plain = profileSchema.parse({ monitors: [{ id: 'm', width: 1, height: 1 }] });
   const codes = new Map<string, string>();
   for (const { keys, command } of STARTER_MAPS[hand].bindings(plain)) {
@@ -57,10 +60,10 @@ export function handKeys(hand: StarterId): { board: KeyBoard; codes: ReadonlyMap
     const text = command && markOf(command);
     if (modifiers.length === 1 && code !== undefined && text) codes.set(code, text);
   }
-  const forms: readonly BoardForm[] = ['ansi-60', 'ansi-80', 'ansi-100'];
-  const has = (form: BoardForm) =>
-    [...codes.keys()].every((code) => BOARDS[form].keys.some((key) => key.code === code));
-  return { board: BOARDS[forms.find(has) ?? 'ansi-100'], codes };
+  const forms: readonly KeyboardForm[] = ['ansi-60', 'ansi-80', 'ansi-100'];
+  const has = (form: KeyboardForm) =>
+    [...codes.keys()].every((code) => KEYBOARDS[form].keys.some((key) => key.code === code));
+  return { board: KEYBOARDS[forms.find(has) ?? 'ansi-100'], codes };
 }
 
 /** The arrow of a direction, or the number of a zone. */

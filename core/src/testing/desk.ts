@@ -2,7 +2,7 @@ import type { Command } from '../commands/registry.ts';
 
 import { deskInForce, type DeskInForce } from '../desk/desk.ts';
 import { openSession } from '../engine/open.ts';
-import { placeAndCheck, type CheckedPlaces } from '../checkup/standing.ts';
+import { checkPlacements, type CheckedPlacements } from '../checkup/placements.ts';
 import type { Placement } from '../engine/placement.ts';
 import { reduce, type SessionEvent } from '../engine/reduce.ts';
 import type { Reason } from '../engine/session.ts';
@@ -25,7 +25,7 @@ export interface TestDesk {
   /** Windows as "x,y w×h", by id. */
   shapes: () => Record<string, string>;
   at: (id: string) => Placement;
-  placed: () => CheckedPlaces;
+  placed: () => CheckedPlacements;
 }
 
 export function testDesk(profileInput: unknown, sessionInput: unknown = {}): TestDesk {
@@ -39,7 +39,7 @@ function deskOf(profile: Profile, session: Session, trace: readonly Reason[]): T
     const outcome = reduce(deepFrozen(session), happening, deepFrozen(profile));
     return deskOf(profile, outcome.session, outcome.trace);
   };
-  const placed = () => placeAndCheck(session, profile);
+  const placed = () => checkPlacements(session, profile);
   return {
     profile,
     session,

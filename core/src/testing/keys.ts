@@ -1,6 +1,6 @@
 import type { Interaction } from '../model/interaction.ts';
 import { resolveKey } from '../keys/resolve.ts';
-import { HOME, type KeyInput, type KeyOutput, type KeyState } from '../keys/state.ts';
+import { IDLE, type KeyInput, type KeyOutput, type KeyState } from '../keys/state.ts';
 import { keyTable } from '../keys/table.ts';
 import { profileSchema, type Profile } from '../model/profile.ts';
 import { MODIFIERS, modifierOf } from '../values/modifiers.ts';
@@ -56,7 +56,7 @@ export function run(
   const context = { table: keyTable(profile), interaction, app };
   const words = list.trim().split(/\s+/);
   const held: string[] = [];
-  let state: KeyState = HOME;
+  let state: KeyState = IDLE;
   const steps: string[] = [];
   for (let i = 0; i < words.length; i += 2) {
     const input = inputOf(Number(words[i]), words[i + 1] ?? '', held);

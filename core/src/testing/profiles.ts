@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { profileJson } from '../files/compact.ts';
-import { stepsOf, type Step } from '../files/positions.ts';
+import { stepsOf, type PathStep } from '../files/positions.ts';
 import type { JsonSchema } from '../files/schema-json.ts';
 import { profileSchema, type Profile } from '../model/profile.ts';
 import { read, type Fault } from '../values/faults.ts';
@@ -104,7 +104,7 @@ function mended(input: unknown): Profile | null {
   return null;
 }
 
-function takeOut(value: unknown, way: readonly Step[]): boolean {
+function takeOut(value: unknown, way: readonly PathStep[]): boolean {
   const last = way.at(-1);
   const parent = way.slice(0, -1).reduce<unknown>((at, step) => (at as never)?.[step], value);
   if (last === undefined || typeof parent !== 'object' || parent === null) return false;

@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { rulesWhy } from '../engine/rules-why.ts';
+import { rulesWhy } from '../engine/explain-rules.ts';
 import type { ruleSchema, RuleSettings } from '../model/rule.ts';
 import { OFFICE, testDesk, type TestDesk } from './desk.ts';
 

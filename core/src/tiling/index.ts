@@ -1,4 +1,4 @@
-export { boardName, rangeOf, rangeRect, zoneRects } from './board.ts';
+export { zoneBoardName, rangeOf, rangeRect, zoneRects } from './zone-board.ts';
 export { type Abilities, definitionOfLayout, LAYOUTS, sampleTiles } from './layouts.ts';
 export {
   REACHES,

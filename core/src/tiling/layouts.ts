@@ -1,8 +1,8 @@
 import type { Axis } from '../values/direction.ts';
 import type { Rect, Size } from '../geometry/rect.ts';
-import type { Board } from '../model/board.ts';
+import type { ZoneBoard } from '../model/zone-board.ts';
 import { LAYOUT_KINDS, parametersOf, type Layout, type LayoutKind } from '../values/layout.ts';
-import { zoneRects } from './board.ts';
+import { zoneRects } from './zone-board.ts';
 import type { LayoutDefinition } from './layouts/definition.ts';
 import { DEFINITIONS } from './layouts/registry.ts';
 import { scattered } from './layouts/free.ts';
@@ -100,7 +100,7 @@ export function sampleTiles(
   into: Rect,
   gap: Gap,
   scale: number,
-  board: Board | null = null,
+  board: ZoneBoard | null = null,
 ): Rect[] {
   if (layout.kind === 'board' && board) return zoneRects(board, into, gap).slice(0, count);
   if (isDividing(layout)) return solve(layoutTree(layout, count, shape), into, gap, []);

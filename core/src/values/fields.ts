@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { nearestName } from './nearest.ts';
+import { nearestName } from './nearest-name.ts';
 
 // Every message here says what would be right; the fault that carries it adds the path and what was found.
 

@@ -11,17 +11,17 @@ export {
 } from './layout.ts';
 export { MODIFIERS, type Modifier, inOrder, isModifierCode, modifierOf } from './modifiers.ts';
 export { hasPattern } from './pattern.ts';
-export { placeAtText, placingText } from './placing-text.ts';
+export { snapTargetText, snapText } from './snap-text.ts';
 export {
   type Along,
   type Fraction,
   MOST_DIGITS,
   MOST_LETTERS,
-  type PlacingSettings,
-  placingSchema,
+  type SnapSettings,
+  snapSettingsSchema,
   rungsField,
   rungsIn,
-} from './placing.ts';
+} from './snap.ts';
 export { MOST_STEPS, THEN, keysCaps, pressesIn, readTrigger, triggerOf } from './trigger.ts';
 export { HELD, KINDS, MODES, type Mode, NEW_WINDOWS, type Shaping } from './window.ts';
 export type { Parameter, ParameterKind } from './layout-parameters.ts';

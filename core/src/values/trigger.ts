@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import { CODES, isCode, keyName, MOST_BUTTONS } from './codes.ts';
 import { MAIN, modifierOf, MODIFIERS, type Modifier } from './modifiers.ts';
-import { nearestName } from './nearest.ts';
+import { nearestName } from './nearest-name.ts';
 
 /** How a key sets its binding off: when it goes down, or, of a key with two roles, by a tap or by being held. */
 type How = 'press' | 'tap' | 'hold';
 
 /** One press of a trigger as it is written: modifiers by name (also Main, also a bundle), and a key. */
-export interface Step {
+export interface TriggerStep {
   modifiers: readonly string[];
   /** Where the key is: its UI Events `code`, or a button. */
   code?: string;
@@ -18,7 +18,7 @@ export interface Step {
 /** What sets a binding off: a chord, a sequence of chords, a tap or a hold of one key. */
 export interface Trigger {
   how: How;
-  steps: readonly Step[];
+  steps: readonly TriggerStep[];
 }
 
 export const MOST_STEPS = 4;
@@ -33,7 +33,7 @@ export function readTrigger(text: string): Trigger | string {
   const how: How = first === 'tap' || first === 'hold' ? first : 'press';
   const words = how === 'press' ? [first, ...rest] : rest;
   if (words.length === 0 || words[0] === '' || words.length > MOST_STEPS) return TRIGGER;
-  const steps: Step[] = [];
+  const steps: TriggerStep[] = [];
   for (const word of words) {
     const step = readStep(word);
     if (typeof step === 'string') return step;
@@ -49,7 +49,7 @@ export function readTrigger(text: string): Trigger | string {
   return { how, steps };
 }
 
-function readStep(word: string): Step | string {
+function readStep(word: string): TriggerStep | string {
   const typed = word.indexOf(TYPES);
   const place = typed < 0 ? word : word.slice(0, typed);
   const names = place.split('+');
@@ -98,7 +98,7 @@ function sorted(modifiers: readonly string[]): string[] {
 }
 
 /** The text of one press of a trigger, its modifiers in a fixed order. */
-export function stepText({ modifiers, code, types }: Step): string {
+export function stepText({ modifiers, code, types }: TriggerStep): string {
   const key = code ?? `${TYPES}${types === ' ' ? 'Space' : types}`;
   return [...sorted(modifiers), key].join('+');
 }

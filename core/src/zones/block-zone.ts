@@ -1,7 +1,7 @@
 import { freeId } from '../desk/edit.ts';
-import type { Board } from '../model/board.ts';
+import type { ZoneBoard } from '../model/zone-board.ts';
 import type { Profile } from '../model/profile.ts';
-import type { CornerGrid, Along } from '../values/placing.ts';
+import type { CornerGrid, Along } from '../values/snap.ts';
 import { freeZoneName } from './edit.ts';
 
 const GRID_NAME = 'Lettered grid';
@@ -23,7 +23,7 @@ export function withBlockAsZone(
   const there = profile.boards.find(
     (board) => isEven(board.columns, grid.columns) && isEven(board.rows, grid.rows),
   );
-  const made: Board = {
+  const made: ZoneBoard = {
     id: freeId(
       'lettered-grid',
       profile.boards.map(({ id }) => id),
@@ -36,7 +36,7 @@ export function withBlockAsZone(
   };
   const board = there ?? made;
   const zone = freeZoneName(board);
-  const next: Board = {
+  const next: ZoneBoard = {
     ...board,
     zones: [
       ...board.zones,

@@ -2,16 +2,16 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { withBinding } from '../keys/edit.ts';
 import { keyMap } from '../keys/map.ts';
-import { boardSchema, type Board } from '../model/board.ts';
+import { zoneBoardSchema, type ZoneBoard } from '../model/zone-board.ts';
 import { profileSchema } from '../model/profile.ts';
-import { anyBoard } from '../testing/boards.ts';
+import { anyBoard } from '../testing/zone-boards.ts';
 import { OFFICE, testDesk, windows } from '../testing/desk.ts';
-import { zoneRects } from '../tiling/board.ts';
+import { zoneRects } from '../tiling/zone-board.ts';
 import { DIRECTIONS } from '../values/direction.ts';
 import { withBlockAsZone } from './block-zone.ts';
 import { DEMO } from '../testing/profiles.ts';
 import {
-  withBoardAdded,
+  withZoneBoardAdded,
   withLineMoved,
   withNewZone,
   withoutTrack,
@@ -25,7 +25,7 @@ import {
   zoneStretched,
 } from './edit.ts';
 
-const BOARD = boardSchema.parse({
+const BOARD = zoneBoardSchema.parse({
   id: 'b',
   columns: [1, 2, 1],
   rows: [1, 1],
@@ -34,7 +34,7 @@ const BOARD = boardSchema.parse({
     { name: 'c', columns: [3, 3], rows: [1, 2] },
   ],
 });
-const ranges = (board: Board) =>
+const ranges = (board: ZoneBoard) =>
   Object.fromEntries(
     board.zones.map(({ name, columns, rows }) => [name, `${columns.join('-')} ${rows.join('-')}`]),
   );
@@ -61,12 +61,12 @@ describe('zones', () => {
   });
 
   it('are copied with their board, which gets a name and an id that no other has', () => {
-    const once = withBoardAdded(DEMO, { ...BOARD, name: 'Desk' });
-    const twice = withBoardAdded(once.profile, { ...BOARD, name: 'Desk' });
+    const once = withZoneBoardAdded(DEMO, { ...BOARD, name: 'Desk' });
+    const twice = withZoneBoardAdded(once.profile, { ...BOARD, name: 'Desk' });
     const named = (id: string) => twice.profile.boards.find((board) => board.id === id)?.name;
     expect([once.id, twice.id].map(named)).toEqual(['Desk', 'Desk 2']);
     const { name: _none, ...nameless } = BOARD;
-    const added = withBoardAdded(DEMO, nameless);
+    const added = withZoneBoardAdded(DEMO, nameless);
     expect(added.profile.boards.at(-1)).toMatchObject({ name: 'b', zones: BOARD.zones });
     expect(added.profile.boards).toHaveLength(DEMO.boards.length + 1);
   });
@@ -100,7 +100,7 @@ describe('tracks', () => {
           const count = axis === 'x' ? board.columns.length : board.rows.length;
           const track = (n % count) + 1;
           const more = withTrackAfter(board, axis, track);
-          expect(boardSchema.parse(more)).toEqual(more);
+          expect(zoneBoardSchema.parse(more)).toEqual(more);
           // A track of less than two pixels cannot be cut in two.
           const weights = axis === 'x' ? board.columns : board.rows;
           const sum = weights.reduce((all, weight) => all + weight, 0);
@@ -112,7 +112,7 @@ describe('tracks', () => {
               ).toBeLessThanOrEqual(2);
             });
           const less = withoutTrack(board, axis, track);
-          expect(boardSchema.parse(less)).toEqual(less);
+          expect(zoneBoardSchema.parse(less)).toEqual(less);
           expect(withoutTrack(more, axis, track).zones).toEqual(board.zones);
         },
       ),
@@ -177,7 +177,7 @@ describe('tracks', () => {
           zonesMerged(board, name, other),
           withNewZone(board).board,
         ]) {
-          expect(boardSchema.parse(next)).toEqual(next);
+          expect(zoneBoardSchema.parse(next)).toEqual(next);
         }
       }),
     );
@@ -186,7 +186,7 @@ describe('tracks', () => {
 
 describe('a track that goes', () => {
   it('takes its own weight with it, and no other’s', () => {
-    const board = boardSchema.parse({
+    const board = zoneBoardSchema.parse({
       id: 'b',
       columns: [1, 2, 3, 4],
       rows: [5, 6],
@@ -234,7 +234,9 @@ describe('a block of the lettered grid', () => {
       command: { command: 'place-at', x, y },
     });
     expect(profileSchema.parse(bound)).toEqual(bound);
-    const found = keyMap(bound).find(({ sign }) => sign === 'Shift+Meta+KeyX');
+    const found = keyMap(bound).find(
+      ({ canonicalTrigger }) => canonicalTrigger === 'Shift+Meta+KeyX',
+    );
     expect(found?.command).toEqual({ command: 'place-at', ...block });
   });
 });

@@ -1,8 +1,8 @@
 import { freeId } from '../desk/edit.ts';
 import { shareLength } from '../geometry/length.ts';
-import type { Board, Zone } from '../model/board.ts';
+import type { ZoneBoard, Zone } from '../model/zone-board.ts';
 import type { Profile } from '../model/profile.ts';
-import { commonCells, rangeAround } from '../tiling/board.ts';
+import { commonCells, rangeAround } from '../tiling/zone-board.ts';
 import { weightsOf } from '../tiling/tree.ts';
 import { axisOf, isForward, type Direction, type Axis } from '../values/direction.ts';
 
@@ -13,30 +13,34 @@ function tracksOn(axis: Axis): Across {
 }
 
 /** Changes one of the profile's boards. */
-export function withBoard(profile: Profile, id: string, change: (board: Board) => Board): Profile {
+export function withZoneBoard(
+  profile: Profile,
+  id: string,
+  change: (board: ZoneBoard) => ZoneBoard,
+): Profile {
   const boards = profile.boards.map((board) => (board.id === id ? change(board) : board));
   return { ...profile, boards };
 }
 
-function withZone(board: Board, name: string, change: (zone: Zone) => Zone): Board {
+function withZone(board: ZoneBoard, name: string, change: (zone: Zone) => Zone): ZoneBoard {
   return { ...board, zones: board.zones.map((zone) => (zone.name === name ? change(zone) : zone)) };
 }
 
 /** A name that no zone of the board has: "Zone 4". */
-export function freeZoneName({ zones }: Board): string {
+export function freeZoneName({ zones }: ZoneBoard): string {
   let number = zones.length + 1;
   while (zones.some(({ name }) => name === `Zone ${number}`)) number++;
   return `Zone ${number}`;
 }
 
 /** The board with one more zone, at the first cell that no zone covers, else at the first of all. */
-export function withNewZone(board: Board): { board: Board; zone: string } {
+export function withNewZone(board: ZoneBoard): { board: ZoneBoard; zone: string } {
   const name = freeZoneName(board);
   const cell = firstBareCell(board);
   return { board: { ...board, zones: [...board.zones, { name, ...cell }] }, zone: name };
 }
 
-function firstBareCell({ columns, rows, zones }: Board): Pick<Zone, Across> {
+function firstBareCell({ columns, rows, zones }: ZoneBoard): Pick<Zone, Across> {
   for (let row = 1; row <= rows.length; row++) {
     for (let column = 1; column <= columns.length; column++) {
       const cell: Pick<Zone, Across> = { columns: [column, column], rows: [row, row] };
@@ -46,12 +50,12 @@ function firstBareCell({ columns, rows, zones }: Board): Pick<Zone, Across> {
   return { columns: [1, 1], rows: [1, 1] };
 }
 
-export function withoutZone(board: Board, name: string): Board {
+export function withoutZone(board: ZoneBoard, name: string): ZoneBoard {
   return { ...board, zones: board.zones.filter((zone) => zone.name !== name) };
 }
 
 /** A zone one cell further; it stays on the board. */
-export function zoneMoved(board: Board, name: string, direction: Direction): Board {
+export function zoneMoved(board: ZoneBoard, name: string, direction: Direction): ZoneBoard {
   const across = tracksOn(axisOf(direction));
   const by = isForward(direction) ? 1 : -1;
   return withZone(board, name, (zone) => {
@@ -62,7 +66,7 @@ export function zoneMoved(board: Board, name: string, direction: Direction): Boa
 }
 
 /** A zone's far side one cell out (right, down) or in (left, up); it keeps at least one cell. */
-export function zoneStretched(board: Board, name: string, direction: Direction): Board {
+export function zoneStretched(board: ZoneBoard, name: string, direction: Direction): ZoneBoard {
   const across = tracksOn(axisOf(direction));
   const by = isForward(direction) ? 1 : -1;
   return withZone(board, name, (zone) => {
@@ -73,7 +77,7 @@ export function zoneStretched(board: Board, name: string, direction: Direction):
 }
 
 /** A zone under another name; null where another zone has that name already. */
-export function zoneRenamed(board: Board, name: string, to: string): Board | null {
+export function zoneRenamed(board: ZoneBoard, name: string, to: string): ZoneBoard | null {
   const next = to.trim();
   if (next === '' || next.length > 80) return null;
   if (next !== name && board.zones.some((zone) => zone.name === next)) return null;
@@ -93,7 +97,7 @@ export function withZoneRenamed(
   const board = profile.boards.find(({ id }) => id === boardId);
   const renamed = board && zoneRenamed(board, name, to);
   if (!renamed) return profile;
-  const next = withBoard(profile, boardId, () => renamed);
+  const next = withZoneBoard(profile, boardId, () => renamed);
   if (next.boards.some(({ zones }) => zones.some((zone) => zone.name === name))) return next;
   const following = <S extends { zone?: string }>(settings: S): S =>
     settings.zone === name ? { ...settings, zone: to.trim() } : settings;
@@ -105,7 +109,7 @@ export function withZoneRenamed(
 }
 
 /** A zone earlier (−1) or later (1) in the order: later ones are filled later, and lie over. */
-export function zoneReordered(board: Board, name: string, by: 1 | -1): Board {
+export function zoneReordered(board: ZoneBoard, name: string, by: 1 | -1): ZoneBoard {
   const at = board.zones.findIndex((zone) => zone.name === name);
   const other = board.zones[at + by];
   if (at < 0 || !other) return board;
@@ -119,7 +123,7 @@ export function zoneReordered(board: Board, name: string, by: 1 | -1): Board {
  * A zone cut in two along an axis, at the track line in its middle; one of a single track has that cut in
  * two first. The second half has the next free name and comes right after it.
  */
-export function zoneSplit(board: Board, name: string, axis: Axis): Board {
+export function zoneSplit(board: ZoneBoard, name: string, axis: Axis): ZoneBoard {
   const across = tracksOn(axis);
   const zone = board.zones.find((each) => each.name === name);
   if (!zone) return board;
@@ -134,7 +138,7 @@ export function zoneSplit(board: Board, name: string, axis: Axis): Board {
 }
 
 /** Two zones as one, around both; it keeps the first one's name and place in the order. */
-export function zonesMerged(board: Board, name: string, other: string): Board {
+export function zonesMerged(board: ZoneBoard, name: string, other: string): ZoneBoard {
   const [a, b] = [name, other].map((each) => board.zones.find((zone) => zone.name === each));
   if (!a || !b || a === b) return board;
   const { columns, rows } = rangeAround([a, b]);
@@ -143,7 +147,7 @@ export function zonesMerged(board: Board, name: string, other: string): Board {
 }
 
 /** A track cut in two halves, both spanned by every zone that spanned it. */
-export function withTrackAfter(board: Board, axis: Axis, track: number): Board {
+export function withTrackAfter(board: ZoneBoard, axis: Axis, track: number): ZoneBoard {
   const across = tracksOn(axis);
   const weight = board[across][track - 1];
   if (weight === undefined || board[across].length >= 200) return board;
@@ -160,7 +164,7 @@ export function withTrackAfter(board: Board, axis: Axis, track: number): Board {
 }
 
 /** The board without a track. Zones over others too are that much smaller; one over it alone goes with it. */
-export function withoutTrack(board: Board, axis: Axis, track: number): Board {
+export function withoutTrack(board: ZoneBoard, axis: Axis, track: number): ZoneBoard {
   const across = tracksOn(axis);
   if (board[across].length < 2 || track < 1 || track > board[across].length) return board;
   const zones = board.zones.flatMap((zone) => {
@@ -175,7 +179,12 @@ export function withoutTrack(board: Board, axis: Axis, track: number): Board {
   return { ...board, [across]: board[across].toSpliced(track - 1, 1), zones };
 }
 
-export function withTrackWeight(board: Board, axis: Axis, track: number, weight: number): Board {
+export function withTrackWeight(
+  board: ZoneBoard,
+  axis: Axis,
+  track: number,
+  weight: number,
+): ZoneBoard {
   return { ...board, [tracksOn(axis)]: board[tracksOn(axis)].with(track - 1, weight) };
 }
 
@@ -190,12 +199,12 @@ const LEAST_TRACK = 8;
  * @param by pixels, forwards
  */
 export function withLineMoved(
-  board: Board,
+  board: ZoneBoard,
   axis: Axis,
   track: number,
   by: number,
   { length, gap }: { length: number; gap: number },
-): Board {
+): ZoneBoard {
   const weights = board[tracksOn(axis)];
   if (track < 1 || track >= weights.length) return board;
   const ones = weights.map(() => 1);
@@ -216,7 +225,10 @@ export function withLineMoved(
 }
 
 /** The profile with one more board: a copy of another, under an id and a name of its own. */
-export function withBoardAdded(profile: Profile, board: Board): { profile: Profile; id: string } {
+export function withZoneBoardAdded(
+  profile: Profile,
+  board: ZoneBoard,
+): { profile: Profile; id: string } {
   const name = board.name ?? board.id;
   const id = freeId(
     name,
@@ -228,12 +240,12 @@ export function withBoardAdded(profile: Profile, board: Board): { profile: Profi
   return { profile: { ...profile, boards: [...profile.boards, { ...board, id, name: free }] }, id };
 }
 
-export function withoutBoard(profile: Profile, id: string): Profile {
+export function withoutZoneBoard(profile: Profile, id: string): Profile {
   return { ...profile, boards: profile.boards.filter((board) => board.id !== id) };
 }
 
 /** A board earlier (−1) or later (1) in the profile: of those that fit a monitor the first is its own. */
-export function boardReordered(profile: Profile, id: string, by: 1 | -1): Profile {
+export function withZoneBoardMoved(profile: Profile, id: string, by: 1 | -1): Profile {
   const at = profile.boards.findIndex((board) => board.id === id);
   const other = profile.boards[at + by];
   if (at < 0 || !other) return profile;

@@ -1,25 +1,25 @@
 export { withBlockAsZone } from './block-zone.ts';
-export { boardMeant } from './divided.ts';
+export { zoneBoardMeant } from './division.ts';
 export {
-  type DrawnBoard,
+  type DrawnZoneBoard,
   type TrackLine,
   cellAt,
   cellsBetween,
-  drawnBoard,
+  drawZoneBoard,
   lineBeside,
   zoneOver,
-} from './drawn.ts';
+} from './drawing.ts';
 export {
-  boardReordered,
+  withZoneBoardMoved,
   freeZoneName,
-  withBoard,
-  withBoardAdded,
+  withZoneBoard,
+  withZoneBoardAdded,
   withLineMoved,
   withNewZone,
   withTrackAfter,
   withTrackWeight,
   withZoneRenamed,
-  withoutBoard,
+  withoutZoneBoard,
   withoutTrack,
   withoutZone,
   zoneMoved,
@@ -29,5 +29,5 @@ export {
   zoneStretched,
   zonesMerged,
 } from './edit.ts';
-export { type BoardFit, boardFits } from './fitting.ts';
-export { zoneTowards } from './towards.ts';
+export { type ZoneBoardFit, zoneBoardFits } from './fit.ts';
+export { zoneTowards } from './neighbour-zone.ts';

@@ -1,8 +1,8 @@
 import type { WhenFull } from '../values/layout-parameters.ts';
 import { shareLength } from '../geometry/length.ts';
 import { span, type Rect, type Size } from '../geometry/rect.ts';
-import type { Board } from '../model/board.ts';
-import { rangeRect, type Tracks, existingRange } from '../tiling/board.ts';
+import type { ZoneBoard } from '../model/zone-board.ts';
+import { rangeRect, type Tracks, existingRange } from '../tiling/zone-board.ts';
 import type { Axis } from '../values/direction.ts';
 
 import { ownEntry } from '../values/own-entry.ts';
@@ -26,8 +26,8 @@ export interface Seat extends InZones {
  * @param put where windows were put, also those that are not tiled now
  * @returns one for each window; null where it is to float
  */
-export function seated(
-  board: Board,
+export function assignSeats(
+  board: ZoneBoard,
   ids: readonly string[],
   put: Readonly<Record<string, InZones>>,
   whenFull: WhenFull,
@@ -79,7 +79,7 @@ export interface SeatTiles {
  * @param minimums one for each seat
  */
 export function seatTiles(
-  board: Board,
+  board: ZoneBoard,
   { drawn, tracks }: { drawn: Tracks; tracks: Tracks },
   area: Rect,
   gap: Record<Axis, number>,

@@ -1,8 +1,8 @@
 import { span, type Rect, type Size } from '../geometry/rect.ts';
-import { type CellRange, type Tracks, existingRange } from '../tiling/board.ts';
+import { type CellRange, type Tracks, existingRange } from '../tiling/zone-board.ts';
 import { weightsOf } from '../tiling/tree.ts';
 import { isForward, axisOf, type Direction, type Axis } from '../values/direction.ts';
-import type { Zoned } from './divided.ts';
+import type { ZoneDivision } from './division.ts';
 
 /** A line between two tracks moved: the tracks' weights from now on, and how far it really went. */
 export interface MovedLine {
@@ -30,7 +30,7 @@ function along(range: CellRange, axis: Axis): readonly [number, number] {
  * @returns null when the edge is the board's
  */
 export function moveTrackLine(
-  zoned: Zoned,
+  zoned: ZoneDivision,
   position: number,
   direction: Direction,
   step: number,
@@ -63,7 +63,7 @@ export function moveTrackLine(
 
 /** By how much a window's zone can be less long: those that share it along the axis give way together. */
 function slackOf(
-  { shared }: Zoned,
+  { shared }: ZoneDivision,
   position: number,
   axis: Axis,
   tiles: readonly Rect[],

@@ -5,7 +5,7 @@ import { pipeline } from 'node:stream/promises';
 import { BACKUPS, SETTINGS } from '@sorn/api';
 import { read } from '@sorn/core/values';
 import { Router, type Request, type Response } from 'express';
-import type { News } from '../news.ts';
+import type { ChangeEvents } from '../change-events.ts';
 import { sendProblem } from '../problem.ts';
 import { bodyOf } from '../profiles.ts';
 import { serve } from '../serve.ts';
@@ -21,7 +21,7 @@ export function backupRoutes(
   backups: Backups,
   folder: BackupFolder,
   settings: Settings,
-  news: News,
+  news: ChangeEvents,
 ): Router {
   const routes = Router();
 

@@ -1,16 +1,16 @@
 import type { Revision } from '@sorn/api';
-import { changeTexts, thinned } from '@sorn/core/files';
+import { changeTexts, expiredRevisions } from '@sorn/core/files';
 import { profileSchema } from '@sorn/core/model';
 import { read } from '@sorn/core/values';
 import { and, desc, eq, inArray, isNull, lt } from 'drizzle-orm';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import { revisions } from './schema.ts';
-import { keptProfile, type KeptProfile } from './store.ts';
+import { keptProfile, type StoredText } from './store.ts';
 
 export interface History {
   /** The saved states of a profile, newest first; null where there is no such profile. */
   list: (id: string, below: number, most: number) => Promise<Revision[] | null>;
-  read: (id: string, revision: number) => Promise<KeptProfile | null>;
+  read: (id: string, revision: number) => Promise<StoredText | null>;
   /** Gives a state a name, or takes it away; false where there is no such state. */
   name: (id: string, revision: number, label: string | null) => Promise<boolean>;
   /** Drops what the rule of thinning drops of one profile, and tells how many. */
@@ -93,7 +93,7 @@ export function historyIn(db: LibSQLDatabase, now: () => Date = () => new Date()
         savedAtMs: Date.parse(savedAt),
         isNamed: label !== null,
       }));
-      const dropped = rows.length > 0 ? thinned(dated, now().getTime()) : [];
+      const dropped = rows.length > 0 ? expiredRevisions(dated, now().getTime()) : [];
       // The name is asked for once more: one given since then stays.
       for (let at = 0; at < dropped.length; at += 500) {
         const some = inArray(revisions.number, dropped.slice(at, at + 500));

@@ -15,7 +15,7 @@ interface Kept<T = string> {
 }
 
 /** A profile with what the person wrote as text, where they did. */
-export interface KeptProfile extends Kept {
+export interface StoredText extends Kept {
   text?: OwnText;
   label?: string;
 }
@@ -31,7 +31,7 @@ export interface Store {
   create: (profile: Profile, session?: SessionInput) => Promise<ProfileSummary>;
   /** The number of the present state; null where there is no such profile. */
   revisionOf: (id: string) => Promise<number | null>;
-  readProfile: (id: string) => Promise<KeptProfile | null>;
+  readProfile: (id: string) => Promise<StoredText | null>;
   /** The text is that of the base where none is given. */
   saveProfile: (
     id: string,
@@ -181,7 +181,7 @@ export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()):
 }
 
 /** A row of the table of revisions as what it keeps. */
-export function keptProfile(row: typeof revisions.$inferSelect): KeptProfile {
+export function keptProfile(row: typeof revisions.$inferSelect): StoredText {
   const { number, savedAt, content, ownText, label } = row;
   return {
     content,

@@ -2,7 +2,7 @@ import { interactionOf } from '@sorn/core/model';
 import { workArea, type PlacedMonitor } from '@sorn/core/desk';
 import { listedWorkspaces, tilingInForce } from '@sorn/core/engine';
 import { layoutText } from './words.ts';
-import { useBench, type PlacedDesk } from '../state/profile-context.ts';
+import { useProfileStore, type DeskLayout } from '../state/profile-context.ts';
 import { tabEdge } from './tabs.ts';
 import { shortened, textWidth } from './text-width.ts';
 import { onSheet, type Viewport } from './viewport.ts';
@@ -10,25 +10,25 @@ import { onSheet, type Viewport } from './viewport.ts';
 interface Props {
   monitor: PlacedMonitor;
   view: Viewport;
-  placed: PlacedDesk;
+  placed: DeskLayout;
 }
 
 /** A monitor's outline, its reserved edges, and the tab outside it. */
 export function MonitorDrawing(props: Props & { isPlan: boolean }) {
   const { monitor, view, placed, isPlan } = props;
-  const hue = useBench((bench) => bench.profile.look.focusFrame.hue);
-  const hasFocus = useBench(
+  const hue = useProfileStore((bench) => bench.profile.look.focusFrame.hue);
+  const hasFocus = useProfileStore(
     (bench) => bench.session.focusMonitor === monitor.id && bench.session.focus === undefined,
   );
-  const shownId = useBench((bench) => bench.session.shown[monitor.id]!);
-  const says = useBench(({ session }) =>
+  const shownId = useProfileStore((bench) => bench.session.shown[monitor.id]!);
+  const says = useProfileStore(({ session }) =>
     session.unplugged
       ? 'Not connected: the session waits. X plugs it in.'
       : interactionOf(session, 'bare-desktop')
         ? 'The bare desktop'
         : `No window on workspace ${shownId}`,
   );
-  const isUnplugged = useBench((bench) => bench.session.unplugged === true);
+  const isUnplugged = useProfileStore((bench) => bench.session.unplugged === true);
   const isEmpty = !placed.placements.some(
     (placement) => placement.shown && placement.monitor === monitor.id,
   );
@@ -96,8 +96,8 @@ function ReservedEdges({ frame, area }: { frame: ScreenRect; area: ScreenRect })
 const CELL = 22;
 
 function Tab({ monitor, view, placed }: Props) {
-  const session = useBench((bench) => bench.session);
-  const profile = useBench((bench) => bench.profile);
+  const session = useProfileStore((bench) => bench.session);
+  const profile = useProfileStore((bench) => bench.profile);
   const { desk } = placed;
   const frame = onSheet(view, monitor);
   const atTop = tabEdge(monitor, desk, view) === 'top';

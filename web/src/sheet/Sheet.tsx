@@ -4,7 +4,7 @@ import type { Finding } from '@sorn/core/checkup';
 import type { Rect } from '@sorn/core/geometry';
 import { useMemo, useState, type ReactNode } from 'react';
 import { usePageKeys, type PageKey } from '../ui/page-keys.ts';
-import { useBench, type PlacedDesk } from '../state/profile-context.ts';
+import { useProfileStore, type DeskLayout } from '../state/profile-context.ts';
 import { inDrawingOrder } from './drawing-order.ts';
 import { PileCount, PileEdge, pilesOf } from './piles.tsx';
 import { StripDrawing } from './StripDrawing.tsx';
@@ -21,7 +21,7 @@ import { WindowDrawing } from './WindowDrawing.tsx';
 const MOST_MOVING = 60;
 
 export interface SheetProps {
-  placed: PlacedDesk;
+  placed: DeskLayout;
   /** Drawn over the windows, in screen pixels. */
   marks?: (view: Viewport) => ReactNode;
   /** Laid over the drawing: what can be typed into or read aloud. */
@@ -52,9 +52,9 @@ const NO_KEYS: readonly PageKey[] = [];
 export function Sheet(props: SheetProps) {
   const { placed, marks, notes, onWindow, around, room, still, isPlan = false } = props;
   const { desk, placements, focused } = placed;
-  const session = useBench((bench) => bench.session);
+  const session = useProfileStore((bench) => bench.session);
   const isBare = interactionOf(session, 'bare-desktop') !== null;
-  const look = useBench((bench) => bench.profile.look);
+  const look = useProfileStore((bench) => bench.profile.look);
   const [element, setElement] = useState<HTMLDivElement | null>(null);
   const size = useSheetSize(element);
   const [oneMonitor, setOneMonitor] = useState(false);

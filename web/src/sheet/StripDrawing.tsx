@@ -1,12 +1,12 @@
-import { windowName, type Arranged } from '@sorn/core/engine';
-import { useBench } from '../state/profile-context.ts';
+import { windowName, type ArrangedWorkspace } from '@sorn/core/engine';
+import { useProfileStore } from '../state/profile-context.ts';
 import { shortened } from './text-width.ts';
 import { onSheet, type Viewport } from './viewport.ts';
 
 /** The strip over windows of which one is shown: a cell for each in a row, or a line for each. */
-export function StripDrawing({ arranged, view }: { arranged: Arranged; view: Viewport }) {
-  const profile = useBench((bench) => bench.profile);
-  const focus = useBench((bench) => bench.session.focus);
+export function StripDrawing({ arranged, view }: { arranged: ArrangedWorkspace; view: Viewport }) {
+  const profile = useProfileStore((bench) => bench.profile);
+  const focus = useProfileStore((bench) => bench.session.focus);
   const { strip, tiled, left } = arranged;
   if (!strip) return null;
   const windows = [...tiled, ...left];

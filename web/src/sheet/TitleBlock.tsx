@@ -1,16 +1,16 @@
 import { Box, chakra, Grid } from '@chakra-ui/react';
 import { memo } from 'react';
 import { innerGapText, layoutText, outerGapText } from './words.ts';
-import { countOf, useFindings } from '../state/findings.ts';
-import { useBench, type PlacedDesk } from '../state/profile-context.ts';
+import { findingCount, useFindings } from '../state/findings.ts';
+import { useProfileStore, type DeskLayout } from '../state/profile-context.ts';
 import { TITLE_BLOCK } from './viewport.ts';
 
 /** The title block of the drawing: what is drawn, and what is in force where the focus is. */
-export function TitleBlock({ placed, scale }: { placed: PlacedDesk; scale: number }) {
-  const name = useBench((bench) => bench.profile.name);
-  const revision = useBench((bench) => bench.saves.profile.revision);
+export function TitleBlock({ placed, scale }: { placed: DeskLayout; scale: number }) {
+  const name = useProfileStore((bench) => bench.profile.name);
+  const revision = useProfileStore((bench) => bench.saves.profile.revision);
   const findings = useFindings();
-  const findingCount = findings && countOf(findings);
+  const count = findings && findingCount(findings);
   const { desk, placements, focused } = placed;
   const { layout, gaps } = focused.tiling;
   const cells = [
@@ -19,7 +19,7 @@ export function TitleBlock({ placed, scale }: { placed: PlacedDesk; scale: numbe
     ['Scale', `1 : ${Number((1 / scale).toFixed(1))}`],
     ['Monitors', String(desk.monitors.length)],
     ['Windows', String(placements.length)],
-    ['Findings', findingCount === null ? '…' : String(findingCount)],
+    ['Findings', count === null ? '…' : String(count)],
   ] as const;
   return (
     <Box
@@ -56,7 +56,7 @@ export function TitleBlock({ placed, scale }: { placed: PlacedDesk; scale: numbe
             term={term}
             value={value}
             isFirst={i % 3 === 0}
-            isMarked={term === 'Findings' && findingCount !== null && findingCount > 0}
+            isMarked={term === 'Findings' && count !== null && count > 0}
           />
         ))}
       </Grid>

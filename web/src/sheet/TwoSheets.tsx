@@ -2,15 +2,15 @@ import { Flex, Grid } from '@chakra-ui/react';
 import type { WindowMove } from '@sorn/core/engine';
 import { useMemo } from 'react';
 import { createStore } from 'zustand';
-import { BenchContext, placedDesk, useBenchStore } from '../state/profile-context.ts';
-import type { Standing } from './moves.ts';
+import { ProfileContext, deskLayout, useProfileStoreApi } from '../state/profile-context.ts';
+import type { DeskState } from './moves.ts';
 import { Sheet } from './Sheet.tsx';
 import { onSheet, type Viewport } from './viewport.ts';
 
 /** A drawn difference: the desk before and after, with the number of its move on every window that moves. */
 export function TwoSheets(props: {
-  before: Standing;
-  after: Standing;
+  before: DeskState;
+  after: DeskState;
   titles: readonly [string, string];
   moves: readonly WindowMove[];
 }) {
@@ -24,14 +24,14 @@ export function TwoSheets(props: {
 }
 
 function OneSheet(props: {
-  standing: Standing;
+  standing: DeskState;
   title: string;
   moves: readonly WindowMove[];
   at: 'from' | 'to';
 }) {
   const { standing, title, moves, at } = props;
   const { profile, session } = standing;
-  const store = useBenchStore();
+  const store = useProfileStoreApi();
   const own = useMemo(
     () => createStore(() => ({ ...store.getState(), profile, session, openedWith: [] })),
     [store, profile, session],
@@ -45,13 +45,13 @@ function OneSheet(props: {
     );
   }
   return (
-    <BenchContext.Provider value={own}>
+    <ProfileContext.Provider value={own}>
       <Sheet
-        placed={placedDesk(profile, session)}
+        placed={deskLayout(profile, session)}
         still={title}
         marks={(view) => <MoveMarks moves={moves} at={at} view={view} />}
       />
-    </BenchContext.Provider>
+    </ProfileContext.Provider>
   );
 }
 

@@ -5,7 +5,7 @@ import { WhatWouldHappen } from './WhatWouldHappen.tsx';
 import { useInspector } from '../ui/inspector.ts';
 
 /** A view's two parts: what stands in the middle, and the inspector to its right. */
-export function BenchLayout(props: { name: string; children: ReactNode; inspector: ReactNode }) {
+export function ViewLayout(props: { name: string; children: ReactNode; inspector: ReactNode }) {
   const proposal = useProposal((proposals) => proposals.proposal);
   const isAway = useInspector((inspector) => inspector.isAway);
   return (

@@ -4,7 +4,7 @@ import { windowName, windowOf, type WindowMove } from '@sorn/core/engine';
 import { useEffect, useRef } from 'react';
 import { KeyCap } from '../ui/KeyCap.tsx';
 import { ANSWERS, usePageKeys } from '../ui/page-keys.ts';
-import { useBenchStore } from '../state/profile-context.ts';
+import { useProfileStoreApi } from '../state/profile-context.ts';
 import { useProposal, type Proposal } from '../state/proposal.ts';
 import { TwoSheets } from './TwoSheets.tsx';
 import { useMoves } from './moves.ts';
@@ -12,7 +12,7 @@ import { useMoves } from './moves.ts';
 /** What would become of every window: the desk as it is and as it would be, and the moves in words. */
 export function WhatWouldHappen({ proposal }: { proposal: Proposal }) {
   const { take, drop } = useProposal.use().getState();
-  const store = useBenchStore();
+  const store = useProfileStoreApi();
   usePageKeys(ANSWERS, [
     { keys: ['Enter'], caps: ['Enter'], label: 'do it', run: take },
     { keys: ['Escape'], caps: ['Esc'], label: 'leave it as it is', run: drop },

@@ -1,10 +1,10 @@
-import type { Arranged } from '@sorn/core/engine';
+import type { ArrangedWorkspace } from '@sorn/core/engine';
 import { rangeRect } from '@sorn/core/tiling';
 import { onSheet, type Viewport } from './viewport.ts';
 import { shortened } from './text-width.ts';
 
 /** The zones of the board that arranges a monitor: those without a window, with number and name. */
-export function ZonesDrawing({ arranged, view }: { arranged: Arranged; view: Viewport }) {
+export function ZonesDrawing({ arranged, view }: { arranged: ArrangedWorkspace; view: Viewport }) {
   const { zoned, area, monitor } = arranged;
   if (!zoned) return null;
   const taken = new Set(zoned.seats.flatMap(({ zones }) => zones));

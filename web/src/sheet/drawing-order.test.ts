@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Command } from '@sorn/core/commands';
-import { openSession, place, reduce } from '@sorn/core/engine';
+import { openSession, computePlacements, reduce } from '@sorn/core/engine';
 import { profileSchema, sessionSchema } from '@sorn/core/model';
 import { inDrawingOrder } from './drawing-order.ts';
 
@@ -19,7 +19,9 @@ function drawn(...ids: Command['command'][]): string[] {
       reduce(now, { type: 'command', command: { command } as Command }, profile).session,
     opened,
   );
-  return inDrawingOrder(place(session, profile).placements, session).map(({ id }) => id);
+  return inDrawingOrder(computePlacements(session, profile).placements, session).map(
+    ({ id }) => id,
+  );
 }
 
 describe('the order of drawing', () => {

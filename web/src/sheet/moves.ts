@@ -4,17 +4,17 @@ import type { Profile, Session } from '@sorn/core/model';
 import { useMemo } from 'react';
 
 /** A desk as one profile makes it of a session. */
-export interface Standing {
+export interface DeskState {
   profile: Profile;
   session: Session;
 }
 
 /** Every window that stands elsewhere in the second than in the first. */
-export function useMoves(before: Standing, after: Standing): readonly WindowMove[] {
+export function useMoves(before: DeskState, after: DeskState): readonly WindowMove[] {
   const { profile, session } = before;
   const { profile: nextProfile, session: nextSession } = after;
   return useMemo(() => {
-    const standing = (of: Standing) => ({ ...of, desk: deskInForce(of.profile, of.session) });
+    const standing = (of: DeskState) => ({ ...of, desk: deskInForce(of.profile, of.session) });
     return movesBetween(
       standing({ profile, session }),
       standing({ profile: nextProfile, session: nextSession }),

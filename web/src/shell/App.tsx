@@ -10,7 +10,7 @@ import { OpenProfile } from './OpenProfile.tsx';
 import { Start } from './Start.tsx';
 import { usePageKeyboard } from '../ui/page-keys.ts';
 import { system } from './theme.ts';
-import { fetchWhenIdle } from './later.tsx';
+import { fetchWhenIdle } from './lazy-part.tsx';
 import { PANELS } from './panels.ts';
 import { BeginView, ProfilesView, VIEWS } from './views.ts';
 

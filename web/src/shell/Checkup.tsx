@@ -5,8 +5,8 @@ import { windowName } from '@sorn/core/engine';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { useFindings } from '../state/findings.ts';
-import { useBench, useBenchStore } from '../state/profile-context.ts';
-import { useInHand } from '../state/in-hand.ts';
+import { useProfileStore, useProfileStoreApi } from '../state/profile-context.ts';
+import { useSelection } from '../state/selection.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { Panel } from '../ui/Panel.tsx';
 
@@ -35,8 +35,8 @@ export function Checkup({ isOpen, onClose }: { isOpen: boolean; onClose: () => v
 }
 
 function useNames(): (id: string) => string {
-  const profile = useBench((bench) => bench.profile);
-  const windows = useBench((bench) => bench.session.windows);
+  const profile = useProfileStore((bench) => bench.profile);
+  const windows = useProfileStore((bench) => bench.session.windows);
   return (id) => {
     const window = windows.find((candidate) => candidate.id === id);
     return window ? windowName(profile, window) : monitorName(profile, id);
@@ -84,8 +84,8 @@ function Line({ text, children }: { text: string; children: ReactNode }) {
 
 /** A finding, and what leads from it to where it is mended. */
 function FindingLine({ finding, onClose }: { finding: Finding; onClose: () => void }) {
-  const store = useBenchStore();
-  const inHand = useInHand.use();
+  const store = useProfileStoreApi();
+  const inHand = useSelection.use();
   const navigate = useNavigate();
   const nameOf = useNames();
   const way = (text: string, go: () => void) => (

@@ -4,7 +4,7 @@ import { keyMap } from '@sorn/core/keys';
 import { MODES, type Mode, keysCaps } from '@sorn/core/values';
 import type { ReactNode } from 'react';
 import { MODE_WORDS, pluggedIn, useCable, useDeskChange } from '../state/desk-change.ts';
-import { useBench } from '../state/profile-context.ts';
+import { useProfileStore } from '../state/profile-context.ts';
 import { KeyCap } from '../ui/KeyCap.tsx';
 import { Panel, usePanelKeys } from '../ui/Panel.tsx';
 import { Section } from '../ui/Section.tsx';
@@ -23,8 +23,8 @@ export function Connections({ isOpen, onClose }: { isOpen: boolean; onClose: () 
 }
 
 function Lists({ onClose }: { onClose: () => void }) {
-  const profile = useBench((bench) => bench.profile);
-  const session = useBench((bench) => bench.session);
+  const profile = useProfileStore((bench) => bench.profile);
+  const session = useProfileStore((bench) => bench.session);
   const pull = useCable();
   const { goTo, setMode } = useDeskChange();
   const desk = deskInForce(profile, session);

@@ -9,8 +9,8 @@ import { keysCaps, LAYOUT_KINDS, MODES } from '@sorn/core/values';
 import { Command as Finder } from 'cmdk';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useBench, useBenchStore, usePlacedDesk } from '../state/profile-context.ts';
-import { useInHand } from '../state/in-hand.ts';
+import { useProfileStore, useProfileStoreApi, useDeskLayout } from '../state/profile-context.ts';
+import { useSelection } from '../state/selection.ts';
 import { MODE_WORDS, useDeskChange } from '../state/desk-change.ts';
 import { useColourMode } from '../ui/colour-mode.ts';
 import { finderStyle } from '../ui/finder-style.ts';
@@ -95,14 +95,14 @@ function best(all: readonly Found[], typed: string): readonly Found[] {
 const NO_LINEUPS: readonly { name: string }[] = [];
 
 function useEverything(onPanel: (panel: PanelName) => void): Found[] {
-  const profile = useBench((bench) => bench.profile);
-  const store = useBenchStore();
-  const inHand = useInHand.use();
+  const profile = useProfileStore((bench) => bench.profile);
+  const store = useProfileStoreApi();
+  const inHand = useSelection.use();
   const navigate = useNavigate();
   const { goTo, setMode } = useDeskChange();
-  const { focused } = usePlacedDesk();
+  const { focused } = useDeskLayout();
   const board = focused.zoned?.board ?? focused.boards.fitting[0];
-  const lineups = useBench((bench) => bench.session.lineups) ?? NO_LINEUPS;
+  const lineups = useProfileStore((bench) => bench.session.lineups) ?? NO_LINEUPS;
   return useMemo(() => {
     const { main } = profile.keys;
     // Of several bindings of a command the first is told.

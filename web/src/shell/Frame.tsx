@@ -2,7 +2,7 @@ import { Box, Grid } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Outlet, useNavigate } from 'react-router';
-import { useBench } from '../state/profile-context.ts';
+import { useProfileStore } from '../state/profile-context.ts';
 import { KeyStrip } from '../ui/KeyStrip.tsx';
 import { Rail } from './Rail.tsx';
 import type { PanelName } from './panel.ts';
@@ -25,9 +25,9 @@ export function Frame() {
   const toggleInspector = useInspector((inspector) => inspector.toggle);
   const { undo, redo } = useHistory();
   const toggleEngine = useEngineToggle();
-  const name = useBench((bench) => bench.profile.name);
+  const name = useProfileStore((bench) => bench.profile.name);
   // Asked at once; put away, it is asked again by the line below the bar.
-  const isClashing = useBench((bench) => bench.clashing !== null);
+  const isClashing = useProfileStore((bench) => bench.clashing !== null);
   const [asked, setAsked] = useState(isClashing);
   if (asked !== isClashing) {
     setAsked(isClashing);

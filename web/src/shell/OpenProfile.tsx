@@ -1,16 +1,16 @@
 import { useEffect, useMemo } from 'react';
-import { createBench } from '../state/profile-store.ts';
-import { BenchContext } from '../state/profile-context.ts';
-import { useKept } from '../state/queries.ts';
+import { createProfileStore } from '../state/profile-store.ts';
+import { ProfileContext } from '../state/profile-context.ts';
+import { useStored } from '../state/queries.ts';
 import { OpenFault } from '../ui/Fault.tsx';
 import { Frame } from './Frame.tsx';
-import { OnItsWay } from './later.tsx';
+import { OnItsWay } from './lazy-part.tsx';
 
 /** Opens a profile on a bench for as long as it is in hand. */
 export function OpenProfile({ id }: { id: string }) {
-  const kept = useKept(id);
+  const kept = useStored(id);
   const bench = useMemo(
-    () => (kept.data ? createBench(kept.data.profile, kept.data.session) : null),
+    () => (kept.data ? createProfileStore(kept.data.profile, kept.data.session) : null),
     [kept.data],
   );
 
@@ -25,8 +25,8 @@ export function OpenProfile({ id }: { id: string }) {
   }
   if (!bench) return <OnItsWay />;
   return (
-    <BenchContext value={bench}>
+    <ProfileContext value={bench}>
       <Frame />
-    </BenchContext>
+    </ProfileContext>
   );
 }

@@ -1,10 +1,10 @@
 import { chakra } from '@chakra-ui/react';
-import { useBench } from '../state/profile-context.ts';
+import { useProfileStore } from '../state/profile-context.ts';
 import type { SaveState } from '../state/autosave.ts';
 
 /** "Saved, revision 14", or what is in the way of it. */
 export function SaveStateText() {
-  const { profile, session } = useBench((bench) => bench.saves);
+  const { profile, session } = useProfileStore((bench) => bench.saves);
   const worst = [profile, session].sort((a, b) => weight(b) - weight(a))[0]!;
   const isTrouble = worst.kind === 'failed' || worst.kind === 'stale';
   return (

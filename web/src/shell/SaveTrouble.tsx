@@ -1,16 +1,16 @@
 import { Box, Button, chakra, Flex } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
-import { useBench, useBenchStore } from '../state/profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from '../state/profile-context.ts';
 import type { PanelName } from './panel.ts';
 import { KeyCaps } from '../ui/KeyCap.tsx';
 import { TextButton } from '../ui/TextButton.tsx';
 
 /** Says why something is not saved, what came in from elsewhere, and lets the person decide where only they can. */
 export function SaveTrouble({ onPanel }: { onPanel: (panel: PanelName) => void }) {
-  const clashes = useBench((bench) => bench.clashing?.clashes.length ?? 0);
-  const { profile, session } = useBench((bench) => bench.saves);
-  const cameIn = useBench((bench) => bench.cameIn);
-  const store = useBenchStore();
+  const clashes = useProfileStore((bench) => bench.clashing?.clashes.length ?? 0);
+  const { profile, session } = useProfileStore((bench) => bench.saves);
+  const cameIn = useProfileStore((bench) => bench.cameIn);
+  const store = useProfileStoreApi();
   const failed = [profile, session].find((state) => state.kind === 'failed');
   if (failed?.kind === 'failed') {
     return (

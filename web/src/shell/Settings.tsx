@@ -3,7 +3,7 @@ import { HUES, STAND_IN_KEYS, type Profile } from '@sorn/core/model';
 import { MODIFIERS } from '@sorn/core/values';
 import { Select } from '../ui/Select.tsx';
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { useBench, useBenchStore } from '../state/profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from '../state/profile-context.ts';
 import { useColourMode } from '../ui/colour-mode.ts';
 import { Figure } from '../ui/Figure.tsx';
 import { Panel } from '../ui/Panel.tsx';
@@ -15,8 +15,8 @@ const choices = <T extends string>(words: readonly T[]) =>
 
 /** How the sheet is drawn, how keys are taken, and day or night. Kept with the profile but for the last. */
 export function Settings({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
-  const { look, keys, tiling } = useBench((bench) => bench.profile);
-  const store = useBenchStore();
+  const { look, keys, tiling } = useProfileStore((bench) => bench.profile);
+  const store = useProfileStoreApi();
   const { mode, toggle } = useColourMode();
   const edit = (change: (profile: Profile) => Profile, merge = '') =>
     store.getState().edit(change, merge);

@@ -1,8 +1,8 @@
 import { chakra, Flex, IconButton } from '@chakra-ui/react';
 import { ChevronDown, Moon, Redo2, Settings2, Sun, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
-import { countOf, useFindings } from '../state/findings.ts';
-import { useBench, usePlacedDesk } from '../state/profile-context.ts';
+import { findingCount, useFindings } from '../state/findings.ts';
+import { useProfileStore, useDeskLayout } from '../state/profile-context.ts';
 import { MODE_WORDS } from '../state/desk-change.ts';
 import { useColourMode } from '../ui/colour-mode.ts';
 import { useEngineToggle, useHistory } from '../state/history.ts';
@@ -28,8 +28,8 @@ function called(name: string): string {
 }
 
 function DeskName({ onPanel }: { onPanel: (panel: PanelName) => void }) {
-  const { desk } = usePlacedDesk();
-  const isUnplugged = useBench((bench) => bench.session.unplugged === true);
+  const { desk } = useDeskLayout();
+  const isUnplugged = useProfileStore((bench) => bench.session.unplugged === true);
   const name = isUnplugged ? 'No monitor' : desk.desk === null ? desk.name : called(desk.name);
   return (
     <chakra.button
@@ -56,7 +56,7 @@ function DeskName({ onPanel }: { onPanel: (panel: PanelName) => void }) {
 
 function FindingsCount({ onPanel }: { onPanel: (panel: PanelName) => void }) {
   const findings = useFindings();
-  const found = findings && countOf(findings);
+  const found = findings && findingCount(findings);
   const text =
     found === null
       ? 'Findings …'
@@ -82,7 +82,7 @@ function FindingsCount({ onPanel }: { onPanel: (panel: PanelName) => void }) {
 
 /** Whether the engine runs; a press pauses or resumes it. */
 function EngineState() {
-  const isPaused = useBench((bench) => bench.session.paused !== undefined);
+  const isPaused = useProfileStore((bench) => bench.session.paused !== undefined);
   const toggle = useEngineToggle();
   return (
     <chakra.button
@@ -109,7 +109,7 @@ function EngineState() {
 }
 
 export function TopBar({ onPanel }: { onPanel: (panel: PanelName) => void }) {
-  const name = useBench((bench) => bench.profile.name);
+  const name = useProfileStore((bench) => bench.profile.name);
   const { mode, toggle } = useColourMode();
   const { undo, redo, canUndo, canRedo } = useHistory();
   const buttons = [

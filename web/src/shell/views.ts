@@ -7,7 +7,7 @@ import {
   Monitor,
   Play,
 } from 'lucide-react';
-import { later } from './later.tsx';
+import { lazyPart } from './lazy-part.tsx';
 
 /** The views there are, in the rail's order, with their digits; each is a file of its own. */
 export const VIEWS = [
@@ -16,56 +16,56 @@ export const VIEWS = [
     word: 'Desk',
     digit: '1',
     Icon: Monitor,
-    View: later(async () => (await import('../views/desk/DeskView.tsx')).DeskView),
+    View: lazyPart(async () => (await import('../views/desk/DeskView.tsx')).DeskView),
   },
   {
     path: 'tiling',
     word: 'Tiling',
     digit: '2',
     Icon: Columns3,
-    View: later(async () => (await import('../views/tiling/TilingView.tsx')).TilingView),
+    View: lazyPart(async () => (await import('../views/tiling/TilingView.tsx')).TilingView),
   },
   {
     path: 'zones',
     word: 'Zones',
     digit: '3',
     Icon: LayoutPanelLeft,
-    View: later(async () => (await import('../views/zones/ZonesView.tsx')).ZonesView),
+    View: lazyPart(async () => (await import('../views/zones/ZonesView.tsx')).ZonesView),
   },
   {
     path: 'rules',
     word: 'Rules',
     digit: '4',
     Icon: ListOrdered,
-    View: later(async () => (await import('../views/rules/RulesView.tsx')).RulesView),
+    View: lazyPart(async () => (await import('../views/rules/RulesView.tsx')).RulesView),
   },
   {
     path: 'keys',
     word: 'Keys',
     digit: '5',
     Icon: Keyboard,
-    View: later(async () => (await import('../views/keys/KeysView.tsx')).KeysView),
+    View: lazyPart(async () => (await import('../views/keys/KeysView.tsx')).KeysView),
   },
   {
     path: 'rehearse',
     word: 'Rehearse',
     digit: '6',
     Icon: Play,
-    View: later(async () => (await import('../views/rehearse/RehearseView.tsx')).RehearseView),
+    View: lazyPart(async () => (await import('../views/rehearse/RehearseView.tsx')).RehearseView),
   },
   {
     path: 'files',
     word: 'Files',
     digit: '8',
     Icon: Files,
-    View: later(async () => (await import('../views/files/FilesView.tsx')).FilesView),
+    View: lazyPart(async () => (await import('../views/files/FilesView.tsx')).FilesView),
   },
 ];
 
 /** What stands in no frame. */
-export const ProfilesView = later(
+export const ProfilesView = lazyPart(
   async () => (await import('../views/profiles/ProfilesView.tsx')).ProfilesView,
 );
-export const BeginView = later(
+export const BeginView = lazyPart(
   async () => (await import('../views/begin/BeginView.tsx')).BeginView,
 );

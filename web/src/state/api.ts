@@ -96,7 +96,7 @@ const meant = (backup: Blob | string) =>
   typeof backup === 'string' ? { backup } : new Blob([backup], { type: 'application/zip' });
 
 /** Where what is saved of a profile elsewhere is told. */
-export const newsOf = (id: string) => `/api${pathOf(PROFILES.news, { id })}`;
+export const changeEventsUrl = (id: string) => `/api${pathOf(PROFILES.news, { id })}`;
 
 export const api = {
   list: () => call(PROFILES.list, { parameters: NONE }),

@@ -1,15 +1,15 @@
 import { reduce } from '@sorn/core/engine';
 import type { Profile, Session } from '@sorn/core/model';
 import { useMemo } from 'react';
-import { useBench } from './profile-context.ts';
+import { useProfileStore } from './profile-context.ts';
 
 /** The desk in hand as it is, and as it would be with another profile. */
 export function useComparison(next: Profile | undefined): {
   now: { profile: Profile; session: Session };
   then: { profile: Profile; session: Session };
 } {
-  const profile = useBench((bench) => bench.profile);
-  const session = useBench((bench) => bench.session);
+  const profile = useProfileStore((bench) => bench.profile);
+  const session = useProfileStore((bench) => bench.session);
   return useMemo(() => {
     const now = { profile, session };
     if (!next) return { now, then: now };

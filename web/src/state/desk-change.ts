@@ -3,7 +3,7 @@ import { deskInForce, monitorName } from '@sorn/core/desk';
 import type { Profile, Session } from '@sorn/core/model';
 import type { Mode } from '@sorn/core/values';
 import { useMemo } from 'react';
-import { useBenchStore } from './profile-context.ts';
+import { useProfileStoreApi } from './profile-context.ts';
 import { useProposal } from './proposal.ts';
 
 export const MODE_WORDS: Record<Mode, { title: string; says: string }> = {
@@ -21,7 +21,7 @@ export function pluggedIn(profile: Profile, session: Session): readonly string[]
 
 /** Asks for a monitor to be pulled, or plugged in: what would happen is shown first. */
 export function useCable(): (monitor: string) => void {
-  const store = useBenchStore();
+  const store = useProfileStoreApi();
   const proposals = useProposal.use();
   return (id) => {
     const { profile, session } = store.getState();

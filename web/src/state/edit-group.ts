@@ -1,9 +1,9 @@
 import { useRef } from 'react';
-import { useBenchStore } from './profile-context.ts';
+import { useProfileStoreApi } from './profile-context.ts';
 
 /** Edits that are made bit by bit, such as by a pull, and are one step of undo. */
 export function useEditGroup<T>() {
-  const store = useBenchStore();
+  const store = useProfileStoreApi();
   const now = useRef<{ with: T; end: (isDropped: boolean) => void } | null>(null);
   return {
     /** @param started what the edits start from */

@@ -1,7 +1,7 @@
 import { checkup, groupedFindings, type Finding } from '@sorn/core/checkup';
 import { whenIdle } from '../ui/when-idle.ts';
 import { perProfile } from './per-profile.ts';
-import { placedDesk } from './profile-context.ts';
+import { deskLayout } from './profile-context.ts';
 
 /** A checkup waits at most so long for a moment in which there is nothing else to do. */
 const AT_MOST_MS = 400;
@@ -20,7 +20,7 @@ const useCheckup = perProfile<Checkup>((set, _get, bench) => {
   function look() {
     isAsked = false;
     const { profile, session, openedWith } = bench.getState();
-    const { findings } = placedDesk(profile, session);
+    const { findings } = deskLayout(profile, session);
     set({ found: distinct([...openedWith, ...findings, ...checkup(profile, session)]) });
   }
   function lookSoon() {
@@ -41,7 +41,7 @@ export function useFindings(): readonly Finding[] | null {
 }
 
 /** In how many sentences findings are told. */
-export function countOf(findings: readonly Finding[]): number {
+export function findingCount(findings: readonly Finding[]): number {
   return groupedFindings(findings, (id) => id).length;
 }
 

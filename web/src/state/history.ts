@@ -1,12 +1,14 @@
 import { useLocation } from 'react-router';
-import { useBench, useBenchStore } from './profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from './profile-context.ts';
 
 /** In Rehearse undo steps the session, elsewhere the profile. */
 export function useHistory() {
-  const store = useBenchStore();
+  const store = useProfileStoreApi();
   const isRehearse = useLocation().pathname.endsWith('/rehearse');
-  const canUndo = useBench(({ past, session }) => (isRehearse ? session.past : past).length > 0);
-  const canRedo = useBench(
+  const canUndo = useProfileStore(
+    ({ past, session }) => (isRehearse ? session.past : past).length > 0,
+  );
+  const canRedo = useProfileStore(
     ({ future, session }) => (isRehearse ? session.future : future).length > 0,
   );
   return {
@@ -27,7 +29,7 @@ export function useHistory() {
 
 /** Pauses the engine, or resumes it. */
 export function useEngineToggle(): () => void {
-  const store = useBenchStore();
+  const store = useProfileStoreApi();
   return () => {
     const { session, run } = store.getState();
     run({ command: session.paused ? 'resume' : 'pause' });

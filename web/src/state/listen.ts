@@ -1,5 +1,5 @@
-import { newsSchema, type News } from '@sorn/api';
-import { jsonIn, newsOf } from './api.ts';
+import { changeEventSchema, type ChangeEvent } from '@sorn/api';
+import { jsonIn, changeEventsUrl } from './api.ts';
 
 /** How long after its end the server is looked for again. */
 const AGAIN_MS = 3_000;
@@ -10,7 +10,7 @@ const AGAIN_MS = 3_000;
  *
  * @returns what ends it
  */
-export function listen(id: string, hear: (news: News) => void): () => void {
+export function listen(id: string, hear: (news: ChangeEvent) => void): () => void {
   let source: EventSource | null = null;
   let later: ReturnType<typeof setTimeout> | undefined;
   function leave() {
@@ -26,9 +26,9 @@ export function listen(id: string, hear: (news: News) => void): () => void {
     if (document.hidden) {
       leave();
     } else if (!source) {
-      source = new EventSource(newsOf(id));
+      source = new EventSource(changeEventsUrl(id));
       source.onmessage = ({ data }) => {
-        const told = newsSchema.safeParse(jsonIn(String(data)));
+        const told = changeEventSchema.safeParse(jsonIn(String(data)));
         // What cannot be read tells nothing; whatever it was about is told again when one comes back.
         if (told.success) hear(told.data);
       };

@@ -2,9 +2,9 @@ import type { StoreApi } from 'zustand';
 import { createStore } from 'zustand';
 import { expect, it } from 'vitest';
 import { perProfile } from './per-profile.ts';
-import type { Bench } from './profile-state.ts';
+import type { ProfileStore } from './profile-state.ts';
 
-const bench = (id: string) => createStore(() => ({ id })) as unknown as StoreApi<Bench>;
+const bench = (id: string) => createStore(() => ({ id })) as unknown as StoreApi<ProfileStore>;
 
 it('each profile that is opened has one of its own, which it keeps', () => {
   const useChosen = perProfile<{ of: string; chosen: string }>((_set, _get, of) => ({

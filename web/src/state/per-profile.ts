@@ -1,11 +1,11 @@
 import { createStore, useStore, type StoreApi } from 'zustand';
-import { useBenchStore } from './profile-context.ts';
-import type { Bench } from './profile-state.ts';
+import { useProfileStoreApi } from './profile-context.ts';
+import type { ProfileStore } from './profile-state.ts';
 
 type Stores<T> = (<S>(select: (state: T) => S) => S) & {
   /** The store of the profile that is open here. */
   use: () => StoreApi<T>;
-  of: (bench: StoreApi<Bench>) => StoreApi<T>;
+  of: (bench: StoreApi<ProfileStore>) => StoreApi<T>;
 };
 
 /**
@@ -16,15 +16,19 @@ type Stores<T> = (<S>(select: (state: T) => S) => S) & {
  * @returns a hook that reads it
  */
 export function perProfile<T extends object>(
-  begin: (set: StoreApi<T>['setState'], get: StoreApi<T>['getState'], bench: StoreApi<Bench>) => T,
+  begin: (
+    set: StoreApi<T>['setState'],
+    get: StoreApi<T>['getState'],
+    bench: StoreApi<ProfileStore>,
+  ) => T,
 ): Stores<T> {
-  const stores = new WeakMap<StoreApi<Bench>, StoreApi<T>>();
-  function of(bench: StoreApi<Bench>): StoreApi<T> {
+  const stores = new WeakMap<StoreApi<ProfileStore>, StoreApi<T>>();
+  function of(bench: StoreApi<ProfileStore>): StoreApi<T> {
     const made = stores.get(bench) ?? createStore<T>((set, get) => begin(set, get, bench));
     stores.set(bench, made);
     return made;
   }
-  const use = () => of(useBenchStore());
+  const use = () => of(useProfileStoreApi());
   const useSelected = <S>(select: (state: T) => S) => useStore(use(), select);
   return Object.assign(useSelected, { use, of });
 }

@@ -1,43 +1,43 @@
-import { placeAndCheck, type Finding } from '@sorn/core/checkup';
+import { checkPlacements, type Finding } from '@sorn/core/checkup';
 import { deskInForce, type DeskInForce } from '@sorn/core/desk';
-import { arrange, type Arranged, type Placement } from '@sorn/core/engine';
+import { arrange, type ArrangedWorkspace, type Placement } from '@sorn/core/engine';
 import type { Profile, Session } from '@sorn/core/model';
 import { createContext, useContext } from 'react';
 import { useStore, type StoreApi } from 'zustand';
-import type { Bench } from './profile-state.ts';
+import type { ProfileStore } from './profile-state.ts';
 
-export const BenchContext = createContext<StoreApi<Bench> | null>(null);
+export const ProfileContext = createContext<StoreApi<ProfileStore> | null>(null);
 
-export function useBenchStore(): StoreApi<Bench> {
-  const store = useContext(BenchContext);
+export function useProfileStoreApi(): StoreApi<ProfileStore> {
+  const store = useContext(ProfileContext);
   if (!store) throw new Error('no profile is open here');
   return store;
 }
 
-export function useBench<T>(select: (bench: Bench) => T): T {
-  return useStore(useBenchStore(), select);
+export function useProfileStore<T>(select: (bench: ProfileStore) => T): T {
+  return useStore(useProfileStoreApi(), select);
 }
 
 /** The desk as it stands, every window's placement on it, and what is wrong with those. */
-export interface PlacedDesk {
+export interface DeskLayout {
   desk: DeskInForce;
   placements: readonly Placement[];
   findings: readonly Finding[];
   /** What each monitor shows: a workspace, divided. */
-  shown: readonly Arranged[];
+  shown: readonly ArrangedWorkspace[];
   /** That of the monitor with the focus. */
-  focused: Arranged;
+  focused: ArrangedWorkspace;
 }
 
 /** For all who draw the same session. */
-const known = new WeakMap<Session, WeakMap<Profile, PlacedDesk>>();
+const known = new WeakMap<Session, WeakMap<Profile, DeskLayout>>();
 
-export function placedDesk(profile: Profile, session: Session): PlacedDesk {
-  const ofSession = known.get(session) ?? new WeakMap<Profile, PlacedDesk>();
+export function deskLayout(profile: Profile, session: Session): DeskLayout {
+  const ofSession = known.get(session) ?? new WeakMap<Profile, DeskLayout>();
   const drawn = ofSession.get(profile);
   if (drawn) return drawn;
   const desk = deskInForce(profile, session);
-  const { placements, findings } = placeAndCheck(session, profile, desk);
+  const { placements, findings } = checkPlacements(session, profile, desk);
   const shown = desk.monitors.map(({ id }) =>
     arrange({ session, profile, desk }, session.shown[id]!, id),
   );
@@ -47,6 +47,6 @@ export function placedDesk(profile: Profile, session: Session): PlacedDesk {
   return placed;
 }
 
-export function usePlacedDesk(): PlacedDesk {
-  return useBench(({ profile, session }) => placedDesk(profile, session));
+export function useDeskLayout(): DeskLayout {
+  return useProfileStore(({ profile, session }) => deskLayout(profile, session));
 }

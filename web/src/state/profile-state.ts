@@ -5,7 +5,7 @@ import type { Effort } from '@sorn/core/keys';
 import type { Profile, Session } from '@sorn/core/model';
 import type { SaveState } from './autosave.ts';
 import type { Moment } from './moments.ts';
-import type { Clashing } from './taking-in.ts';
+import type { Conflicting } from './remote-merge.ts';
 
 /** One line of the log: what was asked for, by which keys, and what came of it. */
 export interface LogEntry {
@@ -18,16 +18,17 @@ export interface LogEntry {
 }
 
 /** What undo outside Rehearse goes back to: the profile as it was, or the session before a step. */
-export type Former = { profile: Profile; text: OwnText | null } | { step: Session['past'][number] };
+export type UndoEntry =
+  { profile: Profile; text: OwnText | null } | { step: Session['past'][number] };
 
 /** The profile in hand: what is wanted, what is there, and how far both are saved. */
-export interface Bench {
+export interface ProfileStore {
   id: string;
   profile: Profile;
   /** What the person wrote last as text, perhaps older than the profile: comments are in it. */
   text: OwnText | null;
   /** Edits made here and elsewhere that clash. Nothing is saved until somebody decides. */
-  clashing: Clashing | null;
+  clashing: Conflicting | null;
   /** What somebody else changed, in words, since the last edit here. */
   cameIn: readonly string[];
   /** The desk as it is shown: as it is, or while the time line is looked through, as it was. */
@@ -39,8 +40,8 @@ export interface Bench {
   /** What was done by keys in this visit. */
   effort: Effort;
   /** Former and undone edits, oldest first. */
-  past: readonly Former[];
-  future: readonly Former[];
+  past: readonly UndoEntry[];
+  future: readonly UndoEntry[];
   log: readonly LogEntry[];
   saves: Readonly<Record<'profile' | 'session', SaveState>>;
   /** What in the session's file could not be taken as it was. */

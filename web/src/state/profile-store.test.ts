@@ -1,6 +1,6 @@
 import { profileSchema, sessionSchema, type Profile } from '@sorn/core/model';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { createBench } from './profile-store.ts';
+import { createProfileStore } from './profile-store.ts';
 import type { Draft } from './drafts.ts';
 
 const PROFILE = profileSchema.parse({
@@ -34,7 +34,7 @@ afterEach(() => {
 
 function opened() {
   const kept = { id: 'desk', revision: 4, savedAt: '2026-03-02T08:00:00Z', profile: PROFILE };
-  const store = createBench(kept, { revision: 2, session: SESSION });
+  const store = createProfileStore(kept, { revision: 2, session: SESSION });
   return { store, now: store.getState };
 }
 const growStep = (value: number) => (profile: Profile) => ({

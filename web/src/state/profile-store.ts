@@ -6,8 +6,8 @@ import { pressesIn } from '@sorn/core/values';
 import isEqual from 'fast-deep-equal';
 import { createStore, type StoreApi } from 'zustand';
 import type { StoredProfile, StoredSession } from '@sorn/api';
-import type { Bench, Former } from './profile-state.ts';
-import { commandOf, doesSomething } from './done.ts';
+import type { ProfileStore, UndoEntry } from './profile-state.ts';
+import { commandOf, doesSomething } from './command-effect.ts';
 import { readDraft, stillUnsaved, type Draft } from './drafts.ts';
 import { listen } from './listen.ts';
 import { savingOf, type ProfileDocument } from './saving.ts';
@@ -28,7 +28,10 @@ function draftOf(kept: StoredProfile, { revision, session }: StoredSession): Dra
 }
 
 /** Takes what the server keeps, with edits that an earlier visit could not save, onto a bench. */
-export function createBench(kept: StoredProfile, keptSession: StoredSession): StoreApi<Bench> {
+export function createProfileStore(
+  kept: StoredProfile,
+  keptSession: StoredSession,
+): StoreApi<ProfileStore> {
   const { id } = kept;
   const draft = draftOf(kept, keptSession);
   const unsaved = draft.profile?.value as Partial<ProfileDocument> | undefined;
@@ -49,8 +52,8 @@ export function createBench(kept: StoredProfile, keptSession: StoredSession): St
 
   let lastMerge = { word: '', at: 0 };
   /** Edits that are one step until their group ends; `future` is what could be redone before them. */
-  let group: { isBegun: boolean; future: readonly Former[] } | null = null;
-  const store = createStore<Bench>((set, get) => {
+  let group: { isBegun: boolean; future: readonly UndoEntry[] } | null = null;
+  const store = createStore<ProfileStore>((set, get) => {
     const { savers, rememberUnsaved, settle, takeSession, hear } = savingOf({
       kept,
       keptSession,
@@ -64,7 +67,7 @@ export function createBench(kept: StoredProfile, keptSession: StoredSession): St
     const present = () => get().moments.at(-1)!.session;
 
     /** What the store holds once the desk is as it is in a session. */
-    function taken(session: Session, text: string): Partial<Bench> {
+    function taken(session: Session, text: string): Partial<ProfileStore> {
       if (session === present()) return { session, looking: null };
       savers.session.offer(session);
       return { session, looking: null, moments: withMoment(get().moments, session, text) };
@@ -95,7 +98,7 @@ export function createBench(kept: StoredProfile, keptSession: StoredSession): St
     }
 
     /** Takes another profile, with whatever else becomes other by that: all who listen hear of it once. */
-    function takeProfile(next: Profile, text: OwnText | null, others: Partial<Bench>) {
+    function takeProfile(next: Profile, text: OwnText | null, others: Partial<ProfileStore>) {
       const before = present();
       const becomes = withProfile(next, 'profile edited');
       set({ ...others, ...becomes, text, cameIn: NOTHING_CAME });

@@ -8,7 +8,7 @@ export function useProfiles() {
 }
 
 /** A profile and its session as the server keeps them: read once a visit, then the bench has them. */
-export function useKept(id: string) {
+export function useStored(id: string) {
   return useQuery({
     queryKey: ['kept', id],
     queryFn: async () => {

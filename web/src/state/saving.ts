@@ -1,13 +1,18 @@
 import { openSession } from '@sorn/core/engine';
 import { changeTexts, isSame, type Decisions, type OwnText } from '@sorn/core/files';
 import type { Profile, Session } from '@sorn/core/model';
-import type { StoredProfile, StoredSession, News } from '@sorn/api';
+import type { StoredProfile, StoredSession, ChangeEvent } from '@sorn/api';
 import { api } from './api.ts';
 import { autosaver, type Autosaver, type SaveState } from './autosave.ts';
-import type { Bench, Former } from './profile-state.ts';
+import type { ProfileStore, UndoEntry } from './profile-state.ts';
 import { keepDraft, type Draft } from './drafts.ts';
 import { withMoment } from './moments.ts';
-import { carriedOver, settled, takeIn, type TakenIn } from './taking-in.ts';
+import {
+  formerWithTheirs,
+  resolveConflicts,
+  mergeRemote,
+  type RemoteMerge,
+} from './remote-merge.ts';
 
 type Kind = 'profile' | 'session';
 
@@ -18,14 +23,14 @@ export interface ProfileDocument {
 }
 
 /** What saving is told of a bench, and does to it. */
-interface Hands {
+interface SyncDependencies {
   kept: StoredProfile;
   keptSession: StoredSession;
   draft: Draft;
-  get: () => Bench;
-  set: (part: Partial<Bench>) => void;
+  get: () => ProfileStore;
+  set: (part: Partial<ProfileStore>) => void;
   /** What a bench holds once its profile is another. */
-  withProfile: (next: Profile, text: string) => Partial<Bench>;
+  withProfile: (next: Profile, text: string) => Partial<ProfileStore>;
 }
 
 interface Saving {
@@ -34,7 +39,7 @@ interface Saving {
   rememberUnsaved: () => void;
   settle: (decided: Decisions) => void;
   takeSession: () => Promise<void>;
-  hear: (news: News) => Promise<void>;
+  hear: (news: ChangeEvent) => Promise<void>;
 }
 
 const staleAt = (revision: number, present: number): SaveState => ({
@@ -44,7 +49,14 @@ const staleAt = (revision: number, present: number): SaveState => ({
 });
 
 /** Saves what is done on a bench, and takes in what others saved of the same profile. */
-export function savingOf({ kept, keptSession, draft, get, set, withProfile }: Hands): Saving {
+export function savingOf({
+  kept,
+  keptSession,
+  draft,
+  get,
+  set,
+  withProfile,
+}: SyncDependencies): Saving {
   const { id } = kept;
   const report = (kind: Kind) => (state: SaveState) => {
     set({ saves: { ...get().saves, [kind]: state } });
@@ -110,7 +122,7 @@ export function savingOf({ kept, keptSession, draft, get, set, withProfile }: Ha
       mine: get().profile,
       sent: (savers.profile.pending()?.sent ?? []).map((each) => each.profile),
     });
-    const taking = await takeIn(id, hands).finally(() => (takingIn = false));
+    const taking = await mergeRemote(id, hands).finally(() => (takingIn = false));
     if (!taking) savers.profile.rebase(savers.profile.base());
     else if (taking.clashes.length > 0) {
       const { base, theirs, clashes } = taking;
@@ -120,12 +132,12 @@ export function savingOf({ kept, keptSession, draft, get, set, withProfile }: Ha
   }
 
   /** What somebody else saved is the ground that everything here stands on from now on. */
-  function accept({ base, theirs }: Pick<TakenIn, 'base' | 'theirs'>, value: Profile) {
+  function accept({ base, theirs }: Pick<RemoteMerge, 'base' | 'theirs'>, value: Profile) {
     const mine = get().profile;
-    const carried = (former: readonly Former[]) =>
+    const carried = (former: readonly UndoEntry[]) =>
       former.map((each) =>
         'profile' in each
-          ? { ...each, profile: carriedOver(each.profile, { base, theirs }) }
+          ? { ...each, profile: formerWithTheirs(each.profile, { base, theirs }) }
           : each,
       );
     const isOwnText = get().text !== sentText;
@@ -158,7 +170,7 @@ export function savingOf({ kept, keptSession, draft, get, set, withProfile }: Ha
     savers.session.rebase(theirs.revision);
   }
 
-  async function hear({ profile: saved = 0, session: stands = 0 }: News) {
+  async function hear({ profile: saved = 0, session: stands = 0 }: ChangeEvent) {
     await Promise.all([savers.profile.idle(), savers.session.idle()]);
     if (saved > savers.profile.base()) await takeInProfile();
     if (stands > savers.session.base()) await takeInSession();
@@ -169,7 +181,7 @@ export function savingOf({ kept, keptSession, draft, get, set, withProfile }: Ha
     rememberUnsaved,
     settle(decided) {
       const { clashing, profile: mine } = get();
-      if (clashing) accept(clashing, settled(mine, clashing, decided));
+      if (clashing) accept(clashing, resolveConflicts(mine, clashing, decided));
     },
     takeSession: takeInSession,
     hear,

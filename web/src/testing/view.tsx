@@ -8,9 +8,9 @@ import { MemoryRouter } from 'react-router';
 import type { StoreApi } from 'zustand';
 import { afterEach, vi } from 'vitest';
 import { system } from '../shell/theme.ts';
-import { BenchContext } from '../state/profile-context.ts';
-import type { Bench } from '../state/profile-state.ts';
-import { createBench } from '../state/profile-store.ts';
+import { ProfileContext } from '../state/profile-context.ts';
+import type { ProfileStore } from '../state/profile-state.ts';
+import { createProfileStore } from '../state/profile-store.ts';
 import { usePageKeyboard } from '../ui/page-keys.ts';
 
 /** What the test's document has not got and a view asks for. It lays nothing out: every size is 0. */
@@ -49,7 +49,7 @@ export function draw(part: ReactNode): UserEvent {
 /** A view of a profile, without a server: nothing is saved. */
 export interface DrawnView {
   user: UserEvent;
-  store: StoreApi<Bench>;
+  store: StoreApi<ProfileStore>;
   /** The profile as it is now. */
   profile: () => Profile;
 }
@@ -61,14 +61,14 @@ export function drawView(
 ): DrawnView {
   const profile = profileSchema.parse(input.profile);
   const session = sessionSchema.parse(input.session ?? {});
-  const store = createBench(
+  const store = createProfileStore(
     { id: 'desk', revision: 1, savedAt: '2026-03-02T08:00:00Z', profile },
     { revision: 1, session },
   );
   const user = draw(
     <QueryClientProvider client={new QueryClient()}>
       <MemoryRouter>
-        <BenchContext value={store}>{view}</BenchContext>
+        <ProfileContext value={store}>{view}</ProfileContext>
       </MemoryRouter>
     </QueryClientProvider>,
   );

@@ -10,7 +10,7 @@ import {
   type SortingState,
 } from '@tanstack/react-table';
 import { memo, useState, type ReactNode } from 'react';
-import { useInSight } from './in-sight.ts';
+import { useInSight } from './scroll-into-view.ts';
 import { tableStyle } from './table-style.ts';
 import { useVirtualRows } from './virtual-rows.ts';
 

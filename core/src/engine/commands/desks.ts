@@ -1,12 +1,12 @@
 import { interactionOf, withInteraction, withoutInteraction } from '../../model/interaction.ts';
-import type { Applies } from './applies.ts';
+import type { CommandFunctions } from './command-functions.ts';
 import { deskInForce } from '../../desk/desk.ts';
 import type { Session } from '../../model/session.ts';
-import { nearestName } from '../../values/nearest.ts';
+import { nearestName } from '../../values/nearest-name.ts';
 import { MODES, type Mode } from '../../values/window.ts';
 import { monitorsLeft } from '../moves.ts';
-import { did, nothing, type Outcome, type Situation } from '../session.ts';
-import { connectionOf, reconnected } from '../settle.ts';
+import { applied, noop, type Outcome, type CommandContext } from '../session.ts';
+import { connectionState, afterReconnection } from '../relocation.ts';
 
 const WORDS: Record<Mode, string> = {
   extend: 'each monitor shows its own windows',
@@ -15,7 +15,7 @@ const WORDS: Record<Mode, string> = {
 };
 
 /** use-desk: goes to another desk, where exactly its monitors are connected. */
-function useDesk(situation: Situation, id: string): Outcome {
+function useDesk(situation: CommandContext, id: string): Outcome {
   const { session, profile, desk } = situation;
   const to = profile.desks.find((candidate) => candidate.id === id);
   if (!to) {
@@ -23,21 +23,18 @@ function useDesk(situation: Situation, id: string): Outcome {
       id,
       profile.desks.map((each) => each.id),
     );
-    return nothing(
-      session,
-      `no desk is called ${id}${nearest ? `; the nearest is ${nearest}` : ''}`,
-    );
+    return noop(session, `no desk is called ${id}${nearest ? `; the nearest is ${nearest}` : ''}`);
   }
   const hasAll = to.monitors.every(({ monitor }) =>
     [...desk.monitors, ...desk.others].some((each) => each.id === monitor),
   );
   if (desk.desk === id && hasAll && !session.unplugged) {
-    return nothing(session, `${to.name ?? id} is the desk already`);
+    return noop(session, `${to.name ?? id} is the desk already`);
   }
-  const { connected: _now, mode: _chosen, only: _lit, ...kept } = connectionOf(session);
-  const next = reconnected(situation, { ...kept, desk: id });
+  const { connected: _now, mode: _chosen, only: _lit, ...kept } = connectionState(session);
+  const next = afterReconnection(situation, { ...kept, desk: id });
   const now = { session: next, profile, desk: deskInForce(profile, next) };
-  return did(
+  return applied(
     next,
     {
       about: id,
@@ -49,19 +46,19 @@ function useDesk(situation: Situation, id: string): Outcome {
 }
 
 /** desk-mode with a mode: extend, mirror, or only the monitor with the focus. */
-export function setMode(situation: Situation, mode: Mode): Outcome {
+export function setMode(situation: CommandContext, mode: Mode): Outcome {
   const { session, profile, desk } = situation;
   if (desk.mode === mode) {
-    return nothing(withoutChoice(session), `the mode is ${mode} already`);
+    return noop(withoutChoice(session), `the mode is ${mode} already`);
   }
-  const { only: _former, ...kept } = connectionOf(session);
-  const next = reconnected(
+  const { only: _former, ...kept } = connectionState(session);
+  const next = afterReconnection(
     { ...situation, session: withoutChoice(session) },
     { ...kept, mode, ...(mode === 'one' && { only: session.focusMonitor }) },
   );
   const now = { session: next, profile, desk: deskInForce(profile, next) };
   const lit = now.desk.monitors[0]!.name;
-  return did(
+  return applied(
     next,
     {
       about: mode,
@@ -73,10 +70,10 @@ export function setMode(situation: Situation, mode: Mode): Outcome {
 }
 
 /** desk-mode without one: chooses the next with every press; the choice is taken on release or Enter. */
-function chooseMode({ session, desk }: Situation): Outcome {
+function chooseMode({ session, desk }: CommandContext): Outcome {
   const from = interactionOf(session, 'choosing-mode')?.mode ?? desk.mode;
   const mode = MODES[(MODES.indexOf(from) + 1) % MODES.length]!;
-  return did(withInteraction(session, { kind: 'choosing-mode', mode }), {
+  return applied(withInteraction(session, { kind: 'choosing-mode', mode }), {
     decided: `${mode} chosen`,
     because: `${WORDS[mode]}; release takes it`,
   });
@@ -86,7 +83,7 @@ function withoutChoice(session: Session): Session {
   return interactionOf(session, 'choosing-mode') ? withoutInteraction(session) : session;
 }
 
-export const deskApplies = {
+export const deskFunctions = {
   'use-desk': (now, { desk }) => useDesk(now, desk),
   'desk-mode': (now, { mode }) => (mode ? setMode(now, mode) : chooseMode(now)),
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

@@ -1,20 +1,20 @@
 import { interactionOf, withInteraction, withoutInteraction } from '../../model/interaction.ts';
-import type { Applies } from './applies.ts';
+import type { CommandFunctions } from './command-functions.ts';
 import type { Session } from '../../model/session.ts';
 import {
-  did,
+  applied,
   isShown,
-  nothing,
+  noop,
   windowOf,
   withFocus,
   type Outcome,
-  type Situation,
+  type CommandContext,
 } from '../session.ts';
 
 /** show-desktop: all windows out of the way; again, all are back as they were. */
-function showDesktop({ session }: Situation): Outcome {
+function showDesktop({ session }: CommandContext): Outcome {
   if (interactionOf(session, 'bare-desktop')) {
-    return did(windowsBack(session), {
+    return applied(windowsBack(session), {
       decided: 'windows shown',
       because: 'show-desktop, pressed again',
     });
@@ -23,18 +23,17 @@ function showDesktop({ session }: Situation): Outcome {
 }
 
 /** clear-while-pressed: the bare desktop for as long as the key is down. */
-function clearWhilePressed({ session }: Situation): Outcome {
-  if (interactionOf(session, 'bare-desktop'))
-    return nothing(session, 'the desktop is shown already');
+function clearWhilePressed({ session }: CommandContext): Outcome {
+  if (interactionOf(session, 'bare-desktop')) return noop(session, 'the desktop is shown already');
   return hidden(session, true, 'for as long as the key is down');
 }
 
 function hidden(session: Session, whilePressed: boolean, because: string): Outcome {
   if (!session.windows.some((window) => isShown(session, window))) {
-    return nothing(session, 'no window is shown');
+    return noop(session, 'no window is shown');
   }
   const { focus, ...rest } = session;
-  return did(
+  return applied(
     withInteraction(rest, {
       kind: 'bare-desktop',
       whilePressed,
@@ -52,7 +51,7 @@ export function windowsBack(session: Session): Session {
   return focused && isShown(rest, focused) ? withFocus(rest, focused) : rest;
 }
 
-export const desktopApplies = {
+export const desktopFunctions = {
   'show-desktop': showDesktop,
   'clear-while-pressed': clearWhilePressed,
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

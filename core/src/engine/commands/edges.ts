@@ -2,9 +2,9 @@ import { span, type Rect } from '../../geometry/rect.ts';
 import type { Session, SessionWindow } from '../../model/session.ts';
 import { axisOf, isForward, type Direction, type Axis } from '../../values/direction.ts';
 import { minimumOf } from '../hints.ts';
-import { placedWindows, placingArea, type PlacedWindow } from '../placing-area.ts';
-import { withWindow, type Situation } from '../session.ts';
-import { stood } from '../standing.ts';
+import { snappedWindows, snapArea, type SnappedWindow } from '../snap-area.ts';
+import { withWindow, type CommandContext } from '../session.ts';
+import { toFloatingRect } from '../floating-rect.ts';
 
 /** What a moved edge came to: how far it really went, outwards of the window whose edge it is. */
 export interface EdgeMoved {
@@ -22,15 +22,15 @@ export interface EdgeMoved {
  * @param step physical pixels outwards; below 0 inwards
  */
 export function moveSharedEdge(
-  situation: Situation,
+  situation: CommandContext,
   window: SessionWindow,
   direction: Direction,
   step: number,
 ): EdgeMoved {
-  const { area, gap, monitor } = placingArea(situation, window.workspace, window.monitor);
+  const { area, gap, monitor } = snapArea(situation, window.workspace, window.monitor);
   const axis = axisOf(direction);
   const forward = isForward(direction);
-  const all = placedWindows(situation, window.workspace, window.monitor);
+  const all = snappedWindows(situation, window.workspace, window.monitor);
   const own = all.find((placed) => placed.window.id === window.id)!;
   const line = edgeOf(own.rect, axis, forward);
   const across = forward ? line + gap[axis] : line - gap[axis];
@@ -39,7 +39,7 @@ export function moveSharedEdge(
     facing.length > 0 ? all.filter(({ rect }) => edgeOf(rect, axis, forward) === line) : [own];
   const room = span(area, axis);
   const beyond = Math.max(0, forward ? room.end - line : line - room.start);
-  const slack = (placed: PlacedWindow) => {
+  const slack = (placed: SnappedWindow) => {
     const size = minimumOf(placed.window, monitor.scale)[axis === 'x' ? 'width' : 'height'];
     const { length } = span(placed.rect, axis);
     return length - Math.min(length, size);
@@ -63,7 +63,7 @@ export function moveSharedEdge(
     (now, { window: { id, placing }, rect }) =>
       withWindow(now, id, (there) => ({
         ...there,
-        placing: { ...placing, moved: stood(rect, monitor) },
+        placing: { ...placing, moved: toFloatingRect(rect, monitor) },
       })),
     situation.session,
   );

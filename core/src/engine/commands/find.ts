@@ -1,18 +1,18 @@
-import { untyped, type Applies } from './applies.ts';
+import { nothingTyped, type CommandFunctions } from './command-functions.ts';
 import type { Profile } from '../../model/profile.ts';
 import type { Session, SessionWindow } from '../../model/session.ts';
-import { knownWindows, type KnownWindow } from '../../rules/known.ts';
-import { nearestName } from '../../values/nearest.ts';
+import { knownWindows, type KnownWindow } from '../../rules/known-windows.ts';
+import { nearestName } from '../../values/nearest-name.ts';
 import {
-  did,
-  nothing,
+  applied,
+  noop,
   windowName,
   windowOf,
   withFocus,
   type Outcome,
-  type Situation,
+  type CommandContext,
 } from '../session.ts';
-import { broughtBack } from './pocket.ts';
+import { takeFromPocket } from './pocket.ts';
 import { appNamed, openApp } from './windows.ts';
 
 /** How well a text answers what was typed: 0 when a word of it is missing, the more the earlier they stand. */
@@ -56,15 +56,15 @@ export function findLaunches(profile: Profile, typed: string): (KnownWindow & { 
 }
 
 /** find-window: goes to the window that answers best to what was typed, wherever it is. */
-function findWindow(situation: Situation, typed: string): Outcome {
+function findWindow(situation: CommandContext, typed: string): Outcome {
   const { session, profile } = situation;
   const [window] = findWindows(session, profile, typed);
-  if (!window) return nothing(session, `no window answers to ${typed}`);
+  if (!window) return noop(session, `no window answers to ${typed}`);
   return wentTo(situation, window, `it answers to ${typed}`);
 }
 
 /** launch: opens the window that answers best to what was typed. */
-function launch(situation: Situation, typed: string): Outcome {
+function launch(situation: CommandContext, typed: string): Outcome {
   const [found] = findLaunches(situation.profile, typed);
   if (found) {
     const { app, window, further } = found;
@@ -72,17 +72,17 @@ function launch(situation: Situation, typed: string): Outcome {
   }
   const names = situation.profile.apps.map(({ id }) => id);
   const nearest = nearestName(typed, names);
-  return nothing(
+  return noop(
     situation.session,
     `no app answers to ${typed}${nearest ? `; the nearest is ${nearest}` : ''}`,
   );
 }
 
 /** call-app: opens it; or goes to its most recent window; or, if that has the focus, to its next one. */
-function callApp(situation: Situation, appId: string): Outcome {
+function callApp(situation: CommandContext, appId: string): Outcome {
   const { session, profile } = situation;
   const app = appNamed(profile, appId);
-  if (typeof app === 'string') return nothing(session, app);
+  if (typeof app === 'string') return noop(session, app);
   const recent = session.recent.map((id) => windowOf(session, id)).find((w) => w?.app === app.id);
   if (!recent) return openApp(situation, app.id);
   if (recent.id === session.focus) return nextOfApp(situation);
@@ -90,35 +90,35 @@ function callApp(situation: Situation, appId: string): Outcome {
 }
 
 /** next-of-app: the next window of the same app, in the order in which they opened, round. */
-function nextOfApp(situation: Situation): Outcome {
+function nextOfApp(situation: CommandContext): Outcome {
   const { session, profile } = situation;
   const window = windowOf(session, session.focus);
-  if (!window) return nothing(session, 'no window has the focus');
+  if (!window) return noop(session, 'no window has the focus');
   const same = session.windows.filter(({ app }) => app !== undefined && app === window.app);
   const next = same[(same.indexOf(window) + 1) % same.length];
   if (!next || next.id === window.id) {
-    return nothing(session, `it is the only window of ${windowName(profile, window)}`);
+    return noop(session, `it is the only window of ${windowName(profile, window)}`);
   }
   const number = `number ${same.indexOf(next) + 1} of ${same.length}`;
   return wentTo(situation, next, `it is the next window of its app, ${number}`);
 }
 
 /** Goes to a window wherever it is; one in the pocket is called back. */
-function wentTo(situation: Situation, window: SessionWindow, because: string): Outcome {
+function wentTo(situation: CommandContext, window: SessionWindow, because: string): Outcome {
   const { session, profile } = situation;
   const next =
-    window.held === 'pocketed' ? broughtBack(situation, window) : withFocus(session, window);
-  if (next === session) return nothing(session, 'it has the focus already');
-  return did(next, {
+    window.held === 'pocketed' ? takeFromPocket(situation, window) : withFocus(session, window);
+  if (next === session) return noop(session, 'it has the focus already');
+  return applied(next, {
     about: window.id,
     decided: `${windowName(profile, window)} has the focus`,
     because,
   });
 }
 
-export const findApplies = {
+export const findFunctions = {
   'call-app': (now, { app }) => callApp(now, app),
   'next-of-app': nextOfApp,
-  'find-window': (now, { text }) => (text ? findWindow(now, text) : untyped(now, 'a window')),
-  launch: (now, { text }) => (text ? launch(now, text) : untyped(now, 'an app')),
-} satisfies Partial<Applies>;
+  'find-window': (now, { text }) => (text ? findWindow(now, text) : nothingTyped(now, 'a window')),
+  launch: (now, { text }) => (text ? launch(now, text) : nothingTyped(now, 'an app')),
+} satisfies Partial<CommandFunctions>;

@@ -1,25 +1,25 @@
 import { isIn } from '../../model/window-mode.ts';
-import { inDirections, type Applies } from './applies.ts';
+import { inDirections, type CommandFunctions } from './command-functions.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { farEnd, neighbourOf } from '../../desk/neighbours.ts';
 import { bearing, compareBearings, type Bearing } from '../../geometry/bearing.ts';
 import { span, type Rect } from '../../geometry/rect.ts';
 import type { SessionWindow } from '../../model/session.ts';
 import { axisOf, isForward, type Direction } from '../../values/direction.ts';
-import { placeShown } from '../place.ts';
+import { computeShownPlacements } from '../placements.ts';
 import type { Placement } from '../placement.ts';
 import {
   arrangementOf,
-  did,
+  applied,
   isShown,
-  nothing,
+  noop,
   shownOn,
   windowName,
   windowOf,
   withFocus,
   withFocusOnMonitor,
   type Outcome,
-  type Situation,
+  type CommandContext,
   existingWindow,
 } from '../session.ts';
 
@@ -31,10 +31,10 @@ export type Ahead = { window: SessionWindow } | { monitor: string } | null;
  * then the nearest, the largest overlap, the most recently focused. Past the last one it is the
  * neighbouring monitor's, by the same order, or that monitor itself when it shows nothing.
  */
-export function lookAhead(situation: Situation, direction: Direction): Ahead {
+export function lookAhead(situation: CommandContext, direction: Direction): Ahead {
   const { session, desk } = situation;
   const here = monitorOf(desk, session.focusMonitor);
-  const onMonitor = placeShown(situation, here.id);
+  const onMonitor = computeShownPlacements(situation, here.id);
   const focused = onMonitor.find((placement) => placement.id === session.focus);
   // A window made large for the moment looks out from its place among the others.
   const from: Rect = (focused?.state && focused.tile) ?? focused ?? here;
@@ -44,7 +44,7 @@ export function lookAhead(situation: Situation, direction: Direction): Ahead {
   const neighbour = neighbourOf(here, direction, desk.monitors);
   if (!neighbour && !desk.wraps) return null;
   const there = neighbour ?? farEnd(desk.monitors, here, direction);
-  const over = placeShown(situation, there.id);
+  const over = computeShownPlacements(situation, there.id);
   const seenFrom = neighbour ? from : comingInto(there, from, direction);
   const far = firstBeyond(situation, seenFrom, direction, over) ?? mostRecent(situation, over);
   if (far) return far.id === session.focus ? null : { window: existingWindow(session, far.id) };
@@ -60,7 +60,7 @@ function comingInto(monitor: Rect, rect: Rect, direction: Direction): Rect {
 }
 
 function firstBeyond(
-  { session }: Situation,
+  { session }: CommandContext,
   from: Rect,
   direction: Direction,
   candidates: readonly Placement[],
@@ -79,20 +79,20 @@ function firstBeyond(
   return best?.placement ?? null;
 }
 
-function mostRecent({ session }: Situation, shown: readonly Placement[]): Placement | null {
+function mostRecent({ session }: CommandContext, shown: readonly Placement[]): Placement | null {
   const byAge = [...shown].sort(
     (a, b) => session.recent.indexOf(a.id) - session.recent.indexOf(b.id),
   );
   return byAge[0] ?? null;
 }
 
-function focusTowards(situation: Situation, direction: Direction): Outcome {
+function focusTowards(situation: CommandContext, direction: Direction): Outcome {
   const { session, profile } = situation;
   const ahead = lookAhead(situation, direction);
-  if (!ahead) return nothing(session, `nothing lies ${direction} of here`);
+  if (!ahead) return noop(session, `nothing lies ${direction} of here`);
   if ('monitor' in ahead) {
     const name = monitorOf(situation.desk, ahead.monitor).name;
-    return did(withFocusOnMonitor(session, ahead.monitor), {
+    return applied(withFocusOnMonitor(session, ahead.monitor), {
       about: ahead.monitor,
       decided: `${name} has the focus`,
       because: `it stands ${direction} and shows no window`,
@@ -100,7 +100,7 @@ function focusTowards(situation: Situation, direction: Direction): Outcome {
   }
   const { window } = ahead;
   const crossed = window.monitor !== session.focusMonitor;
-  return did(withFocus(session, window), {
+  return applied(withFocus(session, window), {
     about: window.id,
     decided: `${windowName(profile, window)} has the focus`,
     because: crossed
@@ -110,7 +110,7 @@ function focusTowards(situation: Situation, direction: Direction): Outcome {
 }
 
 /** focus-next (1) and focus-previous (−1): round the workspace's order. */
-function focusInOrder({ session, profile }: Situation, step: 1 | -1): Outcome {
+function focusInOrder({ session, profile }: CommandContext, step: 1 | -1): Outcome {
   const monitor = session.focusMonitor;
   const workspace = shownOn(session, monitor);
   const { order } = arrangementOf(session, workspace, monitor);
@@ -121,35 +121,35 @@ function focusInOrder({ session, profile }: Situation, step: 1 | -1): Outcome {
     const window = windowOf(session, id);
     return window?.monitor === monitor && isShown(session, window);
   });
-  if (ring.length === 0) return nothing(session, 'this workspace has no windows');
+  if (ring.length === 0) return noop(session, 'this workspace has no windows');
   const at = session.focus === undefined ? -1 : ring.indexOf(session.focus);
   const next = at < 0 ? 0 : (at + step + ring.length) % ring.length;
   const window = existingWindow(session, ring[next]);
-  if (window.id === session.focus) return nothing(session, 'it is the only window here');
-  return did(withFocus(session, window), {
+  if (window.id === session.focus) return noop(session, 'it is the only window here');
+  return applied(withFocus(session, window), {
     about: window.id,
     decided: `${windowName(profile, window)} has the focus`,
     because: `it is ${step > 0 ? 'next' : 'previous'} in the workspace's order`,
   });
 }
 
-function focusLast({ session, profile }: Situation): Outcome {
+function focusLast({ session, profile }: CommandContext): Outcome {
   for (const id of session.recent) {
     const window = windowOf(session, id);
     if (!window || id === session.focus) continue;
     if (window.held === 'pocketed' || isIn(window, 'minimised')) continue;
-    return did(withFocus(session, window), {
+    return applied(withFocus(session, window), {
       about: id,
       decided: `${windowName(profile, window)} has the focus`,
       because: 'it had the focus before',
     });
   }
-  return nothing(session, 'no other window had the focus before');
+  return noop(session, 'no other window had the focus before');
 }
 
-export const focusApplies = {
+export const focusFunctions = {
   ...inDirections('focus', focusTowards),
   'focus-next': (now) => focusInOrder(now, 1),
   'focus-previous': (now) => focusInOrder(now, -1),
   'focus-last': focusLast,
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

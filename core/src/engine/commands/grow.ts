@@ -1,6 +1,6 @@
-import type { Zoned } from '../../zones/divided.ts';
+import type { ZoneDivision } from '../../zones/division.ts';
 import { largenessOf } from '../../model/window-mode.ts';
-import { inDirections, type Applies } from './applies.ts';
+import { inDirections, type CommandFunctions } from './command-functions.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { workArea } from '../../desk/work-area.ts';
 import { span, type Rect } from '../../geometry/rect.ts';
@@ -12,20 +12,20 @@ import { LAYOUTS, shareOfBoundary } from '../../tiling/layouts.ts';
 import { axisOf, isForward, type Direction } from '../../values/direction.ts';
 import { moveTrackLine } from '../../zones/track-line.ts';
 import { arrange } from '../arrange.ts';
-import type { Arranged } from '../arranged.ts';
+import type { ArrangedWorkspace } from '../arranged-workspace.ts';
 import { minimumOf } from '../hints.ts';
-import { trackNames } from '../on-board.ts';
+import { trackNames } from '../zone-board-division.ts';
 import {
-  did,
-  nothing,
+  applied,
+  noop,
   windowName,
   windowOf,
   withArrangement,
   withWindow,
   type Outcome,
-  type Situation,
+  type CommandContext,
 } from '../session.ts';
-import { standingNow, stood } from '../standing.ts';
+import { currentFloatingRect, toFloatingRect } from '../floating-rect.ts';
 import { moveSharedEdge } from './edges.ts';
 import { adjust } from './shares.ts';
 import { handOf } from './split.ts';
@@ -35,26 +35,29 @@ import { handOf } from './split.ts';
  *
  * @param by logical pixels outwards; below 0 inwards
  */
-export function growTowards(situation: Situation, direction: Direction, by: number): Outcome {
+export function growTowards(situation: CommandContext, direction: Direction, by: number): Outcome {
   const { session, profile, desk } = situation;
   const window = windowOf(session, session.focus);
-  if (!window) return nothing(session, 'no window has the focus');
+  if (!window) return noop(session, 'no window has the focus');
   const { scale } = monitorOf(desk, window.monitor);
-  if (by === 0) return nothing(session, 'it is to move by nothing');
+  if (by === 0) return noop(session, 'it is to move by nothing');
   const step = Math.sign(by) * toPixels(Math.abs(by), scale);
   if (window.held === 'left-alone') {
-    return nothing(session, `${windowName(profile, window)} is left alone`);
+    return noop(session, `${windowName(profile, window)} is left alone`);
   }
   if (largenessOf(window)) {
-    return nothing(session, `${windowName(profile, window)} is as large as it gets`);
+    return noop(session, `${windowName(profile, window)} is as large as it gets`);
   }
   if (window.placing) {
-    if (window.resizable === false) return nothing(session, 'its size is fixed');
+    if (window.resizable === false) return noop(session, 'its size is fixed');
     const shared = moveSharedEdge(situation, window, direction, step);
     if (shared.pixels === 0) {
-      return nothing(session, 'it ends at the area, or what would get smaller is at its minimum');
+      return noop(session, 'it ends at the area, or what would get smaller is at its minimum');
     }
-    return did(shared.session, edgeMoved(window, direction, shared.pixels, shared.others.length));
+    return applied(
+      shared.session,
+      edgeMoved(window, direction, shared.pixels, shared.others.length),
+    );
   }
   const arranged = arrange(situation, window.workspace, window.monitor);
   const { tiled, solved, tiling } = arranged;
@@ -66,14 +69,13 @@ export function growTowards(situation: Situation, direction: Direction, by: numb
     return growStanding(situation, window, direction, step);
   }
   if (!LAYOUTS[layout.kind].can.grow || !solved) {
-    return nothing(session, `${LAYOUTS[layout.kind].title} cannot grow`);
+    return noop(session, `${LAYOUTS[layout.kind].title} cannot grow`);
   }
   const at = tiled.findIndex((candidate) => candidate.id === window.id);
-  if (at < 0)
-    return nothing(session, `${windowName(profile, window)} has no tile for want of room`);
+  if (at < 0) return noop(session, `${windowName(profile, window)} has no tile for want of room`);
   const moved = moveBoundary(solved.flat, solved.rects, at, direction, step);
-  if (!moved) return nothing(session, `nothing lies ${direction} to share with`);
-  if (moved.pixels === 0) return nothing(session, 'what would get smaller is at its minimum');
+  if (!moved) return noop(session, `nothing lies ${direction} to share with`);
+  if (moved.pixels === 0) return noop(session, 'what would get smaller is at its minimum');
 
   if (layout.kind === 'split') {
     const shown = new Set(tiled.map(({ id }) => id));
@@ -82,7 +84,7 @@ export function growTowards(situation: Situation, direction: Direction, by: numb
       const next = withSizes(hand!, moved.split, moved.weights, (id) => shown.has(id));
       return { ...there, hand: next };
     });
-    return did(resized, edgeMoved(window, direction, moved.pixels));
+    return applied(resized, edgeMoved(window, direction, moved.pixels));
   }
   const share = shareOfBoundary(layout, moved.split, moved.weights);
   const next = adjust(situation, (adjusted) =>
@@ -90,14 +92,19 @@ export function growTowards(situation: Situation, direction: Direction, by: numb
       ? { ...adjusted, moved: { ...adjusted.moved, [moved.split]: moved.weights } }
       : { ...adjusted, leadShare: share },
   );
-  return did(next, edgeMoved(window, direction, moved.pixels));
+  return applied(next, edgeMoved(window, direction, moved.pixels));
 }
 
 /** A zone's edge is its track line: every zone that begins or ends there goes with it. */
 function growZone(
-  situation: Situation,
+  situation: CommandContext,
   window: SessionWindow,
-  { zoned, tiled, tiles, minimums }: Arranged & { zoned: Zoned; tiles: readonly Rect[] },
+  {
+    zoned,
+    tiled,
+    tiles,
+    minimums,
+  }: ArrangedWorkspace & { zoned: ZoneDivision; tiles: readonly Rect[] },
   direction: Direction,
   step: number,
 ): Outcome {
@@ -105,15 +112,15 @@ function growZone(
   const at = tiled.findIndex(({ id }) => id === window.id);
   if (at < 0) return growStanding(situation, window, direction, step);
   const moved = moveTrackLine(zoned, at, direction, step, tiles, minimums);
-  if (!moved) return nothing(session, `nothing lies ${direction} to share with`);
-  if (moved.pixels === 0) return nothing(session, 'what would get smaller is at its minimum');
+  if (!moved) return noop(session, `nothing lies ${direction} to share with`);
+  if (moved.pixels === 0) return noop(session, 'what would get smaller is at its minimum');
   const names = trackNames(zoned.board.id);
   const name = moved.axis === 'x' ? names.columns : names.rows;
   const next = adjust(situation, (adjusted) => ({
     ...adjusted,
     moved: { ...adjusted.moved, [name]: moved.weights },
   }));
-  return did(next, edgeMoved(window, direction, moved.pixels));
+  return applied(next, edgeMoved(window, direction, moved.pixels));
 }
 
 function edgeMoved(window: SessionWindow, direction: Direction, pixels: number, others = 0) {
@@ -128,16 +135,16 @@ function edgeMoved(window: SessionWindow, direction: Direction, pixels: number, 
 
 /** A floating window's edge moves freely: not beyond the work area, not under the window's minimum. */
 function growStanding(
-  { session, desk }: Situation,
+  { session, desk }: CommandContext,
   window: SessionWindow,
   direction: Direction,
   step: number,
 ): Outcome {
-  if (window.resizable === false) return nothing(session, 'its size is fixed');
+  if (window.resizable === false) return noop(session, 'its size is fixed');
   const monitor = monitorOf(desk, window.monitor);
   const axis = axisOf(direction);
   const forward = isForward(direction);
-  const now = standingNow(window, monitor);
+  const now = currentFloatingRect(window, monitor);
   const own = span(now, axis);
   const room = span(workArea(monitor).area, axis);
   const size = minimumOf(window, monitor.scale);
@@ -147,25 +154,25 @@ function growStanding(
     step > 0 ? Math.min(step, beyond) : -Math.min(-step, Math.max(0, own.length - least));
   if (pixels === 0) {
     const why = step > 0 ? 'it ends at the work area' : 'it is at its minimum';
-    return nothing(session, why);
+    return noop(session, why);
   }
   const start = forward ? own.start : own.start - pixels;
   const length = own.length + pixels;
   const grown: Rect =
     axis === 'x' ? { ...now, x: start, width: length } : { ...now, y: start, height: length };
-  const standing = stood(grown, monitor);
-  return did(
+  const standing = toFloatingRect(grown, monitor);
+  return applied(
     withWindow(session, window.id, (there) => ({ ...there, standing })),
     edgeMoved(window, direction, pixels),
   );
 }
 
-export const growApplies = {
+export const growFunctions = {
   ...inDirections('grow', (now, direction) => growTowards(now, direction, growStep(now))),
   ...inDirections('shrink', (now, direction) => growTowards(now, direction, -growStep(now))),
   'move-edge': (now, { direction, by }) => growTowards(now, direction, by),
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;
 
-function growStep({ profile }: Situation): number {
+function growStep({ profile }: CommandContext): number {
   return profile.tiling.growStep;
 }

@@ -1,9 +1,9 @@
 import { arrange } from '../arrange.ts';
 import { lineupOf } from '../lineup.ts';
-import { windowOf, type Outcome, type Situation } from '../session.ts';
+import { windowOf, type Outcome, type CommandContext } from '../session.ts';
 
 /** What a placing made of a session, with the windows that are placed together now remembered as a lineup. */
-export function withTogether(situation: Situation, outcome: Outcome): Outcome {
+export function withLastLineup(situation: CommandContext, outcome: Outcome): Outcome {
   const { session } = outcome;
   const window = windowOf(session, session.focus);
   if (!window || session === situation.session) return outcome;

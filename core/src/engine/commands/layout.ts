@@ -1,34 +1,34 @@
 import isEqual from 'fast-deep-equal';
-import type { Applies } from './applies.ts';
+import type { CommandFunctions } from './command-functions.ts';
 import { turnedAround } from '../../tiling/hand.ts';
 import { definitionOfLayout, LAYOUTS } from '../../tiling/layouts.ts';
-import type { Arranged } from '../arranged.ts';
+import type { ArrangedWorkspace } from '../arranged-workspace.ts';
 import type { LayoutSetting } from '../../values/layout.ts';
 import { arrange, tilingInForce } from '../arrange.ts';
 import {
   arrangementOf,
-  did,
-  nothing,
+  applied,
+  noop,
   withArrangement,
   type Outcome,
-  type Situation,
+  type CommandContext,
 } from '../session.ts';
-import { adjust, placeInFocus } from './shares.ts';
+import { adjust, focusedArrangement } from './shares.ts';
 import { carriedOver, handOf } from './split.ts';
 
 /** use-layout: another layout here, until reset-layout. What was adjusted under other layouts stays for later. */
-export function useLayout(situation: Situation, layout: LayoutSetting): Outcome {
+export function useLayout(situation: CommandContext, layout: LayoutSetting): Outcome {
   const { session, profile } = situation;
-  const { workspace, monitor } = placeInFocus(session);
+  const { workspace, monitor } = focusedArrangement(session);
   const before = tilingInForce(profile, session, workspace, monitor).layout;
   const chosen = withArrangement(session, workspace, monitor, (there) => ({ ...there, layout }));
   const next = carriedOver(chosen, arrange(situation, workspace, monitor), layout.kind);
   const { title } = LAYOUTS[layout.kind];
   const now = tilingInForce(profile, next, workspace, monitor).layout;
   if (isEqual(now, before)) {
-    return nothing(session, `${title} is in force here already`);
+    return noop(session, `${title} is in force here already`);
   }
-  return did(next, {
+  return applied(next, {
     about: workspace,
     decided: `${title} on workspace ${workspace}`,
     because: `it was ${LAYOUTS[before.kind].title}`,
@@ -36,12 +36,12 @@ export function useLayout(situation: Situation, layout: LayoutSetting): Outcome 
 }
 
 /** reset-layout: drops every choice and adjustment made by key here, a tree made by hand among them. */
-function resetLayout(situation: Situation): Outcome {
+function resetLayout(situation: CommandContext): Outcome {
   const { session, profile } = situation;
-  const { workspace, monitor } = placeInFocus(session);
+  const { workspace, monitor } = focusedArrangement(session);
   const { layout, adjusted, hand, divides } = arrangementOf(session, workspace, monitor);
   if (!layout && !adjusted && hand === undefined && !divides) {
-    return nothing(session, 'the layout here is as set');
+    return noop(session, 'the layout here is as set');
   }
   const before = arrange(situation, workspace, monitor);
   const reset = withArrangement(session, workspace, monitor, ({ order, afloat }) => ({
@@ -49,7 +49,7 @@ function resetLayout(situation: Situation): Outcome {
     ...(afloat && { afloat }),
   }));
   const { kind } = tilingInForce(profile, reset, workspace, monitor).layout;
-  return did(kind === 'free' ? carriedOver(reset, before, kind) : reset, {
+  return applied(kind === 'free' ? carriedOver(reset, before, kind) : reset, {
     about: workspace,
     decided: `workspace ${workspace} as set`,
     because: 'what was chosen by key is dropped',
@@ -57,9 +57,9 @@ function resetLayout(situation: Situation): Outcome {
 }
 
 /** next-layout (1) and previous-layout (−1): round the layouts to cycle through here. */
-function stepLayout(situation: Situation, step: 1 | -1): Outcome {
+function stepLayout(situation: CommandContext, step: 1 | -1): Outcome {
   const { session, profile } = situation;
-  const { workspace, monitor } = placeInFocus(session);
+  const { workspace, monitor } = focusedArrangement(session);
   const { layout, cycle } = tilingInForce(profile, session, workspace, monitor);
   const at = cycle.indexOf(layout.kind);
   const from = at < 0 && step < 0 ? 0 : at;
@@ -68,20 +68,24 @@ function stepLayout(situation: Situation, step: 1 | -1): Outcome {
 }
 
 /** turn-layout: as the layout's definition says; where its tree is made by hand, the split around the focused window. */
-function turnLayout(situation: Situation): Outcome {
+function turnLayout(situation: CommandContext): Outcome {
   const { session } = situation;
-  const { workspace, monitor } = placeInFocus(session);
+  const { workspace, monitor } = focusedArrangement(session);
   const arranged = arrange(situation, workspace, monitor);
   const { tiling, area } = arranged;
   const { layout } = tiling;
   const turned = (to: string, next: Outcome['session']) =>
-    did(next, { about: workspace, decided: to, because: `${LAYOUTS[layout.kind].title} turned` });
+    applied(next, {
+      about: workspace,
+      decided: to,
+      because: `${LAYOUTS[layout.kind].title} turned`,
+    });
   const { turn, byHand, title } = definitionOfLayout(layout);
   if (byHand) return handTurned(situation, arranged, turned);
-  if (!turn) return nothing(session, `${title} cannot be turned`);
+  if (!turn) return noop(session, `${title} cannot be turned`);
   if ('into' in turn) return useLayout(situation, turn.into(layout));
   const reason = turn.unless?.(layout);
-  if (reason) return nothing(session, reason);
+  if (reason) return noop(session, reason);
   const present = turn.present?.(layout, area) ?? (layout as Record<string, unknown>)[turn.field];
   const { through } = turn;
   const value = through[(through.indexOf(String(present)) + 1) % through.length]!;
@@ -93,25 +97,25 @@ function turnLayout(situation: Situation): Outcome {
 
 /** Turns the split around the focused window. */
 function handTurned(
-  { session }: Situation,
-  arranged: Arranged,
+  { session }: CommandContext,
+  arranged: ArrangedWorkspace,
   turned: (to: string, next: Outcome['session']) => Outcome,
 ): Outcome {
-  const { workspace, monitor } = placeInFocus(session);
+  const { workspace, monitor } = focusedArrangement(session);
   const { hand } = handOf(arrangementOf(session, workspace, monitor), arranged);
   const isShown = arranged.tiled.some(({ id }) => id === session.focus);
   const next = isShown && hand !== undefined ? turnedAround(hand, session.focus!) : undefined;
-  if (next === undefined) return nothing(session, 'no split is around the focused window');
+  if (next === undefined) return noop(session, 'no split is around the focused window');
   return turned(
     'the split around it turned',
     withArrangement(session, workspace, monitor, (there) => ({ ...there, hand: next })),
   );
 }
 
-export const layoutApplies = {
+export const layoutFunctions = {
   'next-layout': (now) => stepLayout(now, 1),
   'previous-layout': (now) => stepLayout(now, -1),
   'turn-layout': turnLayout,
   'reset-layout': resetLayout,
   'use-layout': (now, { layout }) => useLayout(now, layout),
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

@@ -1,67 +1,67 @@
-import type { Applies } from './applies.ts';
+import type { CommandFunctions } from './command-functions.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { workArea } from '../../desk/work-area.ts';
 import { keptInside, sameRect } from '../../geometry/rect.ts';
 import { picked, without } from '../../model/object-fields.ts';
-import type { Standing } from '../../model/session-placing.ts';
+import type { FloatingRect } from '../../model/session-snap.ts';
 import type { Session, SessionWindow } from '../../model/session.ts';
 import { LAYOUTS } from '../../tiling/layouts.ts';
 import { tilingInForce } from '../arrange.ts';
-import { place, placeShown } from '../place.ts';
+import { computePlacements, computeShownPlacements } from '../placements.ts';
 import {
   arrangementOf,
-  did,
-  nothing,
+  applied,
+  noop,
   shownOn,
   windowName,
   withArrangement,
   withFocus,
   withWindow,
   type Outcome,
-  type Situation,
+  type CommandContext,
   existingWindow,
 } from '../session.ts';
-import { firstStanding, standingNow, stood } from '../standing.ts';
-import { focusedWindow, isOutcome } from './focused.ts';
-import { joined, withoutFormerPlace } from './join.ts';
-import { placeInFocus } from './shares.ts';
+import { firstFloatingRect, currentFloatingRect, toFloatingRect } from '../floating-rect.ts';
+import { focusedWindow, isOutcome } from './focused-window.ts';
+import { joinArrangement, withoutFormerPlace } from './arrangement-member.ts';
+import { focusedArrangement } from './shares.ts';
 
 /**
  * float: a tiled window leaves its tile and stands where it stood the last time, else over its tile; a
  * floating one goes back. Its place in the order is kept meanwhile. What it was beside that (placed, above all
  * others, everywhere) is over in its tile, and holds again when it floats again.
  */
-function toggleFloat(situation: Situation): Outcome {
+function toggleFloat(situation: CommandContext): Outcome {
   const { session, profile } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
   // A placed window is out of its tile already.
   const floats = window.held !== 'floating' && !window.placing;
   if (isFree(situation, window)) {
-    return nothing(session, `${windowName(profile, window)} floats already: Free gives no tiles`);
+    return noop(session, `${windowName(profile, window)} floats already: Free gives no tiles`);
   }
   const here = shownOn(session, window.monitor);
   if (window.everywhere && here !== window.workspace) {
     const why = `it is everywhere, and its tile is on workspace ${window.workspace}; the command everywhere ends that here`;
-    return nothing(session, why);
+    return noop(session, why);
   }
   const next = withWindow(session, window.id, (there) =>
     floats ? outOfItsTile(situation, there) : settledInTile(there),
   );
-  return did(floats ? next : withoutFormerPlace(next, existingWindow(next, window.id)), {
+  return applied(floats ? next : withoutFormerPlace(next, existingWindow(next, window.id)), {
     about: window.id,
     decided: floats ? 'floating' : 'tiled',
     because: floats ? 'taken out of its tile by key' : 'back at its place in the order',
   });
 }
 
-function isFree({ session, profile }: Situation, window: SessionWindow): boolean {
+function isFree({ session, profile }: CommandContext, window: SessionWindow): boolean {
   const { layout } = tilingInForce(profile, session, window.workspace, window.monitor);
   return layout.kind === 'free';
 }
 
 /** A tiled window that floats from now on: as it was before it went into its tile, where that is known. */
-function outOfItsTile(situation: Situation, window: SessionWindow): SessionWindow {
+function outOfItsTile(situation: CommandContext, window: SessionWindow): SessionWindow {
   const { untiled, ...rest } = window;
   if (untiled) return { ...rest, ...untiled };
   return { ...window, held: 'floating', standing: standingFor(situation, window) };
@@ -87,7 +87,7 @@ function settledInTile(window: SessionWindow): SessionWindow {
  * A window out of its tile for the time being, at a rectangle.
  * @param alone true where all others float already, and it was in its tile alone
  */
-function liftedTo(window: SessionWindow, standing: Standing, alone = false): SessionWindow {
+function liftedTo(window: SessionWindow, standing: FloatingRect, alone = false): SessionWindow {
   if (window.held !== 'tiled') return window;
   const lifted = {
     ...(window.standing && { standing: window.standing }),
@@ -108,32 +108,38 @@ function landed(window: SessionWindow, memory: 'liftedAt' | 'afloatAt'): Session
 }
 
 /** Where a window stands that is lifted by itself: as it did the last time, else as it would float. */
-function liftedStanding(situation: Situation, window: SessionWindow): Standing {
+function liftedStanding(situation: CommandContext, window: SessionWindow): FloatingRect {
   const { liftedAt } = window;
   if (!liftedAt) return standingFor(situation, window);
   const monitor = monitorOf(situation.desk, window.monitor);
-  return stood(standingNow({ ...window, held: 'floating', standing: liftedAt }, monitor), monitor);
+  return toFloatingRect(
+    currentFloatingRect({ ...window, held: 'floating', standing: liftedAt }, monitor),
+    monitor,
+  );
 }
 
-function standingFor(situation: Situation, window: SessionWindow): Standing {
+function standingFor(situation: CommandContext, window: SessionWindow): FloatingRect {
   const monitor = monitorOf(situation.desk, window.monitor);
   if (window.standing) {
-    return stood(keptInside(workArea(monitor).area, standingNow(window, monitor)), monitor);
+    return toFloatingRect(
+      keptInside(workArea(monitor).area, currentFloatingRect(window, monitor)),
+      monitor,
+    );
   }
-  const now = placeShown(situation, window.monitor).find(({ id }) => id === window.id);
+  const now = computeShownPlacements(situation, window.monitor).find(({ id }) => id === window.id);
   // One that floats for want of room floats on where it does.
-  if (now?.held === 'floating') return stood(now, monitor);
-  return stood(firstStanding(window, monitor, now?.tile ?? undefined), monitor);
+  if (now?.held === 'floating') return toFloatingRect(now, monitor);
+  return toFloatingRect(firstFloatingRect(window, monitor, now?.tile ?? undefined), monitor);
 }
 
 /** stay-above: the focused window floats over all others; again, it is back where it was. */
-function toggleStayAbove(situation: Situation): Outcome {
+function toggleStayAbove(situation: CommandContext): Outcome {
   const { session } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
   const said = (decided: string, because: string) => ({ about: window.id, decided, because });
   if (!window.stayAbove) {
-    return did(
+    return applied(
       withWindow(session, window.id, (there) => ({
         ...liftedAlone(situation, there),
         stayAbove: true,
@@ -141,7 +147,7 @@ function toggleStayAbove(situation: Situation): Outcome {
       said('stays above', 'floating over all others, by key'),
     );
   }
-  return did(
+  return applied(
     withWindow(session, window.id, ({ stayAbove: _gone, ...there }) =>
       landedUnlessAfloat(situation, there),
     ),
@@ -150,13 +156,13 @@ function toggleStayAbove(situation: Situation): Outcome {
 }
 
 /** everywhere: the focused window is on every workspace of its monitor; again, it is back where it was. */
-function toggleEverywhere(situation: Situation): Outcome {
+function toggleEverywhere(situation: CommandContext): Outcome {
   const { session } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
   const said = (decided: string, because: string) => ({ about: window.id, decided, because });
   if (!window.everywhere) {
-    return did(
+    return applied(
       withWindow(session, window.id, (there) => ({
         ...liftedAlone(situation, there),
         everywhere: true,
@@ -167,22 +173,22 @@ function toggleEverywhere(situation: Situation): Outcome {
   const { everywhere: _gone, ...rest } = window;
   const here = shownOn(session, window.monitor);
   if (here === window.workspace) {
-    return did(
+    return applied(
       withWindow(session, window.id, () => landedUnlessAfloat(situation, rest)),
       said(`on workspace ${here} alone`, 'held as it was before'),
     );
   }
   const { lifted: _lifted, ...stays } = rest;
   const alone = withWindow(session, window.id, () => stays);
-  const moved = joined({ ...situation, session: alone }, stays, window.monitor, here);
-  return did(
+  const moved = joinArrangement({ ...situation, session: alone }, stays, window.monitor, here);
+  return applied(
     withFocus(moved, existingWindow(moved, window.id)),
     said(`on workspace ${here} alone`, 'this is the workspace it was last seen on'),
   );
 }
 
 /** One that left its tile by itself, out of it for the time being. */
-function liftedAlone(situation: Situation, window: SessionWindow): SessionWindow {
+function liftedAlone(situation: CommandContext, window: SessionWindow): SessionWindow {
   return liftedTo(window, liftedStanding(situation, window), isAfloat(situation.session, window));
 }
 
@@ -190,7 +196,7 @@ function isAfloat(session: Session, { workspace, monitor }: SessionWindow): bool
   return arrangementOf(session, workspace, monitor).afloat === true;
 }
 
-function landedUnlessAfloat(situation: Situation, window: SessionWindow): SessionWindow {
+function landedUnlessAfloat(situation: CommandContext, window: SessionWindow): SessionWindow {
   if (isAfloat(situation.session, window) && !window.lifted?.alone) return window;
   // One that never was moved is remembered where it is drawn.
   const standing = window.standing ?? standingFor(situation, window);
@@ -198,16 +204,16 @@ function landedUnlessAfloat(situation: Situation, window: SessionWindow): Sessio
 }
 
 /** float-all: every tiled window here floats where it is; again, all are back in their tiles. */
-function floatAll(situation: Situation): Outcome {
+function floatAll(situation: CommandContext): Outcome {
   const { session, profile, desk } = situation;
-  const { workspace, monitor } = placeInFocus(session);
+  const { workspace, monitor } = focusedArrangement(session);
   const isHere = (window: SessionWindow) =>
     window.workspace === workspace && window.monitor === monitor;
   const arrangement = arrangementOf(session, workspace, monitor);
   const said = (decided: string, because: string) => ({ about: workspace, decided, because });
   const { kind } = tilingInForce(profile, session, workspace, monitor).layout;
   if (kind === 'free')
-    return nothing(session, `all float already: ${LAYOUTS.free.title} gives no tiles`);
+    return noop(session, `all float already: ${LAYOUTS.free.title} gives no tiles`);
   const isTaken = (window: SessionWindow) =>
     isHere(window) && window.held === 'tiled' && !window.placing;
   const back = (window: SessionWindow) => (isHere(window) ? landed(window, 'afloatAt') : window);
@@ -222,23 +228,25 @@ function floatAll(situation: Situation): Outcome {
       monitor,
       ({ afloat: _gone, ...rest }) => rest,
     );
-    return did(
+    return applied(
       withMovedAlone(situation, tiled),
       said('all in their tiles', 'the arrangement from before float-all'),
     );
   }
-  const placements = new Map(place(session, profile, desk).placements.map((p) => [p.id, p]));
-  if (!session.windows.some(isTaken)) return nothing(session, 'no window is tiled here');
+  const placements = new Map(
+    computePlacements(session, profile, desk).placements.map((p) => [p.id, p]),
+  );
+  if (!session.windows.some(isTaken)) return noop(session, 'no window is tiled here');
   const windows = session.windows.map((window) => {
     if (!isTaken(window)) return window;
     const { afloatAt, ...rest } = window;
     const on = monitorOf(desk, monitor);
     const at = afloatAt
-      ? standingNow({ ...window, held: 'floating', standing: afloatAt }, on)
+      ? currentFloatingRect({ ...window, held: 'floating', standing: afloatAt }, on)
       : placements.get(window.id)!;
-    return liftedTo(rest, stood(at, on));
+    return liftedTo(rest, toFloatingRect(at, on));
   });
-  return did(
+  return applied(
     withArrangement({ ...session, windows }, workspace, monitor, (there) => ({
       ...there,
       afloat: true,
@@ -248,8 +256,10 @@ function floatAll(situation: Situation): Outcome {
 }
 
 /** Of windows that are back in their tiles, only those that were moved meanwhile keep how they floated. */
-function withMovedAlone({ profile, desk }: Situation, session: Session): Session {
-  const placements = new Map(place(session, profile, desk).placements.map((p) => [p.id, p]));
+function withMovedAlone({ profile, desk }: CommandContext, session: Session): Session {
+  const placements = new Map(
+    computePlacements(session, profile, desk).placements.map((p) => [p.id, p]),
+  );
   const windows = session.windows.map((window) => {
     const { afloatAt, ...rest } = window;
     return afloatAt && sameRect(afloatAt, placements.get(window.id)!) ? rest : window;
@@ -257,9 +267,9 @@ function withMovedAlone({ profile, desk }: Situation, session: Session): Session
   return { ...session, windows };
 }
 
-export const liftApplies = {
+export const liftFunctions = {
   float: toggleFloat,
   'float-all': floatAll,
   'stay-above': toggleStayAbove,
   everywhere: toggleEverywhere,
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

@@ -1,18 +1,18 @@
-import { untyped, type Applies } from './applies.ts';
+import { nothingTyped, type CommandFunctions } from './command-functions.ts';
 import { LAST } from '../../commands/command.ts';
 import { monitorOf } from '../../desk/desk.ts';
-import type { Board } from '../../model/board.ts';
-import type { LineupWindow } from '../../model/session-placing.ts';
-import type { Lineup, Together, Session, SessionWindow } from '../../model/session.ts';
-import { rangeOf } from '../../tiling/board.ts';
+import type { ZoneBoard } from '../../model/zone-board.ts';
+import type { LineupWindow } from '../../model/session-snap.ts';
+import type { Lineup, LastLineup, Session, SessionWindow } from '../../model/session.ts';
+import { rangeOf } from '../../tiling/zone-board.ts';
 import { renamed } from '../../tiling/hand.ts';
-import { nearestName } from '../../values/nearest.ts';
-import { boardsFitting } from '../../zones/fitting.ts';
+import { nearestName } from '../../values/nearest-name.ts';
+import { fittingZoneBoards } from '../../zones/fit.ts';
 import { arrange, tilingInForce } from '../arrange.ts';
 import { lineupOf, matched } from '../lineup.ts';
 import {
-  did,
-  nothing,
+  applied,
+  noop,
   shownNow,
   windowName,
   windowOf,
@@ -23,29 +23,28 @@ import {
   withWindow,
   type Outcome,
   type Reason,
-  type Situation,
+  type CommandContext,
   existingWindow,
 } from '../session.ts';
-import { withSeats } from './board-here.ts';
-import { joined } from './join.ts';
-import { placeInFocus } from './shares.ts';
+import { withSeats } from './zone-board-here.ts';
+import { joinArrangement } from './arrangement-member.ts';
+import { focusedArrangement } from './shares.ts';
 import { openApp } from './windows.ts';
 import { inZonesOf } from './zones.ts';
 
 /** save-lineup: the windows of this workspace with their places, under a name; one of that name is replaced. */
-function saveLineup(situation: Situation, name: string): Outcome {
+function saveLineup(situation: CommandContext, name: string): Outcome {
   const { session } = situation;
-  const { workspace, monitor } = placeInFocus(session);
+  const { workspace, monitor } = focusedArrangement(session);
   const together = lineupOf(situation, workspace, monitor, () => true);
-  if (together.windows.length === 0)
-    return nothing(session, 'this workspace has no windows to save');
+  if (together.windows.length === 0) return noop(session, 'this workspace has no windows to save');
   const former = session.lineups?.find((lineup) => lineup.name === name);
   const saved: Lineup = { name, ...together };
   const next = withList(session, 'lineups', (all) => [
     ...all.filter((lineup) => lineup.name !== name),
     saved,
   ]);
-  return did(next, {
+  return applied(next, {
     about: workspace,
     decided: `lineup ${name}: ${saved.windows.length} windows with their places`,
     because: former ? 'saved by key; the one of that name is replaced' : 'saved by key',
@@ -53,11 +52,11 @@ function saveLineup(situation: Situation, name: string): Outcome {
 }
 
 /** forget-lineup: lets a saved lineup go; undo brings it back. */
-function forgetLineup({ session }: Situation, name: string): Outcome {
+function forgetLineup({ session }: CommandContext, name: string): Outcome {
   const lineup = lineupNamed(session, name);
-  if (typeof lineup === 'string') return nothing(session, lineup);
+  if (typeof lineup === 'string') return noop(session, lineup);
   const next = withList(session, 'lineups', (all) => all.filter((other) => other !== lineup));
-  return did(next, { decided: `lineup ${lineup.name} forgotten`, because: 'by key' });
+  return applied(next, { decided: `lineup ${lineup.name} forgotten`, because: 'by key' });
 }
 
 function lineupNamed(session: Session, name: string): Lineup | string {
@@ -77,11 +76,11 @@ function lineupNamed(session: Session, name: string): Lineup | string {
  * recall-lineup: its windows are together again on its workspace, each at its place; missing apps are
  * called. On another monitor a place is the zone of that name, else the same share of the work area.
  */
-function recallLineup(situation: Situation, which: string): Outcome {
+function recallLineup(situation: CommandContext, which: string): Outcome {
   const { session } = situation;
   const lineup = which === LAST ? session.together : lineupNamed(session, which);
-  if (!lineup) return nothing(session, 'no windows were placed together yet');
-  if (typeof lineup === 'string') return nothing(session, lineup);
+  if (!lineup) return noop(session, 'no windows were placed together yet');
+  if (typeof lineup === 'string') return noop(session, lineup);
   const { session: called, ids, trace } = allCalled(situation, lineup);
   const there = targetOf(situation, lineup);
   const isSamePlace = there.monitor === lineup.monitor && there.workspace === lineup.workspace;
@@ -99,7 +98,7 @@ function recallLineup(situation: Situation, which: string): Outcome {
   const count = ids.filter((id) => id !== null).length;
   const name =
     'name' in lineup ? `lineup ${lineup.name as string}` : 'the windows placed together last';
-  return did(
+  return applied(
     next ? withFocus(placed, next) : placed,
     {
       about: there.workspace,
@@ -118,16 +117,16 @@ interface Target {
 }
 
 /** Its own workspace, on the monitor where that is now; without it, the present one. */
-function targetOf({ session, desk }: Situation, { workspace, monitor }: Together): Target {
+function targetOf({ session, desk }: CommandContext, { workspace, monitor }: LastLineup): Target {
   const home = desk.workspaces.find(({ id }) => id === workspace);
-  if (!home) return placeInFocus(session);
+  if (!home) return focusedArrangement(session);
   if (!desk.joined) return { workspace, monitor: home.monitor };
   const isThere = desk.monitors.some(({ id }) => id === monitor);
   return { workspace, monitor: isThere ? monitor : session.focusMonitor };
 }
 
 /** The lineup's windows; for one whose window is not open, its app is called. */
-function allCalled(situation: Situation, lineup: Together) {
+function allCalled(situation: CommandContext, lineup: LastLineup) {
   const { profile } = situation;
   const found = matched(situation.session, lineup.windows);
   const there = targetOf(situation, lineup);
@@ -163,7 +162,7 @@ function allCalled(situation: Situation, lineup: Together) {
 
 /** A window on the lineup's workspace, held as it was then. */
 function broughtTo(
-  situation: Situation,
+  situation: CommandContext,
   window: SessionWindow,
   { held, standing }: LineupWindow,
   { workspace, monitor }: Target,
@@ -182,13 +181,13 @@ function broughtTo(
   if (there.workspace === workspace && there.monitor === monitor) {
     return withWindow(visible, window.id, ({ pocketedFrom: _from, ...rest }) => rest);
   }
-  return joined({ ...situation, session: visible }, there, monitor, workspace);
+  return joinArrangement({ ...situation, session: visible }, there, monitor, workspace);
 }
 
 /** The layout as it was chosen and adjusted by key then. */
 function withLayoutOf(
   session: Session,
-  lineup: Together,
+  lineup: LastLineup,
   ids: readonly (string | null)[],
 ): Session {
   const names = new Map(lineup.windows.map(({ id }, i) => [id, ids[i] ?? id]));
@@ -205,7 +204,10 @@ function withLayoutOf(
 }
 
 /** The board of those that fit which has all the lineup's zones, its own before others: else none fits its picture. */
-function boardOf({ windows, board }: Together, fitting: readonly Board[]): Board | undefined {
+function boardOf(
+  { windows, board }: LastLineup,
+  fitting: readonly ZoneBoard[],
+): ZoneBoard | undefined {
   const zones = windows.flatMap(
     ({ inZones, placing }) => inZones?.zones ?? placing?.zone?.zones ?? [],
   );
@@ -216,8 +218,8 @@ function boardOf({ windows, board }: Together, fitting: readonly Board[]): Board
 
 /** Every window at its place: by zone where the monitor has that, else as it was placed, else by its share. */
 function withPlaces(
-  situation: Situation,
-  lineup: Together,
+  situation: CommandContext,
+  lineup: LastLineup,
   ids: readonly (string | null)[],
   there: Target,
   isSamePlace: boolean,
@@ -228,7 +230,7 @@ function withPlaces(
     ...now,
     order: [...ours, ...now.order.filter((id) => !ours.includes(id))],
   }));
-  const fitting = boardsFitting(profile, desk, monitorOf(desk, there.monitor));
+  const fitting = fittingZoneBoards(profile, desk, monitorOf(desk, there.monitor));
   const layout = tilingInForce(profile, ordered, there.workspace, there.monitor).layout;
   const zoned = arrange({ ...situation, session: ordered }, there.workspace, there.monitor).zoned;
   const board = boardOf(lineup, fitting);
@@ -252,8 +254,10 @@ function withPlaces(
   }, ordered);
 }
 
-export const lineupApplies = {
-  'save-lineup': (now, { text }) => (text ? saveLineup(now, text) : untyped(now, 'the lineup')),
-  'forget-lineup': (now, { text }) => (text ? forgetLineup(now, text) : untyped(now, 'the lineup')),
+export const lineupFunctions = {
+  'save-lineup': (now, { text }) =>
+    text ? saveLineup(now, text) : nothingTyped(now, 'the lineup'),
+  'forget-lineup': (now, { text }) =>
+    text ? forgetLineup(now, text) : nothingTyped(now, 'the lineup'),
   'recall-lineup': (now, { which }) => recallLineup(now, which ?? LAST),
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

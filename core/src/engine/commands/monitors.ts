@@ -1,13 +1,13 @@
-import type { Applies } from './applies.ts';
+import type { CommandFunctions } from './command-functions.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { monitorRound, monitorTowards } from '../../desk/neighbours.ts';
 import type { PlacedMonitor } from '../../desk/monitors.ts';
 import { isRole, monitorNamed, ROLES } from '../../desk/roles.ts';
 import { DIRECTIONS, type Direction } from '../../values/direction.ts';
-import { nearestName } from '../../values/nearest.ts';
+import { nearestName } from '../../values/nearest-name.ts';
 import {
-  did,
-  nothing,
+  applied,
+  noop,
   shownNow,
   shownOn,
   windowName,
@@ -15,17 +15,17 @@ import {
   withFocus,
   withFocusOnMonitor,
   type Outcome,
-  type Situation,
+  type CommandContext,
   existingWindow,
 } from '../session.ts';
-import { connectionOf, reconnected, withNamesKept } from '../settle.ts';
-import { joined } from './join.ts';
+import { connectionState, afterReconnection, withNamesKept } from '../relocation.ts';
+import { joinArrangement } from './arrangement-member.ts';
 
 /**
  * The monitor meant: by a direction from the one with the focus, next or previous, by its id, name, a
  * pattern, or a role. A sentence for the person when there is none.
  */
-function meant({ session, desk }: Situation, which: string): PlacedMonitor | string {
+function meant({ session, desk }: CommandContext, which: string): PlacedMonitor | string {
   const named = monitorNamed(which, desk.monitors);
   if (named) return named;
   const here = monitorOf(desk, session.focusMonitor);
@@ -44,13 +44,13 @@ function meant({ session, desk }: Situation, which: string): PlacedMonitor | str
 }
 
 /** go-monitor: sends the focus to a monitor, to its most recent window, or to itself where it shows none. */
-function goMonitor(situation: Situation, which: string): Outcome {
+function goMonitor(situation: CommandContext, which: string): Outcome {
   const { session } = situation;
   const to = meant(situation, which);
-  if (typeof to === 'string') return nothing(session, to);
-  if (to.id === session.focusMonitor) return nothing(session, `${to.name} has the focus already`);
+  if (typeof to === 'string') return noop(session, to);
+  if (to.id === session.focusMonitor) return noop(session, `${to.name} has the focus already`);
   const there = withFocusOnMonitor(session, to.id);
-  return did(there, {
+  return applied(there, {
     about: to.id,
     decided: `${to.name} has the focus`,
     because: there.focus === undefined ? 'by key; it shows no window' : 'by key',
@@ -58,20 +58,20 @@ function goMonitor(situation: Situation, which: string): Outcome {
 }
 
 /** put-on-monitor: the focused window joins the end of the workspace another monitor shows. */
-function putOnMonitor(situation: Situation, which: string, follow: boolean): Outcome {
+function putOnMonitor(situation: CommandContext, which: string, follow: boolean): Outcome {
   const { session, profile } = situation;
   const window = windowOf(session, session.focus);
-  if (!window) return nothing(session, 'no window has the focus');
+  if (!window) return noop(session, 'no window has the focus');
   const to = meant(situation, which);
-  if (typeof to === 'string') return nothing(session, to);
+  if (typeof to === 'string') return noop(session, to);
   if (to.id === window.monitor) {
-    return nothing(session, `${windowName(profile, window)} is on ${to.name} already`);
+    return noop(session, `${windowName(profile, window)} is on ${to.name} already`);
   }
-  const put = joined(situation, window, to.id, shownOn(session, to.id));
+  const put = joinArrangement(situation, window, to.id, shownOn(session, to.id));
   const next = follow
     ? withFocus(put, existingWindow(put, window.id))
     : withFocusOnMonitor(put, session.focusMonitor);
-  return did(next, {
+  return applied(next, {
     about: window.id,
     decided: `on ${to.name}, workspace ${shownOn(session, to.id)}, at the end`,
     because: follow ? 'put there by key, and followed' : 'put there by key',
@@ -79,33 +79,33 @@ function putOnMonitor(situation: Situation, which: string, follow: boolean): Out
 }
 
 /** put-workspace-on-monitor: the shown workspace goes to another monitor, which is its home from now on. */
-function putWorkspaceOnMonitor(situation: Situation, which: string): Outcome {
+function putWorkspaceOnMonitor(situation: CommandContext, which: string): Outcome {
   const { session, desk } = situation;
   if (desk.joined) {
-    return nothing(session, 'workspaces are joined: every monitor shows the same one');
+    return noop(session, 'workspaces are joined: every monitor shows the same one');
   }
   const to = meant(situation, which);
-  if (typeof to === 'string') return nothing(session, to);
+  if (typeof to === 'string') return noop(session, to);
   const from = session.focusMonitor;
   const workspace = shownOn(session, from);
-  if (to.id === from) return nothing(session, `workspace ${workspace} is on ${to.name} already`);
+  if (to.id === from) return noop(session, `workspace ${workspace} is on ${to.name} already`);
   const kept = withNamesKept(session, desk, workspace);
   const workspacesPut = [
     ...(session.workspacesPut ?? []).filter(({ id }) => id !== workspace),
     { id: workspace, monitor: to.id },
   ];
-  const connection = { ...connectionOf(session), workspacesPut };
-  const moved = reconnected({ ...situation, session: kept }, connection);
+  const connection = { ...connectionState(session), workspacesPut };
+  const moved = afterReconnection({ ...situation, session: kept }, connection);
   const shown = { ...moved, ...shownNow(moved, to.id, workspace) };
-  return did(withFocusOnMonitor(shown, to.id), {
+  return applied(withFocusOnMonitor(shown, to.id), {
     about: workspace,
     decided: `workspace ${workspace} on ${to.name}`,
     because: 'put there by key; it is at home there from now on',
   });
 }
 
-export const monitorApplies = {
+export const monitorFunctions = {
   'go-monitor': (now, { which }) => goMonitor(now, which),
   'put-on-monitor': (now, { which, follow }) => putOnMonitor(now, which, follow ?? true),
   'put-workspace-on-monitor': (now, { which }) => putWorkspaceOnMonitor(now, which),
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

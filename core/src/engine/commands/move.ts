@@ -1,4 +1,4 @@
-import { inDirections, type Applies } from './applies.ts';
+import { inDirections, type CommandFunctions } from './command-functions.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { monitorTowards } from '../../desk/neighbours.ts';
 import type { Session, SessionWindow } from '../../model/session.ts';
@@ -8,21 +8,21 @@ import type { Direction } from '../../values/direction.ts';
 import { tilingInForce } from '../arrange.ts';
 import {
   arrangementOf,
-  did,
+  applied,
   isTiled,
-  nothing,
+  noop,
   shownOn,
   windowName,
   windowOf,
   withArrangement,
   withFocus,
   type Outcome,
-  type Situation,
+  type CommandContext,
   existingWindow,
 } from '../session.ts';
 import { lookAhead } from './focus.ts';
-import { joined } from './join.ts';
-import { withPlacing } from './placing.ts';
+import { joinArrangement } from './arrangement-member.ts';
+import { withSnap } from './snap.ts';
 import { moveOverZones, moveOverZonesInOrder } from './zones.ts';
 
 /** True for a window that takes part in the same layout as another one. */
@@ -38,7 +38,7 @@ function tiledHere(session: Session, { workspace, monitor }: SessionWindow, id: 
 
 /** Gives a window another place in the order of tiled windows, and in a tree made by hand; floating ones keep theirs. */
 function reorder(
-  { session }: Situation,
+  { session }: CommandContext,
   window: SessionWindow,
   change: (tiled: string[], at: number) => string[],
 ) {
@@ -63,28 +63,30 @@ function exchanged(list: string[], a: number, b: number): string[] {
 }
 
 /** The focused window and its fellows in the order, or why an order means nothing to it. */
-function focusedTiled(situation: Situation): { window: SessionWindow; tiled: string[] } | Outcome {
+function focusedTiled(
+  situation: CommandContext,
+): { window: SessionWindow; tiled: string[] } | Outcome {
   const { session, profile } = situation;
   const window = windowOf(session, session.focus);
-  if (!window) return nothing(session, 'no window has the focus');
+  if (!window) return noop(session, 'no window has the focus');
   const { kind } = tilingInForce(profile, session, window.workspace, window.monitor).layout;
   if (!LAYOUTS[kind].can.order) {
-    return nothing(session, `${LAYOUTS[kind].title} has no places to exchange`);
+    return noop(session, `${LAYOUTS[kind].title} has no places to exchange`);
   }
   if (!isTiled(window)) {
-    return nothing(session, `${windowName(profile, window)} is not tiled`);
+    return noop(session, `${windowName(profile, window)} is not tiled`);
   }
   const { order } = arrangementOf(session, window.workspace, window.monitor);
   return { window, tiled: order.filter((id) => tiledHere(session, window, id)) };
 }
 
 /** move-D: exchanges the window with the one focus-D would choose; past the last it joins the neighbour's workspace. */
-export function moveTowards(situation: Situation, direction: Direction): Outcome {
+export function moveTowards(situation: CommandContext, direction: Direction): Outcome {
   return moved(situation, direction, 'exchanged with', exchanged);
 }
 
 /** Takes the place of the window that focus-D would choose, and those between shift; past the last as move-D. */
-export function insertTowards(situation: Situation, direction: Direction): Outcome {
+export function insertTowards(situation: CommandContext, direction: Direction): Outcome {
   return moved(situation, direction, 'takes the place of', (tiled, at, ahead) => {
     const others = tiled.filter((_, i) => i !== at);
     return [...others.slice(0, ahead), tiled[at]!, ...others.slice(ahead)];
@@ -92,14 +94,14 @@ export function insertTowards(situation: Situation, direction: Direction): Outco
 }
 
 function moved(
-  situation: Situation,
+  situation: CommandContext,
   direction: Direction,
   decided: string,
   change: (tiled: string[], at: number, ahead: number) => string[],
 ): Outcome {
   const { session, profile, desk } = situation;
   const window = windowOf(session, session.focus);
-  if (!window) return nothing(session, 'no window has the focus');
+  if (!window) return noop(session, 'no window has the focus');
   const overZones = window.placing
     ? exchangedPlaces(situation, window, direction)
     : moveOverZones(situation, window, direction);
@@ -111,16 +113,16 @@ function moved(
     const next = reorder(situation, window, (tiled, at) =>
       change(tiled, at, tiled.indexOf(ahead.id)),
     );
-    return did(next, {
+    return applied(next, {
       about: window.id,
       decided: `${decided} ${windowName(profile, ahead)}`,
       because: `it is next ${direction}`,
     });
   }
   const to = monitorTowards(desk, monitorOf(desk, window.monitor), direction);
-  if (!to) return nothing(session, `nothing lies ${direction} of here`);
-  const there = joined(situation, window, to.id, shownOn(session, to.id));
-  return did(withFocus(there, existingWindow(there, window.id)), {
+  if (!to) return noop(session, `nothing lies ${direction} of here`);
+  const there = joinArrangement(situation, window, to.id, shownOn(session, to.id));
+  return applied(withFocus(there, existingWindow(there, window.id)), {
     about: window.id,
     decided: `on ${to.name}, workspace ${shownOn(session, to.id)}`,
     because: `nothing lies ${direction} on this monitor`,
@@ -129,7 +131,7 @@ function moved(
 
 /** Placed windows exchange their places; null where no placed window lies in that direction. */
 function exchangedPlaces(
-  situation: Situation,
+  situation: CommandContext,
   window: SessionWindow,
   direction: Direction,
 ): Outcome | null {
@@ -138,12 +140,8 @@ function exchangedPlaces(
   const ahead = lookAhead({ ...situation, session: { ...session, windows: placed } }, direction);
   if (!ahead || !('window' in ahead) || ahead.window.monitor !== window.monitor) return null;
   const other = ahead.window;
-  const next = withPlacing(
-    withPlacing(session, window.id, other.placing!),
-    other.id,
-    window.placing!,
-  );
-  return did(next, {
+  const next = withSnap(withSnap(session, window.id, other.placing!), other.id, window.placing!);
+  return applied(next, {
     about: window.id,
     decided: `exchanged with ${windowName(profile, other)}`,
     because: `it is placed next ${direction}`,
@@ -151,7 +149,7 @@ function exchangedPlaces(
 }
 
 /** The tiled window on the same monitor that a move in this direction exchanges with. */
-function tiledAhead(situation: Situation, direction: Direction): SessionWindow | null {
+function tiledAhead(situation: CommandContext, direction: Direction): SessionWindow | null {
   const { session } = situation;
   const onlyTiled = {
     ...situation,
@@ -163,7 +161,7 @@ function tiledAhead(situation: Situation, direction: Direction): SessionWindow |
 }
 
 /** move-earlier (−1) and move-later (1): exchanges with the neighbour in the order; on a board, with the zone before or after. */
-function moveInOrder(situation: Situation, step: 1 | -1): Outcome {
+function moveInOrder(situation: CommandContext, step: 1 | -1): Outcome {
   const overZones = moveOverZonesInOrder(situation, step);
   if (overZones) return overZones;
   const focused = focusedTiled(situation);
@@ -172,9 +170,9 @@ function moveInOrder(situation: Situation, step: 1 | -1): Outcome {
   const at = tiled.indexOf(window.id);
   const other = tiled[at + step];
   if (other === undefined) {
-    return nothing(situation.session, `it is the ${step > 0 ? 'last' : 'first'} in the order`);
+    return noop(situation.session, `it is the ${step > 0 ? 'last' : 'first'} in the order`);
   }
-  return did(
+  return applied(
     reorder(situation, window, (list) => exchanged(list, at, at + step)),
     {
       about: window.id,
@@ -184,38 +182,41 @@ function moveInOrder(situation: Situation, step: 1 | -1): Outcome {
   );
 }
 
-function swapWithLead(situation: Situation): Outcome {
+function swapWithLead(situation: CommandContext): Outcome {
   return toLead(situation, (tiled, at) => exchanged(tiled, at, 0));
 }
 
-function promote(situation: Situation): Outcome {
+function promote(situation: CommandContext): Outcome {
   return toLead(situation, (tiled, at) => [tiled[at]!, ...tiled.filter((_, i) => i !== at)]);
 }
 
-function toLead(situation: Situation, change: (tiled: string[], at: number) => string[]): Outcome {
+function toLead(
+  situation: CommandContext,
+  change: (tiled: string[], at: number) => string[],
+): Outcome {
   const focused = focusedTiled(situation);
   if (!('window' in focused)) return focused;
   const { session, profile } = situation;
   const { window, tiled } = focused;
   const { layout } = tilingInForce(profile, session, window.workspace, window.monitor);
   if (!LAYOUTS[layout.kind].can.lead) {
-    return nothing(session, `${LAYOUTS[layout.kind].title} has no lead`);
+    return noop(session, `${LAYOUTS[layout.kind].title} has no lead`);
   }
   if (tiled[0] === window.id) {
-    return nothing(session, `${windowName(profile, window)} is the lead already`);
+    return noop(session, `${windowName(profile, window)} is the lead already`);
   }
   const former = windowName(profile, existingWindow(session, tiled[0]));
-  return did(reorder(situation, window, change), {
+  return applied(reorder(situation, window, change), {
     about: window.id,
     decided: 'lead',
     because: `it takes the place of ${former}`,
   });
 }
 
-export const moveApplies = {
+export const moveFunctions = {
   ...inDirections('move', moveTowards),
   'move-earlier': (now) => moveInOrder(now, -1),
   'move-later': (now) => moveInOrder(now, 1),
   'swap-with-lead': swapWithLead,
   promote,
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

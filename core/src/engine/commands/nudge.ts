@@ -1,5 +1,5 @@
 import { withoutLargeness } from '../../model/window-mode.ts';
-import { inDirections, type Applies } from './applies.ts';
+import { inDirections, type CommandFunctions } from './command-functions.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { workArea } from '../../desk/work-area.ts';
 import { centredIn, keptInside, sameRect, type Rect, type Size } from '../../geometry/rect.ts';
@@ -7,11 +7,11 @@ import { toPixels } from '../../geometry/round.ts';
 import type { Session, SessionWindow } from '../../model/session.ts';
 import { axisOf, isForward, type Direction } from '../../values/direction.ts';
 import { minimumOf } from '../hints.ts';
-import { place } from '../place.ts';
-import { did, nothing, withWindow, type Outcome, type Situation } from '../session.ts';
-import { snapped, stood } from '../standing.ts';
-import { focusedWindow, isOutcome } from './focused.ts';
-import { withPlacing } from './placing.ts';
+import { computePlacements } from '../placements.ts';
+import { applied, noop, withWindow, type Outcome, type CommandContext } from '../session.ts';
+import { onGrid, toFloatingRect } from '../floating-rect.ts';
+import { focusedWindow, isOutcome } from './focused-window.ts';
+import { withSnap } from './snap.ts';
 
 /** The window as it is seen, and the room it may take. */
 interface Free {
@@ -24,13 +24,13 @@ interface Free {
 }
 
 function freely(
-  situation: Situation,
+  situation: CommandContext,
   move: (free: Free) => { rect: Rect; decided: string; because: string } | string,
 ): Outcome {
   const { session, profile, desk } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
-  const { x, y, width, height } = place(session, profile, desk).placements.find(
+  const { x, y, width, height } = computePlacements(session, profile, desk).placements.find(
     ({ id }) => id === window.id,
   )!;
   const monitor = monitorOf(desk, window.monitor);
@@ -41,19 +41,19 @@ function freely(
   const step = Math.max(1, toPixels(floats ? grid : profile.tiling.growStep, monitor.scale));
   const least = minimumOf(window, monitor.scale);
   const moved = move({ window, rect: { x, y, width, height }, area, step, least });
-  if (typeof moved === 'string') return nothing(session, moved);
+  if (typeof moved === 'string') return noop(session, moved);
   const { decided, because } = moved;
-  const rect = floats ? keptInside(area, snapped(moved.rect, monitor, grid)) : moved.rect;
-  return did(withRect(situation, window, rect), { about: window.id, decided, because });
+  const rect = floats ? keptInside(area, onGrid(moved.rect, monitor, grid)) : moved.rect;
+  return applied(withRect(situation, window, rect), { about: window.id, decided, because });
 }
 
 /**
  * The window over a rectangle: one that floats stands there from now on; one that is tiled or placed has it
  * as its place, and put-back brings it to its tile.
  */
-function withRect(situation: Situation, window: SessionWindow, rect: Rect): Session {
+function withRect(situation: CommandContext, window: SessionWindow, rect: Rect): Session {
   const { session, desk } = situation;
-  const at = stood(rect, monitorOf(desk, window.monitor));
+  const at = toFloatingRect(rect, monitorOf(desk, window.monitor));
   if (window.held === 'floating' && !window.placing) {
     return withWindow(session, window.id, (there) => ({
       ...withoutLargeness(there),
@@ -61,11 +61,11 @@ function withRect(situation: Situation, window: SessionWindow, rect: Rect): Sess
       moved: true,
     }));
   }
-  return withPlacing(session, window.id, { x: 'full', y: 'full', at });
+  return withSnap(session, window.id, { x: 'full', y: 'full', at });
 }
 
 /** centre: in the middle of the work area, as large as it is. */
-function centre(situation: Situation): Outcome {
+function centre(situation: CommandContext): Outcome {
   return freely(situation, ({ rect, area }) => {
     const { width, height } = rect;
     const to = keptInside(area, centredIn(area, { width, height }));
@@ -75,7 +75,7 @@ function centre(situation: Situation): Outcome {
 }
 
 /** bigger (1) and smaller (−1): a step on each of its four sides, inside the work area. */
-function resized(situation: Situation, by: 1 | -1): Outcome {
+function resized(situation: CommandContext, by: 1 | -1): Outcome {
   return freely(situation, ({ window, rect, area, step, least }) => {
     if (window.resizable === false) return 'its size is fixed';
     const along = (length: number, room: number, minimum: number) =>
@@ -97,7 +97,7 @@ function resized(situation: Situation, by: 1 | -1): Outcome {
 }
 
 /** nudge-D: a step in a direction, kept inside the work area. */
-export function nudge(situation: Situation, direction: Direction): Outcome {
+export function nudge(situation: CommandContext, direction: Direction): Outcome {
   return freely(situation, ({ rect, area, step }) => {
     const axis = axisOf(direction);
     const by = isForward(direction) ? step : -step;
@@ -108,9 +108,9 @@ export function nudge(situation: Situation, direction: Direction): Outcome {
   });
 }
 
-export const freelyApplies = {
+export const nudgeFunctions = {
   centre,
   bigger: (now) => resized(now, 1),
   smaller: (now) => resized(now, -1),
   ...inDirections('nudge', nudge),
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

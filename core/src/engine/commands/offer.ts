@@ -6,34 +6,34 @@ import {
   withInteraction,
   interactionOf,
 } from '../../model/interaction.ts';
-import type { Applies } from './applies.ts';
+import type { CommandFunctions } from './command-functions.ts';
 import type { Session } from '../../model/session.ts';
-import { placingText } from '../../values/placing-text.ts';
-import { offerNow, placeLeft, placingFor, type Offer } from '../offers.ts';
-import { did, nothing, windowName, type Outcome, type Situation } from '../session.ts';
-import { focusedWindow, isOutcome } from './focused.ts';
-import { withPlacing } from './placing.ts';
+import { snapText } from '../../values/snap-text.ts';
+import { offerNow, emptyPlaceOffered, snapForOffer, type Offer } from '../offers.ts';
+import { applied, noop, windowName, type Outcome, type CommandContext } from '../session.ts';
+import { focusedWindow, isOutcome } from './focused-window.ts';
+import { withSnap } from './snap.ts';
 import { putInZone } from './zones.ts';
 
 type Offering = InteractionOf<'offer'>;
 
 /** A session in which the next empty place is offered; none where nothing is left to offer. */
-export function offering(situation: Situation, wanted: Partial<Offering>): Session {
+export function startOffer(situation: CommandContext, wanted: Partial<Offering>): Session {
   const rest = withoutInteraction(situation.session);
   const offer: Offering = { kind: 'offer', typed: '', skipped: 0, ...wanted };
   return offerNow({ ...situation, session: rest }, offer) ? withInteraction(rest, offer) : rest;
 }
 
 /** offer-places: the empty places here, one after the other, to any window. */
-function offerPlaces(situation: Situation): Outcome {
-  const next = offering(situation, { asked: true });
+function offerPlaces(situation: CommandContext): Outcome {
+  const next = startOffer(situation, { asked: true });
   if (!interactionOf(next, 'offer'))
-    return nothing(situation.session, 'no place here is empty beside placed windows');
-  return did(next, offered({ ...situation, session: next }));
+    return noop(situation.session, 'no place here is empty beside placed windows');
+  return applied(next, answerOffer({ ...situation, session: next }));
 }
 
 /** What the digits mean now, as a reason. */
-export function offered(situation: Situation): { decided: string; because: string } {
+export function answerOffer(situation: CommandContext): { decided: string; because: string } {
   const offering = interactionOf(situation.session, 'offer');
   const offer = offering && offerNow(situation, offering);
   if (!offer)
@@ -47,14 +47,18 @@ export function offered(situation: Situation): { decided: string; because: strin
 }
 
 /** The chosen window in the offered place. The focus stays where it is. */
-export function takeOffer(situation: Situation, { place, windows }: Offer, at: number): Outcome {
+export function takeOffer(
+  situation: CommandContext,
+  { place, windows }: Offer,
+  at: number,
+): Outcome {
   const { session, profile } = situation;
   const window = windows[at]!;
   if (place.zone) return putInZone(situation, window, place.zone.board, place.zone.name);
-  const placing = placingFor(situation, window, place.rect);
+  const placing = snapForOffer(situation, window, place.rect);
   const { width, height } = place.rect;
-  const where = placing.at ? `${width} × ${height}` : placingText(placing);
-  return did(withPlacing(session, window.id, placing), {
+  const where = placing.at ? `${width} × ${height}` : snapText(placing);
+  return applied(withSnap(session, window.id, placing), {
     about: window.id,
     decided: `${windowName(profile, window)}: ${where}`,
     because: 'it was offered',
@@ -62,19 +66,19 @@ export function takeOffer(situation: Situation, { place, windows }: Offer, at: n
 }
 
 /** fill-rest: into the largest empty place beside windows that are placed or in zones. */
-function fillRest(situation: Situation): Outcome {
+function fillRest(situation: CommandContext): Outcome {
   const { session } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
-  const rect = placeLeft(situation, window);
+  const rect = emptyPlaceOffered(situation, window);
   if (!rect) {
-    return nothing(session, 'no other window has a place here, or none is left beside them');
+    return noop(session, 'no other window has a place here, or none is left beside them');
   }
-  const placing = placingFor(situation, window, rect);
-  const next = withPlacing(session, window.id, placing);
+  const placing = snapForOffer(situation, window, rect);
+  const next = withSnap(session, window.id, placing);
   const isThere = isEqual(window.placing, placing) && !isIn(window, 'maximised');
-  if (isThere) return nothing(session, 'it has the largest empty place');
-  return did(next, {
+  if (isThere) return noop(session, 'it has the largest empty place');
+  return applied(next, {
     about: window.id,
     decided: `${rect.width} × ${rect.height}`,
     because: 'the largest empty place beside the others',
@@ -85,7 +89,7 @@ function countText(windows: number): string {
   return windows === 1 ? 'one window' : `${windows} windows`;
 }
 
-export const offerApplies = {
+export const offerFunctions = {
   'fill-rest': fillRest,
   'offer-places': offerPlaces,
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

@@ -1,21 +1,21 @@
 import { isIn } from '../../model/window-mode.ts';
 import { monitorFor, monitorOf } from '../../desk/desk.ts';
 import type { RuleSettings } from '../../model/rule.ts';
-import type { Standing } from '../../model/session-placing.ts';
+import type { FloatingRect } from '../../model/session-snap.ts';
 import type { Arrangement, WindowInput, Session, SessionWindow } from '../../model/session.ts';
 import { dividedBy, longerAxis } from '../../tiling/hand.ts';
 import type { TilingInForce } from '../../tiling/settings.ts';
 import { ownEntry } from '../../values/own-entry.ts';
 import { arrange, tilingInForce } from '../arrange.ts';
-import type { Arranged } from '../arranged.ts';
-import { heldBy, parentApp, placedBy, standingBy } from '../rule-effects.ts';
-import { rulesWhy } from '../rules-why.ts';
-import { rulingFor, type Ruling, type Spot } from '../ruling.ts';
+import type { ArrangedWorkspace } from '../arranged-workspace.ts';
+import { heldByRule, parentApp, snappedByRule, floatingRectByRule } from '../rule-effects.ts';
+import { rulesWhy } from '../explain-rules.ts';
+import { rulingFor, type Ruling, type WindowLocation } from '../ruling.ts';
 import {
   arrangementOf,
-  did,
+  applied,
   isTiled,
-  nothing,
+  noop,
   shownOn,
   windowName,
   windowOf,
@@ -24,11 +24,11 @@ import {
   withList,
   type Outcome,
   type Reason,
-  type Situation,
+  type CommandContext,
   existingWindow,
 } from '../session.ts';
-import { stoodAsGiven } from '../standing.ts';
-import { boardHere } from './board-here.ts';
+import { givenFloatingRect } from '../floating-rect.ts';
+import { zoneBoardHere } from './zone-board-here.ts';
 import { handOf } from './split.ts';
 
 /**
@@ -38,20 +38,24 @@ import { handOf } from './split.ts';
  *
  * @param goes what the list of what opens at the start says of it, before any rule
  */
-export function windowOpened(
-  situation: Situation,
+export function onWindowOpened(
+  situation: CommandContext,
   input: WindowInput,
   goes: RuleSettings = {},
 ): Outcome {
   if (windowOf(situation.session, input.id)) {
-    return nothing(situation.session, `${input.id} is open already`);
+    return noop(situation.session, `${input.id} is open already`);
   }
-  const { session, trace } = opened(situation, input, goes);
-  return did(session, ...trace, ...rulesWhy({ ...situation, session }, input.id));
+  const { session, trace } = openWindow(situation, input, goes);
+  return applied(session, ...trace, ...rulesWhy({ ...situation, session }, input.id));
 }
 
 /** The same, for a window that is not open yet, and without the reasons that are the rules'. */
-export function opened(situation: Situation, input: WindowInput, goes: RuleSettings = {}): Outcome {
+export function openWindow(
+  situation: CommandContext,
+  input: WindowInput,
+  goes: RuleSettings = {},
+): Outcome {
   const { session } = situation;
   const without = spotOf(situation, input, {});
   const parent = parentApp(session.windows, input.parent);
@@ -60,9 +64,9 @@ export function opened(situation: Situation, input: WindowInput, goes: RuleSetti
   const spot = spotOf(situation, input, follows);
   const { window, stands } = openedWindow(situation, { ...input, ...spot }, ruling);
   const ordered = entered(situation, window, follows);
-  const placed = placedBy({ ...situation, session: ordered.session }, window.id, follows);
+  const placed = snappedByRule({ ...situation, session: ordered.session }, window.id, follows);
   const next = withFirstFocus(session, placed.session, window.id, follows);
-  return did(
+  return applied(
     next,
     {
       about: window.id,
@@ -81,7 +85,11 @@ export function opened(situation: Situation, input: WindowInput, goes: RuleSetti
 }
 
 /** Where a window opens: on the workspace and monitor it names, else those of the rules, else where the focus is. */
-function spotOf({ session, desk }: Situation, input: WindowInput, follows: RuleSettings): Spot {
+function spotOf(
+  { session, desk }: CommandContext,
+  input: WindowInput,
+  follows: RuleSettings,
+): WindowLocation {
   const wanted = input.workspace ?? follows.workspace;
   const named = desk.workspaces.find(({ id }) => id === wanted);
   const asked = monitorOf(desk, input.monitor ?? follows.monitor ?? session.focusMonitor).id;
@@ -100,14 +108,14 @@ function spotBecause({ workspace, monitor }: WindowInput, { ruled: { gave } }: R
 
 /** The window with all that is known of it, before it has a place in the order. */
 function openedWindow(
-  situation: Situation,
-  input: WindowInput & Spot,
+  situation: CommandContext,
+  input: WindowInput & WindowLocation,
   { follows, ruled }: Ruling,
 ): { window: SessionWindow; stands: string | null } {
   const { session, profile } = situation;
   const { workspace, monitor } = input;
   const { afloat } = arrangementOf(session, workspace, monitor);
-  const held = heldBy({ ...input, held: input.held ?? 'tiled' }, follows);
+  const held = heldByRule({ ...input, held: input.held ?? 'tiled' }, follows);
   const isLifted = held.held === 'tiled' && afloat === true;
   const window: SessionWindow = {
     ...held,
@@ -123,16 +131,16 @@ function openedWindow(
   if (input.standing) {
     const isFree = window.held === 'floating' || window.held === 'left-alone';
     const standing = isFree
-      ? stoodAsGiven(window.held, input.standing, monitorOf(situation.desk, monitor))
+      ? givenFloatingRect(window.held, input.standing, monitorOf(situation.desk, monitor))
       : input.standing;
     return { window: { ...window, standing }, stands: null };
   }
-  const { standing, because } = standingBy(situation, window, follows);
+  const { standing, because } = floatingRectByRule(situation, window, follows);
   return { window: { ...window, standing }, stands: because };
 }
 
 /** False where a board has no zone for one more window, or there is no board at all. */
-function hasZoneLeft({ tiling, zoned, unseated }: Arranged): boolean {
+function hasZoneLeft({ tiling, zoned, unseated }: ArrangedWorkspace): boolean {
   const { layout } = tiling;
   if (layout.kind !== 'board') return true;
   if (!zoned) return false;
@@ -143,7 +151,7 @@ function hasZoneLeft({ tiling, zoned, unseated }: Arranged): boolean {
 
 /** The session with a window more, at its place in the order. */
 function entered(
-  situation: Situation,
+  situation: CommandContext,
   window: SessionWindow,
   follows: RuleSettings,
 ): { session: Session; reason: Reason } {
@@ -183,15 +191,15 @@ function withFirstFocus(before: Session, now: Session, id: string, follows: Rule
   return { ...listed, recent: isFirst ? [id, ...recent] : [focused, id, ...others] };
 }
 
-function seatTaken(situation: Situation, { id }: SessionWindow): Reason[] {
+function seatTaken(situation: CommandContext, { id }: SessionWindow): Reason[] {
   if (situation.session.paused) return [];
-  const seat = boardHere(situation, existingWindow(situation.session, id))?.seat;
+  const seat = zoneBoardHere(situation, existingWindow(situation.session, id))?.seat;
   if (!seat) return [];
   const because = seat.isOver ? 'every zone is taken' : 'the next empty zone';
   return [{ about: id, decided: `in ${seat.zones.join(' and ')}`, because }];
 }
 
-function adopting(paused: NonNullable<Session['paused']>, id: string, standing: Standing) {
+function adopting(paused: NonNullable<Session['paused']>, id: string, standing: FloatingRect) {
   return {
     standing: { ...paused.standing, [id]: standing },
     opened: [...paused.opened, id],
@@ -211,7 +219,7 @@ const atEnd = (id: string) => (arrangement: Arrangement) => ({
 
 /** How a window that opens enters its arrangement, and why so. */
 function entryOf(
-  situation: Situation,
+  situation: CommandContext,
   tiling: TilingInForce,
   window: SessionWindow,
   { join }: RuleSettings,
@@ -267,7 +275,7 @@ function after(order: readonly string[], beside: string, id: string): string[] {
 }
 
 /** The new window shares the focused one's place: as it was told, else along the longer side. */
-function dividing(situation: Situation, focused: SessionWindow, id: string): Entry {
+function dividing(situation: CommandContext, focused: SessionWindow, id: string): Entry {
   const arranged = arrange(situation, focused.workspace, focused.monitor);
   const told = arrangementOf(situation.session, focused.workspace, focused.monitor).divides;
   const isTold = told?.window === focused.id;

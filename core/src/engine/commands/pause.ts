@@ -1,20 +1,20 @@
-import type { Applies } from './applies.ts';
+import type { CommandFunctions } from './command-functions.ts';
 import { monitorOf } from '../../desk/desk.ts';
-import type { Standing } from '../../model/session-placing.ts';
+import type { FloatingRect } from '../../model/session-snap.ts';
 import type { Session } from '../../model/session.ts';
 import { ownEntry } from '../../values/own-entry.ts';
-import { place } from '../place.ts';
-import { did, nothing, type Outcome, type Situation } from '../session.ts';
-import { stood } from '../standing.ts';
+import { computePlacements } from '../placements.ts';
+import { applied, noop, type Outcome, type CommandContext } from '../session.ts';
+import { toFloatingRect } from '../floating-rect.ts';
 
 /** pause: every window stays where it stands, and nothing is arranged until resume. */
-function pause({ session, profile, desk }: Situation): Outcome {
-  if (session.paused) return nothing(session, 'the engine is paused already');
-  const standing: Record<string, Standing> = {};
-  for (const placement of place(session, profile, desk).placements) {
-    standing[placement.id] = stood(placement, monitorOf(desk, placement.monitor));
+function pause({ session, profile, desk }: CommandContext): Outcome {
+  if (session.paused) return noop(session, 'the engine is paused already');
+  const standing: Record<string, FloatingRect> = {};
+  for (const placement of computePlacements(session, profile, desk).placements) {
+    standing[placement.id] = toFloatingRect(placement, monitorOf(desk, placement.monitor));
   }
-  return did(
+  return applied(
     { ...session, paused: { standing, opened: [] } },
     { decided: 'paused', because: 'by key; every arrangement is kept for resume' },
   );
@@ -24,9 +24,9 @@ function pause({ session, profile, desk }: Situation): Outcome {
  * resume: every arrangement as it was; windows that opened meanwhile join the end of their order, in
  * reading order of where they stand: from the top, then from the left.
  */
-function resume({ session }: Situation): Outcome {
+function resume({ session }: CommandContext): Outcome {
   const { paused, ...rest } = session;
-  if (!paused) return nothing(session, 'the engine runs already');
+  if (!paused) return noop(session, 'the engine runs already');
   const adopted = new Set(paused.opened);
   const arrangements = Object.entries(rest.arrangements).map(([key, arrangement]) => {
     const newcomers = arrangement.order.filter((id) => adopted.has(id));
@@ -35,7 +35,7 @@ function resume({ session }: Situation): Outcome {
     return [key, { ...arrangement, order: [...former, ...inReadingOrder(newcomers, paused)] }];
   });
   const count = paused.opened.length;
-  return did(
+  return applied(
     { ...rest, arrangements: Object.fromEntries(arrangements) as Session['arrangements'] },
     {
       decided: 'running',
@@ -52,7 +52,7 @@ function inReadingOrder(ids: readonly string[], { standing }: NonNullable<Sessio
   return [...ids].sort((a, b) => at(a).y - at(b).y || at(a).x - at(b).x);
 }
 
-export const pauseApplies = {
+export const pauseFunctions = {
   pause,
   resume,
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

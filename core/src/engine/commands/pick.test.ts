@@ -1,7 +1,7 @@
 import { pickingOf } from '../../model/interaction.ts';
 import { describe, expect, it } from 'vitest';
 import { OFFICE, testDesk, windows } from '../../testing/desk.ts';
-import { boardChoices } from './pick.ts';
+import { zoneBoardChoices } from './pick.ts';
 
 const pick = (keys: string) => ({ command: 'pick', keys }) as const;
 const desk = testDesk(OFFICE, { ...windows('a', 'b', 'c'), focus: 'a' });
@@ -95,10 +95,12 @@ describe('pick-board', () => {
 
   it('shows the boards that fit, by letter, each with its zones by number', () => {
     const marked = (now: Desk) =>
-      boardChoices(now).map(({ board, letter, isMarked }) => `${letter} ${board.id} ${isMarked}`);
+      zoneBoardChoices(now).map(
+        ({ board, letter, isMarked }) => `${letter} ${board.id} ${isMarked}`,
+      );
     expect(marked(two.run('pick-board'))).toEqual(['a five true', 'b again false']);
     expect(marked(two.run('pick-board', pick('b')))).toEqual(['a five false', 'b again true']);
-    expect(boardChoices(desk)[0]!.numbers).toEqual(['1', '2', '3', '4', '5']);
+    expect(zoneBoardChoices(desk)[0]!.numbers).toEqual(['1', '2', '3', '4', '5']);
     const placed = two.run('pick-board', pick('b1'));
     expect(placed.at('a')).toMatchObject({ zones: ['left'], width: 1136 });
     expect(two.run('pick-board', pick('9')).trace[0]?.because).toBe(
@@ -127,7 +129,7 @@ describe('pick-board', () => {
       { ...windows('a', 'b', 'c'), focus: 'a' },
     );
     const marked = (at: typeof two) =>
-      boardChoices(at).flatMap(({ board, isMarked }) => (isMarked ? [board.id] : []));
+      zoneBoardChoices(at).flatMap(({ board, isMarked }) => (isMarked ? [board.id] : []));
     const open = two.run('pick-board');
     expect(marked(open)).toEqual(['five']);
     expect(marked(open.run('pick-next'))).toEqual(['other']);

@@ -1,11 +1,11 @@
 import { keysCaps, triggerOf } from '../../values/trigger.ts';
 import { withStandIn, boundAt, bindingText, withBinding } from '../../keys/edit.ts';
 import { withBlockAsZone } from '../../zones/block-zone.ts';
-import type { Applies } from './applies.ts';
+import type { CommandFunctions } from './command-functions.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import type { PlacedMonitor } from '../../desk/monitors.ts';
 import { workArea } from '../../desk/work-area.ts';
-import type { Board } from '../../model/board.ts';
+import type { ZoneBoard } from '../../model/zone-board.ts';
 import {
   interactionOf,
   pickingOf,
@@ -15,24 +15,24 @@ import {
   type Picking,
 } from '../../model/interaction.ts';
 import type { Session } from '../../model/session.ts';
-import { blockOf, cornerGrid, gridText, typedOn, type Block } from '../../placing/block.ts';
-import { letterOf, numberLabels } from '../../placing/labels.ts';
-import { boardName } from '../../tiling/board.ts';
-import type { CornerGrid, PlacingSettings } from '../../values/placing.ts';
-import { boardsFitting } from '../../zones/fitting.ts';
-import { remembered } from '../history.ts';
+import { blockOf, cornerGrid, gridText, typedOn, type Block } from '../../snap/block.ts';
+import { letterOf, numberLabels } from '../../snap/labels.ts';
+import { zoneBoardName } from '../../tiling/zone-board.ts';
+import type { CornerGrid, SnapSettings } from '../../values/snap.ts';
+import { fittingZoneBoards } from '../../zones/fit.ts';
+import { withUndoStep } from '../history.ts';
 import { offerNow } from '../offers.ts';
-import { did, nothing, type Outcome, type Situation } from '../session.ts';
-import { focusedWindow, isOutcome } from './focused.ts';
+import { applied, noop, type Outcome, type CommandContext } from '../session.ts';
+import { focusedWindow, isOutcome } from './focused-window.ts';
 import { useLayout } from './layout.ts';
-import { offered, offering, takeOffer } from './offer.ts';
-import { placeAt } from './placing.ts';
-import { withTogether } from './last-lineup.ts';
+import { answerOffer, startOffer, takeOffer } from './offer.ts';
+import { snapTo } from './snap.ts';
+import { withLastLineup } from './last-lineup.ts';
 import { putInZone } from './zones.ts';
 
 /** A board to choose, with its letter, and a number for each of its zones. */
-export interface BoardChoice {
-  board: Board;
+export interface ZoneBoardChoice {
+  board: ZoneBoard;
   letter: string;
   /** In the order of the zones. */
   numbers: string[];
@@ -41,8 +41,11 @@ export interface BoardChoice {
 }
 
 /** The boards that fit the monitor with the focus. The first is marked, or the one whose letter is typed. */
-export function boardChoices({ session, profile, desk }: Situation): BoardChoice[] {
-  const boards = boardsFitting(profile, desk, monitorOf(desk, session.focusMonitor)).slice(0, 26);
+export function zoneBoardChoices({ session, profile, desk }: CommandContext): ZoneBoardChoice[] {
+  const boards = fittingZoneBoards(profile, desk, monitorOf(desk, session.focusMonitor)).slice(
+    0,
+    26,
+  );
   const marked = letterIn(pickingOf(session)?.typed ?? '') || letterOf(0);
   return boards.map((board, i) => ({
     board,
@@ -58,12 +61,12 @@ function letterIn(typed: string): string {
 }
 
 /** The lettered and numbered grid over the monitor with the focus. */
-export function gridHere({ session, profile, desk }: Situation): CornerGrid {
+export function gridHere({ session, profile, desk }: CommandContext): CornerGrid {
   return gridOf(profile.placing, monitorOf(desk, session.focusMonitor));
 }
 
 /** The lettered and numbered grid over a monitor. */
-export function gridOf({ cornerPick }: PlacingSettings, monitor: PlacedMonitor): CornerGrid {
+export function gridOf({ cornerPick }: SnapSettings, monitor: PlacedMonitor): CornerGrid {
   return cornerGrid(cornerPick, workArea(monitor).area);
 }
 
@@ -71,12 +74,12 @@ export function gridOf({ cornerPick }: PlacingSettings, monitor: PlacedMonitor):
  * pick-board: the boards that fit this monitor, the marked one drawn on it; a number is a zone of that, a letter or
  * an arrow marks another, Enter takes it as the layout here. Again, it ends.
  */
-function pickBoard(situation: Situation): Outcome {
+function pickBoard(situation: CommandContext): Outcome {
   const { session } = situation;
   if (interactionOf(session, 'board-pick')) return drop(session);
-  const choices = boardChoices(situation);
-  if (choices.length === 0) return nothing(session, 'no zone board fits this monitor');
-  return did(withInteraction(session, { kind: 'board-pick', typed: '' }), {
+  const choices = zoneBoardChoices(situation);
+  if (choices.length === 0) return noop(session, 'no zone board fits this monitor');
+  return applied(withInteraction(session, { kind: 'board-pick', typed: '' }), {
     decided: `${choices.length === 1 ? 'one board fits' : `${choices.length} boards fit`} this monitor`,
     because:
       'a number picks a zone for the window, a letter or an arrow marks another board, Enter takes it for this workspace',
@@ -84,28 +87,28 @@ function pickBoard(situation: Situation): Outcome {
 }
 
 /** corner-pick: opens the lettered and numbered grid over the monitor; again, it ends. */
-function cornerPick(situation: Situation): Outcome {
+function cornerPick(situation: CommandContext): Outcome {
   const { session, profile } = situation;
   if (interactionOf(session, 'corner-pick')) return drop(session);
   const { goOn } = profile.placing.cornerPick;
-  return did(withInteraction(session, { kind: 'corner-pick', typed: '', goOn }), {
+  return applied(withInteraction(session, { kind: 'corner-pick', typed: '', goOn }), {
     decided: 'corner pick',
     because: `${gridText(gridHere(situation))}; two letters and two digits make a block`,
   });
 }
 
 /** corner-go-on: the grid goes on with the next window, until it is ended by key; again, it ends with its block. */
-function cornerGoOn({ session }: Situation): Outcome {
+function cornerGoOn({ session }: CommandContext): Outcome {
   const picking = pickingOf(session);
-  if (picking?.kind !== 'corner-pick') return nothing(session, NO_GRID);
-  return did(withInteraction(session, { ...picking, goOn: !picking.goOn }), {
+  if (picking?.kind !== 'corner-pick') return noop(session, NO_GRID);
+  return applied(withInteraction(session, { ...picking, goOn: !picking.goOn }), {
     decided: picking.goOn ? 'ends with the next block' : 'goes on with the next window',
     because: 'by key',
   });
 }
 
 function drop(session: Session): Outcome {
-  return did(withoutInteraction(session), {
+  return applied(withoutInteraction(session), {
     decided: 'the choice is ended',
     because: 'ended by key',
   });
@@ -116,34 +119,37 @@ const NO_GRID = 'no corner pick is open';
 const EDITED = 'by key; undo outside Rehearse takes it back';
 
 /** The block typed so far into an open corner pick. */
-function blockHere(situation: Situation): Block | Outcome {
+function blockHere(situation: CommandContext): Block | Outcome {
   const { session } = situation;
   const picking = pickingOf(session);
-  if (picking?.kind !== 'corner-pick') return nothing(session, NO_GRID);
+  if (picking?.kind !== 'corner-pick') return noop(session, NO_GRID);
   return (
     blockOf(gridHere(situation), picking.typed) ??
-    nothing(session, 'type a letter or a digit of the grid first')
+    noop(session, 'type a letter or a digit of the grid first')
   );
 }
 
 /** keep-block: the block is a zone of a board from now on. */
-function keepBlock(situation: Situation): Outcome {
+function keepBlock(situation: CommandContext): Outcome {
   const { session, profile } = situation;
   const block = blockHere(situation);
   if ('trace' in block) return block;
   const { profile: edit, board, zone } = withBlockAsZone(profile, gridHere(situation), block);
-  return { ...did(session, { decided: `${zone} of the board ${board}`, because: EDITED }), edit };
+  return {
+    ...applied(session, { decided: `${zone} of the board ${board}`, because: EDITED }),
+    edit,
+  };
 }
 
 /** bind-block: the next keys that are pressed place a window over the block; with keys, those do. */
-function bindBlock(situation: Situation, pressed: string | undefined): Outcome {
+function bindBlock(situation: CommandContext, pressed: string | undefined): Outcome {
   const { session, profile } = situation;
   const block = blockHere(situation);
   if ('trace' in block) return block;
   const { typed, goOn } = pickingOf(session) as InteractionOf<'corner-pick'>;
   const asked = { kind: 'corner-pick', typed, goOn, asksKeys: true } as const;
   if (pressed === undefined)
-    return did(withInteraction(session, asked), {
+    return applied(withInteraction(session, asked), {
       decided: 'the next keys place a window there',
       because: 'by key; Escape gives none',
     });
@@ -151,74 +157,71 @@ function bindBlock(situation: Situation, pressed: string | undefined): Outcome {
   const keys = withStandIn(pressed, profile);
   const name = keysCaps(keys, main).join(' ');
   if (triggerOf(keys).steps[0]?.modifiers.every((modifier) => modifier === 'Shift'))
-    return nothing(session, `${name} types something: press it with ${main}`);
+    return noop(session, `${name} types something: press it with ${main}`);
   const taken = boundAt(profile, keys);
-  if (taken) return nothing(session, `${name} does ${bindingText(taken)} already: press another`);
+  if (taken) return noop(session, `${name} does ${bindingText(taken)} already: press another`);
   const { x, y } = block;
   const edit = withBinding(profile, { keys, command: { command: 'place-at', x, y } });
   const next = withInteraction(session, { kind: 'corner-pick', typed, goOn });
-  return { ...did(next, { decided: `${name} places a window there`, because: EDITED }), edit };
+  return { ...applied(next, { decided: `${name} places a window there`, because: EDITED }), edit };
 }
 
 /** pick-drop: ends the choice; what was picked before stays. */
-function pickDrop({ session }: Situation): Outcome {
-  return pickingOf(session) ? drop(session) : nothing(session, NO_PICK);
+function pickDrop({ session }: CommandContext): Outcome {
+  return pickingOf(session) ? drop(session) : noop(session, NO_PICK);
 }
 
 /** pick-back: takes the last letter or digit back. */
-function pickBack({ session }: Situation): Outcome {
+function pickBack({ session }: CommandContext): Outcome {
   const picking = pickingOf(session);
-  if (!picking) return nothing(session, NO_PICK);
+  if (!picking) return noop(session, NO_PICK);
   if (picking.kind === 'corner-pick' && picking.asksKeys) {
     const { typed, goOn } = picking;
-    return did(withInteraction(session, { kind: 'corner-pick', typed, goOn }), {
+    return applied(withInteraction(session, { kind: 'corner-pick', typed, goOn }), {
       decided: 'no keys for the block',
       because: 'by key',
     });
   }
-  if (picking.typed === '') return nothing(session, 'nothing is typed');
+  if (picking.typed === '') return noop(session, 'nothing is typed');
   const typed = picking.typed.slice(0, -1);
-  return did(withTyped(session, picking, typed), said(typed));
+  return applied(withTyped(session, picking, typed), said(typed));
 }
 
 /**
  * pick-next (1) and pick-previous (−1): the next empty place is offered, and this one left as it is; or the next of
  * the boards is marked, the first again after the last.
  */
-function pickStep(situation: Situation, step: 1 | -1): Outcome {
+function pickStep(situation: CommandContext, step: 1 | -1): Outcome {
   const { session } = situation;
   const picking = pickingOf(session);
   if (picking?.kind === 'board-pick') return markBoard(situation, picking, step);
-  if (picking?.kind !== 'offer') return nothing(session, 'no place or board is offered');
+  if (picking?.kind !== 'offer') return noop(session, 'no place or board is offered');
   const skipped = picking.skipped + step;
-  if (skipped < 0) return nothing(session, 'this is the first empty place');
-  const next = offering(situation, { ...picking, typed: '', skipped });
-  return did(next, offered({ ...situation, session: next }));
+  if (skipped < 0) return noop(session, 'this is the first empty place');
+  const next = startOffer(situation, { ...picking, typed: '', skipped });
+  return applied(next, answerOffer({ ...situation, session: next }));
 }
 
-function markBoard(situation: Situation, picking: Picking, step: 1 | -1): Outcome {
+function markBoard(situation: CommandContext, picking: Picking, step: 1 | -1): Outcome {
   const { session } = situation;
-  const choices = boardChoices(situation);
+  const choices = zoneBoardChoices(situation);
   const at = choices.findIndex(({ isMarked }) => isMarked);
   const next = choices[(at + step + choices.length) % choices.length];
-  if (!next || choices.length === 1)
-    return nothing(session, 'no other zone board fits this monitor');
-  return did(withTyped(session, picking, next.letter), {
-    decided: `marked ${boardName(next.board)}`,
+  if (!next || choices.length === 1) return noop(session, 'no other zone board fits this monitor');
+  return applied(withTyped(session, picking, next.letter), {
+    decided: `marked ${zoneBoardName(next.board)}`,
     because: 'by key',
   });
 }
 
 /** pick-take: takes the block typed so far, or the marked board as the layout here. */
-function pickTake(situation: Situation): Outcome {
+function pickTake(situation: CommandContext): Outcome {
   const { session } = situation;
   const picking = pickingOf(session);
   if (picking?.kind === 'board-pick') return takeBoard(situation);
-  if (picking?.kind !== 'corner-pick') return nothing(session, NO_PICK);
+  if (picking?.kind !== 'corner-pick') return noop(session, NO_PICK);
   const block = blockOf(gridHere(situation), picking.typed);
-  return block
-    ? takeBlock(situation, picking.typed)
-    : nothing(session, 'no letter or digit is typed');
+  return block ? takeBlock(situation, picking.typed) : noop(session, 'no letter or digit is typed');
 }
 
 function withTyped(session: Session, picking: Picking, typed: string): Session {
@@ -230,18 +233,18 @@ function said(typed: string) {
 }
 
 /** pick: types letters and digits, one after the other. */
-function pick(situation: Situation, keys: string): Outcome {
-  let now: Outcome = did(situation.session);
+function pick(situation: CommandContext, keys: string): Outcome {
+  let now: Outcome = applied(situation.session);
   for (const key of keys.toLowerCase()) {
     const picking = pickingOf(now.session);
-    if (!picking) return nothing(now.session, NO_PICK);
+    if (!picking) return noop(now.session, NO_PICK);
     const next = picked({ ...situation, session: now.session }, picking, key);
     now = { session: next.session, trace: [...now.trace, ...next.trace] };
   }
   return now;
 }
 
-function picked(situation: Situation, picking: Picking, key: string): Outcome {
+function picked(situation: CommandContext, picking: Picking, key: string): Outcome {
   switch (picking.kind) {
     case 'offer':
       return pickedOffer(situation, picking, key);
@@ -255,29 +258,33 @@ function picked(situation: Situation, picking: Picking, key: string): Outcome {
 /** What a choice changes is one step of undo. */
 function asStep(before: Session, outcome: Outcome, command: string): Outcome {
   if (outcome.session === before) return outcome;
-  return { ...outcome, session: remembered(before, outcome.session, command) };
+  return { ...outcome, session: withUndoStep(before, outcome.session, command) };
 }
 
-function pickedOffer(situation: Situation, picking: InteractionOf<'offer'>, key: string): Outcome {
+function pickedOffer(
+  situation: CommandContext,
+  picking: InteractionOf<'offer'>,
+  key: string,
+): Outcome {
   const { session } = situation;
   const offer = offerNow(situation, picking);
-  if (!offer) return did(withoutInteraction(session), offered(situation));
+  if (!offer) return applied(withoutInteraction(session), answerOffer(situation));
   const at = numberLabels(offer.windows.length);
   const typed = picking.typed + key;
   if (!at.some((label) => label.startsWith(typed)))
-    return nothing(session, `type a number from ${at[0]} to ${at.at(-1)}`);
+    return noop(session, `type a number from ${at[0]} to ${at.at(-1)}`);
   const chosen = at.indexOf(typed);
-  if (chosen < 0) return did(withTyped(session, picking, typed), said(typed));
+  if (chosen < 0) return applied(withTyped(session, picking, typed), said(typed));
   const taken = takeOffer({ ...situation, session: withoutInteraction(session) }, offer, chosen);
-  const step = asStep(session, withTogether(situation, taken), 'offer-places');
-  const next = offering({ ...situation, session: step.session }, { ...picking, typed: '' });
-  return { session: next, trace: [...step.trace, offered({ ...situation, session: next })] };
+  const step = asStep(session, withLastLineup(situation, taken), 'offer-places');
+  const next = startOffer({ ...situation, session: step.session }, { ...picking, typed: '' });
+  return { session: next, trace: [...step.trace, answerOffer({ ...situation, session: next })] };
 }
 
-function takeBoard(situation: Situation): Outcome {
+function takeBoard(situation: CommandContext): Outcome {
   const { session } = situation;
-  const marked = boardChoices(situation).find(({ isMarked }) => isMarked);
-  if (!marked) return nothing(session, 'no zone board fits this monitor');
+  const marked = zoneBoardChoices(situation).find(({ isMarked }) => isMarked);
+  if (!marked) return noop(session, 'no zone board fits this monitor');
   const closed = { ...situation, session: withoutInteraction(session) };
   const outcome = useLayout(closed, { kind: 'board', board: marked.board.id });
   const step = asStep(closed.session, outcome, 'pick-board');
@@ -285,14 +292,14 @@ function takeBoard(situation: Situation): Outcome {
 }
 
 function pickedBoard(
-  situation: Situation,
+  situation: CommandContext,
   picking: InteractionOf<'board-pick'>,
   key: string,
 ): Outcome {
   const { session } = situation;
-  const choices = boardChoices(situation);
+  const choices = zoneBoardChoices(situation);
   if (choices.some(({ letter }) => letter === key))
-    return did(withTyped(session, picking, key), said(key));
+    return applied(withTyped(session, picking, key), said(key));
   const marked = choices.find(({ isMarked }) => isMarked) ?? choices[0]!;
   const letter = letterIn(picking.typed);
   const digits = picking.typed.slice(letter.length) + key;
@@ -300,15 +307,15 @@ function pickedBoard(
   if (!numbers.some((number) => number.startsWith(digits))) {
     const last = choices.at(-1)!.letter;
     const zones = numbers.length > 0 ? `a number from ${numbers[0]} to ${numbers.at(-1)}, or ` : '';
-    return nothing(session, `type ${zones}a letter from a to ${last}`);
+    return noop(session, `type ${zones}a letter from a to ${last}`);
   }
   const zone = board.zones[numbers.indexOf(digits)];
-  if (!zone) return did(withTyped(session, picking, letter + digits), said(letter + digits));
+  if (!zone) return applied(withTyped(session, picking, letter + digits), said(letter + digits));
   const here = { ...situation, session: withoutInteraction(session) };
   const window = focusedWindow(here);
   if (isOutcome(window)) return window;
   const put = putInZone(here, window, board, zone.name);
-  const step = asStep(here.session, withTogether(here, put), 'pick-board');
+  const step = asStep(here.session, withLastLineup(here, put), 'pick-board');
   return withOffers({ ...situation, session: step.session }, step, {
     besides: window.id,
     board: board.id,
@@ -317,36 +324,36 @@ function pickedBoard(
 
 /** The outcome of a placing, with the empty places offered to other windows, where that is set. */
 export function withOffers(
-  situation: Situation,
+  situation: CommandContext,
   outcome: Outcome,
   wanted: Partial<InteractionOf<'offer'>>,
 ): Outcome {
   if (!situation.profile.placing.offers) return outcome;
-  const next = offering(situation, wanted);
+  const next = startOffer(situation, wanted);
   if (!interactionOf(next, 'offer')) return outcome;
-  return { session: next, trace: [...outcome.trace, offered({ ...situation, session: next })] };
+  return { session: next, trace: [...outcome.trace, answerOffer({ ...situation, session: next })] };
 }
 
 function pickedCorner(
-  situation: Situation,
+  situation: CommandContext,
   picking: InteractionOf<'corner-pick'>,
   key: string,
 ): Outcome {
   const { session } = situation;
   const grid = gridHere(situation);
   const typed = typedOn(grid, picking.typed, key);
-  if (typed === null) return nothing(session, `two of each at most: ${gridText(grid)}`);
+  if (typed === null) return noop(session, `two of each at most: ${gridText(grid)}`);
   if (blockOf(grid, typed)?.isWhole) return takeBlock(situation, typed);
-  return did(withTyped(session, picking, typed), said(typed));
+  return applied(withTyped(session, picking, typed), said(typed));
 }
 
 /** The focused window over a block of the grid. */
-function takeBlock(situation: Situation, typed: string): Outcome {
+function takeBlock(situation: CommandContext, typed: string): Outcome {
   const { session } = situation;
   const picking = pickingOf(session) as InteractionOf<'corner-pick'>;
   const { x, y } = blockOf(gridHere(situation), typed)!;
   const closed = { ...situation, session: withoutInteraction(session) };
-  const placed = withTogether(closed, placeAt(closed, { x, y }));
+  const placed = withLastLineup(closed, snapTo(closed, { x, y }));
   const step = asStep(closed.session, placed, 'corner-pick');
   if (!picking.goOn) {
     const besides = session.focus === undefined ? {} : { besides: session.focus };
@@ -358,7 +365,7 @@ function takeBlock(situation: Situation, typed: string): Outcome {
   };
 }
 
-export const pickApplies = {
+export const pickFunctions = {
   'pick-board': pickBoard,
   'corner-pick': cornerPick,
   'corner-go-on': cornerGoOn,
@@ -370,4 +377,4 @@ export const pickApplies = {
   'pick-back': pickBack,
   'pick-drop': pickDrop,
   pick: (now, { keys }) => pick(now, keys),
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

@@ -1,33 +1,33 @@
 import { withoutLargeness } from '../../model/window-mode.ts';
 import { withInteraction, interactionOf } from '../../model/interaction.ts';
-import type { Applies } from './applies.ts';
+import type { CommandFunctions } from './command-functions.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import type { Session, SessionWindow } from '../../model/session.ts';
 import {
-  did,
-  nothing,
+  applied,
+  noop,
   windowName,
   windowOf,
   withArrangement,
   withFocus,
   withFocusOnMonitor,
   withList,
-  withoutMember,
+  withoutWindow,
   withWindow,
   type Outcome,
-  type Situation,
+  type CommandContext,
   existingWindow,
 } from '../session.ts';
-import { firstStanding, stood, stoodAsGiven } from '../standing.ts';
-import { focusedWindow, isOutcome } from './focused.ts';
-import { placeInFocus } from './shares.ts';
+import { firstFloatingRect, toFloatingRect, givenFloatingRect } from '../floating-rect.ts';
+import { focusedWindow, isOutcome } from './focused-window.ts';
+import { focusedArrangement } from './shares.ts';
 
 /** pocket: the focused window is out of sight, until it is called back. Its place in the order is kept. */
-function pocket(situation: Situation): Outcome {
+function pocket(situation: CommandContext): Outcome {
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
-  return did(
-    withInteraction(pocketed(situation.session, window), {
+  return applied(
+    withInteraction(putInPocket(situation.session, window), {
       kind: 'calling-back',
       window: window.id,
       from: 'desk',
@@ -41,7 +41,7 @@ function pocket(situation: Situation): Outcome {
 }
 
 /** The session with a window put into the pocket. */
-export function pocketed(session: Session, window: SessionWindow): Session {
+export function putInPocket(session: Session, window: SessionWindow): Session {
   const { workspace, monitor, away, held, standing } = window;
   const pocketedFrom = window.pocketedFrom ?? {
     workspace,
@@ -63,34 +63,37 @@ export function pocketed(session: Session, window: SessionWindow): Session {
  * call-back: the window pocketed last comes to the present workspace, floating in the middle, or to its
  * former place on the workspace it came from. Again, while it has the focus, pockets it.
  */
-function callBack(situation: Situation): Outcome {
+function callBack(situation: CommandContext): Outcome {
   const { session, profile } = situation;
   const focused = windowOf(session, session.focus);
   const last = interactionOf(session, 'calling-back');
   const isVisitor = focused?.pocketedFrom !== undefined && last?.from !== 'desk';
   const isBack = last?.from === 'pocket' && last.window === focused?.id;
   if (focused && (isVisitor || isBack)) {
-    return did(pocketed(session, focused), {
+    return applied(putInPocket(session, focused), {
       about: focused.id,
       decided: 'pocketed again',
       because: 'it was called back and has the focus',
     });
   }
   const window = windowOf(session, session.pocket?.at(-1));
-  if (!window) return nothing(session, 'the pocket is empty');
-  const back = broughtBack(situation, window);
-  return did(withInteraction(back, { kind: 'calling-back', window: window.id, from: 'pocket' }), {
-    about: window.id,
-    decided: `${windowName(profile, window)} called back`,
-    because: existingWindow(back, window.id).pocketedFrom
-      ? 'it was pocketed last; it floats, for it came from another workspace'
-      : 'it was pocketed last here; it is at its former place',
-  });
+  if (!window) return noop(session, 'the pocket is empty');
+  const back = takeFromPocket(situation, window);
+  return applied(
+    withInteraction(back, { kind: 'calling-back', window: window.id, from: 'pocket' }),
+    {
+      about: window.id,
+      decided: `${windowName(profile, window)} called back`,
+      because: existingWindow(back, window.id).pocketedFrom
+        ? 'it was pocketed last; it floats, for it came from another workspace'
+        : 'it was pocketed last here; it is at its former place',
+    },
+  );
 }
 
 /** A pocketed window on the present workspace, with the focus. */
-export function broughtBack({ session, desk }: Situation, window: SessionWindow): Session {
-  const here = placeInFocus(session);
+export function takeFromPocket({ session, desk }: CommandContext, window: SessionWindow): Session {
+  const here = focusedArrangement(session);
   const from = window.pocketedFrom ?? { ...window, held: 'tiled' as const };
   // One that is everywhere is on every workspace of its monitor.
   const isHere = ({ workspace, monitor }: { workspace: string; monitor: string }) =>
@@ -104,7 +107,7 @@ export function broughtBack({ session, desk }: Situation, window: SessionWindow)
   const left =
     isAway && !isAgain
       ? withArrangement(taken, window.workspace, window.monitor, (arrangement) =>
-          withoutMember(arrangement, window.id),
+          withoutWindow(arrangement, window.id),
         )
       : taken;
   const back = withWindow(left, window.id, (there) => {
@@ -121,13 +124,13 @@ export function broughtBack({ session, desk }: Situation, window: SessionWindow)
         ...home,
         held: now,
         ...(isLifted && { lifted: {} }),
-        ...(standing && { standing: stoodAsGiven(now, standing, monitorOf(desk, monitor)) }),
+        ...(standing && { standing: givenFloatingRect(now, standing, monitorOf(desk, monitor)) }),
       };
     }
     if (isAgain) return { ...there, held: 'floating' };
     const plain = withoutLargeness(rest);
     const on = monitorOf(desk, here.monitor);
-    const standing = stood(firstStanding(there, on), on);
+    const standing = toFloatingRect(firstFloatingRect(there, on), on);
     const { workspace, monitor, held } = from;
     const pocketedFrom = {
       workspace,
@@ -148,7 +151,7 @@ export function broughtBack({ session, desk }: Situation, window: SessionWindow)
   return withFocus(joined, existingWindow(joined, window.id));
 }
 
-export const pocketApplies = {
+export const pocketFunctions = {
   pocket,
   'call-back': callBack,
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

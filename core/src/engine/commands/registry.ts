@@ -1,59 +1,59 @@
-import { applyRules } from '../rule-repeat.ts';
+import { applyRules } from '../reapply-rules.ts';
 import { redo, undo } from '../history.ts';
-import type { Applies } from './applies.ts';
-import { deskApplies } from './desks.ts';
-import { desktopApplies } from './desktop.ts';
-import { findApplies } from './find.ts';
-import { focusApplies } from './focus.ts';
-import { freelyApplies } from './nudge.ts';
-import { growApplies } from './grow.ts';
-import { insideApplies } from './bring-inside.ts';
-import { layoutApplies } from './layout.ts';
-import { liftApplies } from './lift.ts';
-import { lineupApplies } from './lineups.ts';
-import { monitorApplies } from './monitors.ts';
-import { moveApplies } from './move.ts';
-import { offerApplies } from './offer.ts';
-import { pauseApplies } from './pause.ts';
-import { pickApplies } from './pick.ts';
-import { placingApplies } from './placing.ts';
-import { pocketApplies } from './pocket.ts';
-import { shapeApplies } from './shape.ts';
-import { shareApplies } from './shares.ts';
-import { sizeApplies } from './size.ts';
-import { splitApplies } from './split.ts';
-import { switchApplies } from './switch.ts';
-import { windowApplies } from './windows.ts';
-import { workspaceApplies } from './workspace.ts';
-import { zoneApplies } from './zones.ts';
+import type { CommandFunctions } from './command-functions.ts';
+import { deskFunctions } from './desks.ts';
+import { desktopFunctions } from './desktop.ts';
+import { findFunctions } from './find.ts';
+import { focusFunctions } from './focus.ts';
+import { nudgeFunctions } from './nudge.ts';
+import { growFunctions } from './grow.ts';
+import { bringInsideFunctions } from './inside.ts';
+import { layoutFunctions } from './layout.ts';
+import { liftFunctions } from './lift.ts';
+import { lineupFunctions } from './lineups.ts';
+import { monitorFunctions } from './monitors.ts';
+import { moveFunctions } from './move.ts';
+import { offerFunctions } from './offer.ts';
+import { pauseFunctions } from './pause.ts';
+import { pickFunctions } from './pick.ts';
+import { snapFunctions } from './snap.ts';
+import { pocketFunctions } from './pocket.ts';
+import { shapeFunctions } from './shape.ts';
+import { shareFunctions } from './shares.ts';
+import { sizeFunctions } from './size.ts';
+import { splitFunctions } from './split.ts';
+import { switchFunctions } from './switch.ts';
+import { windowFunctions } from './windows.ts';
+import { workspaceFunctions } from './workspace.ts';
+import { zoneFunctions } from './zones.ts';
 
 /** What each command does. A command that is defined and not here, or the other way round, does not compile. */
-export const APPLIES: Applies = {
-  ...focusApplies,
-  ...findApplies,
-  ...switchApplies,
-  ...moveApplies,
-  ...shareApplies,
-  ...growApplies,
-  ...splitApplies,
-  ...liftApplies,
-  ...placingApplies,
-  ...freelyApplies,
-  ...offerApplies,
-  ...zoneApplies,
-  ...pickApplies,
-  ...sizeApplies,
-  ...pocketApplies,
-  ...layoutApplies,
-  ...windowApplies,
-  ...desktopApplies,
-  ...insideApplies,
-  ...workspaceApplies,
-  ...monitorApplies,
-  ...deskApplies,
-  ...lineupApplies,
-  ...shapeApplies,
-  ...pauseApplies,
+export const COMMAND_FUNCTIONS: CommandFunctions = {
+  ...focusFunctions,
+  ...findFunctions,
+  ...switchFunctions,
+  ...moveFunctions,
+  ...shareFunctions,
+  ...growFunctions,
+  ...splitFunctions,
+  ...liftFunctions,
+  ...snapFunctions,
+  ...nudgeFunctions,
+  ...offerFunctions,
+  ...zoneFunctions,
+  ...pickFunctions,
+  ...sizeFunctions,
+  ...pocketFunctions,
+  ...layoutFunctions,
+  ...windowFunctions,
+  ...desktopFunctions,
+  ...bringInsideFunctions,
+  ...workspaceFunctions,
+  ...monitorFunctions,
+  ...deskFunctions,
+  ...lineupFunctions,
+  ...shapeFunctions,
+  ...pauseFunctions,
   'apply-rules': applyRules,
   undo,
   redo,

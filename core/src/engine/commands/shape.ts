@@ -1,10 +1,17 @@
 import { interactionOf, withInteraction, withoutInteraction } from '../../model/interaction.ts';
-import type { Applies } from './applies.ts';
+import type { CommandFunctions } from './command-functions.ts';
 import type { Direction } from '../../values/direction.ts';
 import type { Shaping } from '../../values/window.ts';
-import { remembered, stepsBack } from '../history.ts';
-import { did, nothing, windowName, windowOf, type Outcome, type Situation } from '../session.ts';
-import { focusedWindow, isOutcome } from './focused.ts';
+import { withUndoStep, stepsBack } from '../history.ts';
+import {
+  applied,
+  noop,
+  windowName,
+  windowOf,
+  type Outcome,
+  type CommandContext,
+} from '../session.ts';
+import { focusedWindow, isOutcome } from './focused-window.ts';
 import { nudge } from './nudge.ts';
 import { growTowards } from './grow.ts';
 import { insertTowards, moveTowards } from './move.ts';
@@ -16,12 +23,12 @@ const MEANING: Record<Shaping, string> = {
 };
 
 /** shape: enters the shaping of the focused window; again, takes all of it as one step. */
-function shape(situation: Situation): Outcome {
+function shape(situation: CommandContext): Outcome {
   const { session, profile } = situation;
-  if (interactionOf(session, 'shaping')) return shapingTaken(situation);
+  if (interactionOf(session, 'shaping')) return takeShaping(situation);
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
-  return did(
+  return applied(
     withInteraction(session, { kind: 'shaping', window: window.id, by: 'grow', steps: 0 }),
     {
       about: window.id,
@@ -34,10 +41,10 @@ function shape(situation: Situation): Outcome {
 const NOT = 'no window is being shaped';
 
 /** shape-as: what arrows do from now on. */
-function shapeAs({ session }: Situation, by: Shaping): Outcome {
+function shapeAs({ session }: CommandContext, by: Shaping): Outcome {
   const shaping = interactionOf(session, 'shaping');
-  if (!shaping) return nothing(session, NOT);
-  return did(withInteraction(session, { ...shaping, by }), {
+  if (!shaping) return noop(session, NOT);
+  return applied(withInteraction(session, { ...shaping, by }), {
     about: shaping.window,
     decided: MEANING[by],
     because: 'chosen by key',
@@ -45,14 +52,14 @@ function shapeAs({ session }: Situation, by: Shaping): Outcome {
 }
 
 /** shape-step: one step of moving, growing or exchanging; `inward` moves an edge in instead of out. */
-function shapeStep(situation: Situation, direction: Direction, inward: boolean): Outcome {
+function shapeStep(situation: CommandContext, direction: Direction, inward: boolean): Outcome {
   const { session } = situation;
   const shaping = interactionOf(session, 'shaping');
-  if (!shaping) return nothing(session, NOT);
+  if (!shaping) return noop(session, NOT);
   const outcome = stepped(situation, shaping.by, direction, inward);
   if (outcome.session === session) return outcome;
   // However many steps there are, dropping takes them all back.
-  const next = remembered(session, outcome.session, 'shape-step', Infinity);
+  const next = withUndoStep(session, outcome.session, 'shape-step', Infinity);
   return {
     ...outcome,
     session: withInteraction(next, { ...shaping, steps: shaping.steps + 1 }),
@@ -60,7 +67,7 @@ function shapeStep(situation: Situation, direction: Direction, inward: boolean):
 }
 
 function stepped(
-  situation: Situation,
+  situation: CommandContext,
   by: Shaping,
   direction: Direction,
   inward: boolean,
@@ -75,13 +82,13 @@ function stepped(
 }
 
 /** shape-back: takes one step of this shaping back. */
-function shapeBack(situation: Situation): Outcome {
+function shapeBack(situation: CommandContext): Outcome {
   const { session } = situation;
   const shaping = interactionOf(session, 'shaping');
-  if (!shaping) return nothing(session, NOT);
-  if (shaping.steps === 0) return nothing(session, 'no step of this shaping is left');
+  if (!shaping) return noop(session, NOT);
+  if (shaping.steps === 0) return noop(session, 'no step of this shaping is left');
   const former = stepsBack(situation, 1);
-  return did(withInteraction(former, { ...shaping, steps: shaping.steps - 1 }), {
+  return applied(withInteraction(former, { ...shaping, steps: shaping.steps - 1 }), {
     about: shaping.window,
     decided: 'one step back',
     because: 'by key',
@@ -89,12 +96,12 @@ function shapeBack(situation: Situation): Outcome {
 }
 
 /** shape-drop: everything as it was before the shaping. */
-export function shapingDropped(situation: Situation): Outcome {
+export function dropShaping(situation: CommandContext): Outcome {
   const { session } = situation;
   const shaping = interactionOf(session, 'shaping');
-  if (!shaping) return nothing(session, NOT);
+  if (!shaping) return noop(session, NOT);
   const former = withoutInteraction(stepsBack(situation, shaping.steps));
-  return did(former, {
+  return applied(former, {
     about: shaping.window,
     decided: 'as before the shaping',
     because: 'dropped by key',
@@ -102,18 +109,18 @@ export function shapingDropped(situation: Situation): Outcome {
 }
 
 /** All steps of a shaping are one step of undo. */
-export function shapingTaken(situation: Situation): Outcome {
+export function takeShaping(situation: CommandContext): Outcome {
   const shaping = interactionOf(situation.session, 'shaping');
   const now = withoutInteraction(situation.session);
   const hasSteps = shaping !== null && shaping.steps > 0;
-  const next = hasSteps ? remembered(stepsBack(situation, shaping.steps), now, 'shape') : now;
-  return did(next, { decided: 'shaping taken', because: 'by key' });
+  const next = hasSteps ? withUndoStep(stepsBack(situation, shaping.steps), now, 'shape') : now;
+  return applied(next, { decided: 'shaping taken', because: 'by key' });
 }
 
-export const shapeApplies = {
+export const shapeFunctions = {
   shape,
   'shape-back': shapeBack,
-  'shape-drop': shapingDropped,
+  'shape-drop': dropShaping,
   'shape-as': (now, { by }) => shapeAs(now, by),
   'shape-step': (now, { direction, inward }) => shapeStep(now, direction, inward ?? false),
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

@@ -1,5 +1,5 @@
 import isEqual from 'fast-deep-equal';
-import type { Applies } from './applies.ts';
+import type { CommandFunctions } from './command-functions.ts';
 import { span } from '../../geometry/rect.ts';
 import type { Adjusted, Session } from '../../model/session.ts';
 import { evened } from '../../tiling/hand.ts';
@@ -8,13 +8,13 @@ import type { Layout } from '../../values/layout.ts';
 import { arrange, tilingInForce } from '../arrange.ts';
 import {
   arrangementOf,
-  did,
-  nothing,
+  applied,
+  noop,
   shownOn,
   withAdjusted,
   withArrangement,
   type Outcome,
-  type Situation,
+  type CommandContext,
 } from '../session.ts';
 import { withEdgesBack } from './edges.ts';
 import { handOf } from './split.ts';
@@ -24,24 +24,24 @@ const LEAST_SHARE = 0.05;
 const MOST_SHARE = 0.95;
 
 /** The workspace and monitor that commands without a window work on. */
-export function placeInFocus(session: Session): { workspace: string; monitor: string } {
+export function focusedArrangement(session: Session): { workspace: string; monitor: string } {
   return {
     workspace: shownOn(session, session.focusMonitor),
     monitor: session.focusMonitor,
   };
 }
 
-function tilingInFocus({ session, profile }: Situation) {
-  const { workspace, monitor } = placeInFocus(session);
+function tilingInFocus({ session, profile }: CommandContext) {
+  const { workspace, monitor } = focusedArrangement(session);
   return tilingInForce(profile, session, workspace, monitor);
 }
 
 /** The session with an adjustment to the layout in force where the focus is. */
 export function adjust(
-  { session, profile }: Situation,
+  { session, profile }: CommandContext,
   change: (adjusted: Adjusted) => Adjusted,
 ): Session {
-  const { workspace, monitor } = placeInFocus(session);
+  const { workspace, monitor } = focusedArrangement(session);
   const { kind } = tilingInForce(profile, session, workspace, monitor).layout;
   return withArrangement(session, workspace, monitor, (arrangement) =>
     withAdjusted(arrangement, kind, change(arrangement.adjusted?.[kind] ?? {})),
@@ -49,9 +49,9 @@ export function adjust(
 }
 
 /** Where the focus is: the layout, and what of it was moved by key. */
-function layoutInFocus(situation: Situation): { layout: Layout; adjusted: Adjusted } {
+function layoutInFocus(situation: CommandContext): { layout: Layout; adjusted: Adjusted } {
   const { session } = situation;
-  const { workspace, monitor } = placeInFocus(session);
+  const { workspace, monitor } = focusedArrangement(session);
   const { layout } = tilingInFocus(situation);
   const adjusted = arrangementOf(session, workspace, monitor).adjusted?.[layout.kind] ?? {};
   return { layout, adjusted };
@@ -74,8 +74,8 @@ interface LeadEdge {
 }
 
 /** Where the edge between leads and rest stands; null where there is none. */
-function leadEdge(situation: Situation): LeadEdge | null {
-  const { workspace, monitor } = placeInFocus(situation.session);
+function leadEdge(situation: CommandContext): LeadEdge | null {
+  const { workspace, monitor } = focusedArrangement(situation.session);
   const { tiles, area, gap, tiling } = arrange(situation, workspace, monitor);
   const { layout } = tiling;
   if (!('leadCount' in layout) || !tiles || tiles.length <= layout.leadCount) return null;
@@ -99,11 +99,11 @@ function shareInForce(edge: LeadEdge | null, set: number): number {
  * lead-share-more (1) and lead-share-less (−1): 0.02 at a time within 0.05 – 0.95, and no further than minimums let
  * the edge go. What is kept is the share in force, and the next step goes on from there.
  */
-function stepLeadShare(situation: Situation, direction: 1 | -1): Outcome {
+function stepLeadShare(situation: CommandContext, direction: 1 | -1): Outcome {
   const { session } = situation;
   const { layout, adjusted } = layoutInFocus(situation);
   const set = presentLeadShare(layout, adjusted);
-  if (set === null) return nothing(session, `${LAYOUTS[layout.kind].title} has no lead share`);
+  if (set === null) return noop(session, `${LAYOUTS[layout.kind].title} has no lead share`);
   const before = leadEdge(situation);
   const leadShare = shareInForce(before, set);
   // Of two edges both may be stopped for some steps: the first share that moves them is meant.
@@ -111,7 +111,7 @@ function stepLeadShare(situation: Situation, direction: 1 | -1): Outcome {
     const far = leadShare + steps * direction * SHARE_STEP;
     const wanted = Number(Math.min(MOST_SHARE, Math.max(LEAST_SHARE, far)).toFixed(6));
     if ((wanted - leadShare) * direction <= 0)
-      return nothing(session, `the lead share is at its ${direction > 0 ? 'most' : 'least'}`);
+      return noop(session, `the lead share is at its ${direction > 0 ? 'most' : 'least'}`);
     const next = withLeadShare(situation, wanted);
     const edge = leadEdge({ ...situation, session: next });
     const share = shareInForce(edge, wanted);
@@ -119,13 +119,13 @@ function stepLeadShare(situation: Situation, direction: 1 | -1): Outcome {
     // A step of less than a pixel is kept for the next ones.
     if (isMoved || (!edge.isDouble && share === wanted)) {
       const said = leadShareSaid(share, leadShare);
-      if (share === wanted) return did(next, said);
+      if (share === wanted) return applied(next, said);
       const because = `${said.because}; a minimum stops the edge there`;
-      return did(withLeadShare(situation, share), { ...said, because });
+      return applied(withLeadShare(situation, share), { ...said, because });
     }
     if (before.isDouble && Math.abs(wanted - far) < 1e-5) continue;
     const at = shareText(before.length / before.shared);
-    return nothing(session, `the edge stops at ${at}: no minimum lets it go further`);
+    return noop(session, `the edge stops at ${at}: no minimum lets it go further`);
   }
 }
 
@@ -133,7 +133,7 @@ function leadShareSaid(share: number, before: number) {
   return { decided: `lead share ${shareText(share)}`, because: `it was ${shareText(before)}` };
 }
 
-function withLeadShare(situation: Situation, share: number): Session {
+function withLeadShare(situation: CommandContext, share: number): Session {
   return adjust(situation, ({ moved = {}, ...kept }) => {
     const { [SHARE_SPLIT]: _share, ...others } = moved;
     const remaining = Object.keys(others).length > 0 ? { moved: others } : {};
@@ -147,46 +147,46 @@ function shareText(share: number): string {
 }
 
 /** lead-count-more (1) and lead-count-less (−1), from 1 to as many as there are tiled windows. */
-function stepLeadCount(situation: Situation, direction: 1 | -1): Outcome {
+function stepLeadCount(situation: CommandContext, direction: 1 | -1): Outcome {
   const { session } = situation;
   const { layout } = layoutInFocus(situation);
   if (!('leadCount' in layout)) {
-    return nothing(session, `${LAYOUTS[layout.kind].title} has no lead count`);
+    return noop(session, `${LAYOUTS[layout.kind].title} has no lead count`);
   }
-  const { workspace, monitor } = placeInFocus(session);
+  const { workspace, monitor } = focusedArrangement(session);
   const windows = arrange(situation, workspace, monitor).tiled.length;
   const { leadCount } = layout;
-  if (direction > 0 && leadCount >= windows) return nothing(session, 'all windows lead already');
-  if (direction < 0 && leadCount <= 1) return nothing(session, 'one window leads already');
+  if (direction > 0 && leadCount >= windows) return noop(session, 'all windows lead already');
+  if (direction < 0 && leadCount <= 1) return noop(session, 'one window leads already');
   // A count beyond the windows that are there looks like all of them: less steps down from what is seen.
   const seen = direction < 0 ? Math.min(leadCount, Math.max(1, windows)) : leadCount;
   const next = Math.max(1, seen + direction);
-  return did(
+  return applied(
     adjust(situation, (adjusted) => ({ ...adjusted, leadCount: next })),
     { decided: `lead count ${next}`, because: `it was ${leadCount}` },
   );
 }
 
 /** The parts of every split made by hand alike. */
-function evenHand(situation: Situation): Outcome {
+function evenHand(situation: CommandContext): Outcome {
   const { session } = situation;
-  const { workspace, monitor } = placeInFocus(session);
+  const { workspace, monitor } = focusedArrangement(session);
   const arrangement = arrangementOf(session, workspace, monitor);
   const { hand } = handOf(arrangement, arrange(situation, workspace, monitor));
   const even = hand === undefined ? undefined : evened(hand);
   if (even === undefined || isEqual(even, hand)) {
-    return nothing(session, 'all parts are alike');
+    return noop(session, 'all parts are alike');
   }
-  return did(
+  return applied(
     withArrangement(session, workspace, monitor, (there) => ({ ...there, hand: even })),
     { decided: 'all parts alike', because: 'even-out by key' },
   );
 }
 
 /** even-out: drops every size moved by key, so that the shares of the settings apply again. */
-function evenOut(situation: Situation): Outcome {
+function evenOut(situation: CommandContext): Outcome {
   const { session } = situation;
-  const { workspace, monitor } = placeInFocus(session);
+  const { workspace, monitor } = focusedArrangement(session);
   const { kind } = tilingInFocus(situation).layout;
   const asPlaced = withEdgesBack(session, workspace, monitor);
   const placedBack = {
@@ -195,14 +195,14 @@ function evenOut(situation: Situation): Outcome {
   };
   if (kind === 'split') {
     const even = evenHand(asPlaced ? { ...situation, session: asPlaced } : situation);
-    return asPlaced && even.session === asPlaced ? did(asPlaced, placedBack) : even;
+    return asPlaced && even.session === asPlaced ? applied(asPlaced, placedBack) : even;
   }
   const adjusted = arrangementOf(session, workspace, monitor).adjusted?.[kind];
   if (adjusted?.leadShare === undefined && adjusted?.moved === undefined) {
-    if (asPlaced) return did(asPlaced, placedBack);
-    return nothing(session, 'no size here was moved by key');
+    if (asPlaced) return applied(asPlaced, placedBack);
+    return noop(session, 'no size here was moved by key');
   }
-  return did(
+  return applied(
     adjust(
       asPlaced ? { ...situation, session: asPlaced } : situation,
       ({ leadShare: _share, moved: _moved, ...kept }) => kept,
@@ -212,10 +212,10 @@ function evenOut(situation: Situation): Outcome {
   );
 }
 
-export const shareApplies = {
+export const shareFunctions = {
   'lead-share-more': (now) => stepLeadShare(now, 1),
   'lead-share-less': (now) => stepLeadShare(now, -1),
   'lead-count-more': (now) => stepLeadCount(now, 1),
   'lead-count-less': (now) => stepLeadCount(now, -1),
   'even-out': evenOut,
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

@@ -1,8 +1,8 @@
 import { isIn, withMode } from '../../model/window-mode.ts';
-import type { Applies } from './applies.ts';
+import type { CommandFunctions } from './command-functions.ts';
 import {
-  did,
-  nothing,
+  applied,
+  noop,
   windowName,
   windowOf,
   withFocus,
@@ -10,21 +10,21 @@ import {
   withList,
   withWindow,
   type Outcome,
-  type Situation,
+  type CommandContext,
 } from '../session.ts';
-import { focusedWindow, isOutcome } from './focused.ts';
+import { focusedWindow, isOutcome } from './focused-window.ts';
 
 const WORDS = { maximised: 'maximised', 'full-screen': 'full screen' } as const;
 
 /** maximise and full-screen: over the work area, or the whole monitor; again, the window is back where it was. */
-function toggleSize(situation: Situation, state: keyof typeof WORDS): Outcome {
+function toggleSize(situation: CommandContext, state: keyof typeof WORDS): Outcome {
   const { session } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
   const isOn = isIn(window, state);
-  if (!isOn && window.resizable === false) return nothing(session, 'its size is fixed');
+  if (!isOn && window.resizable === false) return noop(session, 'its size is fixed');
   const next = withWindow(session, window.id, (there) => withMode(there, state, !isOn));
-  return did(next, {
+  return applied(next, {
     about: window.id,
     decided: isOn ? `no longer ${WORDS[state]}` : WORDS[state],
     because: isOn ? 'back where it was' : 'by key; its place is kept',
@@ -32,7 +32,7 @@ function toggleSize(situation: Situation, state: keyof typeof WORDS): Outcome {
 }
 
 /** minimise: out of sight; the others close up, and its place in the order is kept. */
-function minimise(situation: Situation): Outcome {
+function minimise(situation: CommandContext): Outcome {
   const { session } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
@@ -41,7 +41,7 @@ function minimise(situation: Situation): Outcome {
     'minimised',
     (ids) => [...ids, window.id],
   );
-  return did(withFocusOnMonitor(hidden, session.focusMonitor), {
+  return applied(withFocusOnMonitor(hidden, session.focusMonitor), {
     about: window.id,
     decided: 'minimised',
     because: 'by key; restore-last brings it back to its place',
@@ -49,22 +49,22 @@ function minimise(situation: Situation): Outcome {
 }
 
 /** restore-last: the window minimised last is back at its place, wherever that is. */
-function restoreLast({ session, profile }: Situation): Outcome {
+function restoreLast({ session, profile }: CommandContext): Outcome {
   // What is in the pocket as well is called back from there.
   const window = session.minimised
     ?.map((id) => windowOf(session, id))
     .findLast((each) => each !== undefined && each.held !== 'pocketed');
-  if (!window) return nothing(session, 'no window is minimised');
-  return did(withFocus(session, window), {
+  if (!window) return noop(session, 'no window is minimised');
+  return applied(withFocus(session, window), {
     about: window.id,
     decided: `${windowName(profile, window)} restored`,
     because: 'it was minimised last',
   });
 }
 
-export const sizeApplies = {
+export const sizeFunctions = {
   maximise: (now) => toggleSize(now, 'maximised'),
   'full-screen': (now) => toggleSize(now, 'full-screen'),
   minimise,
   'restore-last': restoreLast,
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

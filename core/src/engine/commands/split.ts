@@ -1,38 +1,38 @@
-import type { Applies } from './applies.ts';
+import type { CommandFunctions } from './command-functions.ts';
 import type { Arrangement, Session } from '../../model/session.ts';
 import { takenOver } from '../../tiling/hand.ts';
 import { isDividing, LAYOUTS } from '../../tiling/layouts.ts';
 import type { Axis } from '../../values/direction.ts';
 import { arrange, handTree } from '../arrange.ts';
-import type { Arranged } from '../arranged.ts';
+import type { ArrangedWorkspace } from '../arranged-workspace.ts';
 import {
   arrangementOf,
-  did,
+  applied,
   isTiled,
-  nothing,
+  noop,
   windowName,
   withArrangement,
   type Outcome,
-  type Situation,
+  type CommandContext,
 } from '../session.ts';
-import { stood } from '../standing.ts';
-import { focusedWindow, isOutcome } from './focused.ts';
+import { toFloatingRect } from '../floating-rect.ts';
+import { focusedWindow, isOutcome } from './focused-window.ts';
 
 /**
  * split-across (x) and split-down (y): the next window that opens here divides the focused one so. In
  * another layout that is first taken over as it stands.
  */
-function splitNext(situation: Situation, axis: Axis): Outcome {
+function splitNext(situation: CommandContext, axis: Axis): Outcome {
   const { session, profile } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
   const name = windowName(profile, window);
-  if (!isTiled(window)) return nothing(session, `${name} is not tiled`);
+  if (!isTiled(window)) return noop(session, `${name} is not tiled`);
   const arranged = arrange(situation, window.workspace, window.monitor);
   const { layout } = arranged.tiling;
   const former = arrangementOf(session, window.workspace, window.monitor).divides;
   if (layout.kind === 'split' && former?.window === window.id && former.axis === axis) {
-    return nothing(session, `the next window divides ${name} so already`);
+    return noop(session, `the next window divides ${name} so already`);
   }
   const next = withArrangement(session, window.workspace, window.monitor, (there) => ({
     ...there,
@@ -40,7 +40,7 @@ function splitNext(situation: Situation, axis: Axis): Outcome {
     ...handOf(there, arranged, layout.kind !== 'split'),
     divides: { window: window.id, axis },
   }));
-  return did(
+  return applied(
     next,
     ...(layout.kind === 'split'
       ? []
@@ -62,7 +62,7 @@ function splitNext(situation: Situation, axis: Axis): Outcome {
 /** The hand-made tree of an arrangement, whole; where it is to be taken over anew, the layout's as it stands. */
 export function handOf(
   arrangement: Arrangement,
-  { tiled, solved, area, tiling }: Arranged,
+  { tiled, solved, area, tiling }: ArrangedWorkspace,
   isAnew = false,
 ): Pick<Arrangement, 'hand'> {
   const ids = tiled.map(({ id }) => id);
@@ -79,7 +79,7 @@ export function handOf(
  *
  * @param before what was in force, as it was arranged
  */
-export function carriedOver(session: Session, before: Arranged, to: string): Session {
+export function carriedOver(session: Session, before: ArrangedWorkspace, to: string): Session {
   const { workspace, monitor, tiled, tiles, tiling } = before;
   if (to === tiling.layout.kind) return session;
   if (to === 'split') {
@@ -94,12 +94,12 @@ export function carriedOver(session: Session, before: Arranged, to: string): Ses
     ...session,
     windows: session.windows.map((window) => {
       const standing = stands.get(window.id);
-      return standing ? { ...window, standing: stood(standing, monitor) } : window;
+      return standing ? { ...window, standing: toFloatingRect(standing, monitor) } : window;
     }),
   };
 }
 
-export const splitApplies = {
+export const splitFunctions = {
   'split-across': (now) => splitNext(now, 'x'),
   'split-down': (now) => splitNext(now, 'y'),
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

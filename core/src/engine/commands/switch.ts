@@ -1,14 +1,14 @@
 import { interactionOf, withInteraction, withoutInteraction } from '../../model/interaction.ts';
-import type { Applies } from './applies.ts';
+import type { CommandFunctions } from './command-functions.ts';
 import type { Session } from '../../model/session.ts';
 import {
-  did,
-  nothing,
+  applied,
+  noop,
   windowName,
   windowOf,
   withFocus,
   type Outcome,
-  type Situation,
+  type CommandContext,
   existingWindow,
 } from '../session.ts';
 
@@ -16,7 +16,7 @@ import {
  * switch-window: chooses the window that had the focus before, each further press the one before that;
  * the choice is taken when the key is released. Pocketed windows are not among them.
  */
-function switchWindow({ session, profile }: Situation): Outcome {
+function switchWindow({ session, profile }: CommandContext): Outcome {
   const switching = interactionOf(session, 'switching');
   const among =
     switching?.among ??
@@ -24,11 +24,11 @@ function switchWindow({ session, profile }: Situation): Outcome {
       const window = windowOf(session, id);
       return window !== undefined && window.held !== 'pocketed';
     });
-  if (among.length === 0) return nothing(session, 'no window is open');
+  if (among.length === 0) return noop(session, 'no window is open');
   const first = among[0] === session.focus ? 1 : 0;
-  if (first >= among.length) return nothing(session, 'it is the only window');
+  if (first >= among.length) return noop(session, 'it is the only window');
   const at = switching ? (switching.at + 1) % among.length : first;
-  return did(withInteraction(session, { kind: 'switching', among, at }), {
+  return applied(withInteraction(session, { kind: 'switching', among, at }), {
     about: among[at]!,
     decided: `${windowName(profile, existingWindow(session, among[at]))} chosen`,
     because: `number ${at + 1} of ${among.length}, most recent first; release takes it`,
@@ -36,13 +36,13 @@ function switchWindow({ session, profile }: Situation): Outcome {
 }
 
 /** The chosen window with the focus; `isTaken` false leaves all as it was. */
-export function switched(session: Session, isTaken: boolean): Session {
+export function endSwitching(session: Session, isTaken: boolean): Session {
   const switching = interactionOf(session, 'switching');
   const rest = withoutInteraction(session);
   const window = windowOf(rest, switching?.among[switching.at]);
   return isTaken && window ? withFocus(rest, window) : rest;
 }
 
-export const switchApplies = {
+export const switchFunctions = {
   'switch-window': switchWindow,
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

@@ -2,38 +2,51 @@ import { monitorOf } from '../../desk/desk.ts';
 import { workArea } from '../../desk/work-area.ts';
 import { keptInside, type Rect } from '../../geometry/rect.ts';
 import { ownEntry } from '../../values/own-entry.ts';
-import { ruledAgain } from '../rule-repeat.ts';
+import { reapplyRules } from '../reapply-rules.ts';
 import { tilingInForce } from '../arrange.ts';
 import { minimumOf } from '../hints.ts';
-import { did, nothing, windowOf, withWindow, type Outcome, type Situation } from '../session.ts';
-import { snapped, standingNow, standsAt, stood } from '../standing.ts';
+import {
+  applied,
+  noop,
+  windowOf,
+  withWindow,
+  type Outcome,
+  type CommandContext,
+} from '../session.ts';
+import { onGrid, currentFloatingRect, floatingRectOn, toFloatingRect } from '../floating-rect.ts';
 
 /** A window has another title. */
-export function windowRetitled(situation: Situation, id: string, title: string): Outcome {
+export function onWindowRetitled(situation: CommandContext, id: string, title: string): Outcome {
   const { session } = situation;
-  if (!windowOf(session, id)) return nothing(session, `no window ${id} is open`);
+  if (!windowOf(session, id)) return noop(session, `no window ${id} is open`);
   const titled = withWindow(session, id, (window) => ({ ...window, title }));
   const said = { about: id, decided: `titled ${title}`, because: 'its app says so' };
-  if (session.paused) return did(titled, said);
-  const again = ruledAgain({ ...situation, session: titled }, 'title', [id]);
-  return did(again.session, said, ...again.trace);
+  if (session.paused) return applied(titled, said);
+  const again = reapplyRules({ ...situation, session: titled }, 'title', [id]);
+  return applied(again.session, said, ...again.trace);
 }
 
 /**
  * A window asks for a place or a size, in physical pixels: a floating one gets it within the work area,
  * one left alone, or any while the engine is paused, as it asks; a tile is not the window's to choose.
  */
-export function windowAsked(situation: Situation, id: string, asked: Partial<Rect>): Outcome {
+export function onWindowRequest(
+  situation: CommandContext,
+  id: string,
+  asked: Partial<Rect>,
+): Outcome {
   const { session, profile, desk } = situation;
   const window = windowOf(session, id);
-  if (!window) return nothing(session, `no window ${id} is open`);
+  if (!window) return noop(session, `no window ${id} is open`);
   const monitor = monitorOf(desk, window.monitor);
   const { kind } = tilingInForce(profile, session, window.workspace, window.monitor).layout;
   const { paused } = session;
   const isFree = window.held !== 'tiled' || kind === 'free' || paused !== undefined;
-  if (!isFree) return nothing(session, 'its tile decides where it is and how large');
+  if (!isFree) return noop(session, 'its tile decides where it is and how large');
   const pausedAt = ownEntry(paused?.standing, id);
-  const now = pausedAt ? standsAt(window, pausedAt, monitor) : standingNow(window, monitor);
+  const now = pausedAt
+    ? floatingRectOn(window, pausedAt, monitor)
+    : currentFloatingRect(window, monitor);
   const wanted = { ...now, ...asked };
   const least = minimumOf(window, monitor.scale);
   const size = {
@@ -43,15 +56,15 @@ export function windowAsked(situation: Situation, id: string, asked: Partial<Rec
   const free = { ...wanted, ...size };
   const isKept = !paused && window.held !== 'left-alone';
   const there = isKept
-    ? keptInside(workArea(monitor).area, snapped(free, monitor, profile.floating.grid))
+    ? keptInside(workArea(monitor).area, onGrid(free, monitor, profile.floating.grid))
     : free;
-  const standing = stood(there, monitor);
+  const standing = toFloatingRect(there, monitor);
   const said = { about: id, decided: rectText(there), because: 'its app asks for it' };
   if (paused) {
     const stands = { ...paused, standing: { ...paused.standing, [id]: standing } };
-    return did({ ...session, paused: stands }, said);
+    return applied({ ...session, paused: stands }, said);
   }
-  return did(
+  return applied(
     withWindow(session, id, (before) => ({ ...before, standing })),
     said,
   );

@@ -1,33 +1,33 @@
 import { interactionOf, withoutInteraction, withInteraction } from '../../model/interaction.ts';
-import type { Applies } from './applies.ts';
+import type { CommandFunctions } from './command-functions.ts';
 import { type App, type AppWindow, appWindowSchema } from '../../model/app.ts';
 import { picked } from '../../model/object-fields.ts';
 import type { Profile } from '../../model/profile.ts';
 import type { WindowInput, Session, SessionWindow } from '../../model/session.ts';
-import { nearestName } from '../../values/nearest.ts';
+import { nearestName } from '../../values/nearest-name.ts';
 import { ownEntry } from '../../values/own-entry.ts';
 import {
-  did,
-  nothing,
+  applied,
+  noop,
   windowName,
   windowOf,
   withArrangement,
   withFocusOnMonitor,
   withList,
-  withoutMember,
+  withoutWindow,
   type Outcome,
   type Reason,
-  type Situation,
+  type CommandContext,
 } from '../session.ts';
-import { windowOpened } from './opening.ts';
+import { onWindowOpened } from './opening.ts';
 
 /** A window closes; the most recently focused window on its monitor has the focus. */
-export function windowClosed({ session, profile }: Situation, id: string): Outcome {
+export function onWindowClosed({ session, profile }: CommandContext, id: string): Outcome {
   const window = windowOf(session, id);
-  if (!window) return nothing(session, `no window ${id} is open`);
+  if (!window) return noop(session, `no window ${id} is open`);
   const without = forgotten(remembering(session, window), window);
   const next = session.focus === id ? withFocusOnMonitor(without, window.monitor) : without;
-  return did(next, {
+  return applied(next, {
     about: id,
     decided: `${windowName(profile, window)} closed`,
     because: session.paused ? 'the engine is paused; the others stay' : 'the others close up',
@@ -50,7 +50,7 @@ function forgotten(session: Session, window: SessionWindow): Session {
   const places = [window, window.pocketedFrom ?? window];
   const gone = places.reduce<Session>(
     (now, { workspace, monitor }) =>
-      withArrangement(now, workspace, monitor, (arrangement) => withoutMember(arrangement, id)),
+      withArrangement(now, workspace, monitor, (arrangement) => withoutWindow(arrangement, id)),
     {
       ...rest,
       ...(focus !== undefined && focus !== id && { focus }),
@@ -73,17 +73,17 @@ function withoutFromChoice(session: Session, id: string): Session {
 }
 
 /** open-app: always another window of the app. The new window's id is the app's and a number never used before. */
-export function openApp(situation: Situation, appId: string, title?: string): Outcome {
+export function openApp(situation: CommandContext, appId: string, title?: string): Outcome {
   const { session, profile } = situation;
   const app = appNamed(profile, appId);
-  if (typeof app === 'string') return nothing(session, app);
+  if (typeof app === 'string') return noop(session, app);
   const which = title === undefined ? null : furtherNamed(app, title);
-  if (typeof which === 'string') return nothing(session, which);
-  return windowOpened(situation, windowOfApp(situation, app, newId(situation, appId), which));
+  if (typeof which === 'string') return noop(session, which);
+  return onWindowOpened(situation, windowOfApp(situation, app, newId(situation, appId), which));
 }
 
 /** open-start: of the apps that are opened at the start, each whose window is not open yet. */
-function openStart(situation: Situation): Outcome {
+function openStart(situation: CommandContext): Outcome {
   const { profile } = situation;
   let { session } = situation;
   const trace: Reason[] = [];
@@ -99,20 +99,20 @@ function openStart(situation: Situation): Outcome {
     const now = { ...situation, session };
     const outcome =
       typeof app === 'string'
-        ? nothing(session, app)
-        : windowOpened(now, windowOfApp(now, app, newId(now, appId), null), goes);
+        ? noop(session, app)
+        : onWindowOpened(now, windowOfApp(now, app, newId(now, appId), null), goes);
     session = outcome.session;
     trace.push(...outcome.trace);
   }
   if (trace.length > 0) return { session, trace };
-  return nothing(
+  return noop(
     session,
     profile.start.length > 0 ? 'all of them are open' : 'no app is opened at the start',
   );
 }
 
 /** An id that no window of the app ever had. */
-function newId({ session }: Situation, appId: string): string {
+function newId({ session }: CommandContext, appId: string): string {
   let number = (ownEntry(session.opened, appId) ?? 0) + 1;
   while (windowOf(session, `${appId}-${number}`)) number++;
   return `${appId}-${number}`;
@@ -144,7 +144,7 @@ const WINDOW_FIELDS = Object.keys(appWindowSchema.shape) as (keyof AppWindow)[];
 
 /** A window as an app opens it: its own, or a further one. */
 function windowOfApp(
-  { session }: Situation,
+  { session }: CommandContext,
   app: App,
   id: string,
   further: AppWindow | null,
@@ -163,14 +163,14 @@ function windowOfApp(
   };
 }
 
-function closeFocused(situation: Situation): Outcome {
+function closeFocused(situation: CommandContext): Outcome {
   const { session } = situation;
-  if (session.focus === undefined) return nothing(session, 'no window has the focus');
-  return windowClosed(situation, session.focus);
+  if (session.focus === undefined) return noop(session, 'no window has the focus');
+  return onWindowClosed(situation, session.focus);
 }
 
-export const windowApplies = {
+export const windowFunctions = {
   'open-app': (now, { app, window }) => openApp(now, app, window),
   close: closeFocused,
   'open-start': openStart,
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

@@ -1,12 +1,12 @@
-import type { Applies } from './applies.ts';
+import type { CommandFunctions } from './command-functions.ts';
 import { deskInForce, monitorFor, workspacesOn } from '../../desk/desk.ts';
 import { type HomedWorkspace, freeNumber } from '../../desk/homes.ts';
 import type { Session } from '../../model/session.ts';
-import { nearestName } from '../../values/nearest.ts';
+import { nearestName } from '../../values/nearest-name.ts';
 import { ownEntry } from '../../values/own-entry.ts';
 import {
-  did,
-  nothing,
+  applied,
+  noop,
   shownNow,
   shownOn,
   windowName,
@@ -16,18 +16,18 @@ import {
   withList,
   withWindow,
   type Outcome,
-  type Situation,
+  type CommandContext,
   existingWindow,
 } from '../session.ts';
-import { settledOn, withNamesKept } from '../settle.ts';
-import { joined } from './join.ts';
+import { relocateWindows, withNamesKept } from '../relocation.ts';
+import { joinArrangement } from './arrangement-member.ts';
 
 /**
  * The workspaces a monitor goes round: all it can show, or where empty ones are dropped, those with
  * windows and the shown one.
  */
 export function listedWorkspaces(
-  { session, profile, desk }: Situation,
+  { session, profile, desk }: CommandContext,
   monitor: string,
 ): readonly HomedWorkspace[] {
   const all = workspacesOn(desk, monitor);
@@ -40,7 +40,7 @@ export function listedWorkspaces(
  * The workspace meant: by its name, else the next or previous one of the monitor with the focus, round
  * its list, or the one that monitor showed last. A sentence for the person when there is none.
  */
-function meant(situation: Situation, which: string): HomedWorkspace | string {
+function meant(situation: CommandContext, which: string): HomedWorkspace | string {
   const { session, desk } = situation;
   const named = desk.workspaces.find((workspace) => workspace.id === which);
   if (named) return named;
@@ -67,7 +67,7 @@ function meant(situation: Situation, which: string): HomedWorkspace | string {
 }
 
 /** The situation with a closed workspace open again, when it is called by its name. */
-function reopened(situation: Situation, which: string): Situation {
+function reopened(situation: CommandContext, which: string): CommandContext {
   const { session, profile } = situation;
   if (!session.workspacesClosed?.includes(which)) return situation;
   const open = withList(session, 'workspacesClosed', (ids) => ids.filter((id) => id !== which));
@@ -75,17 +75,17 @@ function reopened(situation: Situation, which: string): Situation {
 }
 
 /** go-workspace: shows a workspace on its monitor and goes there. */
-function goWorkspace(before: Situation, which: string): Outcome {
+function goWorkspace(before: CommandContext, which: string): Outcome {
   const situation = reopened(before, which);
   const { session, desk } = situation;
   const to = meant(situation, which);
-  if (typeof to === 'string') return nothing(session, to);
+  if (typeof to === 'string') return noop(session, to);
   const monitor = monitorFor(desk, to, session.focusMonitor);
   if (session.focusMonitor === monitor && ownEntry(session.shown, monitor) === to.id) {
-    return nothing(session, `workspace ${to.id} has the focus already`);
+    return noop(session, `workspace ${to.id} has the focus already`);
   }
   const shown = { ...session, ...shownNow(session, monitor, to.id) };
-  return did(withFocusOnMonitor(shown, monitor), {
+  return applied(withFocusOnMonitor(shown, monitor), {
     about: to.id,
     decided: `workspace ${to.id} shown`,
     because: desk.joined
@@ -98,21 +98,21 @@ function goWorkspace(before: Situation, which: string): Outcome {
  * put-on-workspace: the focused window joins the end of a workspace. Unless it is followed there, the
  * focus stays where it is, with the window that had it before.
  */
-function putOnWorkspace(before: Situation, which: string, follow: boolean): Outcome {
+function putOnWorkspace(before: CommandContext, which: string, follow: boolean): Outcome {
   const situation = reopened(before, which);
   const { session, profile, desk } = situation;
   const window = windowOf(session, session.focus);
-  if (!window) return nothing(session, 'no window has the focus');
+  if (!window) return noop(session, 'no window has the focus');
   const to = meant(situation, which);
-  if (typeof to === 'string') return nothing(session, to);
+  if (typeof to === 'string') return noop(session, to);
   if (to.id === window.workspace) {
-    return nothing(session, `${windowName(profile, window)} is on workspace ${to.id} already`);
+    return noop(session, `${windowName(profile, window)} is on workspace ${to.id} already`);
   }
-  const put = joined(situation, window, monitorFor(desk, to, window.monitor), to.id);
+  const put = joinArrangement(situation, window, monitorFor(desk, to, window.monitor), to.id);
   const next = follow
     ? withFocus(put, existingWindow(put, window.id))
     : withFocusOnMonitor(put, session.focusMonitor);
-  return did(next, {
+  return applied(next, {
     about: window.id,
     decided: `on workspace ${to.id}, at the end`,
     because: follow ? 'put there by key, and followed' : 'put there by key',
@@ -120,7 +120,7 @@ function putOnWorkspace(before: Situation, which: string, follow: boolean): Outc
 }
 
 /** new-workspace: one more on the monitor with the focus, named by the next free number; goes there. */
-function newWorkspace(situation: Situation): Outcome {
+function newWorkspace(situation: CommandContext): Outcome {
   const { session, profile, desk } = situation;
   const monitor = session.focusMonitor;
   const listed = new Set(
@@ -134,7 +134,7 @@ function newWorkspace(situation: Situation): Outcome {
   const id = freeNumber(names);
   const made = withList(pruned, 'workspacesMade', (all) => [...all, { id, monitor }]);
   const shown = { ...made, ...shownNow(made, monitor, id) };
-  return did(withFocusOnMonitor(shown, monitor), {
+  return applied(withFocusOnMonitor(shown, monitor), {
     about: id,
     decided: `workspace ${id} made and shown`,
     because: `${id} is the next free number`,
@@ -142,14 +142,14 @@ function newWorkspace(situation: Situation): Outcome {
 }
 
 /** close-workspace: the present one; its windows go to the one this monitor showed before. */
-function closeWorkspace(situation: Situation): Outcome {
+function closeWorkspace(situation: CommandContext): Outcome {
   const { session, profile, desk } = situation;
   const monitor = session.focusMonitor;
   const closed = shownOn(session, monitor);
   const others = workspacesOn(desk, monitor).filter(({ id }) => id !== closed);
   const before =
     others.find(({ id }) => id === ownEntry(session.shownBefore, monitor)) ?? others[0];
-  if (!before) return nothing(session, `${closed} is the only workspace here`);
+  if (!before) return noop(session, `${closed} is the only workspace here`);
 
   const members = session.windows.filter(({ workspace }) => workspace === closed);
   const moved = members.reduce<Session>(
@@ -169,10 +169,10 @@ function closeWorkspace(situation: Situation): Outcome {
     ...shownNow(without, monitor, before.id),
   };
   // Workspaces that only fill a monitor may be called otherwise without it.
-  const rest = settledOn(left, profile, deskInForce(profile, left));
+  const rest = relocateWindows(left, profile, deskInForce(profile, left));
   const focused = windowOf(rest, session.focus);
   const name = profile.workspaces.find(({ id }) => id === closed)?.name;
-  return did(focused ? withFocus(rest, focused) : withFocusOnMonitor(rest, monitor), {
+  return applied(focused ? withFocus(rest, focused) : withFocusOnMonitor(rest, monitor), {
     about: closed,
     decided: `workspace ${closed} closed`,
     because:
@@ -183,9 +183,9 @@ function closeWorkspace(situation: Situation): Outcome {
 }
 
 /** A window on another workspace of its own monitor; one in the pocket comes from there now. */
-function sentTo(situation: Situation, id: string, workspace: string): Session {
+function sentTo(situation: CommandContext, id: string, workspace: string): Session {
   const window = existingWindow(situation.session, id);
-  const sent = joined(situation, window, window.monitor, workspace);
+  const sent = joinArrangement(situation, window, window.monitor, workspace);
   return withWindow(sent, id, (there) =>
     there.pocketedFrom
       ? { ...there, pocketedFrom: { ...there.pocketedFrom, workspace, monitor: there.monitor } }
@@ -193,9 +193,9 @@ function sentTo(situation: Situation, id: string, workspace: string): Session {
   );
 }
 
-export const workspaceApplies = {
+export const workspaceFunctions = {
   'go-workspace': (now, { which }) => goWorkspace(now, which),
   'put-on-workspace': (now, { which, follow }) => putOnWorkspace(now, which, follow ?? false),
   'new-workspace': newWorkspace,
   'close-workspace': closeWorkspace,
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { anyBoard } from '../../testing/boards.ts';
+import { anyBoard } from '../../testing/zone-boards.ts';
 import { OFFICE, testDesk, windows } from '../../testing/desk.ts';
 import { DIRECTIONS } from '../../values/direction.ts';
 

@@ -1,32 +1,32 @@
 import { largenessOf, withoutLargeness } from '../../model/window-mode.ts';
-import { inDirections, type Applies } from './applies.ts';
-import type { Board, Zone } from '../../model/board.ts';
-import type { Placing } from '../../model/session-placing.ts';
+import { inDirections, type CommandFunctions } from './command-functions.ts';
+import type { ZoneBoard, Zone } from '../../model/zone-board.ts';
+import type { Snap } from '../../model/session-snap.ts';
 import type { SessionWindow } from '../../model/session.ts';
-import { boardName, tracksOf, zoneNamed } from '../../tiling/board.ts';
+import { zoneBoardName, tracksOf, zoneNamed } from '../../tiling/zone-board.ts';
 import type { Direction } from '../../values/direction.ts';
-import { nearestName } from '../../values/nearest.ts';
+import { nearestName } from '../../values/nearest-name.ts';
 import type { InZones } from '../../zones/seats.ts';
-import { zoneTowards } from '../../zones/towards.ts';
-import { placingArea } from '../placing-area.ts';
+import { zoneTowards } from '../../zones/neighbour-zone.ts';
+import { snapArea } from '../snap-area.ts';
 import {
-  did,
-  nothing,
+  applied,
+  noop,
   windowName,
   windowOf,
   withWindow,
   type Outcome,
-  type Situation,
+  type CommandContext,
 } from '../session.ts';
-import { boardFor, boardHere, withSeats, type BoardHere } from './board-here.ts';
-import { focusedWindow, isOutcome } from './focused.ts';
-import { withPlacing } from './placing.ts';
+import { zoneBoardFor, zoneBoardHere, withSeats, type ZoneBoardHere } from './zone-board-here.ts';
+import { focusedWindow, isOutcome } from './focused-window.ts';
+import { withSnap } from './snap.ts';
 
 /** Exchanges a window with those in another zone, or puts it there where that is empty. */
 function exchanged(
-  situation: Situation,
+  situation: CommandContext,
   window: SessionWindow,
-  here: BoardHere,
+  here: ZoneBoardHere,
   zone: string,
 ): Outcome {
   const { session, profile } = situation;
@@ -37,7 +37,7 @@ function exchanged(
   const seats: Record<string, InZones> = { [window.id]: { zones: [zone] } };
   for (const { id } of there) seats[id] = { zones: here.seat.before ?? here.seat.zones };
   const others = there.map((other) => windowName(profile, other)).join(' and ');
-  return did(withSeats(session, window, here.board.id, seats), {
+  return applied(withSeats(session, window, here.board.id, seats), {
     about: window.id,
     decided: `in ${zone}`,
     because: others ? `exchanged with ${others}` : 'it was empty',
@@ -46,11 +46,11 @@ function exchanged(
 
 /** move-D on a board: into the next zone in that direction; null where there is none, or the window is in none. */
 export function moveOverZones(
-  situation: Situation,
+  situation: CommandContext,
   window: SessionWindow,
   direction: Direction,
 ): Outcome | null {
-  const here = boardHere(situation, window);
+  const here = zoneBoardHere(situation, window);
   if (!here) return null;
   const { zoned, arranged } = here;
   const { area } = arranged;
@@ -59,18 +59,18 @@ export function moveOverZones(
 }
 
 /** move-earlier and move-later on a board: into the zone before or after in its order; null elsewhere. */
-export function moveOverZonesInOrder(situation: Situation, step: 1 | -1): Outcome | null {
+export function moveOverZonesInOrder(situation: CommandContext, step: 1 | -1): Outcome | null {
   const window = windowOf(situation.session, situation.session.focus);
-  const here = window && boardHere(situation, window);
+  const here = window && zoneBoardHere(situation, window);
   if (!window || !here) return null;
   const names = here.board.zones.map(({ name }) => name);
   const next = names[names.indexOf(here.seat.zones[0]!) + step];
   if (next !== undefined) return exchanged(situation, window, here, next);
-  return nothing(situation.session, `it is in the ${step > 0 ? 'last' : 'first'} zone`);
+  return noop(situation.session, `it is in the ${step > 0 ? 'last' : 'first'} zone`);
 }
 
 /** The zone meant by its name or its number in the board's order; else what would be right. */
-function zoneMeant(board: Board, which: string): Zone | string {
+function zoneMeant(board: ZoneBoard, which: string): Zone | string {
   const named = zoneNamed(board, which);
   if (named) return named;
   const numbered = /^\d{1,4}$/.test(which) ? board.zones[Number(which) - 1] : undefined;
@@ -80,51 +80,51 @@ function zoneMeant(board: Board, which: string): Zone | string {
     board.zones.map(({ name }) => name),
   );
   const hint = nearest ? `; the nearest is ${nearest}` : `; it has ${board.zones.length}`;
-  return `${boardName(board)} has no zone ${which}${hint}`;
+  return `${zoneBoardName(board)} has no zone ${which}${hint}`;
 }
 
 /**
  * place-in-zone: by name or by number. On a board the window exchanges with what is there; elsewhere it is
  * placed in that zone of the board that fits its monitor.
  */
-function placeInZone(situation: Situation, which: string): Outcome {
+function placeInZone(situation: CommandContext, which: string): Outcome {
   const { session } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
-  const board = boardFor(situation, window);
-  if (!board) return nothing(session, 'no zone board fits this monitor');
+  const board = zoneBoardFor(situation, window);
+  if (!board) return noop(session, 'no zone board fits this monitor');
   const zone = zoneMeant(board, which);
-  if (typeof zone === 'string') return nothing(session, zone);
+  if (typeof zone === 'string') return noop(session, zone);
   return putInZone(situation, window, board, zone.name);
 }
 
 /** A window in a zone of a board: exchanged where that board arranges it, else placed. */
 export function putInZone(
-  situation: Situation,
+  situation: CommandContext,
   window: SessionWindow,
-  board: Board,
+  board: ZoneBoard,
   zone: string,
 ): Outcome {
   const { session } = situation;
-  const here = boardHere(situation, window);
+  const here = zoneBoardHere(situation, window);
   if (here?.board.id === board.id) {
     const isThere = here.seat.zones.length === 1 && here.seat.zones[0] === zone;
-    if (isThere && !largenessOf(window)) return nothing(session, `it is in ${zone} already`);
+    if (isThere && !largenessOf(window)) return noop(session, `it is in ${zone} already`);
     const plain = withWindow(session, window.id, withoutLargeness);
     return exchanged({ ...situation, session: plain }, window, here, zone);
   }
   const now = window.placing?.zone;
   if (now?.board === board.id && now.zones.length === 1 && now.zones[0] === zone)
-    return nothing(session, `it is in ${zone} already`);
-  return did(withPlacing(session, window.id, inZonesOf(board, [zone])), {
+    return noop(session, `it is in ${zone} already`);
+  return applied(withSnap(session, window.id, inZonesOf(board, [zone])), {
     about: window.id,
-    decided: `in ${zone} of ${boardName(board)}`,
+    decided: `in ${zone} of ${zoneBoardName(board)}`,
     because: 'placed by key; put-back brings it back',
   });
 }
 
 /** widen-D: over the next zone in that direction too; put-back makes it as narrow as it was. */
-function widen(situation: Situation, direction: Direction): Outcome {
+function widen(situation: CommandContext, direction: Direction): Outcome {
   const { session, profile } = situation;
   const window = focusedWindow(situation);
   if (isOutcome(window)) return window;
@@ -133,32 +133,32 @@ function widen(situation: Situation, direction: Direction): Outcome {
     decided: `over ${zones.join(' and ')}`,
     because: 'widened by key; put-back makes it as narrow as it was',
   });
-  const here = boardHere(situation, window);
+  const here = zoneBoardHere(situation, window);
   if (here) {
     const { seat, board, zoned } = here;
     const { area } = here.arranged;
     const next = zoneTowards(board, zoned.tracks, area, seat.zones, direction);
-    if (next === null) return nothing(session, `no zone lies ${direction} of it`);
+    if (next === null) return noop(session, `no zone lies ${direction} of it`);
     const zones = [...seat.zones, next];
     const wide = { zones, before: seat.before ?? seat.zones };
-    return did(withSeats(session, window, board.id, { [window.id]: wide }), said(zones));
+    return applied(withSeats(session, window, board.id, { [window.id]: wide }), said(zones));
   }
   const zone = window.placing?.zone;
   const board = zone && profile.boards.find(({ id }) => id === zone.board);
-  if (!zone || !board) return nothing(session, `${windowName(profile, window)} is in no zone`);
-  const { area, gap } = placingArea(situation, window.workspace, window.monitor);
+  if (!zone || !board) return noop(session, `${windowName(profile, window)} is in no zone`);
+  const { area, gap } = snapArea(situation, window.workspace, window.monitor);
   const next = zoneTowards(board, tracksOf(board, area, gap), area, zone.zones, direction);
-  if (next === null) return nothing(session, `no zone lies ${direction} of it`);
+  if (next === null) return noop(session, `no zone lies ${direction} of it`);
   const zones = [...zone.zones, next];
-  return did(withPlacing(session, window.id, inZonesOf(board, zones)), said(zones));
+  return applied(withSnap(session, window.id, inZonesOf(board, zones)), said(zones));
 }
 
 /** A place in zones of a board that is not the layout. */
-export function inZonesOf({ id }: Board, zones: string[]): Placing {
+export function inZonesOf({ id }: ZoneBoard, zones: string[]): Snap {
   return { x: 'full', y: 'full', zone: { board: id, zones } };
 }
 
-export const zoneApplies = {
+export const zoneFunctions = {
   ...inDirections('widen', widen),
   'place-in-zone': (now, { zone }) => placeInZone(now, zone),
-} satisfies Partial<Applies>;
+} satisfies Partial<CommandFunctions>;

@@ -3,7 +3,7 @@ import { BASE } from '../../model/keys.ts';
 import type { Profile } from '../../model/profile.ts';
 import { keyName } from '../../values/codes.ts';
 import { modifierOf } from '../../values/modifiers.ts';
-import { boardOf } from '../devices.ts';
+import { keyboardOf } from '../devices.ts';
 import { keyMap } from '../map.ts';
 import { byTask, chartRows } from './rows.ts';
 import { html } from './text.ts';
@@ -109,9 +109,9 @@ function styleOf({ ink }: ChartColours): string {
 }
 
 /** The board alone, each key with what it does with the main modifier; as wide as it is put. */
-export function boardSvg(profile: Profile, mode: ChartMode): string {
+export function keyboardSvg(profile: Profile, mode: ChartMode): string {
   const colours = CHART_COLOURS[mode];
-  const width = boardOf(profile).width * KEY + 2 * MARGIN;
+  const width = keyboardOf(profile).width * KEY + 2 * MARGIN;
   const board = boardDrawing(profile, colours, width, 0);
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${round(width)} ${round(board.height)}" role="img" aria-label="${html(`Keys with ${profile.keys.main}`)}">`,
@@ -188,16 +188,16 @@ function fittedText(
 }
 
 function boardScale(profile: Profile, width: number): number {
-  return Math.min(KEY, (width - 2 * MARGIN) / boardOf(profile).width);
+  return Math.min(KEY, (width - 2 * MARGIN) / keyboardOf(profile).width);
 }
 
 function boardHeight(profile: Profile, width: number): number {
-  return boardOf(profile).height * boardScale(profile, width);
+  return keyboardOf(profile).height * boardScale(profile, width);
 }
 
 /** The board, each key with what it does with the main modifier. */
 function boardDrawing(profile: Profile, colours: ChartColours, width: number, top: number) {
-  const board = boardOf(profile);
+  const board = keyboardOf(profile);
   const unit = boardScale(profile, width);
   const left = (width - board.width * unit) / 2;
   const { main } = profile.keys;

@@ -1,6 +1,6 @@
 import { BASE } from '../../model/keys.ts';
 import type { Profile } from '../../model/profile.ts';
-import { boardSvg } from './drawing.ts';
+import { keyboardSvg } from './drawing.ts';
 import { byTask, chartRows } from './rows.ts';
 import { html } from './text.ts';
 
@@ -36,7 +36,7 @@ kbd { font: 11px ui-monospace, monospace; border: 1px solid #5A6664; border-radi
 </head>
 <body>
 <h1>Keys of ${html(profile.name)}</h1>
-${boardSvg(profile, 'day')}
+${keyboardSvg(profile, 'day')}
 <main>
 ${groups.join('\n')}
 </main>

@@ -3,7 +3,7 @@ import type { KeyCommand } from '../../commands/registry.ts';
 import { MAIN } from '../../values/modifiers.ts';
 
 /** A binding of a ready-made map. */
-export interface StarterBinding {
+export interface KeyStarterBinding {
   /** As the profile writes triggers. */
   keys: string;
   command: KeyCommand;
@@ -15,10 +15,10 @@ export function withMain(
   code: string,
   more: readonly string[],
   command: KeyCommand,
-): StarterBinding {
+): KeyStarterBinding {
   return { keys: [MAIN, ...more, code].join('+'), command };
 }
 
-export function bareKey(keys: string, command: KeyCommand): StarterBinding {
+export function bareKey(keys: string, command: KeyCommand): KeyStarterBinding {
   return { keys, command };
 }

@@ -1,8 +1,8 @@
 import { commandText } from '../../commands/command.ts';
-import { STARTERS, type StarterId } from '../../model/keys.ts';
+import { KEY_STARTERS, type KeyStarterId } from '../../model/keys.ts';
 import { profileSchema } from '../../model/profile.ts';
 import { keysCaps } from '../../values/trigger.ts';
-import type { StarterBinding } from './binding.ts';
+import type { KeyStarterBinding } from './binding.ts';
 import { bindingOf, REGIONS } from './regions.ts';
 import { STARTER_MAPS } from './starters.ts';
 
@@ -18,13 +18,13 @@ function named() {
 
 /** The keys of every starter as Markdown: one part a starter, its regions in their order. */
 export function startersDocument(): string {
-  return STARTERS.filter((id) => id !== 'none')
+  return KEY_STARTERS.filter((id) => id !== 'none')
     .map((id) => [`### ${STARTER_MAPS[id].title} (\`${id}\`)`, STARTER_MAPS[id].says, ...parts(id)])
     .flat()
     .join('\n\n');
 }
 
-function parts(id: StarterId): string[] {
+function parts(id: KeyStarterId): string[] {
   const all = STARTER_MAPS[id].bindings(named());
   if (id !== 'whole') return [table(all)];
   const regions = REGIONS.map(({ title, keys }) => ({
@@ -32,7 +32,7 @@ function parts(id: StarterId): string[] {
     bindings: keys.map((key) => bindingOf(key).keys),
   }));
   const placed = new Set(regions.flatMap(({ bindings }) => bindings));
-  const isLayout = ({ command }: StarterBinding) => command.command === 'use-layout';
+  const isLayout = ({ command }: KeyStarterBinding) => command.command === 'use-layout';
   const rest = all.filter((binding) => !placed.has(binding.keys));
   return [
     'What has your name: here workspace 1, an app with the letter P, and a desk',
@@ -46,7 +46,7 @@ function parts(id: StarterId): string[] {
   ];
 }
 
-function table(bindings: readonly StarterBinding[]): string {
+function table(bindings: readonly KeyStarterBinding[]): string {
   const rows = bindings.map(({ keys, command }) => [
     keysCaps(keys, 'Meta')
       .map((cap) => (cap === '`' ? '`` ` ``' : `\`${cap}\``))

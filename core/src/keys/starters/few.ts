@@ -2,13 +2,13 @@ import type { KeyCommand } from '../../commands/registry.ts';
 
 import type { Profile } from '../../model/profile.ts';
 import { DIRECTIONS, type Direction } from '../../values/direction.ts';
-import { bareKey, withMain, type StarterBinding } from './binding.ts';
+import { bareKey, withMain, type KeyStarterBinding } from './binding.ts';
 import { ARROWS, bindingOf, BLOCK, LEFT_T, onThePad, RIGHT_T } from './regions.ts';
 
 const CALLS = ['KeyU', 'KeyI', 'KeyO', 'KeyP'];
 
 /** The left hand says where: two halves and the whole between them. The right hand says which of the first four apps. */
-export function fewStarter({ apps }: Profile): StarterBinding[] {
+export function fewStarter({ apps }: Profile): KeyStarterBinding[] {
   return [
     withMain('KeyS', [], { command: 'place-at', x: { start: '1/2' } }),
     withMain('KeyD', [], { command: 'place-at' }),
@@ -25,7 +25,7 @@ const AFTER_HALVES = ['1/3', '2/3'];
 const AFTER_QUARTERS = ['1/3'];
 
 /** A block of nine keys in the shape of a monitor, halves on its sides and quarters on its corners. */
-export function blockStarter(): StarterBinding[] {
+export function blockStarter(): KeyStarterBinding[] {
   return [
     ...BLOCK.map(([code, where]) => {
       const axes = Object.keys(where).length;
@@ -42,7 +42,7 @@ export function blockStarter(): StarterBinding[] {
 }
 
 /** Each arrow places on its side; what is done with the whole window is on the keys above them. */
-export function arrowsStarter(): StarterBinding[] {
+export function arrowsStarter(): KeyStarterBinding[] {
   return [
     ...DIRECTIONS.flatMap((direction) => [
       withMain(ARROWS[direction], [], { command: `place-${direction}` }),
@@ -64,7 +64,7 @@ export function arrowsStarter(): StarterBinding[] {
 function directionsOn(
   keys: Record<Direction, string>,
   [last, lead]: readonly [string, string],
-): StarterBinding[] {
+): KeyStarterBinding[] {
   return [
     ...DIRECTIONS.flatMap((direction) => [
       withMain(keys[direction], [], { command: `focus-${direction}` }),
@@ -84,7 +84,7 @@ export const invertedTStarter = () => directionsOn(RIGHT_T, ['KeyU', 'KeyO']);
 export const invertedTLeftStarter = () => directionsOn(LEFT_T, ['KeyW', 'KeyR']);
 
 /** Zones by the digit of the number pad; the keys around it place without a board. */
-export function numberPadStarter(): StarterBinding[] {
+export function numberPadStarter(): KeyStarterBinding[] {
   return [...onThePad([]).map(bindingOf), withMain('NumpadEnter', [], { command: 'maximise' })];
 }
 
@@ -104,6 +104,6 @@ const ON_BUTTONS: readonly KeyCommand[] = [
 export const POINTING_BUTTONS = 3;
 
 /** For a mouse of a dozen buttons that sends no modifiers. */
-export function buttonsStarter(): StarterBinding[] {
+export function buttonsStarter(): KeyStarterBinding[] {
   return ON_BUTTONS.map((command, i) => bareKey(`Button${POINTING_BUTTONS + 1 + i}`, command));
 }

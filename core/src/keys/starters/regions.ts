@@ -1,10 +1,10 @@
-import type { Command, PlainCommandId } from '../../commands/registry.ts';
+import type { Command, CommandIdWithoutArguments } from '../../commands/registry.ts';
 
 import { DIRECTIONS, type Direction } from '../../values/direction.ts';
 import type { LayoutSetting } from '../../values/layout.ts';
 import { inOrder, type Modifier } from '../../values/modifiers.ts';
-import type { Along, Fraction } from '../../values/placing.ts';
-import { withMain, type StarterBinding } from './binding.ts';
+import type { Along, Fraction } from '../../values/snap.ts';
+import { withMain, type KeyStarterBinding } from './binding.ts';
 
 /** A key, what is pressed with it beside the main modifier, and what it does. */
 export type KeyFor = readonly [code: string, more: readonly Modifier[], command: Command];
@@ -24,7 +24,7 @@ const ALT_SHIFT: readonly Modifier[] = ['Alt', 'Shift'];
 const ALT_CTRL: readonly Modifier[] = ['Alt', 'Ctrl'];
 
 /** The binding of a key, with the main modifier. */
-export function bindingOf([code, more, command]: KeyFor): StarterBinding {
+export function bindingOf([code, more, command]: KeyFor): KeyStarterBinding {
   return withMain(code, inOrder(more), command);
 }
 
@@ -33,7 +33,7 @@ function row(codes: string, more: readonly Modifier[], commands: string): KeyFor
   const keys = codes.split(' ');
   return commands
     .split(' ')
-    .map((id, i): KeyFor => [keys[i]!, more, { command: id as PlainCommandId }]);
+    .map((id, i): KeyFor => [keys[i]!, more, { command: id as CommandIdWithoutArguments }]);
 }
 
 const UPPER_ROW = 'KeyQ KeyW KeyE KeyR KeyT KeyY KeyU KeyI KeyO KeyP';

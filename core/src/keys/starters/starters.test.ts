@@ -3,10 +3,10 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { checkKeys } from '../../checkup/keys.ts';
-import { STARTERS, type StarterId } from '../../model/keys.ts';
+import { KEY_STARTERS, type KeyStarterId } from '../../model/keys.ts';
 import { profileSchema } from '../../model/profile.ts';
 import { OFFICE } from '../../testing/desk.ts';
-import { BOARDS, middleOf } from '../boards.ts';
+import { KEYBOARDS, middleOf } from '../keyboards.ts';
 import { beginningFrom } from '../edit.ts';
 import { keyMap } from '../map.ts';
 import { startersDocument } from './document.ts';
@@ -24,7 +24,7 @@ interface Bound {
 }
 
 /** The keys of a starter, read from the text of its triggers alone. */
-function boundIn(id: StarterId, profile = bare): Bound[] {
+function boundIn(id: KeyStarterId, profile = bare): Bound[] {
   return STARTER_MAPS[id].bindings(profile).map(({ keys, command }) => {
     const steps = keys.split(' ');
     const names = steps[0]!.split('+');
@@ -43,7 +43,7 @@ describe('every starter', () => {
     );
   });
 
-  it.each(STARTERS)(
+  it.each(KEY_STARTERS)(
     '%s has nothing for the checkup, on a keyboard of 80 % and on a whole one',
     (id) => {
       for (const board of ['ansi-100', 'iso-80'] as const) {
@@ -116,13 +116,13 @@ describe('the whole starter', () => {
     for (const [one, other] of OPPOSITES) {
       const [a, b] = [plain.get(one!)!, plain.get(other!)!];
       expect(b.more).toBe(a.more);
-      const [from, to] = [a, b].map(({ code }) => middleOf(BOARDS['ansi-100'], code)!);
+      const [from, to] = [a, b].map(({ code }) => middleOf(KEYBOARDS['ansi-100'], code)!);
       expect(Math.hypot(from!.x - to!.x, from!.y - to!.y)).toBeLessThanOrEqual(1.5);
     }
   });
 
   it('has each group of commands in one row', () => {
-    const rowOf = (text: string) => middleOf(BOARDS['ansi-100'], plain.get(text)!.code)!.y;
+    const rowOf = (text: string) => middleOf(KEYBOARDS['ansi-100'], plain.get(text)!.code)!.y;
     const GROUPS = [
       [
         'float',
@@ -185,7 +185,8 @@ describe('the whole starter', () => {
       ].sort(),
     );
     // The block of keys has the shape of a monitor.
-    const at = (text: string) => middleOf(BOARDS['ansi-100'], plain.get(`place-at ${text}`)!.code)!;
+    const at = (text: string) =>
+      middleOf(KEYBOARDS['ansi-100'], plain.get(`place-at ${text}`)!.code)!;
     for (const upper of ['left 1/2, upper 1/2', 'upper 1/2', 'right 1/2, upper 1/2'])
       expect(at(upper).y).toBeLessThan(at('the whole work area').y);
     expect(at('left 1/2').x).toBeLessThan(at('the whole work area').x);
@@ -232,16 +233,16 @@ describe('whatever letters a person gives', () => {
       rules: [],
     });
 
-  it.each(STARTERS)('every command of %s keeps a key, and no two have one', (id) => {
+  it.each(KEY_STARTERS)('every command of %s keeps a key, and no two have one', (id) => {
     fc.assert(
       fc.property(named, (names) => {
         const profile = { ...withNames(names), keys: { ...bare.keys, from: id } };
         const map = keyMap(profile);
         const texts = new Set(map.map(({ command }) => commandText(command!)));
         for (const { text } of boundIn(id)) expect(texts).toContain(text);
-        expect(new Set(map.map(({ sign }) => sign)).size).toBe(map.length);
+        expect(new Set(map.map(({ canonicalTrigger }) => canonicalTrigger)).size).toBe(map.length);
         // No whole trigger is the beginning of another.
-        const signs = map.map(({ sign }) => sign);
+        const signs = map.map(({ canonicalTrigger }) => canonicalTrigger);
         const begins = new Set(
           signs.flatMap((sign) => {
             const steps = sign.split(' ');

@@ -1,6 +1,6 @@
-import type { InputDevice, StarterId } from '../../model/keys.ts';
+import type { InputDevice, KeyStarterId } from '../../model/keys.ts';
 import type { Profile } from '../../model/profile.ts';
-import type { StarterBinding } from './binding.ts';
+import type { KeyStarterBinding } from './binding.ts';
 import {
   arrowsStarter,
   blockStarter,
@@ -13,17 +13,17 @@ import {
 } from './few.ts';
 import { wholeMap, wholeStarter, type Moved } from './whole.ts';
 
-export interface Starter {
+export interface KeyStarter {
   title: string;
   /** What it has, and by which idea, in a sentence. */
   says: string;
-  bindings: (profile: Profile) => StarterBinding[];
+  bindings: (profile: Profile) => KeyStarterBinding[];
   /** What it is for, where that is no keyboard. */
   device?: InputDevice;
 }
 
 /** Key maps to begin from, and to merge into one's own. */
-export const STARTER_MAPS: Record<StarterId, Starter> = {
+export const STARTER_MAPS: Record<KeyStarterId, KeyStarter> = {
   whole: {
     title: 'Every command',
     says: 'Main alone goes or changes how things are, with Shift the window comes along, with Ctrl it is sized and placed, with Alt the key reaches monitors and apps; each group of commands has its part of the keyboard, opposites side by side.',
@@ -76,6 +76,6 @@ export const STARTER_MAPS: Record<StarterId, Starter> = {
 };
 
 /** What a starter has on other keys than it would, since a person's letters come first. */
-export function movedByLetters(profile: Profile, id: StarterId): readonly Moved[] {
+export function movedByLetters(profile: Profile, id: KeyStarterId): readonly Moved[] {
   return id === 'whole' ? wholeMap(profile).moved : [];
 }

@@ -1,6 +1,6 @@
 import type { Profile } from '../../model/profile.ts';
 import { MAIN } from '../../values/modifiers.ts';
-import type { StarterBinding } from './binding.ts';
+import type { KeyStarterBinding } from './binding.ts';
 import {
   appKeys,
   bindingOf,
@@ -19,7 +19,7 @@ const LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'];
 
 /** A command of the map that is not where it would be, since what a person named has its letter. */
 export interface Moved {
-  binding: StarterBinding;
+  binding: KeyStarterBinding;
   /** Where it would be. */
   from: string;
   /** What has its letter: "workspace S". */
@@ -27,7 +27,7 @@ export interface Moved {
 }
 
 interface WholeMap {
-  bindings: StarterBinding[];
+  bindings: KeyStarterBinding[];
   moved: Moved[];
 }
 
@@ -38,7 +38,7 @@ interface WholeMap {
  * workspaces and apps come first; what they take the place of is behind Main Space, on the same letter.
  */
 export function wholeMap(profile: Profile): WholeMap {
-  const bindings = new Map<string, { binding: StarterBinding; by: string }>();
+  const bindings = new Map<string, { binding: KeyStarterBinding; by: string }>();
   const moved: Moved[] = [];
   const bind = (key: KeyFor, by = '') => {
     const binding = bindingOf(key);
@@ -72,7 +72,7 @@ export function wholeMap(profile: Profile): WholeMap {
   return { bindings: [...bindings.values()].map(({ binding }) => binding), moved };
 }
 
-export const wholeStarter = (profile: Profile): StarterBinding[] => wholeMap(profile).bindings;
+export const wholeStarter = (profile: Profile): KeyStarterBinding[] => wholeMap(profile).bindings;
 
 /**
  * Where a key that is taken is found: behind Main Space, on its own letter, or else on the next that is free, with

@@ -3,13 +3,13 @@ import type { Command } from '../../commands/registry.ts';
 import fc from 'fast-check';
 
 import { openSession } from '../../engine/open.ts';
-import { place } from '../../engine/place.ts';
+import { computePlacements } from '../../engine/placements.ts';
 import { reduce, type SessionEvent } from '../../engine/reduce.ts';
 import { profileSchema, type Profile } from '../../model/profile.ts';
 import { sessionSchema, type Session } from '../../model/session.ts';
 import { deepFrozen } from '../desk.ts';
 import { anyDesk, anySession } from './desks.ts';
-import { anyHappening } from './happenings.ts';
+import { anyHappening } from './events.ts';
 
 /** `npm run fuzz -- --seconds N --seed S` sets both; each property has its part of the time. */
 export const SEED = Number(process.env['FUZZ_SEED'] ?? 1);
@@ -97,7 +97,7 @@ export function seen({ session, profile }: Desk) {
     return here.length === 0 ? [] : [[key, here] as const];
   });
   return {
-    placements: place(session, profile).placements,
+    placements: computePlacements(session, profile).placements,
     orders: Object.fromEntries(orders.sort(([a], [b]) => (a < b ? -1 : 1))),
     shown: session.shown,
     focus: session.focus,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { LAYOUT_KINDS } from '../../values/layout.ts';
-import { ON_OPPOSITE, ON_REPEAT } from '../../values/placing.ts';
-import { anyBoard } from '../boards.ts';
+import { ON_OPPOSITE, ON_REPEAT } from '../../values/snap.ts';
+import { anyBoard } from '../zone-boards.ts';
 
 /** Ids as people give them, and such as objects have members of. */
 export const IDS = [

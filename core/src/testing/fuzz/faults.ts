@@ -33,7 +33,7 @@ export const FAULTS: readonly Planted[] = [
   },
   {
     name: 'an empty workspace is forgotten when a monitor goes',
-    file: 'engine/settle.ts',
+    file: 'engine/relocation.ts',
     from: 'if (madeUp.length === 0) return session;',
     to: 'return session;',
     run: 'returns',
@@ -54,14 +54,14 @@ export const FAULTS: readonly Planted[] = [
   },
   {
     name: 'the focus does not come back with its monitor',
-    file: 'engine/settle.ts',
+    file: 'engine/relocation.ts',
     from: 'if (back >= 0) {',
     to: 'if (back > 90) {',
     run: 'returns',
   },
   {
     name: 'how a workspace was on a monitor that goes is forgotten',
-    file: 'engine/settle.ts',
+    file: 'engine/relocation.ts',
     from: '? { ...from, left: true }',
     to: '? { order: from.order, left: true }',
     run: 'returns',

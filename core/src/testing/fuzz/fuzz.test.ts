@@ -2,7 +2,7 @@ import { COMMANDS } from '../../commands/registry.ts';
 import fc from 'fast-check';
 import { afterAll, describe, expect, it } from 'vitest';
 
-import { place } from '../../engine/place.ts';
+import { computePlacements } from '../../engine/placements.ts';
 import type { SessionEvent } from '../../engine/reduce.ts';
 import { sessionSchema, windowSchema } from '../../model/session.ts';
 import {
@@ -20,7 +20,7 @@ import {
   type Desk,
   type UnderWay,
 } from './desk-runs.ts';
-import { commandFor } from './happenings.ts';
+import { commandFor } from './events.ts';
 
 const ran = new Tally(COMMANDS);
 const KINDS = Object.keys(UNDER_WAY) as UnderWay[];
@@ -66,7 +66,7 @@ afterAll(() => {
 
 function soundly(desk: Desk) {
   const { session, profile } = desk;
-  expect(place(session, profile).placements).toHaveLength(session.windows.length);
+  expect(computePlacements(session, profile).placements).toHaveLength(session.windows.length);
   const written = JSON.parse(JSON.stringify(session)) as unknown;
   expect(sessionSchema.parse(written)).toEqual(written);
 }
@@ -76,7 +76,7 @@ describe('whatever happens on whatever desk', TIMEOUT, () => {
     holds(
       ({ session, profile }, event) => {
         if (event?.type === 'command') ran.count(event.command.command);
-        expect(place(session, profile).placements).toHaveLength(session.windows.length);
+        expect(computePlacements(session, profile).placements).toHaveLength(session.windows.length);
       },
       () => ran.never().length === 0,
     );

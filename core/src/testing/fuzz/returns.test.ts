@@ -6,7 +6,7 @@ import { afterAll, describe, expect, it } from 'vitest';
 import { deskInForce } from '../../desk/desk.ts';
 import { arrange } from '../../engine/arrange.ts';
 import { openSession } from '../../engine/open.ts';
-import { place } from '../../engine/place.ts';
+import { computePlacements } from '../../engine/placements.ts';
 import { sessionSchema } from '../../model/session.ts';
 import { isDividing } from '../../tiling/layouts.ts';
 import { ownEntry } from '../../values/own-entry.ts';
@@ -72,7 +72,7 @@ afterAll(() => {
 function waysOf({ session, profile }: Desk): string[] {
   const window = session.windows.find(({ id }) => id === session.focus);
   if (!window) return [];
-  const at = place(session, profile).placements.find(({ id }) => id === window.id)!;
+  const at = computePlacements(session, profile).placements.find(({ id }) => id === window.id)!;
   const is: Record<(typeof WAYS)[number], boolean> = {
     tiled: at.tile !== null,
     floating: window.held === 'floating',
@@ -183,7 +183,7 @@ describe('whatever happens on whatever desk', TIMEOUT, () => {
             monitor.id,
           );
           if (!isDividing(tiling.layout)) continue;
-          const tiles = place(session, profile).placements.flatMap((window) =>
+          const tiles = computePlacements(session, profile).placements.flatMap((window) =>
             window.monitor === monitor.id && window.workspace === workspace && window.tile
               ? [window.tile]
               : [],

@@ -1,13 +1,18 @@
-import { PLAIN_COMMANDS, type Command, type CommandId, COMMANDS } from '../../commands/registry.ts';
+import {
+  COMMANDS_WITHOUT_ARGUMENTS,
+  type Command,
+  type CommandId,
+  COMMANDS,
+} from '../../commands/registry.ts';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { groupedFindings } from '../../checkup/findings.ts';
-import { placeAndCheck } from '../../checkup/standing.ts';
+import { checkPlacements } from '../../checkup/placements.ts';
 import { commandText } from '../../commands/command.ts';
 import { openSession } from '../../engine/open.ts';
-import { place } from '../../engine/place.ts';
+import { computePlacements } from '../../engine/placements.ts';
 import { reduce, type SessionEvent } from '../../engine/reduce.ts';
-import { whyHere } from '../../engine/why.ts';
+import { whyHere } from '../../engine/explain.ts';
 import { deskInForce } from '../../desk/desk.ts';
 import { profileSchema, type Profile } from '../../model/profile.ts';
 import { LAYOUT_KINDS } from '../../values/layout.ts';
@@ -55,7 +60,7 @@ const SAID: Partial<Record<CommandId, readonly object[]>> = {
   'shape-as': [{ by: 'grow' }, { by: 'exchange' }],
   'shape-step': [{ direction: 'right' }, { direction: 'up', inward: true }],
 };
-const plain = new Set<CommandId>(PLAIN_COMMANDS);
+const plain = new Set<CommandId>(COMMANDS_WITHOUT_ARGUMENTS);
 const EVERY: readonly Command[] = [...COMMANDS]
   .sort()
   .flatMap((command): Command[] =>
@@ -109,14 +114,21 @@ interface Desk {
   profile: Profile;
 }
 
-function rectText({ x, y, width, height }: ReturnType<typeof place>['placements'][number]) {
+function rectText({
+  x,
+  y,
+  width,
+  height,
+}: ReturnType<typeof computePlacements>['placements'][number]) {
   return `${x},${y} ${width}×${height}`;
 }
 
 /** What is different of each window, those that stay as they are left out. */
 function changesText(before: Desk, after: Desk): string[] {
-  const was = new Map(place(before.session, before.profile).placements.map((p) => [p.id, p]));
-  const now = place(after.session, after.profile).placements;
+  const was = new Map(
+    computePlacements(before.session, before.profile).placements.map((p) => [p.id, p]),
+  );
+  const now = computePlacements(after.session, after.profile).placements;
   const lines = now.flatMap((is) => {
     const former = was.get(is.id);
     if (JSON.stringify(former) === JSON.stringify(is)) return [];
@@ -168,7 +180,7 @@ describe('what every command does and says', () => {
       steps.push(step.text);
       desk = step.desk;
     }
-    const { findings } = placeAndCheck(desk.session, profile);
+    const { findings } = checkPlacements(desk.session, profile);
     const found = groupedFindings(findings, (id) => id).map(({ text }) => `  ${text}`);
     const tried = EVERY.map(
       (command) => stepText(desk, run(command), `> ${commandText(command)}`).text,

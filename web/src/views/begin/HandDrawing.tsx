@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import type { StarterId } from '@sorn/core/model';
+import type { KeyStarterId } from '@sorn/core/model';
 import { handKeys } from '@sorn/core/starters';
 
 const HEIGHT = 160;
@@ -7,7 +7,7 @@ const HEIGHT = 160;
 const KEY = 26;
 
 /** A keyboard on which the keys of a hand stand out. */
-export function HandDrawing({ hand }: { hand: StarterId }) {
+export function HandDrawing({ hand }: { hand: KeyStarterId }) {
   const { board, codes } = handKeys(hand);
   return (
     <chakra.svg

@@ -9,7 +9,7 @@ import { Section } from '../../ui/Section.tsx';
 import { SettingRow } from '../../ui/SettingRow.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 import { TextField } from '../../ui/TextField.tsx';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 import type { DeskEdits } from './edits.ts';
 import { EdidFile } from './EdidFile.tsx';
 
@@ -39,7 +39,7 @@ export function AddMonitor(props: { edits: DeskEdits; isOpen: boolean; onClose: 
 }
 
 function Ways({ edits, onClose }: { edits: DeskEdits; onClose: () => void }) {
-  const monitors = useBench((bench) => bench.profile.monitors);
+  const monitors = useProfileStore((bench) => bench.profile.monitors);
   const file = useRef<HTMLInputElement>(null);
   const known = monitors.filter(({ id }) => !edits.standing.some((each) => each.id === id));
   const add = (monitor: Monitor) => {

@@ -10,15 +10,15 @@ import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
-import { useBench, type PlacedDesk } from '../../state/profile-context.ts';
+import { useProfileStore, type DeskLayout } from '../../state/profile-context.ts';
 import type { DeskEdits } from './edits.ts';
 
 /** The desks of the profile, which one applies and why, and what is set for it. */
-export function DeskSettings({ placed, edits }: { placed: PlacedDesk; edits: DeskEdits }) {
+export function DeskSettings({ placed, edits }: { placed: DeskLayout; edits: DeskEdits }) {
   const { desk } = placed;
-  const profile = useBench((bench) => bench.profile);
+  const profile = useProfileStore((bench) => bench.profile);
   const { goTo } = useDeskChange();
-  const session = useBench((bench) => bench.session);
+  const session = useProfileStore((bench) => bench.session);
   const plugged = pluggedIn(profile, session);
   const present = profile.desks.find(({ id }) => id === desk.desk);
   return (

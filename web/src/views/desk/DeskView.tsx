@@ -1,7 +1,7 @@
 import { boundsOf, type Rect } from '@sorn/core/geometry';
 import { useRef, useState } from 'react';
-import { BenchLayout } from '../../sheet/ViewLayout.tsx';
-import { usePlacedDesk } from '../../state/profile-context.ts';
+import { ViewLayout } from '../../sheet/ViewLayout.tsx';
+import { useDeskLayout } from '../../state/profile-context.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import { AddMonitor } from './AddMonitor.tsx';
 import { ChosenFrame, Handles } from './ChosenMonitor.tsx';
@@ -17,7 +17,7 @@ import { useDeskEdits } from './edits.ts';
 
 /** Which monitors there are and where they stand; one of them is in hand. */
 export function DeskView() {
-  const placed = usePlacedDesk();
+  const placed = useDeskLayout();
   const { desk, focused } = placed;
   const edits = useDeskEdits(placed);
   const [chosen, setChosen] = useState<string | null>(null);
@@ -40,7 +40,7 @@ export function DeskView() {
   const around = useSteadyBounds(edits.standing);
 
   return (
-    <BenchLayout
+    <ViewLayout
       name="Desk"
       inspector={
         <>
@@ -79,7 +79,7 @@ export function DeskView() {
           setAdding(false);
         }}
       />
-    </BenchLayout>
+    </ViewLayout>
   );
 }
 

@@ -1,10 +1,10 @@
 import { Box } from '@chakra-ui/react';
 import {
   reservedMeasures,
-  standingMeasures,
+  positionMeasures,
   type PlacedMonitor,
   type ReservedMeasure,
-  type StandingMeasure,
+  type PositionMeasure,
 } from '@sorn/core/desk';
 import { meet, type Edges, type Rect } from '@sorn/core/geometry';
 import { Figure } from '../../ui/Figure.tsx';
@@ -22,7 +22,7 @@ interface Props {
 const OFF = 24;
 
 /** Where the line of a measure lies across its axis, in screen pixels, off tabs and other monitors. */
-function lineAt(measure: StandingMeasure, { monitor, edits, view }: Props) {
+function lineAt(measure: PositionMeasure, { monitor, edits, view }: Props) {
   const { axis, kind, other } = measure;
   const [a, b] = [onSheet(view, monitor), onSheet(view, other)];
   if (kind === 'gap') {
@@ -59,7 +59,7 @@ export function DeskLines(props: Props) {
   const { monitor, edits, view } = props;
   return (
     <>
-      {standingMeasures(monitor, edits.standing).map((measure) => (
+      {positionMeasures(monitor, edits.standing).map((measure) => (
         <DimensionLine
           key={measure.kind}
           measure={measure}
@@ -95,7 +95,7 @@ export function DeskFigures(props: Props) {
   const { monitor, edits, view } = props;
   return (
     <>
-      {standingMeasures(monitor, edits.standing).map((measure) => (
+      {positionMeasures(monitor, edits.standing).map((measure) => (
         <StandingFigure key={measure.kind} measure={measure} {...props} />
       ))}
       {reservedMeasures(monitor).map((measure) => (
@@ -111,7 +111,7 @@ export function DeskFigures(props: Props) {
   );
 }
 
-function StandingFigure({ measure, ...props }: Props & { measure: StandingMeasure }) {
+function StandingFigure({ measure, ...props }: Props & { measure: PositionMeasure }) {
   const { monitor, edits, view } = props;
   const { axis, kind, other } = measure;
   const { at, toward } = lineAt(measure, props);

@@ -1,4 +1,4 @@
-import { deskFindings, type StandingFinding } from '@sorn/core/checkup';
+import { deskFindings, type PositionFinding } from '@sorn/core/checkup';
 import type { DeskInForce } from '@sorn/core/desk';
 import { intersection } from '@sorn/core/geometry';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
@@ -25,7 +25,7 @@ function linesBefore(desk: DeskInForce, i: number): number {
 }
 
 function FindingMark(props: {
-  finding: StandingFinding;
+  finding: PositionFinding;
   desk: DeskInForce;
   view: Viewport;
   line: number;

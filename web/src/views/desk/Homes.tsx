@@ -5,12 +5,12 @@ import { useState } from 'react';
 import { Section } from '../../ui/Section.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { TextField } from '../../ui/TextField.tsx';
-import { useBench, type PlacedDesk } from '../../state/profile-context.ts';
+import { useProfileStore, type DeskLayout } from '../../state/profile-context.ts';
 import type { DeskEdits } from './edits.ts';
 
 /** The home of each workspace, by name or by role, and where that is now. */
-export function Homes({ placed, edits }: { placed: PlacedDesk; edits: DeskEdits }) {
-  const profile = useBench((bench) => bench.profile);
+export function Homes({ placed, edits }: { placed: DeskLayout; edits: DeskEdits }) {
+  const profile = useProfileStore((bench) => bench.profile);
   return (
     <Section title="Homes" note="by name, or by role for any desk">
       {profile.workspaces.length === 0 && (
@@ -30,12 +30,12 @@ const TYPED = '…';
 
 function Home(props: {
   workspace: Profile['workspaces'][number];
-  placed: PlacedDesk;
+  placed: DeskLayout;
   edits: DeskEdits;
 }) {
   const { placed, edits } = props;
   const { id, name, monitor: home = '' } = props.workspace;
-  const profile = useBench((bench) => bench.profile);
+  const profile = useProfileStore((bench) => bench.profile);
   const [isTyping, setTyping] = useState(false);
   const now = placed.desk.workspaces.find((workspace) => workspace.id === id);
   const roles = [...ROLES, ...edits.standing.map((_, i) => `from-left-${i + 1}`)];

@@ -13,7 +13,7 @@ import { Figure } from '../../ui/Figure.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
 import { Select } from '../../ui/Select.tsx';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 import type { DeskEdits } from './edits.ts';
 
 const WORDS = {
@@ -28,7 +28,7 @@ export function LineUp(props: {
   mmInput: Ref<HTMLInputElement>;
 }) {
   const { monitor, edits } = props;
-  const monitors = useBench((bench) => bench.profile.monitors);
+  const monitors = useProfileStore((bench) => bench.profile.monitors);
   const [anchor, setAnchor] = useState<Anchor>('start');
   const [chosen, setChosen] = useState<string | null>(null);
   const others = edits.standing.filter(({ id }) => id !== monitor.id);

@@ -9,7 +9,7 @@ import { SettingRow } from '../../ui/SettingRow.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 import { TextField } from '../../ui/TextField.tsx';
-import { useBench, type PlacedDesk } from '../../state/profile-context.ts';
+import { useProfileStore, type DeskLayout } from '../../state/profile-context.ts';
 import { setReserved } from './Dimensions.tsx';
 import type { DeskEdits } from './edits.ts';
 
@@ -17,14 +17,14 @@ const EDGES: readonly (keyof Edges)[] = ['top', 'right', 'bottom', 'left'];
 
 /** The monitor in hand: where it stands, its size, scale and reserved edges, and who it is. */
 export function MonitorSettings(props: {
-  placed: PlacedDesk;
+  placed: DeskLayout;
   monitor: PlacedMonitor;
   edits: DeskEdits;
   xInput: Ref<HTMLInputElement>;
   topInput: Ref<HTMLInputElement>;
 }) {
   const { placed, monitor, edits } = props;
-  const profile = useBench((bench) => bench.profile);
+  const profile = useProfileStore((bench) => bench.profile);
   const own = profile.monitors.find(({ id }) => id === monitor.id)!;
   const isPrimary = edits.standing[0] === monitor;
   const onDesk = profile.desks

@@ -13,7 +13,7 @@ import {
 } from '@sorn/core/desk';
 import type { Desk, DeskEntry, Monitor, Profile } from '@sorn/core/model';
 import type { Direction } from '@sorn/core/values';
-import { useBenchStore, type PlacedDesk } from '../../state/profile-context.ts';
+import { useProfileStoreApi, type DeskLayout } from '../../state/profile-context.ts';
 import { useProposal } from '../../state/proposal.ts';
 
 /** Pixels an arrow key moves a monitor, and how near an edge must be to be met. */
@@ -23,8 +23,8 @@ const NEAR = 24;
 /** What the Desk view changes: the desk in force, written down first where it was made up. */
 export type DeskEdits = ReturnType<typeof useDeskEdits>;
 
-export function useDeskEdits({ desk }: PlacedDesk) {
-  const store = useBenchStore();
+export function useDeskEdits({ desk }: DeskLayout) {
+  const store = useProfileStoreApi();
   const proposals = useProposal.use();
   const edit = (change: (profile: Profile) => Profile, merge = '') =>
     store.getState().edit(change, merge);

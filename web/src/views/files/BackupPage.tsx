@@ -1,6 +1,6 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { useRef, useState, type ReactNode } from 'react';
-import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { FileInput } from '../../ui/FileInput.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Paper } from '../../ui/Paper.tsx';
@@ -109,7 +109,7 @@ export function BackupPage({ pages }: { pages: ReactNode }) {
     },
   ]);
   return (
-    <BenchLayout
+    <ViewLayout
       name="Files"
       inspector={
         <>
@@ -204,6 +204,6 @@ export function BackupPage({ pages }: { pages: ReactNode }) {
           <BackupTable backups={list} isKnown={backups.isSuccess} at={at} onAt={setAt} />
         )}
       </Paper>
-    </BenchLayout>
+    </ViewLayout>
   );
 }

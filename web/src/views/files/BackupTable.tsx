@@ -2,7 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { tableStyle } from '../../ui/table-style.ts';
 import type { BackupFile } from '@sorn/api';
-import { whenText } from '../../ui/when.ts';
+import { dateText } from '../../ui/date-text.ts';
 
 const WHY: Record<BackupFile['why'], string> = {
   start: 'at a start',
@@ -50,7 +50,7 @@ export function BackupTable(props: {
               cursor="pointer"
               onClick={() => onAt(i)}
             >
-              <chakra.td fontWeight={600}>{whenText(madeAt)}</chakra.td>
+              <chakra.td fontWeight={600}>{dateText(madeAt)}</chakra.td>
               <td>{WHY[why]}</td>
               <chakra.td color="slate">{name}</chakra.td>
               <td className="figure">{size.format(bytes / 1024)} kB</td>

@@ -1,11 +1,11 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { TwoSheets } from '../../sheet/TwoSheets.tsx';
-import { useMoves, type Standing } from '../../sheet/moves.ts';
+import { useMoves, type DeskState } from '../../sheet/moves.ts';
 
 /** What a change does to every window, drawn before and after, in a fixed height below a list. */
 export function Difference(props: {
-  before: Standing;
-  after: Standing;
+  before: DeskState;
+  after: DeskState;
   titles: readonly [string, string];
 }) {
   const moves = useMoves(props.before, props.after);

@@ -1,9 +1,9 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { monitorName } from '@sorn/core/desk';
 import { PIECE_NAMES, PIECES, whyNot, type Piece } from '@sorn/core/files';
-import { boardName } from '@sorn/core/tiling';
+import { zoneBoardName } from '@sorn/core/tiling';
 import { useState, type ReactNode } from 'react';
-import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { ListLine } from '../../ui/ListLine.tsx';
 import { Paper } from '../../ui/Paper.tsx';
@@ -13,9 +13,9 @@ import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
 import { dataUrl } from '../../ui/data-url.ts';
 import { download, textFile } from '../../ui/download.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 import { Action } from './Action.tsx';
-import { exported, formsFor, WHOLE, type Drawn, type Form, type What } from './exported.ts';
+import { exportFile, formsFor, WHOLE, type Drawn, type Form, type What } from './export-file.ts';
 
 const ALL: readonly What[] = [WHOLE, ...PIECES, 'layout-drawing', 'board-drawing'];
 const MOST_WINDOWS = 9;
@@ -30,7 +30,7 @@ const titleOf = (what: What): string =>
 
 /** The profile or a piece of it as a file of an open format, shown before it is saved. */
 export function ExportPage({ pages }: { pages: ReactNode }) {
-  const profile = useBench((bench) => bench.profile);
+  const profile = useProfileStore((bench) => bench.profile);
   const [what, setWhat] = useState<What>(WHOLE);
   const [wished, setForm] = useState<Form>('yaml');
   const [drawn, setDrawn] = useState<Drawn>({ monitor: null, board: null, windows: 4 });
@@ -38,7 +38,7 @@ export function ExportPage({ pages }: { pages: ReactNode }) {
   const forms = formsFor(what, profile);
   const noToml = whyNot(profile, 'toml');
   const form = forms.includes(wished) ? wished : forms[0]!;
-  const file = exported(profile, what, form, drawn);
+  const file = exportFile(profile, what, form, drawn);
 
   const goTo = (by: 1 | -1) => setWhat(ALL[ALL.indexOf(what) + by] ?? what);
   const nextMonitor = () => {
@@ -81,7 +81,7 @@ export function ExportPage({ pages }: { pages: ReactNode }) {
     { keys: ['c'], label: 'copy', run: () => void copy() },
   ]);
   return (
-    <BenchLayout
+    <ViewLayout
       name="Files"
       inspector={
         <>
@@ -170,13 +170,13 @@ export function ExportPage({ pages }: { pages: ReactNode }) {
           </chakra.pre>
         )}
       </Paper>
-    </BenchLayout>
+    </ViewLayout>
   );
 }
 
 function DrawnSettings(props: { what: What; drawn: Drawn; onChange: (drawn: Drawn) => void }) {
   const { what, drawn, onChange } = props;
-  const profile = useBench((bench) => bench.profile);
+  const profile = useProfileStore((bench) => bench.profile);
   const monitors = profile.monitors.map(({ id }) => ({
     value: id,
     text: monitorName(profile, id),
@@ -196,7 +196,10 @@ function DrawnSettings(props: { what: What; drawn: Drawn; onChange: (drawn: Draw
           <Select
             label="Board that is drawn"
             value={drawn.board ?? profile.boards[0]?.id ?? ''}
-            options={profile.boards.map((board) => ({ value: board.id, text: boardName(board) }))}
+            options={profile.boards.map((board) => ({
+              value: board.id,
+              text: zoneBoardName(board),
+            }))}
             onChange={(board) => onChange({ ...drawn, board })}
           />
         </SettingRow>

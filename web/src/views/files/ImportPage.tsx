@@ -9,13 +9,13 @@ import {
 } from '@sorn/core/files';
 import { faultText } from '@sorn/core/values';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
-import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { FileInput } from '../../ui/FileInput.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { readChosen, type ChosenFile } from '../../state/chosen-file.ts';
 import { useComparison } from '../../state/comparison.ts';
 import { Action } from './Action.tsx';
@@ -26,8 +26,8 @@ import { newFindings } from './new-findings.ts';
 
 /** What a file would bring, thing by thing, before any of it is taken. */
 export function ImportPage({ pages }: { pages: ReactNode }) {
-  const profile = useBench((bench) => bench.profile);
-  const store = useBenchStore();
+  const profile = useProfileStore((bench) => bench.profile);
+  const store = useProfileStoreApi();
   const [brought, setBrought] = useState<ChosenFile | null>(null);
   const [takings, setTakings] = useState<ReadonlyMap<string, Taking>>(new Map());
   const [at, setAt] = useState(0);
@@ -107,7 +107,7 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
   ]);
 
   return (
-    <BenchLayout
+    <ViewLayout
       name="Files"
       inspector={
         <>
@@ -188,7 +188,7 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
           </>
         )}
       </Paper>
-    </BenchLayout>
+    </ViewLayout>
   );
 }
 

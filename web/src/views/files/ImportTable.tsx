@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react';
 import { PIECE_NAMES, type ImportItem, type Taking } from '@sorn/core/files';
-import { useInSight } from '../../ui/in-sight.ts';
+import { useInSight } from '../../ui/scroll-into-view.ts';
 import { CUT, ListTable } from './ListTable.tsx';
 
 const KINDS: Record<ImportItem['kind'], string> = {

@@ -4,7 +4,7 @@ import { KeyCap } from '../../ui/KeyCap.tsx';
 import { ANSWERS, usePageKeys } from '../../ui/page-keys.ts';
 import { tableStyle } from '../../ui/table-style.ts';
 import type { Replaced, Restoring } from '@sorn/api';
-import { whenText } from '../../ui/when.ts';
+import { dateText } from '../../ui/date-text.ts';
 
 /** What a restore would replace, profile by profile, before it is done. */
 export function RestoreQuestion(props: {
@@ -22,7 +22,7 @@ export function RestoreQuestion(props: {
   const region = useRef<HTMLDivElement>(null);
   useEffect(() => region.current?.focus(), []);
   const state = (of: { revision: number; savedAt: string } | null) =>
-    of ? `revision ${of.revision}, ${whenText(of.savedAt)}` : '—';
+    of ? `revision ${of.revision}, ${dateText(of.savedAt)}` : '—';
   return (
     <Flex
       ref={region}
@@ -37,7 +37,7 @@ export function RestoreQuestion(props: {
     >
       <Flex align="center" gap="12px">
         <chakra.h2 fontSize="14px" fontWeight={650} flex="1" minW="0" overflowWrap="anywhere">
-          Restore {name}, made {whenText(restoring.madeAt)}?
+          Restore {name}, made {dateText(restoring.madeAt)}?
         </chakra.h2>
         <Button size="xs" borderRadius="edge" onClick={onTake}>
           Restore <KeyCap>Enter</KeyCap>

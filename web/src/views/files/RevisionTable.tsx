@@ -1,9 +1,9 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { TextButton } from '../../ui/TextButton.tsx';
-import { useInSight } from '../../ui/in-sight.ts';
+import { useInSight } from '../../ui/scroll-into-view.ts';
 import type { Revision } from '@sorn/api';
 import { CUT, ListTable } from './ListTable.tsx';
-import { whenText } from '../../ui/when.ts';
+import { dateText } from '../../ui/date-text.ts';
 
 /** How many changes a line tells; the inspector has them all. */
 const TOLD = 2;
@@ -74,7 +74,7 @@ function Line(props: {
         {revision}
       </chakra.td>
       <chakra.td color="slate" whiteSpace="nowrap">
-        {whenText(savedAt)}
+        {dateText(savedAt)}
       </chakra.td>
       <chakra.td {...CUT}>
         {isPresent && <chakra.strong fontWeight={650}>now · </chakra.strong>}

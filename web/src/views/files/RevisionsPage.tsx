@@ -1,20 +1,20 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { changeTexts, THINNING_TEXT } from '@sorn/core/files';
+import { changeTexts, RETENTION_TEXT } from '@sorn/core/files';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
-import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { useComparison } from '../../state/comparison.ts';
 import { useNameRevision, useRevision, useRevisions } from '../../state/queries.ts';
 import { Action } from './Action.tsx';
 import { ChangeList } from './ChangeList.tsx';
 import { Difference } from './Difference.tsx';
 import { RevisionTable } from './RevisionTable.tsx';
-import { whenText } from '../../ui/when.ts';
+import { dateText } from '../../ui/date-text.ts';
 
 const AGAINST = [
   { value: 'now', text: 'against now' },
@@ -24,10 +24,10 @@ type Against = (typeof AGAINST)[number]['value'];
 
 /** Every saved state: when, what changed, how it looks; named, and gone back to. */
 export function RevisionsPage({ pages }: { pages: ReactNode }) {
-  const id = useBench((bench) => bench.id);
-  const profile = useBench((bench) => bench.profile);
-  const saved = useBench((bench) => bench.saves.profile.revision);
-  const store = useBenchStore();
+  const id = useProfileStore((bench) => bench.id);
+  const profile = useProfileStore((bench) => bench.profile);
+  const saved = useProfileStore((bench) => bench.saves.profile.revision);
+  const store = useProfileStoreApi();
   const [below, setBelow] = useState<number | undefined>();
   const list = useRevisions(id, saved, below);
   const revisions = list.data?.revisions ?? [];
@@ -77,12 +77,12 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
   const number = here?.revision ?? saved;
   const isBefore = against === 'before' && before !== undefined;
   return (
-    <BenchLayout
+    <ViewLayout
       name="Files"
       inspector={
         here && (
           <>
-            <Section title={`Revision ${number}`} note={whenText(here.savedAt)}>
+            <Section title={`Revision ${number}`} note={dateText(here.savedAt)}>
               <SettingRow label="Name" caps={['N']}>
                 <Box width="190px">
                   <TextField
@@ -132,7 +132,7 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
             </Section>
             <Section title="How long they are kept">
               <chakra.p fontSize="12.5px" color="slate" data-rule>
-                {THINNING_TEXT}
+                {RETENTION_TEXT}
               </chakra.p>
             </Section>
           </>
@@ -167,6 +167,6 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
           }
         />
       </Paper>
-    </BenchLayout>
+    </ViewLayout>
   );
 }

@@ -4,13 +4,13 @@ import type { Profile } from '@sorn/core/model';
 import { allStartedOver, startedOver } from '@sorn/core/starters';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { ListLine } from '../../ui/ListLine.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { DEMO_APPS } from '../../state/demo-apps.ts';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { useComparison } from '../../state/comparison.ts';
 import { Action } from './Action.tsx';
 import { Difference } from './Difference.tsx';
@@ -36,8 +36,8 @@ const overOf = (profile: Profile, part: Part): Profile =>
 
 /** A part of the profile, or all of it, begun anew out of the starters. */
 export function StartOverPage({ pages }: { pages: ReactNode }) {
-  const profile = useBench((bench) => bench.profile);
-  const store = useBenchStore();
+  const profile = useProfileStore((bench) => bench.profile);
+  const store = useProfileStoreApi();
   const navigate = useNavigate();
   const [part, setPart] = useState<Part>('layouts');
   const next = useMemo(() => overOf(profile, part), [profile, part]);
@@ -55,7 +55,7 @@ export function StartOverPage({ pages }: { pages: ReactNode }) {
     { keys: ['q'], label: 'a new profile by three questions', run: ask },
   ]);
   return (
-    <BenchLayout
+    <ViewLayout
       name="Files"
       inspector={
         <>
@@ -129,6 +129,6 @@ export function StartOverPage({ pages }: { pages: ReactNode }) {
         </Box>
         <Difference before={now} after={then} titles={['Now', 'Then']} />
       </Paper>
-    </BenchLayout>
+    </ViewLayout>
   );
 }

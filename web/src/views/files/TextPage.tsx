@@ -2,12 +2,12 @@ import type { EditorView } from '@codemirror/view';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { FORMAT_NAMES, FORMATS, type Format } from '@sorn/core/files';
 import { useRef, useState, type ReactNode } from 'react';
-import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { useBench, usePlacedDesk } from '../../state/profile-context.ts';
+import { useProfileStore, useDeskLayout } from '../../state/profile-context.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import { Action } from './Action.tsx';
 import { TextEditor, type Help } from './TextEditor.tsx';
@@ -23,8 +23,8 @@ const KEPT: Record<Format, string> = {
 
 /** The profile as a text that can be typed in: applied as soon as it is right, and never while it is not. */
 export function TextPage({ pages }: { pages: ReactNode }) {
-  const profile = useBench((bench) => bench.profile);
-  const placed = usePlacedDesk();
+  const profile = useProfileStore((bench) => bench.profile);
+  const placed = useDeskLayout();
   const { text, format, faults, isUnapplied, setFormat, setText, drop } = useOwnText();
   const editor = useRef<EditorView>(null);
   const [help, setHelp] = useState<Help | null>(null);
@@ -43,7 +43,7 @@ export function TextPage({ pages }: { pages: ReactNode }) {
     { keys: ['d'], label: 'drop what is not applied', minor: !isUnapplied, run: drop },
   ]);
   return (
-    <BenchLayout
+    <ViewLayout
       name="Files"
       inspector={
         <>
@@ -122,6 +122,6 @@ export function TextPage({ pages }: { pages: ReactNode }) {
           onHelp={setHelp}
         />
       </Paper>
-    </BenchLayout>
+    </ViewLayout>
   );
 }

@@ -11,7 +11,7 @@ import {
 import type { Profile } from '@sorn/core/model';
 import { useEffect, useMemo, useRef } from 'react';
 import { perProfile } from '../../state/per-profile.ts';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 
 /** What was typed and is not applied: it is not right yet, or was typed a moment ago. */
 interface Unapplied {
@@ -46,9 +46,9 @@ interface TextInHand {
 
 /** The profile as text, and what is typed into it. */
 export function useOwnText(): TextInHand {
-  const store = useBenchStore();
-  const profile = useBench((bench) => bench.profile);
-  const own = useBench((bench) => bench.text);
+  const store = useProfileStoreApi();
+  const profile = useProfileStore((bench) => bench.profile);
+  const own = useProfileStore((bench) => bench.text);
   const typed = useTyped.use();
   const { unapplied, format: chosen } = useTyped((state) => state);
   const wished = unapplied?.format ?? chosen ?? own?.format ?? 'yaml';

@@ -10,8 +10,15 @@ import { Section } from '../../ui/Section.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
 import { TextField } from '../../ui/TextField.tsx';
-import { useBench } from '../../state/profile-context.ts';
-import { BINDABLE, faultOfSaid, fieldsOf, firstOf, saidOf, withSaid } from './command-fields.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
+import {
+  BINDABLE,
+  argumentFault,
+  fieldsOf,
+  firstOf,
+  valueOfField,
+  withArgument,
+} from './command-fields.ts';
 import type { KeyEdits } from './edits.ts';
 
 const NONE = '';
@@ -39,7 +46,7 @@ export function BindingSettings(props: {
   commandSelect: Ref<HTMLSelectElement>;
 }) {
   const { binding, edits } = props;
-  const profile = useBench((bench) => bench.profile);
+  const profile = useProfileStore((bench) => bench.profile);
   const { command, release, layer, app, from, keys, pinned } = binding;
   const first = command ?? release!;
   const { main, layers, marks } = profile.keys;
@@ -161,7 +168,7 @@ function CommandRows(props: {
   onChange: (command: KeyCommand | null) => void;
 }) {
   const { label, command, onChange } = props;
-  const profile = useBench((bench) => bench.profile);
+  const profile = useProfileStore((bench) => bench.profile);
   const ids = KEY_COMMANDS.filter(
     (id) => id === command?.command || (BINDABLE.includes(id) && firstOf(id, profile) !== null),
   );
@@ -181,9 +188,9 @@ function CommandRows(props: {
       </SettingRow>
       {command &&
         fieldsOf(command.command, profile).map((field) => {
-          const said = saidOf(command, field);
+          const said = valueOfField(command, field);
           const name = `${field.label} of ${label.toLowerCase()}`;
-          const say = (value: string) => onChange(withSaid(command, field, value));
+          const say = (value: string) => onChange(withArgument(command, field, value));
           return (
             <SettingRow key={field.name} label={`· ${field.label}`}>
               {field.of === 'choice' && (
@@ -228,7 +235,7 @@ function CommandRows(props: {
                     label={name}
                     value={said}
                     placeholder={field.placeholder}
-                    faultOf={(text) => faultOfSaid(field, text)}
+                    faultOf={(text) => argumentFault(field, text)}
                     onChange={say}
                   />
                 </Box>

@@ -2,7 +2,7 @@ import { chakra, Flex } from '@chakra-ui/react';
 import { monitorName } from '@sorn/core/desk';
 import { chartCsv, chartHtml, chartMarkdown, chartSvg, type ChartMode } from '@sorn/core/keys';
 import { useEffect, useState, type ReactNode } from 'react';
-import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
@@ -10,7 +10,7 @@ import { Select } from '../../ui/Select.tsx';
 import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 import { download, textFile } from '../../ui/download.ts';
 import { dataUrl } from '../../ui/data-url.ts';
 import { pngOf } from './picture.ts';
@@ -18,7 +18,7 @@ import { fontFaces } from './fonts.ts';
 
 /** One page of all keys, as a picture for a monitor, to print, or as a table. */
 export function ChartPage({ pages }: { pages: ReactNode }) {
-  const profile = useBench((bench) => bench.profile);
+  const profile = useProfileStore((bench) => bench.profile);
   const { monitors } = profile;
   const [monitorId, setMonitor] = useState(monitors[0]!.id);
   const [mode, setMode] = useState<ChartMode>('day');
@@ -97,7 +97,7 @@ export function ChartPage({ pages }: { pages: ReactNode }) {
     },
   ]);
   return (
-    <BenchLayout
+    <ViewLayout
       name="Keys"
       inspector={
         <>
@@ -157,7 +157,7 @@ export function ChartPage({ pages }: { pages: ReactNode }) {
           )}
         </Flex>
       </Paper>
-    </BenchLayout>
+    </ViewLayout>
   );
 }
 

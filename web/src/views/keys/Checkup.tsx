@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { mendsFor, type KeyFinding } from '@sorn/core/checkup';
+import { quickFixesFor, type KeyFinding } from '@sorn/core/checkup';
 import type { Profile } from '@sorn/core/model';
 import { memo, useMemo } from 'react';
 import { KeyCap } from '../../ui/KeyCap.tsx';
@@ -19,7 +19,7 @@ export const Checkup = memo(function Checkup(props: {
 }) {
   const { profile, findings, at } = props;
   const inHand = findings[at];
-  const mends = useMemo(() => (inHand ? mendsFor(profile, inHand) : []), [profile, inHand]);
+  const mends = useMemo(() => (inHand ? quickFixesFor(profile, inHand) : []), [profile, inHand]);
   return (
     <Section
       title="Checkup"

@@ -9,7 +9,7 @@ import { memo } from 'react';
 import { KeyCaps } from '../../ui/KeyCap.tsx';
 import { Panel } from '../../ui/Panel.tsx';
 import { finderStyle } from '../../ui/finder-style.ts';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 import { commandsToBind } from './command-fields.ts';
 
 /** A list of every command that narrows as its name is typed; the keys for the chosen one are recorded next. */
@@ -33,7 +33,7 @@ function Commands(props: {
   onClose: () => void;
   onCommand: (command: KeyCommand, text: string) => void;
 }) {
-  const profile = useBench((bench) => bench.profile);
+  const profile = useProfileStore((bench) => bench.profile);
   const { main } = profile.keys;
   const bound = new Map(
     keyMap(profile).flatMap(({ command, keys }) =>

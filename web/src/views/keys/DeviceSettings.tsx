@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { BOARDS, deviceName } from '@sorn/core/keys';
-import { AT_ONCE, BOARD_FORMS, type BoardForm, type InputDevice } from '@sorn/core/model';
+import { KEYBOARDS, deviceName } from '@sorn/core/keys';
+import { AT_ONCE, KEYBOARD_FORMS, type KeyboardForm, type InputDevice } from '@sorn/core/model';
 import { isCode } from '@sorn/core/values';
 import type { Ref } from 'react';
 import { Figure } from '../../ui/Figure.tsx';
@@ -36,11 +36,11 @@ export function DeviceSettings(props: {
           value={device.board ?? ''}
           options={[
             { value: '', text: 'none' },
-            ...BOARD_FORMS.map((form) => ({ value: form, text: BOARDS[form].title })),
+            ...KEYBOARD_FORMS.map((form) => ({ value: form, text: KEYBOARDS[form].title })),
           ]}
           onChange={(form) =>
             change(({ board: _former, ...each }) =>
-              form === '' ? each : { ...each, board: form as BoardForm },
+              form === '' ? each : { ...each, board: form as KeyboardForm },
             )
           }
         />

@@ -11,7 +11,7 @@ import {
 import { BASE, type InputDevice, type Profile } from '@sorn/core/model';
 import { isCode, keyName, modifierOf } from '@sorn/core/values';
 import { useRef, useState, type ReactNode } from 'react';
-import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { ListLine } from '../../ui/ListLine.tsx';
 import { Paper } from '../../ui/Paper.tsx';
@@ -19,19 +19,19 @@ import { Section } from '../../ui/Section.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 import { focusFigure } from '../../ui/inspector.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { DeviceSettings } from './DeviceSettings.tsx';
-import { useTrying } from './trying.ts';
+import { useKeyTrial } from './key-trial.ts';
 
 /** What the map is pressed on: what each device says it can send, beside what arrived from it. */
 export function DevicesPage({ pages }: { pages: ReactNode }) {
-  const profile = useBench((bench) => bench.profile);
-  const store = useBenchStore();
+  const profile = useProfileStore((bench) => bench.profile);
+  const store = useProfileStoreApi();
   const { devices } = profile.keys;
   const [inHand, setInHand] = useState<string | null>(null);
   const device = devices.find(({ id }) => id === inHand) ?? devices[0] ?? null;
   const nameInput = useRef<HTMLInputElement>(null);
-  const trying = useTrying();
+  const trying = useKeyTrial();
   const edit = (change: (profile: Profile) => Profile, merge = '') =>
     store.getState().edit(change, merge);
   const change = (next: (device: InputDevice) => InputDevice, merge = '') => {
@@ -82,7 +82,7 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
   const faces = keyFaces(profile, BASE, device?.modifiers ? [profile.keys.main] : []);
   const arrived = new Set(trying.arrived.map(({ code }) => code));
   return (
-    <BenchLayout
+    <ViewLayout
       name="Keys"
       inspector={
         <>
@@ -191,7 +191,7 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
           ))}
         </Box>
       </Paper>
-    </BenchLayout>
+    </ViewLayout>
   );
 }
 

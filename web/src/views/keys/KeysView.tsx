@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { Choice } from '../../ui/SettingRow.tsx';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 import { ChartPage } from './ChartPage.tsx';
 import { DevicesPage } from './DevicesPage.tsx';
 import { LayersPage } from './LayersPage.tsx';
@@ -33,7 +33,7 @@ const BODIES: Record<Page, (props: { pages: React.ReactNode }) => React.ReactNod
 /** One map of keys: what each does, what is wrong with it, and where else it could be. */
 export function KeysView() {
   const [page, setPage] = useState<Page>('map');
-  const profile = useBench((bench) => bench.profile);
+  const profile = useProfileStore((bench) => bench.profile);
   const isRecording = useRecorder(({ asks }) => asks !== null);
   useRecording(profile);
   usePageKeys(

@@ -4,14 +4,14 @@ import {
   layerRenamed,
   withLayer,
   withMainModifier,
-  withNewBundle,
+  withNewModifierAlias,
   withNewLayer,
   withoutLayer,
 } from '@sorn/core/keys';
 import { BASE, LASTS, STAND_IN_KEYS, type Lasts, type Profile } from '@sorn/core/model';
 import { keysCaps, MODIFIERS } from '@sorn/core/values';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
-import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
 import { ListLine } from '../../ui/ListLine.tsx';
@@ -24,12 +24,12 @@ import { TextField } from '../../ui/TextField.tsx';
 import { focusFigure } from '../../ui/inspector.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { useFindings } from '../../state/findings.ts';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
-import { useInHand } from '../../state/in-hand.ts';
-import { Bundles } from './Bundles.tsx';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
+import { useSelection } from '../../state/selection.ts';
+import { ModifierAliases } from './ModifierAliases.tsx';
 import { KeyTable } from './KeyTable.tsx';
 import { keyRows, NO_USES } from './rows.ts';
-import { TakenLists } from './TakenLists.tsx';
+import { ShortcutLists } from './ShortcutLists.tsx';
 
 const LASTS_TEXT: Record<Lasts, string> = {
   once: 'for one command',
@@ -39,16 +39,16 @@ const LASTS_TEXT: Record<Lasts, string> = {
 
 /** The main modifier, layers of keys, bundles, and what the desktop takes. */
 export function LayersPage({ pages }: { pages: ReactNode }) {
-  const profile = useBench((bench) => bench.profile);
-  const store = useBenchStore();
+  const profile = useProfileStore((bench) => bench.profile);
+  const store = useProfileStoreApi();
   const findings = useFindings() ?? [];
   const edit = (change: (profile: Profile) => Profile, merge = '') =>
     store.getState().edit(change, merge);
   const { main, standIn, layers, bundles, sequenceMs, holdMs } = profile.keys;
   const [inHand, setInHand] = useState<string | null>(null);
   const layer = layers.find(({ id }) => id === inHand) ?? layers[0] ?? null;
-  const uses = useBench((bench) => bench.session.uses) ?? NO_USES;
-  const takeBinding = useInHand((hand) => hand.takeBinding);
+  const uses = useProfileStore((bench) => bench.session.uses) ?? NO_USES;
+  const takeBinding = useSelection((hand) => hand.takeBinding);
   const nameInput = useRef<HTMLInputElement>(null);
   const setKeys = (patch: Partial<Profile['keys']>, merge = '') =>
     edit((now) => ({ ...now, keys: { ...now.keys, ...patch } }), merge);
@@ -80,7 +80,7 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
     { keys: ['w'], label: 'how it lasts', run: nextLasts },
     { keys: ['Enter'], label: 'name', run: () => focusFigure(nameInput) },
     { keys: ['m'], label: 'next main modifier', run: nextMain },
-    { keys: ['u'], label: 'new bundle', run: () => edit(withNewBundle) },
+    { keys: ['u'], label: 'new bundle', run: () => edit(withNewModifierAlias) },
     {
       keys: ['Delete', 'Backspace'],
       caps: ['Delete'],
@@ -98,11 +98,11 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
   const inKeys = findings.filter((finding) => 'about' in finding).length;
 
   return (
-    <BenchLayout
+    <ViewLayout
       name="Keys"
       inspector={
         <>
-          <TakenLists profile={profile} />
+          <ShortcutLists profile={profile} />
           <Section title="Times">
             <SettingRow label="A sequence waits">
               <Figure
@@ -233,7 +233,7 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
               </Box>
             )}
           </Section>
-          <Bundles bundles={bundles} />
+          <ModifierAliases bundles={bundles} />
         </Box>
         <Box overflow="auto" minH="0" tabIndex={0} role="region" aria-label="Keys of the layer">
           <KeyTable
@@ -244,6 +244,6 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
           />
         </Box>
       </Paper>
-    </BenchLayout>
+    </ViewLayout>
   );
 }

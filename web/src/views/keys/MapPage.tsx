@@ -1,18 +1,18 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { bindingId, checkKeys } from '@sorn/core/checkup';
-import { boardOf, FIXED_LAYERS, keyMap, modifierSets, type KeyFace } from '@sorn/core/keys';
+import { keyboardOf, FIXED_LAYERS, keyMap, modifierSets, type KeyFace } from '@sorn/core/keys';
 import { BASE, type Profile } from '@sorn/core/model';
 import { inOrder, type Modifier } from '@sorn/core/values';
 import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
-import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Choice } from '../../ui/SettingRow.tsx';
 import { Select } from '../../ui/Select.tsx';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
-import { useInHand } from '../../state/in-hand.ts';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
+import { useSelection } from '../../state/selection.ts';
 import { BindingSettings } from './BindingSettings.tsx';
-import { BoardDrawing, FACES, type Face } from './BoardDrawing.tsx';
+import { KeyboardDrawing, FACES, type Face } from './KeyboardDrawing.tsx';
 import { Checkup } from './Checkup.tsx';
 import { ChooseCommand } from './ChooseCommand.tsx';
 import { KeyTable } from './KeyTable.tsx';
@@ -20,7 +20,7 @@ import { DevicesInShort } from './DevicesInShort.tsx';
 import { useKeyEdits } from './edits.ts';
 import { useMapKeys } from './map-keys.ts';
 import { FILTERS, keyRows, NO_USES, shownRows, type Filter } from './rows.ts';
-import { useHeldModifiers } from './held.ts';
+import { usePressedModifiers } from './pressed-modifiers.ts';
 import { useRoom } from './room.ts';
 
 /** The board takes at most this part of the paper's height. */
@@ -28,15 +28,15 @@ const BOARD_HEIGHT = 290;
 
 /** The drawn board of a layer, every binding in a table, and of the one in hand what it does. */
 export function MapPage({ pages }: { pages: ReactNode }) {
-  const profile = useBench((bench) => bench.profile);
-  const uses = useBench((bench) => bench.session.uses) ?? NO_USES;
+  const profile = useProfileStore((bench) => bench.profile);
+  const uses = useProfileStore((bench) => bench.session.uses) ?? NO_USES;
   const [layer, setLayer] = useState<string>(BASE);
   const [set, setSet] = useState(0);
   const [face, setFace] = useState<Face>('commands');
   const [filter, setFilter] = useState<Filter>('all');
   const [typed, setTyped] = useState('');
-  const inHand = useInHand(({ binding: id }) => id);
-  const setInHand = useInHand(({ takeBinding }) => takeBinding);
+  const inHand = useSelection(({ binding: id }) => id);
+  const setInHand = useSelection(({ takeBinding }) => takeBinding);
   const [findingAt, setFinding] = useState(0);
   const [isChoosing, setChoosing] = useState(false);
   const [room, roomWidth] = useRoom<HTMLDivElement>();
@@ -64,7 +64,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
   );
   const layerNow = layers.includes(layer) ? layer : BASE;
   const sets = useMemo(() => modifierSets(profile, layerNow), [profile, layerNow]);
-  const pressed = useHeldModifiers(profile);
+  const pressed = usePressedModifiers(profile);
   const held = useMemo(
     () => inOrder([...(sets[set % Math.max(1, sets.length)] ?? []), ...pressed]),
     [sets, set, pressed],
@@ -79,7 +79,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
     );
   }, [profile, findings, at]);
 
-  const store = useBenchStore();
+  const store = useProfileStoreApi();
   /** Takes a binding into hand, and shows the board as it is pressed on. */
   const choose = useCallback(
     (id: string) => {
@@ -135,7 +135,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
   });
 
   return (
-    <BenchLayout
+    <ViewLayout
       name="Keys"
       inspector={
         <>
@@ -186,9 +186,9 @@ export function MapPage({ pages }: { pages: ReactNode }) {
             </span>
             <KeyCap>H</KeyCap>
             <chakra.span flex="1" />
-            <span>{boardOf(profile).title}</span>
+            <span>{keyboardOf(profile).title}</span>
           </Flex>
-          <BoardDrawing
+          <KeyboardDrawing
             profile={profile}
             layer={layerNow}
             held={held}
@@ -256,7 +256,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
         onClose={() => setChoosing(false)}
         onCommand={(command, text) => edits.recordFor(command, text, layerNow)}
       />
-    </BenchLayout>
+    </ViewLayout>
   );
 }
 

@@ -1,13 +1,13 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 import { recordedCaps, useRecorder } from './recorder.ts';
 
 /** Over the page while keys are recorded: what they are for, and what was pressed so far. */
 export function Recording() {
   const asks = useRecorder((recorder) => recorder.asks);
   const keys = useRecorder((recorder) => recorder.keys);
-  const { main, standIn } = useBench((bench) => bench.profile.keys);
+  const { main, standIn } = useProfileStore((bench) => bench.profile.keys);
   if (asks === null) return null;
   return (
     <Box

@@ -8,10 +8,10 @@ import {
   STARTER_MAPS,
   withMerged,
 } from '@sorn/core/keys';
-import { BASE, STARTERS, type Profile, type StarterId } from '@sorn/core/model';
+import { BASE, KEY_STARTERS, type Profile, type KeyStarterId } from '@sorn/core/model';
 import { keysCaps } from '@sorn/core/values';
 import { useMemo, useState, type ReactNode } from 'react';
-import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
 import { ListLine } from '../../ui/ListLine.tsx';
 import { Paper } from '../../ui/Paper.tsx';
@@ -20,9 +20,9 @@ import { Choice } from '../../ui/SettingRow.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 import { tableStyle } from '../../ui/table-style.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
-import { BoardDrawing } from './BoardDrawing.tsx';
-import { useHeldModifiers } from './held.ts';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
+import { KeyboardDrawing } from './KeyboardDrawing.tsx';
+import { usePressedModifiers } from './pressed-modifiers.ts';
 import { useRoom } from './room.ts';
 
 const HOW = [
@@ -36,14 +36,14 @@ const NO_KEYS: ReadonlySet<string> = new Set();
 const NOTHING = () => undefined;
 
 /** The profile with the keys of a starter alone, to be drawn. */
-function startedFrom(profile: Profile, id: StarterId): Profile {
+function startedFrom(profile: Profile, id: KeyStarterId): Profile {
   return beginningFrom({ ...profile, keys: { ...profile.keys, bindings: [], layers: [] } }, id);
 }
 
 type How = (typeof HOW)[number]['value'];
 
 /** The commands of a starter whose letters a person gave away, and where they are. */
-function MovedByLetters({ profile, id }: { profile: Profile; id: StarterId }) {
+function MovedByLetters({ profile, id }: { profile: Profile; id: KeyStarterId }) {
   const moved = movedByLetters(profile, id);
   if (moved.length === 0) return null;
   const { main } = profile.keys;
@@ -69,9 +69,9 @@ function MovedByLetters({ profile, id }: { profile: Profile; id: StarterId }) {
 
 /** Ready-made maps, and what would change if one were merged into the map or begun from. */
 export function StartersPage({ pages }: { pages: ReactNode }) {
-  const profile = useBench((bench) => bench.profile);
-  const store = useBenchStore();
-  const [id, setId] = useState<StarterId>('few');
+  const profile = useProfileStore((bench) => bench.profile);
+  const store = useProfileStoreApi();
+  const [id, setId] = useState<KeyStarterId>('few');
   const [how, setHow] = useState<How>('merge');
   const next = useMemo(
     () => (how === 'merge' ? withMerged(profile, id) : beginningFrom(profile, id)),
@@ -80,7 +80,7 @@ export function StartersPage({ pages }: { pages: ReactNode }) {
   const alone = useMemo(() => startedFrom(profile, id), [profile, id]);
   const sets = useMemo(() => modifierSets(alone, BASE), [alone]);
   const [set, setSet] = useState(0);
-  const pressed = useHeldModifiers(profile);
+  const pressed = usePressedModifiers(profile);
   const held = pressed.length > 0 ? pressed : (sets[set % Math.max(1, sets.length)] ?? []);
   const [setRoom, width] = useRoom();
   const changes = useMemo(() => mapChanges(profile, next), [profile, next]);
@@ -88,7 +88,7 @@ export function StartersPage({ pages }: { pages: ReactNode }) {
     if (changes.length > 0) store.getState().edit(() => next);
   };
   const goTo = (by: 1 | -1) => {
-    const to = STARTERS[STARTERS.indexOf(id) + by];
+    const to = KEY_STARTERS[KEY_STARTERS.indexOf(id) + by];
     if (!to) return;
     setId(to);
     setSet(0);
@@ -110,13 +110,13 @@ export function StartersPage({ pages }: { pages: ReactNode }) {
   ]);
   const { main, from } = profile.keys;
   return (
-    <BenchLayout
+    <ViewLayout
       name="Keys"
       inspector={
         <>
           <Section title="Starters" note={`this map begins from “${STARTER_MAPS[from].title}”`}>
             <chakra.ul>
-              {STARTERS.map((each) => (
+              {KEY_STARTERS.map((each) => (
                 <ListLine
                   key={each}
                   name={STARTER_MAPS[each].title}
@@ -164,7 +164,7 @@ export function StartersPage({ pages }: { pages: ReactNode }) {
             <KeyCap>H</KeyCap>
             <span>other modifiers</span>
           </Flex>
-          <BoardDrawing
+          <KeyboardDrawing
             profile={alone}
             layer={BASE}
             held={held}
@@ -202,6 +202,6 @@ export function StartersPage({ pages }: { pages: ReactNode }) {
           </Box>
         )}
       </Paper>
-    </BenchLayout>
+    </ViewLayout>
   );
 }

@@ -10,7 +10,7 @@ import {
 import { MARKS, usesByCommand, type Mark } from '@sorn/core/model';
 import { keysCaps } from '@sorn/core/values';
 import { useCallback, useMemo, useState, type ReactNode } from 'react';
-import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
@@ -18,16 +18,16 @@ import { Select } from '../../ui/Select.tsx';
 import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { useKeyEdits } from './edits.ts';
 import { SuggestionTable } from './SuggestionTable.tsx';
 import { AMONG, useSuggestion } from './suggestion.ts';
 
 /** Keys for the least reach: what a device would have, what is left out, and what it would come to. */
 export function SuggestPage({ pages }: { pages: ReactNode }) {
-  const profile = useBench((bench) => bench.profile);
-  const counted = useBench((bench) => bench.session.uses);
-  const store = useBenchStore();
+  const profile = useProfileStore((bench) => bench.profile);
+  const counted = useProfileStore((bench) => bench.session.uses);
+  const store = useProfileStoreApi();
   const { devices, main } = profile.keys;
   const capsOf = useCallback((keys: string) => <KeyCaps caps={keysCaps(keys, main)} />, [main]);
   const [deviceId, setDevice] = useState<string | null>(null);
@@ -107,7 +107,7 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
     { keys: ['w'], label: 'directions together', minor: true, run: () => setGrouped(!grouped) },
   ]);
   return (
-    <BenchLayout
+    <ViewLayout
       name="Keys"
       inspector={
         <>
@@ -200,7 +200,7 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
         </Flex>
         {found && <SuggestionTable found={found} capsOf={capsOf} inHand={text} onRow={setInHand} />}
       </Paper>
-    </BenchLayout>
+    </ViewLayout>
   );
 }
 

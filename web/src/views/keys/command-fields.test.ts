@@ -2,7 +2,14 @@ import { keyCommandSchema, commandText } from '@sorn/core/commands';
 import { keyMap } from '@sorn/core/keys';
 import { profileSchema } from '@sorn/core/model';
 import { describe, expect, it } from 'vitest';
-import { BINDABLE, commandsToBind, fieldsOf, firstOf, saidOf, withSaid } from './command-fields.ts';
+import {
+  BINDABLE,
+  commandsToBind,
+  fieldsOf,
+  firstOf,
+  valueOfField,
+  withArgument,
+} from './command-fields.ts';
 import { keyRows, shownRows } from './rows.ts';
 
 const profile = profileSchema.parse({
@@ -39,9 +46,9 @@ describe('commands by form', () => {
                 text: [field.kind === 'ladder' ? '1/3 2/3' : 'name'],
               }[field.of];
         for (const value of said) {
-          const command = withSaid(first!, field, value);
+          const command = withArgument(first!, field, value);
           expect(keyCommandSchema.parse(command)).toEqual(command);
-          expect(saidOf(command, field)).toBe(value);
+          expect(valueOfField(command, field)).toBe(value);
         }
       }
     }
@@ -50,8 +57,8 @@ describe('commands by form', () => {
   it('keep what a form has no choice for', () => {
     const command = keyCommandSchema.parse({ command: 'place-at', x: { from: 2, to: 3, of: 7 } });
     const [across, down] = fieldsOf('place-at', profile);
-    expect(withSaid(command, across!, saidOf(command, across!))).toEqual(command);
-    expect(saidOf(command, down!)).toBe('');
+    expect(withArgument(command, across!, valueOfField(command, across!))).toEqual(command);
+    expect(valueOfField(command, down!)).toBe('');
   });
 
   it('can be bound, each thing by its name, and none that only something under way asks for', () => {

@@ -91,7 +91,7 @@ export function fieldsOf(command: KeyCommandId, profile: Profile): CommandField[
 }
 
 /** What a field of a command says now, as its choice has it; empty where it says nothing. */
-export function saidOf(command: KeyCommand, { name, kind }: CommandField): string {
+export function valueOfField(command: KeyCommand, { name, kind }: CommandField): string {
   const value = (command as Record<string, unknown>)[name];
   if (value === undefined) return '';
   if (kind === 'along') {
@@ -104,7 +104,7 @@ export function saidOf(command: KeyCommand, { name, kind }: CommandField): strin
 }
 
 /** A command with something else said with it; empty takes it out. */
-export function withSaid(command: KeyCommand, field: CommandField, said: string): KeyCommand {
+export function withArgument(command: KeyCommand, field: CommandField, said: string): KeyCommand {
   const { [field.name]: _former, ...others } = command as Record<string, unknown>;
   if (said === '') return others as KeyCommand;
   const value = valueOf(field, said);
@@ -124,7 +124,7 @@ function agreeing(command: KeyCommand, { name, kind }: CommandField): KeyCommand
 }
 
 /** Why a text cannot be said with a command; null where it can. */
-export function faultOfSaid(field: CommandField, said: string): string | null {
+export function argumentFault(field: CommandField, said: string): string | null {
   const isRight = said.trim() === '' || valueOf(field, said) !== undefined;
   return isRight ? null : 'expected shares above 0 and below 1, such as 1/3 2/3';
 }
@@ -155,9 +155,9 @@ export function firstOf(id: KeyCommandId, profile: Profile): KeyCommand | null {
     if (field.of === 'choice' && field.none === undefined) {
       const [first] = field.options;
       if (!first) return null;
-      command = withSaid(command, field, first.value);
+      command = withArgument(command, field, first.value);
     }
-    if (field.of === 'figure') command = withSaid(command, field, '40');
+    if (field.of === 'figure') command = withArgument(command, field, '40');
   }
   return command;
 }
@@ -172,6 +172,6 @@ export function commandsToBind(profile: Profile): KeyCommand[] {
     const first = firstOf(id, profile);
     if (!first) return [];
     if (field?.of !== 'choice' || more?.of === 'choice' || field.none !== undefined) return [first];
-    return field.options.map(({ value }) => withSaid(first, field, value));
+    return field.options.map(({ value }) => withArgument(first, field, value));
   });
 }

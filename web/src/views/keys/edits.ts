@@ -10,14 +10,14 @@ import {
   type KeyBinding,
 } from '@sorn/core/keys';
 import { BASE, type Mark, type OwnBinding, type Profile } from '@sorn/core/model';
-import { useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStoreApi } from '../../state/profile-context.ts';
 import { useRecorder } from './recorder.ts';
 
 export type KeyEdits = ReturnType<typeof useKeyEdits>;
 
 /** What the Keys view changes, on the binding in hand. */
 export function useKeyEdits(binding: KeyBinding | null, onBinding: (id: string) => void) {
-  const store = useBenchStore();
+  const store = useProfileStoreApi();
   const recorder = useRecorder.use();
   const edit = (change: (profile: Profile) => Profile, merge = '') =>
     store.getState().edit(change, merge);

@@ -1,4 +1,4 @@
-import { bindingId, mendsFor, type KeyFinding } from '@sorn/core/checkup';
+import { bindingId, quickFixesFor, type KeyFinding } from '@sorn/core/checkup';
 import { boundAt, keyMap } from '@sorn/core/keys';
 import type { Profile } from '@sorn/core/model';
 import type { RefObject } from 'react';
@@ -41,7 +41,7 @@ export function useMapKeys(props: {
     props.onLayer(layers[(layers.indexOf(layer) + by + layers.length) % layers.length]!);
   const mend = (which: number) => {
     const finding = findings[at];
-    const way = finding && mendsFor(profile, finding)[which];
+    const way = finding && quickFixesFor(profile, finding)[which];
     if (way) edits.setWhole(way.profile);
   };
   const { record } = useRecorder.use().getState();

@@ -10,11 +10,12 @@ import { profileSchema } from '@sorn/core/model';
 import { expect, it, vi } from 'vitest';
 import { commandsToBind, fieldsOf } from './command-fields.ts';
 
-vi.mock('../../../../core/src/commands/holding.ts', async (original) => {
+vi.mock('../../../../core/src/commands/window-state.ts', async (original) => {
   const { holdingCommands } = await original<{ holdingCommands: object }>();
-  const { define, STEP, ONE_TARGET } = await import('../../../../core/src/commands/definition.ts');
+  const { define, UNDOABLE, BY_ONE_TARGET } =
+    await import('../../../../core/src/commands/definition.ts');
   const { app } = await import('../../../../core/src/commands/argument.ts');
-  const own = { task: 'holding', ...STEP, ...ONE_TARGET, guessedUses: 3 } as const;
+  const own = { task: 'holding', ...UNDOABLE, ...BY_ONE_TARGET, guessedUses: 3 } as const;
   return {
     holdingCommands: {
       ...holdingCommands,

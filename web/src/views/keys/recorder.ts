@@ -1,4 +1,4 @@
-import { withStandIn, writtenWith } from '@sorn/core/keys';
+import { withStandIn, keysWithMain } from '@sorn/core/keys';
 import type { Profile } from '@sorn/core/model';
 import { isModifierCode, keysCaps, MOST_STEPS, type Modifier } from '@sorn/core/values';
 import { useEffect, useRef } from 'react';
@@ -39,7 +39,7 @@ export function useRecording(profile: Profile): void {
     const { main } = profile.keys;
     function pressed(modifiers: readonly Modifier[], code: string) {
       const { press } = recorder.getState();
-      press(withStandIn(writtenWith(main, modifiers, code), profile));
+      press(withStandIn(keysWithMain(main, modifiers, code), profile));
       clearTimeout(timer.current);
       if (recorder.getState().keys.length === MOST_STEPS) taken();
       else timer.current = setTimeout(taken, NEXT_PRESS_MS);

@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 import type { ProfileSummary } from '@sorn/api';
 import { useCreateDemo, useProfiles, useRemoveProfile } from '../../state/queries.ts';
 import { KeyCap } from '../../ui/KeyCap.tsx';
-import { whenText } from '../../ui/when.ts';
+import { dateText } from '../../ui/date-text.ts';
 import { KeyStrip } from '../../ui/KeyStrip.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
@@ -131,7 +131,7 @@ function Row(props: { profile: ProfileSummary; number: number; onOpen: () => voi
         {profile.name}
       </chakra.button>
       <chakra.span color="slate" fontSize="12px" flex="1">
-        revision {profile.revision}, saved {whenText(profile.savedAt)}
+        revision {profile.revision}, saved {dateText(profile.savedAt)}
       </chakra.span>
       {asks ? (
         <Flex gap="6px" align="center">

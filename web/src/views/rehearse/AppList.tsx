@@ -1,14 +1,14 @@
 import { chakra } from '@chakra-ui/react';
 import { memo } from 'react';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { AppBalloon } from '../../sheet/AppBalloon.tsx';
 
 /** The apps of the simulated desktop; each press opens another window. */
 export const AppList = memo(function AppList() {
-  const apps = useBench((bench) => bench.profile.apps);
-  const store = useBenchStore();
+  const apps = useProfileStore((bench) => bench.profile.apps);
+  const store = useProfileStoreApi();
   return (
     <Section title="Open" note="press its letter, or choose it">
       {apps.length === 0 && (

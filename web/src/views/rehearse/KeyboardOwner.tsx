@@ -3,7 +3,7 @@ import { chakra, Flex } from '@chakra-ui/react';
 import { memo } from 'react';
 import { keyName, type Shaping } from '@sorn/core/values';
 import { KeyCap } from '../../ui/KeyCap.tsx';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 import type { Locked } from './full-screen.ts';
 
 /** Says which of the two has the keyboard, and which key changes that. */
@@ -12,9 +12,11 @@ export const KeyboardOwner = memo(function KeyboardOwner(props: {
   locked: Locked;
 }) {
   const { isGiven, locked } = props;
-  const { handBack, standIn, main } = useBench((bench) => bench.profile.keys);
-  const shaping = useBench((bench) => interactionOf(bench.session, 'shaping'));
-  const past = useBench(({ looking, moments }) => looking !== null && moments.length - 1 - looking);
+  const { handBack, standIn, main } = useProfileStore((bench) => bench.profile.keys);
+  const shaping = useProfileStore((bench) => interactionOf(bench.session, 'shaping'));
+  const past = useProfileStore(
+    ({ looking, moments }) => looking !== null && moments.length - 1 - looking,
+  );
   return (
     <Flex
       role="status"

@@ -1,11 +1,11 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { THEN } from '@sorn/core/values';
 import { memo } from 'react';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 
 /** The key pressed last, large, with what it did. */
 export const LastKey = memo(function LastKey() {
-  const last = useBench((bench) => bench.log.findLast(({ caps }) => caps.length > 0));
+  const last = useProfileStore((bench) => bench.log.findLast(({ caps }) => caps.length > 0));
   if (!last) return null;
   return (
     <Flex

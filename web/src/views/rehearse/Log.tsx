@@ -2,7 +2,7 @@ import { chakra, Flex, Grid } from '@chakra-ui/react';
 import { KeyCaps } from '../../ui/KeyCap.tsx';
 import { memo } from 'react';
 import { Section } from '../../ui/Section.tsx';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 import type { LogEntry } from '../../state/profile-state.ts';
 
 const SHOWN = 40;
@@ -15,7 +15,7 @@ const time = new Intl.DateTimeFormat('en-GB', {
 
 /** What happened, newest first: when, by which keys, and what was decided because of what. */
 export const Log = memo(function Log() {
-  const log = useBench((bench) => bench.log);
+  const log = useProfileStore((bench) => bench.log);
   const newest = log.slice(-SHOWN).reverse();
   return (
     <Section title="Log" note="newest first">

@@ -3,12 +3,12 @@ import { chakra, Flex } from '@chakra-ui/react';
 import { MODES } from '@sorn/core/values';
 import { MODE_WORDS } from '../../state/desk-change.ts';
 import { KeyCap } from '../../ui/KeyCap.tsx';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 import { OverSheet } from './OverSheet.tsx';
 
 /** The modes that desk-mode goes through while its key is held. */
 export function ModeList() {
-  const chosen = useBench((bench) => interactionOf(bench.session, 'choosing-mode')?.mode);
+  const chosen = useProfileStore((bench) => interactionOf(bench.session, 'choosing-mode')?.mode);
   if (!chosen) return null;
   return (
     <OverSheet

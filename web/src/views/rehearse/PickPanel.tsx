@@ -2,26 +2,26 @@ import { interactionOf, pickingOf, type InteractionOf } from '@sorn/core/model';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { deskInForce, monitorOf } from '@sorn/core/desk';
 import {
-  boardChoices,
+  zoneBoardChoices,
   gridHere,
   offerNow,
   windowName,
   type Offer,
-  type Situation,
+  type CommandContext,
 } from '@sorn/core/engine';
-import { gridText, numberLabels } from '@sorn/core/placing';
-import { boardName } from '@sorn/core/tiling';
+import { gridText, numberLabels } from '@sorn/core/snap';
+import { zoneBoardName } from '@sorn/core/tiling';
 import { useEffect, useMemo, useRef, type ReactNode } from 'react';
 import { KeyCap } from '../../ui/KeyCap.tsx';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 import { Balloon } from '../../sheet/Balloon.tsx';
 import { onSheet, sideBeside, type RoomBeside, type Viewport } from '../../sheet/viewport.ts';
 import { balloonStyle } from '../../ui/balloon-style.ts';
 
 /** What can be chosen now by typing: windows for an empty place, boards and their zones, or a block. */
 export function PickPanel({ view }: { view: Viewport }) {
-  const session = useBench((bench) => bench.session);
-  const profile = useBench((bench) => bench.profile);
+  const session = useProfileStore((bench) => bench.session);
+  const profile = useProfileStore((bench) => bench.profile);
   const picking = pickingOf(session);
   if (!picking) return null;
   const situation = { session, profile, desk: deskInForce(profile, session) };
@@ -45,7 +45,12 @@ const LIST_FRAME = 70;
 const LIST_LINE = 30;
 
 /** The windows for an empty place, in its middle, one number each. */
-function OfferList(props: { situation: Situation; offer: Offer; typed: string; view: Viewport }) {
+function OfferList(props: {
+  situation: CommandContext;
+  offer: Offer;
+  typed: string;
+  view: Viewport;
+}) {
   const { situation, offer, typed, view } = props;
   const { profile } = situation;
   const { place, windows } = offer;
@@ -157,7 +162,7 @@ const APART = 14;
 
 /** What the sheet keeps free beside the monitor with the focus while boards are chosen. */
 export function useRoomForBoards(): RoomBeside | undefined {
-  const monitor = useBench(({ session }) =>
+  const monitor = useProfileStore(({ session }) =>
     interactionOf(session, 'board-pick') ? session.focusMonitor : undefined,
   );
   return useMemo(
@@ -167,10 +172,10 @@ export function useRoomForBoards(): RoomBeside | undefined {
 }
 
 /** The names of the boards that fit the monitor, a letter each, beside its edge: the marked one is drawn on it. */
-function BoardColumn({ situation, view }: { situation: Situation; view: Viewport }) {
+function BoardColumn({ situation, view }: { situation: CommandContext; view: Viewport }) {
   const { desk, session } = situation;
   const monitor = monitorOf(desk, session.focusMonitor);
-  const choices = boardChoices(situation);
+  const choices = zoneBoardChoices(situation);
   const numbers = choices.find(({ isMarked }) => isMarked)?.numbers ?? [];
   const list = useRef<HTMLUListElement>(null);
   useEffect(() => {
@@ -218,7 +223,7 @@ function BoardColumn({ situation, view }: { situation: Situation; view: Viewport
             fontWeight={isMarked ? 650 : 400}
           >
             <KeyCap>{letter}</KeyCap>
-            <chakra.span truncate>{boardName(board)}</chakra.span>
+            <chakra.span truncate>{zoneBoardName(board)}</chakra.span>
           </chakra.li>
         ))}
       </chakra.ul>
@@ -244,11 +249,11 @@ function BoardColumn({ situation, view }: { situation: Situation; view: Viewport
 }
 
 /** What can be typed on the lettered grid, and what is asked while a block is put on a key. */
-function CornerNote(props: { situation: Situation; picking: InteractionOf<'corner-pick'> }) {
+function CornerNote(props: { situation: CommandContext; picking: InteractionOf<'corner-pick'> }) {
   const { situation, picking } = props;
   const { goOn, asksKeys: asks = false } = picking;
   // Keys that could not be taken are still asked for: the last line of the log tells why.
-  const last = useBench((bench) => bench.log.at(-1)?.trace[0]);
+  const last = useProfileStore((bench) => bench.log.at(-1)?.trace[0]);
   const says = last?.decided === 'nothing to do' ? last.because : '';
   const { main } = situation.profile.keys;
   const text = asks

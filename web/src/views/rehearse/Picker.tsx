@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react';
 import { memo, useState } from 'react';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { ListOverSheet } from './ListOverSheet.tsx';
 import { choicesFor, usePicker, type PickerKind } from './picker.ts';
 
@@ -28,8 +28,8 @@ export const Picker = memo(function Picker() {
 function OpenPicker({ kind }: { kind: PickerKind }) {
   const picker = usePicker.use();
   const { close } = picker.getState();
-  const bench = useBench((now) => now);
-  const store = useBenchStore();
+  const bench = useProfileStore((now) => now);
+  const store = useProfileStoreApi();
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState(0);
   const [presses, setPresses] = useState(picker.getState().caps);

@@ -1,24 +1,24 @@
 import { interactionOf, pickingOf } from '@sorn/core/model';
 import { deskInForce } from '@sorn/core/desk';
 import {
-  boardChoices,
+  zoneBoardChoices,
   gridHere,
   offerNow,
-  placingArea,
+  snapArea,
   previewedPlacement,
-  type Situation,
+  type CommandContext,
 } from '@sorn/core/engine';
 import type { Rect } from '@sorn/core/geometry';
-import { blockOf, letterOf, placedRect } from '@sorn/core/placing';
+import { blockOf, letterOf, snappedRect } from '@sorn/core/snap';
 import { zoneRects } from '@sorn/core/tiling';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 import { textWidth } from '../../sheet/text-width.ts';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
 
 /** What lies over the windows while something is placed: where it would land, what is offered, or the lettered grid. */
 export function PlacingMarks({ view }: { view: Viewport }) {
-  const session = useBench((bench) => bench.session);
-  const profile = useBench((bench) => bench.profile);
+  const session = useProfileStore((bench) => bench.session);
+  const profile = useProfileStore((bench) => bench.profile);
   const picking = pickingOf(session);
   const previewing = interactionOf(session, 'previewing');
   if (!picking && !previewing) return null;
@@ -42,13 +42,13 @@ export function PlacingMarks({ view }: { view: Viewport }) {
 const DIGIT = { width: 11, height: 18 };
 
 /** The marked board on its monitor, at true scale: a number for each of its zones, and what it is called. */
-function MarkedBoard(props: { situation: Situation; typed: string; view: Viewport }) {
+function MarkedBoard(props: { situation: CommandContext; typed: string; view: Viewport }) {
   const { situation, typed, view } = props;
   const { session } = situation;
-  const marked = boardChoices(situation).find(({ isMarked }) => isMarked);
+  const marked = zoneBoardChoices(situation).find(({ isMarked }) => isMarked);
   if (!marked) return null;
   const monitor = session.focusMonitor;
-  const { area, gap } = placingArea(situation, session.shown[monitor] ?? '', monitor);
+  const { area, gap } = snapArea(situation, session.shown[monitor] ?? '', monitor);
   const { board, numbers } = marked;
   const digits = typed.replace(/^[a-z]/, '');
   return (
@@ -111,22 +111,22 @@ function Outline(props: { name: 'preview' | 'offer' | 'block'; rect: Rect; view:
 }
 
 /** The grid over the focused monitor, lettered along the top and numbered down the side, and the block typed so far. */
-function CornerGrid(props: { situation: Situation; typed: string; view: Viewport }) {
+function CornerGrid(props: { situation: CommandContext; typed: string; view: Viewport }) {
   const { situation, typed, view } = props;
   const { session } = situation;
   const grid = gridHere(situation);
   const monitor = session.focusMonitor;
-  const { area, gap } = placingArea(situation, session.shown[monitor] ?? '', monitor);
+  const { area, gap } = snapArea(situation, session.shown[monitor] ?? '', monitor);
   const cell = (axis: 'x' | 'y', at: number) => ({
     from: at + 1,
     to: at + 1,
     of: axis === 'x' ? grid.columns : grid.rows,
   });
   const columns = Array.from({ length: grid.columns }, (_, i) =>
-    onSheet(view, placedRect(area, gap, { x: cell('x', i), y: 'full' })),
+    onSheet(view, snappedRect(area, gap, { x: cell('x', i), y: 'full' })),
   );
   const rows = Array.from({ length: grid.rows }, (_, i) =>
-    onSheet(view, placedRect(area, gap, { x: 'full', y: cell('y', i) })),
+    onSheet(view, snappedRect(area, gap, { x: 'full', y: cell('y', i) })),
   );
   const block = blockOf(grid, typed);
   const isTyped = (text: string) => typed.includes(text);
@@ -144,7 +144,7 @@ function CornerGrid(props: { situation: Situation; typed: string; view: Viewport
           />
         )),
       )}
-      {block && <Outline name="block" rect={placedRect(area, gap, block)} view={view} />}
+      {block && <Outline name="block" rect={snappedRect(area, gap, block)} view={view} />}
       {columns.map(({ x, y, width }, i) => (
         <GridName
           key={i}

@@ -3,10 +3,10 @@ import { ruleFromWindow } from '@sorn/core/engine';
 import { withNewRule } from '@sorn/core/rules';
 import { useCallback, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { useBench, useBenchStore, usePlacedDesk } from '../../state/profile-context.ts';
-import { useInHand } from '../../state/in-hand.ts';
+import { useProfileStore, useProfileStoreApi, useDeskLayout } from '../../state/profile-context.ts';
+import { useSelection } from '../../state/selection.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import type { Viewport } from '../../sheet/viewport.ts';
 import { AppList } from './AppList.tsx';
@@ -17,7 +17,7 @@ import { ModeList } from './ModeList.tsx';
 import { Picker } from './Picker.tsx';
 import { PickPanel, useRoomForBoards } from './PickPanel.tsx';
 import { PlacingMarks } from './PlacingMarks.tsx';
-import { Spared } from './Spared.tsx';
+import { TimeSaved } from './TimeSaved.tsx';
 import { SwitchList } from './SwitchList.tsx';
 import { TimeLine } from './TimeLine.tsx';
 import { WhatFollows } from './WhatFollows.tsx';
@@ -30,11 +30,11 @@ const pickPanel = (view: Viewport) => <PickPanel view={view} />;
 
 /** The profile in use: real key presses run the commands, and the simulated windows arrange themselves. */
 export function RehearseView() {
-  const placed = usePlacedDesk();
-  const store = useBenchStore();
-  const inHand = useInHand.use();
+  const placed = useDeskLayout();
+  const store = useProfileStoreApi();
+  const inHand = useSelection.use();
   const navigate = useNavigate();
-  const apps = useBench((bench) => bench.profile.apps);
+  const apps = useProfileStore((bench) => bench.profile.apps);
   const place = useRef<HTMLDivElement>(null);
   const roomForBoards = useRoomForBoards();
   const keyboard = useSheetKeyboard(place);
@@ -42,8 +42,8 @@ export function RehearseView() {
   const giveInFull = async () => {
     if (await fullScreen.enter()) keyboard.give();
   };
-  const session = useBench((bench) => bench.session);
-  const isPast = useBench((bench) => bench.looking !== null);
+  const session = useProfileStore((bench) => bench.session);
+  const isPast = useProfileStore((bench) => bench.looking !== null);
   const [asked, setAsked] = useState<{ id: string; focus: string | undefined } | null>(null);
   // What was asked about stays until the focus goes elsewhere.
   const about = asked && asked.focus === session.focus ? asked.id : session.focus;
@@ -120,13 +120,13 @@ export function RehearseView() {
   ]);
 
   return (
-    <BenchLayout
+    <ViewLayout
       name="Rehearse"
       inspector={
         <>
           <AppList />
           <WhyHere placed={placed} id={about} onRule={makeRule} />
-          <Spared />
+          <TimeSaved />
           <Log />
         </>
       }
@@ -163,6 +163,6 @@ export function RehearseView() {
         </Flex>
         <TimeLine />
       </Flex>
-    </BenchLayout>
+    </ViewLayout>
   );
 }

@@ -3,14 +3,14 @@ import { chakra, Flex } from '@chakra-ui/react';
 import { memo } from 'react';
 import { windowName } from '@sorn/core/engine';
 import { KeyCap } from '../../ui/KeyCap.tsx';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 import { ListOverSheet } from './ListOverSheet.tsx';
 
 /** The windows that switch-window goes through, most recent first, while its key is held. */
 export const SwitchList = memo(function SwitchList() {
-  const switching = useBench((bench) => interactionOf(bench.session, 'switching'));
-  const session = useBench((bench) => bench.session);
-  const profile = useBench((bench) => bench.profile);
+  const switching = useProfileStore((bench) => interactionOf(bench.session, 'switching'));
+  const session = useProfileStore((bench) => bench.session);
+  const profile = useProfileStore((bench) => bench.profile);
   if (!switching) return null;
   const lines = switching.among.flatMap((id) => {
     const window = session.windows.find((each) => each.id === id);

@@ -2,15 +2,15 @@ import { chakra, Flex } from '@chakra-ui/react';
 import { memo, useEffect, useState } from 'react';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 
 const PLAY_MS = 700;
 
 /** Steps back and forth through what happened in this visit, and plays it. */
 function useTimeLine() {
-  const store = useBenchStore();
-  const count = useBench((bench) => bench.moments.length);
-  const looking = useBench((bench) => bench.looking);
+  const store = useProfileStoreApi();
+  const count = useProfileStore((bench) => bench.moments.length);
+  const looking = useProfileStore((bench) => bench.looking);
   const [isPlaying, setPlaying] = useState(false);
   const at = looking ?? count - 1;
   const goTo = (moment: number) => store.getState().lookAt(moment);
@@ -44,7 +44,7 @@ function useTimeLine() {
 /** The time line beneath the sheet: a mark for everything that changed the desk, the shown one filled. */
 export const TimeLine = memo(function TimeLine() {
   const { at, count, plays, step, goTo, play } = useTimeLine();
-  const moments = useBench((bench) => bench.moments);
+  const moments = useProfileStore((bench) => bench.moments);
   const isPast = at < count - 1;
   usePageKeys('time-line', [
     { keys: ['['], caps: ['[', ']'], label: 'back and forth in time', run: () => step(-1) },

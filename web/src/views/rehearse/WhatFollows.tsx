@@ -2,7 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import { keysCaps } from '@sorn/core/values';
 import { memo } from 'react';
 import { KeyCaps } from '../../ui/KeyCap.tsx';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 import { followingLines, usePresses } from './presses.ts';
 
 const MOST_SHOWN = 14;
@@ -10,7 +10,7 @@ const MOST_SHOWN = 14;
 /** Over the sheet while a layer is entered or a sequence has begun: which keys come next, and what they do. */
 export const WhatFollows = memo(function WhatFollows() {
   const next = usePresses((presses) => presses.next);
-  const { main } = useBench((bench) => bench.profile.keys);
+  const { main } = useProfileStore((bench) => bench.profile.keys);
   if (!next) return null;
   const lines = followingLines(next, main);
   return (

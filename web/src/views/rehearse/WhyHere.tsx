@@ -4,17 +4,17 @@ import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Reasons } from '../../ui/Reasons.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
-import { useBench, type PlacedDesk } from '../../state/profile-context.ts';
+import { useProfileStore, type DeskLayout } from '../../state/profile-context.ts';
 
 /** Why a window is here: how it is held, where, and how large, each with what decided it. */
 export function WhyHere(props: {
-  placed: PlacedDesk;
+  placed: DeskLayout;
   id: string | undefined;
   onRule: (id: string) => void;
 }) {
   const { placed, id, onRule } = props;
-  const session = useBench((bench) => bench.session);
-  const profile = useBench((bench) => bench.profile);
+  const session = useProfileStore((bench) => bench.session);
+  const profile = useProfileStore((bench) => bench.profile);
   const window = session.windows.find((each) => each.id === id);
   if (!window) {
     return (

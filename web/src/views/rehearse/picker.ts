@@ -1,8 +1,8 @@
-import { askedOf, LAST, type Command } from '@sorn/core/commands';
+import { argumentAskedFor, LAST, type Command } from '@sorn/core/commands';
 import { findLaunches, findWindows, nearness, windowName } from '@sorn/core/engine';
 import type { Session, UsedBy } from '@sorn/core/model';
 import { perProfile } from '../../state/per-profile.ts';
-import type { Bench } from '../../state/profile-state.ts';
+import type { ProfileStore } from '../../state/profile-state.ts';
 
 /** A list over the sheet that narrows as a name is typed. */
 export type PickerKind =
@@ -10,7 +10,7 @@ export type PickerKind =
 
 /** The list a command opens where what it needs is to be typed; null for any other. */
 export function pickerOf(command: Command): PickerKind | null {
-  return askedOf(command) === null ? null : (command.command as PickerKind);
+  return argumentAskedFor(command) === null ? null : (command.command as PickerKind);
 }
 
 interface PickerState {
@@ -41,7 +41,11 @@ export interface Choice {
 }
 
 /** What answers to what was typed, best first. */
-export function choicesFor(kind: PickerKind, { session, profile }: Bench, typed: string): Choice[] {
+export function choicesFor(
+  kind: PickerKind,
+  { session, profile }: ProfileStore,
+  typed: string,
+): Choice[] {
   const appOf = (id: string | undefined) => profile.apps.find((app) => app.id === id);
   if (kind === 'launch') {
     return findLaunches(profile, typed).map(({ id, app, name }) => ({

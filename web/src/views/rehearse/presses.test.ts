@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { profileSchema, sessionSchema } from '@sorn/core/model';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { createBench } from '../../state/profile-store.ts';
+import { createProfileStore } from '../../state/profile-store.ts';
 import { choicesFor, usePicker } from './picker.ts';
 import { takeInput, usePresses } from './presses.ts';
 
@@ -30,7 +30,7 @@ function opened(bindings: unknown[], more: object = {}) {
     ],
     focus: 'a',
   });
-  const store = createBench(
+  const store = createProfileStore(
     { id: 'desk', revision: 1, savedAt: '2026-03-02T08:00:00Z', profile },
     { revision: 1, session },
   );

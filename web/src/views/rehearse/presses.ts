@@ -2,11 +2,11 @@ import { commandText } from '@sorn/core/commands';
 import { eventOfKey, keyContext } from '@sorn/core/engine';
 import {
   bindingText,
-  following,
-  HOME,
+  nextKeys,
+  IDLE,
   nextTime,
   resolveKey,
-  type Following,
+  type NextKeys,
   type KeyBinding,
   type KeyInput,
   type KeyOutput,
@@ -16,7 +16,7 @@ import {
 import { keysCaps, type Modifier } from '@sorn/core/values';
 import type { StoreApi } from 'zustand';
 import { perProfile } from '../../state/per-profile.ts';
-import type { Bench } from '../../state/profile-state.ts';
+import type { ProfileStore } from '../../state/profile-state.ts';
 import { pickerOf, usePicker } from './picker.ts';
 
 interface Presses {
@@ -24,11 +24,11 @@ interface Presses {
   /** When what only time decides is asked again. */
   timer?: ReturnType<typeof setTimeout>;
   /** What the next key can do, while a layer is entered or a sequence has begun. */
-  next: Following | null;
+  next: NextKeys | null;
 }
 
 /** Where the keys of the sheet stand. */
-export const usePresses = perProfile<Presses>(() => ({ state: HOME, next: null }));
+export const usePresses = perProfile<Presses>(() => ({ state: IDLE, next: null }));
 
 /**
  * Takes what happens at the keys: commands go to the desk, changes of layer to the log. What only time
@@ -36,7 +36,11 @@ export const usePresses = perProfile<Presses>(() => ({ state: HOME, next: null }
  *
  * @param caps the keys as they were pressed
  */
-export function takeInput(bench: StoreApi<Bench>, input: KeyInput, caps: readonly string[]): void {
+export function takeInput(
+  bench: StoreApi<ProfileStore>,
+  input: KeyInput,
+  caps: readonly string[],
+): void {
   const presses = usePresses.of(bench);
   const { state: before, timer } = presses.getState();
   clearTimeout(timer);
@@ -48,17 +52,17 @@ export function takeInput(bench: StoreApi<Bench>, input: KeyInput, caps: readonl
     const isAlone = each.type === 'command' || !isCommand;
     follow(bench, each, isAlone ? caps : [], input);
   }
-  if (state !== HOME) presses.setState({ next: following(state, contextOf(bench.getState())) });
+  if (state !== IDLE) presses.setState({ next: nextKeys(state, contextOf(bench.getState())) });
   const until = nextTime(state);
   if (until === null) return;
   const wait = () => takeInput(bench, { type: 'wait', at: Math.max(until, performance.now()) }, []);
   presses.setState({ timer: setTimeout(wait, Math.max(0, until - performance.now())) });
 }
 
-const contextOf = ({ session, profile }: Bench) => keyContext(session, profile);
+const contextOf = ({ session, profile }: ProfileStore) => keyContext(session, profile);
 
 function follow(
-  bench: StoreApi<Bench>,
+  bench: StoreApi<ProfileStore>,
   out: KeyOutput,
   caps: readonly string[],
   input: KeyInput,
@@ -99,9 +103,9 @@ function follow(
 }
 
 /** A line for each thing that can follow: its caps, and what it does. */
-export function followingLines(next: Following, main: Modifier) {
+export function followingLines(next: NextKeys, main: Modifier) {
   return next.next.map(({ keys, binding }) => ({
-    id: binding.sign,
+    id: binding.canonicalTrigger,
     caps: keysCaps(keys, main),
     text: bindingText(binding),
   }));

@@ -1,9 +1,9 @@
-import { keyMap, writtenWith } from '@sorn/core/keys';
+import { keyMap, keysWithMain } from '@sorn/core/keys';
 import { buttonOf, isModifierCode, keysCaps } from '@sorn/core/values';
 import { useEffect, type RefObject } from 'react';
 import { useKeyRegister } from '../../ui/page-keys.ts';
 import { modifiersOf } from '../../ui/modifiers.ts';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { usePicker } from './picker.ts';
 import { takeInput } from './presses.ts';
 import { useStripKeys } from './strip-keys.ts';
@@ -15,8 +15,8 @@ import { useStripKeys } from './strip-keys.ts';
 export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
   const isGiven = useKeyRegister((register) => register.given);
   const setGiven = useKeyRegister((register) => register.give);
-  const profile = useBench((bench) => bench.profile);
-  const store = useBenchStore();
+  const profile = useProfileStore((bench) => bench.profile);
+  const store = useProfileStoreApi();
   const { handBack, main } = profile.keys;
   const pickers = usePicker.use();
 
@@ -44,7 +44,7 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
         return;
       }
       const modifiers = modifiersOf(event);
-      const keys = isModifierCode(event.code) ? null : writtenWith(main, modifiers, event.code);
+      const keys = isModifierCode(event.code) ? null : keysWithMain(main, modifiers, event.code);
       const caps = keys === null ? [] : keysCaps(keys, main);
       const { code, key, repeat } = event;
       const at = performance.now();
@@ -67,7 +67,7 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
       event.stopImmediatePropagation();
       const at = performance.now();
       const modifiers = modifiersOf(event);
-      const caps = keysCaps(writtenWith(main, modifiers, code), main);
+      const caps = keysCaps(keysWithMain(main, modifiers, code), main);
       if (event.type === 'mousedown') takeInput(store, { type: 'down', at, code, modifiers }, caps);
       else takeInput(store, { type: 'up', at, code }, []);
     }

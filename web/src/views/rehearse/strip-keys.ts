@@ -3,18 +3,18 @@ import { bindingText, keyMap } from '@sorn/core/keys';
 import { BASE, type Profile, pickingOf, interactionOf } from '@sorn/core/model';
 import { DIRECTIONS, keyName, keysCaps } from '@sorn/core/values';
 import { usePageKeys, type PageKey } from '../../ui/page-keys.ts';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 
 /** Shows which keys the sheet takes now, along the bottom and in the list of all keys. */
 export function useStripKeys(profile: Profile): void {
   const { handBack, main } = profile.keys;
-  const isShaping = useBench((bench) => bench.session.interaction?.kind === 'shaping');
-  const picking = useBench((bench) => pickingOf(bench.session)?.kind);
-  const isOutlined = useBench((bench) => bench.session.interaction?.kind === 'previewing');
-  const isAsking = useBench(
+  const isShaping = useProfileStore((bench) => bench.session.interaction?.kind === 'shaping');
+  const picking = useProfileStore((bench) => pickingOf(bench.session)?.kind);
+  const isOutlined = useProfileStore((bench) => bench.session.interaction?.kind === 'previewing');
+  const isAsking = useProfileStore(
     (bench) => interactionOf(bench.session, 'corner-pick')?.asksKeys === true,
   );
-  const isPaused = useBench((bench) => bench.session.paused !== undefined);
+  const isPaused = useProfileStore((bench) => bench.session.paused !== undefined);
   const shown = (caps: readonly string[], label: string, more: Partial<PageKey> = {}): PageKey => ({
     keys: [],
     caps,

@@ -1,11 +1,11 @@
 import { Box } from '@chakra-ui/react';
 import { withApp, withApps, withoutApp, withStart, type App } from '@sorn/core/model';
 import { useRef, useState, type ReactNode } from 'react';
-import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { focusFigure } from '../../ui/inspector.ts';
 import { Paper } from '../../ui/Paper.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { AppSettings } from './AppSettings.tsx';
 import { AppTable } from './AppTable.tsx';
 import { ImportApps } from './ImportApps.tsx';
@@ -13,8 +13,8 @@ import { StartList } from './StartList.tsx';
 
 /** The apps whose windows rules are about: with their kinds of window and sizes, and those that open at the start. */
 export function AppsPage({ pages, onOther }: { pages: ReactNode; onOther: () => void }) {
-  const apps = useBench((bench) => bench.profile.apps);
-  const store = useBenchStore();
+  const apps = useProfileStore((bench) => bench.profile.apps);
+  const store = useProfileStoreApi();
   const [appId, setApp] = useState<string | null>(null);
   const app = apps.find(({ id }) => id === appId) ?? apps[0] ?? null;
   const nameInput = useRef<HTMLInputElement>(null);
@@ -66,7 +66,7 @@ export function AppsPage({ pages, onOther }: { pages: ReactNode; onOther: () => 
   ]);
 
   return (
-    <BenchLayout
+    <ViewLayout
       name="Rules"
       inspector={
         <>
@@ -89,6 +89,6 @@ export function AppsPage({ pages, onOther }: { pages: ReactNode; onOther: () => 
           <AppTable pages={pages} apps={apps} inHand={app?.id ?? null} onApp={setApp} onAdd={add} />
         </Box>
       </Paper>
-    </BenchLayout>
+    </ViewLayout>
   );
 }

@@ -13,7 +13,7 @@ import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 import {
   aboutFact,
   isBlank,
@@ -138,7 +138,7 @@ function RowFields(props: {
   onRemove: () => void;
 }) {
   const { at, control } = props;
-  const profile = useBench((bench) => bench.profile);
+  const profile = useProfileStore((bench) => bench.profile);
   const fault = props.errors.rows?.[at]?.message;
   return (
     <Controller

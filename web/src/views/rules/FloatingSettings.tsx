@@ -1,14 +1,14 @@
 import { Figure } from '../../ui/Figure.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { OnOff, SettingRow } from '../../ui/SettingRow.tsx';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 
 const MOST_GRID = 400;
 
 /** How floating windows stand and move, for all of them. */
 export function FloatingSettings() {
-  const floating = useBench((bench) => bench.profile.floating);
-  const store = useBenchStore();
+  const floating = useProfileStore((bench) => bench.profile.floating);
+  const store = useProfileStoreApi();
   const set = (patch: Partial<typeof floating>, merge = '') =>
     store
       .getState()

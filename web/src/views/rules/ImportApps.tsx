@@ -5,7 +5,7 @@ import { useState, type Ref } from 'react';
 import { FileInput } from '../../ui/FileInput.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Section } from '../../ui/Section.tsx';
-import { useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStoreApi } from '../../state/profile-context.ts';
 
 const MOST_BYTES = 4 * 1024 * 1024;
 
@@ -20,7 +20,7 @@ export function ImportApps(props: {
   fileInput: Ref<HTMLInputElement>;
   onApp: (id: string) => void;
 }) {
-  const store = useBenchStore();
+  const store = useProfileStoreApi();
   const [files, setFiles] = useState<readonly FileRead[]>([]);
   const [came, setCame] = useState({ added: 0, changed: 0 });
 

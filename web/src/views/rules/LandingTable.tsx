@@ -6,7 +6,7 @@ import { AppBalloon } from '../../sheet/AppBalloon.tsx';
 import { DataTable, type Column } from '../../ui/DataTable.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Choice } from '../../ui/SettingRow.tsx';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 
 /** Who decided where a window lands: "rule 4", "rules 1, 6", "default". */
 function decidedText({ decidedBy }: Landing): string {
@@ -135,7 +135,7 @@ export function LandingTable({
 }
 
 function WindowCell({ landing }: { landing: Landing }) {
-  const app = useBench((bench) => bench.profile.apps.find(({ id }) => id === landing.appId));
+  const app = useProfileStore((bench) => bench.profile.apps.find(({ id }) => id === landing.appId));
   return (
     <Flex align="center" gap="9px">
       <AppBalloon app={app} name={landing.name} />

@@ -8,7 +8,7 @@ import { SettingRow } from '../../ui/SettingRow.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 import type { RuleEdits } from './edits.ts';
-import { Said } from './Said.tsx';
+import { RuleSentence } from './RuleSentence.tsx';
 
 /** The rule in hand as one sentence, what was found about it, and its name. */
 export function RuleHead(props: {
@@ -24,7 +24,7 @@ export function RuleHead(props: {
   return (
     <Section title={`Rule ${at + 1}`} note={`${rule.on ? 'on' : 'off'}, ${windows}`}>
       <chakra.p fontSize="14px" lineHeight="1.5" mb="8px" data-sentence>
-        <Said words={ruleSentence(rule)} />
+        <RuleSentence words={ruleSentence(rule)} />
       </chakra.p>
       {found.map((text) => (
         <chakra.p key={text} fontSize="12px" color="vermilion" mb="6px" data-rule-finding>

@@ -13,13 +13,13 @@ import type { Rule } from '@sorn/core/model';
 import { settingsWords, textOf, whenWords, withRule } from '@sorn/core/rules';
 import type { Landing } from '@sorn/core/simulate';
 import { memo, useCallback, useMemo, type ReactNode } from 'react';
-import { useInSight } from '../../ui/in-sight.ts';
+import { useInSight } from '../../ui/scroll-into-view.ts';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 import { useVirtualRows } from '../../ui/virtual-rows.ts';
-import { useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStoreApi } from '../../state/profile-context.ts';
 import type { RuleEdits } from './edits.ts';
-import { Said } from './Said.tsx';
+import { RuleSentence } from './RuleSentence.tsx';
 
 /** The rules in their order: when each matches, what it says, and how many windows it matches. */
 export function RuleList(props: {
@@ -34,7 +34,7 @@ export function RuleList(props: {
   onRule: (id: string) => void;
 }) {
   const { rules, inHand, landings, marked, edits, onRule } = props;
-  const store = useBenchStore();
+  const store = useProfileStoreApi();
   const ids = useMemo(() => rules.map(({ id }) => id), [rules]);
   const counts = useMemo(() => matchesOf(landings, rules.length), [landings, rules.length]);
   const toggle = useCallback(
@@ -238,7 +238,7 @@ const LineContent = memo(function LineContent(props: LineProps) {
         aria-pressed={isInHand}
         onClick={() => props.onRule(rule.id)}
       >
-        <Said words={whenWords(rule.when)} /> → <u>{textOf(settingsWords(rule.then))}</u>
+        <RuleSentence words={whenWords(rule.when)} /> → <u>{textOf(settingsWords(rule.then))}</u>
       </button>
       {count > 0 && (
         <span className="found" title={found} data-found={count}>

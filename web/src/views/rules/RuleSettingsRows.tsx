@@ -5,7 +5,7 @@ import { Section } from '../../ui/Section.tsx';
 import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { TextField } from '../../ui/TextField.tsx';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 import type { RuleEdits } from './edits.ts';
 import { isSame, optionsWith, SETTING_ROWS, sizeTyped } from './setting-rows.ts';
 
@@ -18,7 +18,7 @@ export function RuleSettingsRows(props: {
   firstInput: Ref<HTMLSelectElement>;
 }) {
   const { rule, edits } = props;
-  const profile = useBench((bench) => bench.profile);
+  const profile = useProfileStore((bench) => bench.profile);
   const { then, again } = rule;
   return (
     <>

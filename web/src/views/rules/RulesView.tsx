@@ -2,12 +2,12 @@ import { Box } from '@chakra-ui/react';
 import type { Finding } from '@sorn/core/checkup';
 import { ruleFromWindow } from '@sorn/core/engine';
 import { useMemo, useRef, useState } from 'react';
-import { BenchLayout } from '../../sheet/ViewLayout.tsx';
+import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Choice } from '../../ui/SettingRow.tsx';
 import { useFindings } from '../../state/findings.ts';
-import { useBench, usePlacedDesk } from '../../state/profile-context.ts';
-import { useInHand } from '../../state/in-hand.ts';
+import { useProfileStore, useDeskLayout } from '../../state/profile-context.ts';
+import { useSelection } from '../../state/selection.ts';
 import { AppsPage } from './AppsPage.tsx';
 import { Conditions, type AddsCondition } from './Conditions.tsx';
 import { FloatingSettings } from './FloatingSettings.tsx';
@@ -17,7 +17,7 @@ import { RuleList } from './RuleList.tsx';
 import { RuleSettingsRows } from './RuleSettingsRows.tsx';
 import { WhyFor } from './WhyFor.tsx';
 import { useRuleEdits } from './edits.ts';
-import { useLandings } from './landed.ts';
+import { useLandings } from './landings.ts';
 import { useRuleKeys } from './rule-keys.ts';
 
 const PAGES = [
@@ -41,12 +41,12 @@ export function RulesView() {
 
 /** The ordered list; beneath it every known window and where it lands. */
 function RulesPage({ pages, onOther }: { pages: React.ReactNode; onOther: () => void }) {
-  const placed = usePlacedDesk();
-  const profile = useBench((bench) => bench.profile);
-  const windows = useBench((bench) => bench.session.windows);
+  const placed = useDeskLayout();
+  const profile = useProfileStore((bench) => bench.profile);
+  const windows = useProfileStore((bench) => bench.session.windows);
   const { rules } = profile;
-  const ruleId = useInHand((inHand) => inHand.rule);
-  const setRule = useInHand((inHand) => inHand.takeRule);
+  const ruleId = useSelection((inHand) => inHand.rule);
+  const setRule = useSelection((inHand) => inHand.takeRule);
   const [windowId, setWindow] = useState<string | null>(null);
   const [deskId, setDesk] = useState<string | null>(placed.desk.desk);
   const [filter, setFilter] = useState('');
@@ -91,7 +91,7 @@ function RulesPage({ pages, onOther }: { pages: React.ReactNode; onOther: () => 
   });
 
   return (
-    <BenchLayout
+    <ViewLayout
       name="Rules"
       inspector={
         <>
@@ -141,7 +141,7 @@ function RulesPage({ pages, onOther }: { pages: React.ReactNode; onOther: () => 
           />
         </Box>
       </Paper>
-    </BenchLayout>
+    </ViewLayout>
   );
 }
 

@@ -4,16 +4,16 @@ import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 
 const BY_RULES = '';
 
 /** The apps that open when a session begins, in their order, and on which workspace. */
 export function StartList({ onAdd }: { onAdd: (() => void) | null }) {
-  const start = useBench((bench) => bench.profile.start);
-  const apps = useBench((bench) => bench.profile.apps);
-  const workspaces = useBench((bench) => bench.profile.workspaces);
-  const store = useBenchStore();
+  const start = useProfileStore((bench) => bench.profile.start);
+  const apps = useProfileStore((bench) => bench.profile.apps);
+  const workspaces = useProfileStore((bench) => bench.profile.workspaces);
+  const store = useProfileStoreApi();
   const change = (at: number, next: (start: Start) => Start | null) =>
     store.getState().edit((profile) => startChanged(profile, at, next));
   return (

@@ -9,13 +9,13 @@ import {
   withSetting,
 } from '@sorn/core/rules';
 import { withStarterRules } from '@sorn/core/starters';
-import { useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStoreApi } from '../../state/profile-context.ts';
 
 /** What the Rules view changes, on the rule in hand. */
 export type RuleEdits = ReturnType<typeof useRuleEdits>;
 
 export function useRuleEdits(rule: Rule | null, onRule: (id: string) => void) {
-  const store = useBenchStore();
+  const store = useProfileStoreApi();
   const edit = (change: (profile: Profile) => Profile, merge = '') =>
     store.getState().edit(change, merge);
   const onThis = (change: (rule: Rule) => Rule, merge = '') => {

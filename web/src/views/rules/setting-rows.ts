@@ -2,7 +2,7 @@ import isEqual from 'fast-deep-equal';
 import { ROLES } from '@sorn/core/desk';
 import { CORNERS, type Profile, type RuleSettings, type Setting } from '@sorn/core/model';
 import { CORNER_WORDS, HELD_WORDS, settingWords, textOf } from '@sorn/core/rules';
-import { HELD, NEW_WINDOWS, placingText, type Fraction } from '@sorn/core/values';
+import { HELD, NEW_WINDOWS, snapText, type Fraction } from '@sorn/core/values';
 
 /** A value that can be chosen for a setting, with the settings it stands for. */
 export interface SettingOption {
@@ -82,7 +82,7 @@ export const SETTING_ROWS: readonly SettingRowOf[] = [
     setting: 'placing',
     label: 'Placed',
     without: 'nowhere',
-    options: () => PLACES.map((place) => ({ text: placingText(place), value: place })),
+    options: () => PLACES.map((place) => ({ text: snapText(place), value: place })),
   },
   {
     setting: 'corner',

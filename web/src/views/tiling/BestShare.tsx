@@ -3,13 +3,13 @@ import type { Rating, Search } from '@sorn/core/simulate';
 import { useEffect, useRef, useState } from 'react';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { useBenchStore, type PlacedDesk } from '../../state/profile-context.ts';
+import { useProfileStoreApi, type DeskLayout } from '../../state/profile-context.ts';
 import { searchBestShare, type RunningSearch } from '../../state/best-share.ts';
 
 /** Searches, in a worker, the share that suits the open windows best, and takes it. */
-export function BestShare(props: { placed: PlacedDesk; onTake: (share: number) => void }) {
+export function BestShare(props: { placed: DeskLayout; onTake: (share: number) => void }) {
   const { workspace, monitor } = props.placed.focused;
-  const store = useBenchStore();
+  const store = useProfileStoreApi();
   const [progress, setProgress] = useState<Search | null>(null);
   const [found, setFound] = useState<Rating | string | null>(null);
   const running = useRef<RunningSearch | null>(null);

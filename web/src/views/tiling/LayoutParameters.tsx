@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import { boardName, definitionOfLayout } from '@sorn/core/tiling';
+import { zoneBoardName, definitionOfLayout } from '@sorn/core/tiling';
 import {
   parametersOf,
   type LayoutField,
@@ -11,7 +11,7 @@ import { Figure } from '../../ui/Figure.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { ChoiceSetting, SettingRow, SettingSlider } from '../../ui/SettingRow.tsx';
-import { useBench } from '../../state/profile-context.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 import type { TilingEdits } from './edits.ts';
 
 interface RowProps {
@@ -183,7 +183,7 @@ function ChoiceRow({ edits, field, parameter, value, caps }: RowProps) {
 /** Which board arranges the windows. */
 function BoardRow(props: RowProps) {
   const { edits, field, parameter, value } = props;
-  const boards = useBench((bench) => bench.profile.boards);
+  const boards = useProfileStore((bench) => bench.profile.boards);
   return (
     <Row {...props}>
       <Select
@@ -191,7 +191,7 @@ function BoardRow(props: RowProps) {
         value={(value as string | undefined) ?? ''}
         options={[
           ...(value === undefined ? [{ value: '', text: 'the first that fits' }] : []),
-          ...boards.map((board) => ({ value: board.id, text: boardName(board) })),
+          ...boards.map((board) => ({ value: board.id, text: zoneBoardName(board) })),
         ]}
         onChange={(board) => {
           if (board !== '') edits.setLayout(field, board);

@@ -1,20 +1,20 @@
 import { chakra, Grid } from '@chakra-ui/react';
 import type { Size } from '@sorn/core/geometry';
-import type { Board } from '@sorn/core/model';
+import type { ZoneBoard } from '@sorn/core/model';
 import { LAYOUTS, sampleTiles } from '@sorn/core/tiling';
 import { LAYOUT_KINDS, type Layout } from '@sorn/core/values';
-import { boardMeant } from '@sorn/core/zones';
+import { zoneBoardMeant } from '@sorn/core/zones';
 import type { RefObject } from 'react';
 import { Figure } from '../../ui/Figure.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { SettingRow } from '../../ui/SettingRow.tsx';
-import type { PlacedDesk } from '../../state/profile-context.ts';
+import type { DeskLayout } from '../../state/profile-context.ts';
 import type { TilingEdits } from './edits.ts';
 
 /** The kinds of layout, each drawn by the engine with the number of windows asked for. */
 export function LayoutSettings(props: {
-  placed: PlacedDesk;
+  placed: DeskLayout;
   edits: TilingEdits;
   /** Windows in the drawings; as many as there are here, from three to twelve, when null. */
   count: number | null;
@@ -24,7 +24,7 @@ export function LayoutSettings(props: {
   const { placed, edits } = props;
   const { workspace, monitor, tiled, area, boards } = placed.focused;
   const boardOf = (of: Layout) =>
-    of.kind === 'board' ? boardMeant(of, boards.all, boards.fitting) : null;
+    of.kind === 'board' ? zoneBoardMeant(of, boards.all, boards.fitting) : null;
   const { layout } = edits.tiling;
   // One or two windows would show little of a layout, and so would many in so small a drawing.
   const count = props.count ?? Math.min(12, Math.max(3, tiled.length));
@@ -112,7 +112,7 @@ function LayoutCell(props: {
   count: number;
   /** The area that is really divided: it decides how a grid or a halving falls out. */
   shape: Size;
-  board: Board | null;
+  board: ZoneBoard | null;
   isChosen: boolean;
   onChoose: () => void;
 }) {

@@ -2,10 +2,14 @@ import { Box, chakra } from '@chakra-ui/react';
 import { workspacesOn, type HomedWorkspace, type PlacedMonitor } from '@sorn/core/desk';
 import { tilingInForce } from '@sorn/core/engine';
 import { originText, layoutText } from '../../sheet/words.ts';
-import { useBench, useBenchStore, type PlacedDesk } from '../../state/profile-context.ts';
+import {
+  useProfileStore,
+  useProfileStoreApi,
+  type DeskLayout,
+} from '../../state/profile-context.ts';
 
 /** Which layout applies to every workspace on every monitor that can show it, and why. */
-export function PlacesTable({ placed }: { placed: PlacedDesk }) {
+export function PlacesTable({ placed }: { placed: DeskLayout }) {
   const { desk } = placed;
   const rows = desk.workspaces;
   return (
@@ -71,11 +75,11 @@ export function PlacesTable({ placed }: { placed: PlacedDesk }) {
   );
 }
 
-function Cell(props: { placed: PlacedDesk; workspace: HomedWorkspace; monitor: PlacedMonitor }) {
+function Cell(props: { placed: DeskLayout; workspace: HomedWorkspace; monitor: PlacedMonitor }) {
   const { placed, workspace, monitor } = props;
-  const store = useBenchStore();
-  const profile = useBench((bench) => bench.profile);
-  const session = useBench((bench) => bench.session);
+  const store = useProfileStoreApi();
+  const profile = useProfileStore((bench) => bench.profile);
+  const session = useProfileStore((bench) => bench.session);
   const { layout, from } = tilingInForce(profile, session, workspace.id, monitor.id);
   const { focused } = placed;
   const isHere = focused.workspace === workspace.id && focused.monitor.id === monitor.id;

@@ -3,7 +3,7 @@ import { REACHES, type Reach } from '@sorn/core/tiling';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { Choice } from '../../ui/SettingRow.tsx';
-import type { PlacedDesk } from '../../state/profile-context.ts';
+import type { DeskLayout } from '../../state/profile-context.ts';
 
 const TEXTS: Record<Reach, string> = {
   profile: 'Everything',
@@ -14,7 +14,7 @@ const TEXTS: Record<Reach, string> = {
 
 /** How far an edit reaches: everything, this monitor, this workspace, or this workspace on this monitor. */
 export function ReachChoice(props: {
-  placed: PlacedDesk;
+  placed: DeskLayout;
   reach: Reach;
   onReach: (reach: Reach) => void;
 }) {

@@ -7,7 +7,7 @@ import { lazy, Suspense, useMemo, useState } from 'react';
 import { Section } from '../../ui/Section.tsx';
 import { Choice } from '../../ui/SettingRow.tsx';
 import { useWhenIdle } from '../../ui/when-idle.ts';
-import { useBench, type PlacedDesk } from '../../state/profile-context.ts';
+import { useProfileStore, type DeskLayout } from '../../state/profile-context.ts';
 import { BestShare } from './BestShare.tsx';
 import type { TilingEdits } from './edits.ts';
 
@@ -23,7 +23,7 @@ function within(share: number): number {
  * Every window's width or height at every share, with the present one marked: a click takes another,
  * so do arrow keys.
  */
-export function ShareChart(props: { placed: PlacedDesk; edits: TilingEdits; lever: Lever | null }) {
+export function ShareChart(props: { placed: DeskLayout; edits: TilingEdits; lever: Lever | null }) {
   const { lever, edits } = props;
   const [asked, setAsked] = useState<Axis | null>(null);
   if (!lever) {
@@ -93,7 +93,7 @@ export function ShareChart(props: { placed: PlacedDesk; edits: TilingEdits; leve
 /** The curves come a moment later than the sheet: they never hold a key up. */
 function Swept(props: { lever: Lever; axis: Axis; onTake: (share: number) => void }) {
   const lever = useWhenIdle(props.lever);
-  const profile = useBench((bench) => bench.profile);
+  const profile = useProfileStore((bench) => bench.profile);
   const swept = useMemo(() => sweep(lever, props.axis), [lever, props.axis]);
   const apps = swept.windows.map(({ window }) => profile.apps.find(({ id }) => id === window.app));
   const names = swept.windows.map(({ window }) => windowName(profile, window));

@@ -2,7 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import type { Measures } from '@sorn/core/engine';
 import type { Measure } from '@sorn/core/geometry';
 import { Figure } from '../../ui/Figure.tsx';
-import type { PlacedDesk } from '../../state/profile-context.ts';
+import type { DeskLayout } from '../../state/profile-context.ts';
 import { DimensionLine } from '../../sheet/DimensionLine.tsx';
 import { tabEdge, TAB_HEIGHT } from '../../sheet/tabs.ts';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
@@ -10,7 +10,7 @@ import type { TilingEdits } from './edits.ts';
 
 interface Props {
   measures: Measures;
-  placed: PlacedDesk;
+  placed: DeskLayout;
   view: Viewport;
 }
 

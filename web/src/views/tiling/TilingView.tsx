@@ -3,8 +3,8 @@ import { useMemo, useRef, useState } from 'react';
 import { measure } from '@sorn/core/engine';
 import { leverOf } from '@sorn/core/simulate';
 import type { Reach } from '@sorn/core/tiling';
-import { BenchLayout } from '../../sheet/ViewLayout.tsx';
-import { useBench, usePlacedDesk, type PlacedDesk } from '../../state/profile-context.ts';
+import { ViewLayout } from '../../sheet/ViewLayout.tsx';
+import { useProfileStore, useDeskLayout, type DeskLayout } from '../../state/profile-context.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import type { Viewport } from '../../sheet/viewport.ts';
 import { GapCallouts, GapFigures } from './GapCallouts.tsx';
@@ -23,14 +23,14 @@ import { useTilingKeys } from './tiling-keys.ts';
 
 /** Layout, shares and gaps of the workspace that has the focus, drawn and as figures. */
 export function TilingView() {
-  const placed = usePlacedDesk();
+  const placed = useDeskLayout();
   const [reach, setReach] = useState<Reach>('profile');
   const edits = useTilingEdits(placed, reach);
   const innerGap = useRef<HTMLInputElement>(null);
   const outerGap = useRef<HTMLInputElement>(null);
   const countInput = useRef<HTMLInputElement>(null);
   const [count, setCount] = useState<number | null>(null);
-  const session = useBench((bench) => bench.session);
+  const session = useProfileStore((bench) => bench.session);
   const lever = useMemo(() => leverOf(session, placed.focused), [session, placed.focused]);
   const [hasTable, setTable] = useState(false);
   useTilingKeys({
@@ -46,7 +46,7 @@ export function TilingView() {
   const measures = measure(placed.focused);
 
   return (
-    <BenchLayout
+    <ViewLayout
       name="Tiling"
       inspector={
         <>
@@ -90,12 +90,12 @@ export function TilingView() {
         </Box>
         {hasTable && <PlacesTable placed={placed} />}
       </Box>
-    </BenchLayout>
+    </ViewLayout>
   );
 }
 
 /** Callouts of gaps lie in the first tile: drawn too small, they would lie over its texts and each other. */
-function hasRoom({ focused }: PlacedDesk, view: Viewport): boolean {
+function hasRoom({ focused }: DeskLayout, view: Viewport): boolean {
   const { height } = focused.tiles?.[0] ?? focused.area;
   return height * view.scale >= 165;
 }

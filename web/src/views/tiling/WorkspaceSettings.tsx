@@ -2,12 +2,12 @@ import { chakra, Flex } from '@chakra-ui/react';
 import { EMPTY_WORKSPACES, WORKSPACES_ARE, type Profile } from '@sorn/core/model';
 import { Section } from '../../ui/Section.tsx';
 import { Choice } from '../../ui/SettingRow.tsx';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 
 /** Whether monitors have workspaces of their own, and what becomes of empty ones. For the whole profile. */
 export function WorkspaceSettings() {
-  const { workspacesAre, emptyWorkspaces } = useBench((bench) => bench.profile.tiling);
-  const store = useBenchStore();
+  const { workspacesAre, emptyWorkspaces } = useProfileStore((bench) => bench.profile.tiling);
+  const store = useProfileStoreApi();
   const set = (patch: Partial<Profile['tiling']>) =>
     store.getState().edit((profile) => ({ ...profile, tiling: { ...profile.tiling, ...patch } }));
   return (

@@ -16,7 +16,7 @@ import {
 } from '@sorn/core/tiling';
 import type { LayoutField, LayoutKind } from '@sorn/core/values';
 import { originText } from '../../sheet/words.ts';
-import { useBenchStore, type PlacedDesk } from '../../state/profile-context.ts';
+import { useProfileStoreApi, type DeskLayout } from '../../state/profile-context.ts';
 
 /** Reading and changing the settings in force where the focus is. */
 export interface TilingEdits {
@@ -33,8 +33,8 @@ export interface TilingEdits {
 }
 
 /** @param reach how far an edit is wished to reach; it lands no farther than where the value comes from */
-export function useTilingEdits(placed: PlacedDesk, reach: Reach): TilingEdits {
-  const store = useBenchStore();
+export function useTilingEdits(placed: DeskLayout, reach: Reach): TilingEdits {
+  const store = useProfileStoreApi();
   const { tiling, workspace, monitor } = placed.focused;
   const { from } = tiling;
   const scope = (reached: Reach) => scopeOf(reached, workspace, monitor.id);

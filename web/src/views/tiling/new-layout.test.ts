@@ -1,4 +1,4 @@
-import { openSession, place, reduce } from '@sorn/core/engine';
+import { openSession, computePlacements, reduce } from '@sorn/core/engine';
 import { profileSchema, sessionSchema } from '@sorn/core/model';
 import { LAYOUTS, sampleTiles, type Abilities } from '@sorn/core/tiling';
 import { LAYOUT_KINDS, parametersOf, type LayoutKind } from '@sorn/core/values';
@@ -26,11 +26,13 @@ it('a layout that is defined is read, drawn, turned, offered and set by that alo
   });
   const windows = ['a', 'b'].map((id) => ({ id }));
   const { session } = openSession(sessionSchema.parse({ windows, focus: 'a' }), profile);
-  const heights = place(session, profile).placements.map(({ height }) => height);
+  const heights = computePlacements(session, profile).placements.map(({ height }) => height);
   expect(heights).toEqual([200, 600]);
   const turn = { type: 'command', command: { command: 'turn-layout' } } as const;
   const turned = reduce(session, turn, profile).session;
-  expect(place(turned, profile).placements.map(({ width }) => width)).toEqual([250, 750]);
+  expect(computePlacements(turned, profile).placements.map(({ width }) => width)).toEqual([
+    250, 750,
+  ]);
   expect(LAYOUTS[kind].can).toMatchObject({
     turn: true,
     grow: true,

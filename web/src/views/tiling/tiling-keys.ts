@@ -4,7 +4,7 @@ import { DIRECTIONS, LAYOUT_KINDS, parametersOf, type LayoutField } from '@sorn/
 import type { RefObject } from 'react';
 import { focusFigure } from '../../ui/inspector.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { useBenchStore, type PlacedDesk } from '../../state/profile-context.ts';
+import { useProfileStoreApi, type DeskLayout } from '../../state/profile-context.ts';
 import type { TilingEdits } from './edits.ts';
 
 const ARROWS = { left: 'ArrowLeft', right: 'ArrowRight', up: 'ArrowUp', down: 'ArrowDown' };
@@ -15,7 +15,7 @@ function after<T>(list: readonly T[], item: T): T {
 
 /** The keys of the Tiling view, each for a setting of the inspector. */
 export function useTilingKeys(props: {
-  placed: PlacedDesk;
+  placed: DeskLayout;
   edits: TilingEdits;
   innerGap: RefObject<HTMLInputElement | null>;
   outerGap: RefObject<HTMLInputElement | null>;
@@ -26,7 +26,7 @@ export function useTilingKeys(props: {
   onTable: () => void;
 }): void {
   const { placed, edits, reach } = props;
-  const store = useBenchStore();
+  const store = useProfileStoreApi();
   const { layout, gaps } = edits.tiling;
   const can = LAYOUTS[layout.kind].can;
   const { workspace, monitor } = placed.focused;

@@ -8,10 +8,10 @@ import {
   MOST_DIGITS,
   MOST_LETTERS,
   read,
-  placeAtText,
-  placingSchema,
+  snapTargetText,
+  snapSettingsSchema,
   rungsIn,
-  type PlacingSettings as Settings,
+  type SnapSettings as Settings,
 } from '@sorn/core/values';
 import { Figure } from '../../ui/Figure.tsx';
 import { KeyCaps } from '../../ui/KeyCap.tsx';
@@ -20,7 +20,7 @@ import { Select } from '../../ui/Select.tsx';
 import { OnOff, SettingRow } from '../../ui/SettingRow.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 
 const REPEATS = [
   { value: 'next-rung', text: 'next size, then full' },
@@ -45,14 +45,14 @@ const GRID_SIDES = [
 
 /** Ladders and what else decides how windows are placed by key. */
 export function PlacingSettings({ monitor }: { monitor: PlacedMonitor }) {
-  const placing = useBench((bench) => bench.profile.placing);
-  const profile = useBench((bench) => bench.profile);
+  const placing = useProfileStore((bench) => bench.profile.placing);
+  const profile = useProfileStore((bench) => bench.profile);
   const places = keyMap(profile).flatMap((binding) => {
     const { from, command, keys } = binding;
     if (from !== 'own' || command?.command !== 'place-at') return [];
-    return [{ binding, caps: keysCaps(keys, profile.keys.main), says: placeAtText(command) }];
+    return [{ binding, caps: keysCaps(keys, profile.keys.main), says: snapTargetText(command) }];
   });
-  const store = useBenchStore();
+  const store = useProfileStoreApi();
   const set = (patch: Partial<Settings>, merge = '') =>
     store
       .getState()
@@ -129,7 +129,7 @@ export function PlacingSettings({ monitor }: { monitor: PlacedMonitor }) {
         />
         {places.map((place) => (
           <Flex
-            key={place.binding.sign}
+            key={place.binding.canonicalTrigger}
             align="center"
             gap="8px"
             minH="26px"
@@ -156,10 +156,10 @@ export function PlacingSettings({ monitor }: { monitor: PlacedMonitor }) {
 
 /** The rungs of one axis, typed as shares apart from each other by spaces. */
 function Ladder({ axis, label }: { axis: 'x' | 'y'; label: string }) {
-  const ladders = useBench((bench) => bench.profile.placing.ladders);
-  const store = useBenchStore();
+  const ladders = useProfileStore((bench) => bench.profile.placing.ladders);
+  const store = useProfileStoreApi();
   const parsed = (text: string) =>
-    read(placingSchema, { ladders: { ...ladders, [axis]: rungsIn(text) } });
+    read(snapSettingsSchema, { ladders: { ...ladders, [axis]: rungsIn(text) } });
   return (
     <SettingRow label={label}>
       <TextField

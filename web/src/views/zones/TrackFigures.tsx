@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import type { DrawnBoard } from '@sorn/core/zones';
+import type { DrawnZoneBoard } from '@sorn/core/zones';
 import type { RefObject } from 'react';
 import { Figure } from '../../ui/Figure.tsx';
 import { DimensionLine } from '../../sheet/DimensionLine.tsx';
@@ -14,7 +14,7 @@ const BESIDE = 24;
 const CLEAR_OF_TAB = 32;
 
 interface LinesProps {
-  drawn: DrawnBoard;
+  drawn: DrawnZoneBoard;
   view: Viewport;
   /** The monitor's tab is at its upper edge. */
   hasTab: boolean;

@@ -1,5 +1,5 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import type { Board } from '@sorn/core/model';
+import type { ZoneBoard } from '@sorn/core/model';
 import type { RefObject } from 'react';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { ListLine } from '../../ui/ListLine.tsx';
@@ -13,7 +13,7 @@ const span = ([first, last]: readonly [number, number]) =>
 
 /** The zones of the board in hand in their order, and the name of the one in hand. */
 export function ZoneList(props: {
-  board: Board;
+  board: ZoneBoard;
   zone: string;
   edits: ZoneEdits;
   onZone: (name: string) => void;

@@ -1,18 +1,18 @@
-import { placingArea } from '@sorn/core/engine';
-import { boardFits, boardMeant, drawnBoard } from '@sorn/core/zones';
+import { snapArea } from '@sorn/core/engine';
+import { zoneBoardFits, zoneBoardMeant, drawZoneBoard } from '@sorn/core/zones';
 import { useMemo, useRef, useState } from 'react';
-import { BenchLayout } from '../../sheet/ViewLayout.tsx';
-import { useBench, usePlacedDesk } from '../../state/profile-context.ts';
+import { ViewLayout } from '../../sheet/ViewLayout.tsx';
+import { useProfileStore, useDeskLayout } from '../../state/profile-context.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import { tabEdge } from '../../sheet/tabs.ts';
 import type { Viewport } from '../../sheet/viewport.ts';
-import { BoardDrawing, OtherBoards } from './BoardDrawing.tsx';
-import { BoardHandles } from './BoardHandles.tsx';
-import { BoardList } from './BoardList.tsx';
-import { BoardSettings } from './BoardSettings.tsx';
-import { MonitorBoards } from './MonitorBoards.tsx';
+import { ZoneBoardDrawing, OtherZoneBoards } from './ZoneBoardDrawing.tsx';
+import { ZoneBoardHandles } from './ZoneBoardHandles.tsx';
+import { ZoneBoardList } from './ZoneBoardList.tsx';
+import { ZoneBoardSettings } from './ZoneBoardSettings.tsx';
+import { MonitorZoneBoards } from './MonitorZoneBoards.tsx';
 import { PlacingSettings } from './PlacingSettings.tsx';
-import { StarterBoards } from './StarterBoards.tsx';
+import { StarterZoneBoards } from './StarterZoneBoards.tsx';
 import { TrackFigures, TrackLines } from './TrackFigures.tsx';
 import { ZoneList } from './ZoneList.tsx';
 import { useZoneEdits } from './edits.ts';
@@ -20,27 +20,27 @@ import { useZoneKeys } from './zone-keys.ts';
 
 /** Boards of zones, drawn on the monitor they are made for; one zone of one board is in hand. */
 export function ZonesView() {
-  const placed = usePlacedDesk();
+  const placed = useDeskLayout();
   const { desk, focused } = placed;
-  const profile = useBench((bench) => bench.profile);
-  const session = useBench((bench) => bench.session);
+  const profile = useProfileStore((bench) => bench.profile);
+  const session = useProfileStore((bench) => bench.session);
   const [monitorId, setMonitor] = useState(focused.monitor.id);
   const [boardId, setBoard] = useState<string | null>(null);
   const [zoneName, setZone] = useState<string | null>(null);
   const [isAdding, setAdding] = useState(false);
   const monitor = desk.monitors.find(({ id }) => id === monitorId) ?? focused.monitor;
   const workspace = session.shown[monitor.id]!;
-  const fits = boardFits(profile, desk, monitor);
+  const fits = zoneBoardFits(profile, desk, monitor);
   const shown = placed.shown.find((arranged) => arranged.monitor.id === monitor.id)!;
   const own =
     shown.tiling.layout.kind === 'board'
-      ? boardMeant(shown.tiling.layout, shown.boards.all, shown.boards.fitting)
+      ? zoneBoardMeant(shown.tiling.layout, shown.boards.all, shown.boards.fitting)
       : shown.boards.fitting[0];
   const board = profile.boards.find(({ id }) => id === boardId) ?? own ?? profile.boards[0] ?? null;
   const zone =
     board?.zones.find(({ name }) => name === zoneName)?.name ?? board?.zones[0]?.name ?? null;
-  const area = placingArea({ session, profile, desk }, workspace, monitor.id);
-  const drawn = board && drawnBoard(board, area);
+  const area = snapArea({ session, profile, desk }, workspace, monitor.id);
+  const drawn = board && drawZoneBoard(board, area);
   const edits = useZoneEdits({ board, zone, drawn, onBoard: setBoard, onZone: setZone });
   const nameInput = useRef<HTMLInputElement>(null);
   const weightInput = useRef<HTMLInputElement>(null);
@@ -66,11 +66,11 @@ export function ZonesView() {
   });
 
   return (
-    <BenchLayout
+    <ViewLayout
       name="Zones"
       inspector={
         <>
-          <BoardList
+          <ZoneBoardList
             fits={fits}
             board={board}
             edits={edits}
@@ -86,8 +86,8 @@ export function ZonesView() {
               nameInput={nameInput}
             />
           )}
-          {board && <BoardSettings key={board.id} board={board} edits={edits} />}
-          <MonitorBoards placed={placed} board={board} monitor={monitor.id} />
+          {board && <ZoneBoardSettings key={board.id} board={board} edits={edits} />}
+          <MonitorZoneBoards placed={placed} board={board} monitor={monitor.id} />
           <PlacingSettings monitor={monitor} />
         </>
       }
@@ -99,12 +99,12 @@ export function ZonesView() {
         keepsShift
         marks={(view) => (
           <>
-            <OtherBoards placed={placed} besides={monitor.id} view={view} />
+            <OtherZoneBoards placed={placed} besides={monitor.id} view={view} />
             {drawn && (
               <>
-                <BoardDrawing drawn={drawn} zone={zone} view={view} />
+                <ZoneBoardDrawing drawn={drawn} zone={zone} view={view} />
                 <TrackLines drawn={drawn} view={view} hasTab={hasTab(view)} />
-                <BoardHandles drawn={drawn} view={view} edits={edits} onZone={setZone} />
+                <ZoneBoardHandles drawn={drawn} view={view} edits={edits} onZone={setZone} />
               </>
             )}
           </>
@@ -121,12 +121,12 @@ export function ZonesView() {
           )
         }
       />
-      <StarterBoards
+      <StarterZoneBoards
         isOpen={isAdding}
         monitor={monitor}
         edits={edits}
         onClose={() => setAdding(false)}
       />
-    </BenchLayout>
+    </ViewLayout>
   );
 }

@@ -1,14 +1,14 @@
-import type { Board, BoardShape, Profile } from '@sorn/core/model';
+import type { ZoneBoard, ZoneBoardShape, Profile } from '@sorn/core/model';
 import { rangeOf } from '@sorn/core/tiling';
 import type { Axis, Direction } from '@sorn/core/values';
 import {
-  boardReordered,
+  withZoneBoardMoved,
   lineBeside,
-  withBoard,
-  withBoardAdded,
+  withZoneBoard,
+  withZoneBoardAdded,
   withLineMoved,
   withNewZone,
-  withoutBoard,
+  withoutZoneBoard,
   withoutTrack,
   withoutZone,
   withTrackAfter,
@@ -22,37 +22,44 @@ import {
   zoneStretched,
   zoneTowards,
   freeZoneName,
-  type DrawnBoard,
+  type DrawnZoneBoard,
 } from '@sorn/core/zones';
-import { useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStoreApi } from '../../state/profile-context.ts';
 
 /** What the Zones view changes, on the board and the zone in hand. */
 export type ZoneEdits = ReturnType<typeof useZoneEdits>;
 
 /** The board a person begins with who has none. */
-const EMPTY: Board = { id: 'board', name: 'Board', columns: [1, 1], rows: [1], zones: [], for: {} };
+const EMPTY: ZoneBoard = {
+  id: 'board',
+  name: 'Board',
+  columns: [1, 1],
+  rows: [1],
+  zones: [],
+  for: {},
+};
 
 export function useZoneEdits(props: {
-  board: Board | null;
+  board: ZoneBoard | null;
   zone: string | null;
-  drawn: DrawnBoard | null;
+  drawn: DrawnZoneBoard | null;
   onBoard: (id: string) => void;
   onZone: (name: string) => void;
 }) {
   const { board, zone, drawn } = props;
-  const store = useBenchStore();
+  const store = useProfileStoreApi();
   const edit = (change: (profile: Profile) => Profile, merge = '') =>
     store.getState().edit(change, merge);
-  const onBoard = (change: (board: Board) => Board, merge = '') => {
+  const onBoard = (change: (board: ZoneBoard) => ZoneBoard, merge = '') => {
     if (board)
-      edit((profile) => withBoard(profile, board.id, change), merge && `${merge} ${board.id}`);
+      edit((profile) => withZoneBoard(profile, board.id, change), merge && `${merge} ${board.id}`);
   };
-  const onZone = (change: (board: Board, zone: string) => Board, merge = '') => {
+  const onZone = (change: (board: ZoneBoard, zone: string) => ZoneBoard, merge = '') => {
     if (zone !== null) onBoard((there) => change(there, zone), merge && `${merge} ${zone}`);
   };
 
-  function add(source: Board) {
-    const added = withBoardAdded(store.getState().profile, source);
+  function add(source: ZoneBoard) {
+    const added = withZoneBoardAdded(store.getState().profile, source);
     edit(() => added.profile);
     props.onBoard(added.id);
     return added.id;
@@ -127,20 +134,20 @@ export function useZoneEdits(props: {
     },
     moveLineAt: moveLine,
     setName: (name: string) => onBoard((there) => ({ ...there, name })),
-    setShape: (shape: BoardShape) => onBoard((there) => ({ ...there, for: shape }), 'shape'),
+    setShape: (shape: ZoneBoardShape) => onBoard((there) => ({ ...there, for: shape }), 'shape'),
     add,
     addEmpty: () => add(EMPTY),
     drop() {
-      if (board) edit((profile) => withoutBoard(profile, board.id));
+      if (board) edit((profile) => withoutZoneBoard(profile, board.id));
     },
     reorderBoard(by: 1 | -1) {
       if (!board) return;
-      edit((profile) => boardReordered(profile, board.id, by));
+      edit((profile) => withZoneBoardMoved(profile, board.id, by));
       props.onBoard(board.id);
     },
   };
 
-  function lastTrack(there: Board, axis: Axis): number {
+  function lastTrack(there: ZoneBoard, axis: Axis): number {
     const across = axis === 'x' ? 'columns' : 'rows';
     const range = zone === null ? null : rangeOf(there, [zone]);
     return range ? range[across][1] : there[across].length;

@@ -1,11 +1,11 @@
 import { withLayoutField, withLayoutKind, withoutSetting } from '@sorn/core/tiling';
-import { useBench, useBenchStore } from '../../state/profile-context.ts';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 
 /** Which board is set for the workspace a monitor shows there, and the change of that. */
 export function useUseHere(monitor: string) {
-  const store = useBenchStore();
-  const workspace = useBench((bench) => bench.session.shown[monitor] ?? '');
-  const places = useBench((bench) => bench.profile.tiling.places);
+  const store = useProfileStoreApi();
+  const workspace = useProfileStore((bench) => bench.session.shown[monitor] ?? '');
+  const places = useProfileStore((bench) => bench.profile.tiling.places);
   const layout = places.find(
     (place) => place.monitor === monitor && place.workspace === workspace,
   )?.layout;

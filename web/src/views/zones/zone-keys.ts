@@ -1,5 +1,5 @@
 import { fromTheLeft, type PlacedMonitor } from '@sorn/core/desk';
-import type { Board } from '@sorn/core/model';
+import type { ZoneBoard } from '@sorn/core/model';
 import type { Direction } from '@sorn/core/values';
 import type { RefObject } from 'react';
 import { focusFigure } from '../../ui/inspector.ts';
@@ -20,11 +20,11 @@ const LINE_STEP = 20;
 /** The keys of the Zones view: which board and zone is in hand, where it lies, and what the board is made of. */
 export function useZoneKeys(props: {
   edits: ZoneEdits;
-  board: Board | null;
+  board: ZoneBoard | null;
   zone: string | null;
   monitor: PlacedMonitor;
   monitors: readonly PlacedMonitor[];
-  boards: readonly Board[];
+  boards: readonly ZoneBoard[];
   nameInput: RefObject<HTMLInputElement | null>;
   weightInput: RefObject<HTMLInputElement | null>;
   onBoard: (id: string) => void;

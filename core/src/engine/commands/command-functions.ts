@@ -1,0 +1,26 @@
+import type { CommandBy, CommandId } from '../../commands/registry.ts';
+import { DIRECTIONS, type Direction } from '../../values/direction.ts';
+import { noop, type Outcome, type CommandContext } from '../session.ts';
+
+/** What a command does: a situation, and what is said with it, to the session after it and the reasons. */
+type Apply<Id extends CommandId> = (situation: CommandContext, said: CommandBy[Id]) => Outcome;
+/** What some commands do, by their ids. */
+export type CommandFunctions = { [Id in CommandId]: Apply<Id> };
+
+/** The same function in the four directions. */
+export function inDirections<Family extends string>(
+  family: Family,
+  apply: (situation: CommandContext, direction: Direction) => Outcome,
+): { [D in Direction as `${Family}-${D}`]: (situation: CommandContext) => Outcome } {
+  return Object.fromEntries(
+    DIRECTIONS.map((direction) => [
+      `${family}-${direction}`,
+      (situation: CommandContext) => apply(situation, direction),
+    ]),
+  ) as { [D in Direction as `${Family}-${D}`]: (situation: CommandContext) => Outcome };
+}
+
+/** The outcome where nothing was typed of a name. */
+export function nothingTyped({ session }: CommandContext, what: string): Outcome {
+  return noop(session, `type some of the name of ${what}`);
+}

@@ -1,0 +1,159 @@
+import type { PlacedMonitor } from '../desk/monitors.ts';
+import { workArea } from '../desk/work-area.ts';
+import { centredIn, keptInside, sameRect, type Rect, type Size } from '../geometry/rect.ts';
+import { round, toPixels } from '../geometry/round.ts';
+import type { FloatingRect } from '../model/session-snap.ts';
+import type { WindowInput } from '../model/session.ts';
+import { FARTHEST, LARGEST } from '../values/fields.ts';
+import { largestAllowed, minimumOf } from './hints.ts';
+
+/** Without a preferred size a floating window takes this part of its work area, in both axes. */
+const FLOATING_SHARE = 0.5;
+
+/**
+ * Where a window stands when it first leaves the tiles: at its preferred size (else half the work area,
+ * as far as its hints allow), in the middle of what it stands over, kept inside the work area.
+ *
+ * @param over the rectangle to centre on: its parent's, its tile, or the work area
+ */
+export function firstFloatingRect(window: WindowInput, monitor: PlacedMonitor, over?: Rect): Rect {
+  const { area } = workArea(monitor);
+  return keptInside(area, centredIn(over ?? area, floatingSize(window, monitor, area)));
+}
+
+/**
+ * A rectangle with its upper left corner on the grid of a monitor's work area, at the nearest point.
+ *
+ * @param grid logical pixels; 0: none
+ */
+export function onGrid(rect: Rect, monitor: PlacedMonitor, grid: number): Rect {
+  if (grid <= 0) return rect;
+  const { area } = workArea(monitor);
+  const step = Math.max(1, toPixels(grid, monitor.scale));
+  const along = (at: number, from: number) => from + round((at - from) / step) * step;
+  return { ...rect, x: along(rect.x, area.x), y: along(rect.y, area.y) };
+}
+
+/** How far a window is moved aside so that it does not hide another's title, in logical pixels. */
+export const ASIDE = 32;
+
+/** The rectangle, moved right and down as often as another stands at its very corner; inside the work area. */
+export function besideOthers(others: readonly Rect[], rect: Rect, monitor: PlacedMonitor): Rect {
+  const { area } = workArea(monitor);
+  const step = toPixels(ASIDE, monitor.scale);
+  const isTaken = ({ x, y }: Rect) => others.some((other) => other.x === x && other.y === y);
+  let there = rect;
+  while (isTaken(there)) {
+    const moved = keptInside(area, { ...there, x: there.x + step, y: there.y + step });
+    if (moved.x === there.x && moved.y === there.y) break;
+    there = moved;
+  }
+  return there;
+}
+
+/** The size a window floats at by itself: its preferred one, else its share of the work area, as its hints allow. */
+export function floatingSize(window: WindowInput, monitor: PlacedMonitor, area: Size): Size {
+  const minimum = minimumOf(window, monitor.scale);
+  const preferred = window.preferred;
+  const asked: Size = preferred
+    ? {
+        width: Math.max(1, round(preferred.width * monitor.scale)),
+        height: Math.max(1, round(preferred.height * monitor.scale)),
+      }
+    : {
+        width: Math.max(minimum.width, round(area.width * FLOATING_SHARE)),
+        height: Math.max(minimum.height, round(area.height * FLOATING_SHARE)),
+      };
+  const asRoomAllows = {
+    width: Math.max(1, Math.min(asked.width, area.width)),
+    height: Math.max(1, Math.min(asked.height, area.height)),
+  };
+  return largestAllowed(window, asRoomAllows, monitor.scale) ?? asked;
+}
+
+/** A rectangle within what a session can keep. */
+function withinLimits({ x, y, width, height }: Rect): Rect {
+  const within = (value: number, least: number, most: number) =>
+    Math.min(most, Math.max(least, value));
+  return {
+    x: within(x, -FARTHEST, FARTHEST),
+    y: within(y, -FARTHEST, FARTHEST),
+    width: within(width, 1, LARGEST),
+    height: within(height, 1, LARGEST),
+  };
+}
+
+/** A rectangle as a window stands in a monitor's work area from now on, within what a session can keep. */
+export function toFloatingRect(rect: Rect, monitor: PlacedMonitor): FloatingRect {
+  return {
+    ...withinLimits(rect),
+    area: { ...workArea(monitor).area, scale: monitor.scale },
+  };
+}
+
+/**
+ * A rectangle that a window was given by its own words, as it stands from now on: a floating one is inside the
+ * work area, one that is left alone is nobody's to move. One that was put somewhere before stays as it was put.
+ */
+export function givenFloatingRect(
+  held: WindowInput['held'],
+  given: FloatingRect,
+  monitor: PlacedMonitor,
+): FloatingRect {
+  if (given.area) return given;
+  return toFloatingRect(
+    held === 'floating' ? keptInside(workArea(monitor).area, given) : given,
+    monitor,
+  );
+}
+
+/**
+ * Where a window stands on a monitor: as it was put, if in this very work area; in another one, on
+ * another monitor or after this one was moved, turned or scaled, it keeps its share of the work area, not
+ * its pixels, and is inside. One that is left alone is nobody's to move.
+ */
+export function floatingRectOn(
+  window: WindowInput,
+  standing: FloatingRect,
+  to: PlacedMonitor,
+): Rect {
+  const { area: from } = standing;
+  if (!from || window.held === 'left-alone') return standing;
+  const { area } = workArea(to);
+  if (sameRect(from, area) && from.scale === to.scale) return standing;
+  return carriedRect(window, standing, from, to);
+}
+
+/** Where a window stands on its monitor now: as it was put, or as it would stand at first. */
+export function currentFloatingRect(window: WindowInput, monitor: PlacedMonitor): Rect {
+  return window.standing
+    ? floatingRectOn(window, window.standing, monitor)
+    : firstFloatingRect(window, monitor);
+}
+
+/** The same share of a monitor's work area as a rectangle had of a former one. */
+export function carriedRect(
+  window: WindowInput,
+  rect: Rect,
+  from: Rect & { scale: number },
+  to: PlacedMonitor,
+): Rect {
+  const { area } = workArea(to);
+  const wanted: Size =
+    window.resizable === false
+      ? {
+          width: Math.max(1, round((rect.width * to.scale) / from.scale)),
+          height: Math.max(1, round((rect.height * to.scale) / from.scale)),
+        }
+      : {
+          width: Math.max(1, round((rect.width * area.width) / from.width)),
+          height: Math.max(1, round((rect.height * area.height) / from.height)),
+        };
+  const size = largestAllowed(window, wanted, to.scale) ?? minimumOf(window, to.scale);
+  const there = {
+    x: area.x + round(((rect.x - from.x) * area.width) / from.width),
+    y: area.y + round(((rect.y - from.y) * area.height) / from.height),
+    ...size,
+  };
+  return keptInside(area, withinLimits(there));
+}

@@ -1,0 +1,41 @@
+import { triggerText } from '../values/trigger.ts';
+import type { KeyBinding } from './map.ts';
+import type { KeyContext } from './resolve.ts';
+import type { KeyState } from './state.ts';
+
+/** What can come next while a sequence has begun or a layer is entered: its keys, and what they do. */
+export interface NextKeys {
+  /** The layer, or the presses that the sequence has begun with. */
+  of: 'layer' | 'sequence';
+  name: string;
+  next: readonly { keys: string; binding: KeyBinding }[];
+}
+
+/** What the next key can do beside what it does always; null in the base layer with nothing begun. */
+export function nextKeys(
+  { pending, layers }: KeyState,
+  { table, app }: KeyContext,
+): NextKeys | null {
+  const isHere = (binding: KeyBinding) => binding.app === null || binding.app === app;
+  if (pending) {
+    const { among, done } = pending;
+    const rest = ({ trigger: { how, steps } }: KeyBinding, from: number, to?: number) =>
+      triggerText({ how, steps: steps.slice(from, to) });
+    return {
+      of: 'sequence',
+      name: rest(among[0]!, 0, done),
+      next: among.filter(isHere).map((binding) => ({ keys: rest(binding, done), binding })),
+    };
+  }
+  const top = layers.at(-1);
+  if (!top) return null;
+  const here = table.layers.get(top.layer);
+  const bindings = here
+    ? [here.presses, here.taps, here.holds].flatMap((by) => [...by.values()].flat())
+    : [];
+  return {
+    of: 'layer',
+    name: top.layer,
+    next: bindings.filter(isHere).map((binding) => ({ keys: binding.keys, binding })),
+  };
+}

@@ -1,3 +1,0 @@
-export { placedRect } from './along.ts';
-export { type Block, blockOf, gridText } from './block.ts';
-export { letterOf, numberLabels } from './labels.ts';

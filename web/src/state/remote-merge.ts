@@ -1,0 +1,81 @@
+import { mergeProfiles, type Conflict, type Decisions } from '@sorn/core/files';
+import type { Profile } from '@sorn/core/model';
+import type { StoredProfile } from '@sorn/api';
+import { api } from './api.ts';
+import { sameJson } from './same-json.ts';
+
+/** Edits made here and elsewhere that do not go together, until somebody decides. */
+export interface Conflicting {
+  /** What both began from; null where it is not known any more. */
+  base: Profile | null;
+  theirs: StoredProfile;
+  clashes: readonly Conflict[];
+}
+
+/** What is in hand, where it differs from what the server had. */
+interface SyncDependencies {
+  /** What the server had at the base, where it was last heard of. */
+  known: { revision: number; profile: Profile };
+  base: number;
+  mine: Profile;
+  /** What was sent from here on the ground of the base without an answer. */
+  sent: readonly Profile[];
+}
+
+/** What somebody else saved, read and merged with what is in hand. */
+export interface RemoteMerge {
+  theirs: StoredProfile;
+  base: Profile | null;
+  value: Profile;
+  clashes: readonly Conflict[];
+}
+
+/**
+ * Reads what the server has now and merges it with what is in hand, field by field.
+ * @returns null where there is nothing newer, or it cannot be read now
+ */
+export async function mergeRemote(
+  id: string,
+  hands: () => SyncDependencies,
+): Promise<RemoteMerge | null> {
+  const theirs = await api.read(id).catch(() => null);
+  if (!theirs || theirs.revision <= hands().base) return null;
+  const { known, base, sent } = hands();
+  const begun =
+    (await arrivedUnanswered(id, base, sent)) ??
+    (known.revision === base ? known.profile : await profileAt(id, base));
+  // Whatever was done while that was read is part of what is in hand.
+  return { theirs, base: begun, ...mergeProfiles(begun, hands().mine, theirs.profile) };
+}
+
+/** What arrived of a save whose answer got lost: what was done here since goes on from that. */
+async function arrivedUnanswered(
+  id: string,
+  base: number,
+  sent: readonly Profile[],
+): Promise<Profile | null> {
+  if (sent.length === 0) return null;
+  const next = await profileAt(id, base + 1);
+  return next && sent.some((each) => sameJson(each, next)) ? next : null;
+}
+
+async function profileAt(id: string, revision: number): Promise<Profile | null> {
+  const kept = await api.revision(id, revision).catch(() => null);
+  return kept?.profile ?? null;
+}
+
+/** A former state as it would be with what somebody else changed: undoing one's own edits undoes none of theirs. */
+export function formerWithTheirs(
+  former: Profile,
+  { base, theirs }: Pick<RemoteMerge, 'base' | 'theirs'>,
+): Profile {
+  return mergeProfiles(base, former, theirs.profile).value;
+}
+
+export function resolveConflicts(
+  mine: Profile,
+  { base, theirs }: Conflicting,
+  decided: Decisions,
+): Profile {
+  return mergeProfiles(base, mine, theirs.profile, decided).value;
+}

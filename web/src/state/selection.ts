@@ -1,0 +1,17 @@
+import { perProfile } from './per-profile.ts';
+
+/** What is in hand across views: Rehearse can make a rule that the Rules view goes on with. */
+interface InHand {
+  rule: string | null;
+  /** A binding, by its id in the map. */
+  binding: string | null;
+  takeRule: (id: string) => void;
+  takeBinding: (id: string) => void;
+}
+
+export const useSelection = perProfile<InHand>((set) => ({
+  rule: null,
+  binding: null,
+  takeRule: (rule) => set({ rule }),
+  takeBinding: (binding) => set({ binding }),
+}));
