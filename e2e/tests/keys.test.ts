@@ -51,7 +51,7 @@ describe('the map of keys, by keys', () => {
     // What was used is counted, by its keys; undo takes the keys back one step after the other.
     await toView(open.page, '5', 'Keys');
     await search('stay-above');
-    await poll(() => open.page.locator('[data-in-hand=true] [data-column=used]').innerText()).toBe(
+    await poll(() => open.page.locator('[data-selected=true] [data-column=used]').innerText()).toBe(
       '1',
     );
     await press('Control+z', 'Control+z');

@@ -22,7 +22,7 @@ it('a long list draws what is in sight, follows the row in hand, and tells how l
   await saved(page);
   await keyWorks(page, 'on, off');
   for (let i = 0; i < 45; i++) await page.keyboard.press('ArrowDown');
-  const rule = page.locator('[data-rule][data-in-hand=true]');
+  const rule = page.locator('[data-rule][data-selected=true]');
   await expect.poll(() => rule.getAttribute('aria-posinset')).toBe('46');
   expect(await rule.evaluate(IN_SIGHT)).toBe(true);
   expect(await rule.getAttribute('aria-setsize')).toBe(String(LARGE.rules));
@@ -34,7 +34,7 @@ it('a long list draws what is in sight, follows the row in hand, and tells how l
   await page.getByRole('main', { name: 'Keys' }).waitFor();
   await keyWorks(page, 'press to find');
   for (let i = 0; i < 40; i++) await page.keyboard.press('ArrowDown');
-  const row = page.locator('[data-binding][data-in-hand=true]');
+  const row = page.locator('[data-binding][data-selected=true]');
   await expect.poll(() => row.evaluate(IN_SIGHT)).toBe(true);
   const all = Number(await page.locator('table[aria-rowcount]').getAttribute('aria-rowcount'));
   expect(all).toBeGreaterThan(LARGE.bindings);

@@ -34,14 +34,14 @@ const drawnAt = async (selector: string) => {
   if ((await found.count()) === 0) return null;
   return `${await found.getAttribute('data-at')} ${await found.getAttribute('data-size')}`;
 };
-const inHand = () => open.page.locator('[data-zone][data-in-hand=true]').getAttribute('data-zone');
+const selected = () => open.page.locator('[data-zone][data-selected=true]').getAttribute('data-zone');
 
 /** Gives a zone in hand another name, by keys. */
 async function name(text: string) {
   await press('Enter');
   await open.page.keyboard.type(text);
   await press('Enter');
-  await poll(inHand).toBe(text);
+  await poll(selected).toBe(text);
 }
 
 describe('zones and placing, by keys alone', () => {
@@ -225,7 +225,7 @@ describe('boards, by figures and by pointer', () => {
       'another zone here is called Quiet right',
     );
     await press('Escape');
-    await poll(inHand).toBe('Middle');
+    await poll(selected).toBe('Middle');
     const tall = open.page.locator('[data-monitor-line="tall"]');
     expect(await tall.innerText()).toContain('Watched above');
     expect(await tall.innerText()).toContain('it is higher than wide');
@@ -248,7 +248,7 @@ describe('boards, by figures and by pointer', () => {
     await mouse.up();
     await poll(async () => (await zones())['Zone 4']).toBe('6,34 2566 × 1400');
     await mouse.click((await middleOf('Quiet right')).x, from.y);
-    await poll(inHand).toBe('Quiet right');
+    await poll(selected).toBe('Quiet right');
     const line = (await open.page.locator('[data-drag="line x 2"]').boundingBox())!;
     await mouse.move(line.x + line.width / 2, from.y);
     await mouse.down();

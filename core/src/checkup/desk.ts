@@ -1,6 +1,6 @@
 import { type DeskInForce } from '../desk/desk.ts';
 import { unreachedMonitors } from '../desk/neighbours.ts';
-import { type PlacedMonitor, placedMonitors } from '../desk/monitors.ts';
+import { type DeskMonitor, deskMonitors } from '../desk/monitors.ts';
 import { monitorNamed } from '../desk/roles.ts';
 import { intersection, sharedLength, span, type Rect } from '../geometry/rect.ts';
 import type { Profile } from '../model/profile.ts';
@@ -73,16 +73,16 @@ function apart({ name, monitors }: DeskInForce): PositionFinding[] {
 
 /** Workspaces whose home is no monitor of any desk, whatever is connected. */
 export function homelessWorkspaces(profile: Profile): HomelessFinding[] {
-  const desks: PlacedMonitor[][] =
+  const desks: DeskMonitor[][] =
     profile.desks.length > 0
       ? profile.desks.map((desk) =>
-          placedMonitors(
+          deskMonitors(
             profile,
             desk,
             desk.monitors.map(({ monitor }) => monitor),
           ),
         )
-      : [placedMonitors(profile, null)];
+      : [deskMonitors(profile, null)];
   return profile.workspaces.flatMap(({ id, monitor: home }): HomelessFinding[] =>
     home === undefined || desks.some((monitors) => monitorNamed(home, monitors))
       ? []

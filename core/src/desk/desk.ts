@@ -2,7 +2,7 @@ import type { Profile } from '../model/profile.ts';
 import type { Mode } from '../values/window.ts';
 import { chooseDesk } from './desk-choice.ts';
 import { homedWorkspaces, type HomedWorkspace, type Connection } from './homes.ts';
-import { placedMonitors, type PlacedMonitor } from './monitors.ts';
+import { deskMonitors, type DeskMonitor } from './monitors.ts';
 
 /** The physical situation in force. The first monitor is the primary one. */
 export interface DeskInForce {
@@ -13,9 +13,9 @@ export interface DeskInForce {
   because: string;
   mode: Mode;
   /** Those that show windows. */
-  monitors: readonly PlacedMonitor[];
+  monitors: readonly DeskMonitor[];
   /** Connected ones that show the same as the primary, or nothing because another is lit alone. */
-  others: readonly PlacedMonitor[];
+  others: readonly DeskMonitor[];
   workspaces: readonly HomedWorkspace[];
   /** All monitors show the same workspace, and each has its own windows of it. */
   joined: boolean;
@@ -52,9 +52,9 @@ function decided(profile: Profile, connection: Connection): DeskInForce {
   const connected = connection.connected?.filter((id) => ids.includes(id));
   const { desk, because } = chooseDesk(profile, connection.desk, connected);
   const wanted = connected ?? desk?.monitors.map((entry) => entry.monitor) ?? ids;
-  const there = placedMonitors(profile, desk, wanted);
+  const there = deskMonitors(profile, desk, wanted);
   // A desk none of whose monitors exist would leave no place to stand: all monitors are used then.
-  const all = there.length > 0 ? there : placedMonitors(profile, desk);
+  const all = there.length > 0 ? there : deskMonitors(profile, desk);
   const mode = connection.mode ?? desk?.mode ?? 'extend';
   const lit = all.find(({ id }) => id === (connection.only ?? desk?.only)) ?? all[0]!;
   const monitors = mode === 'extend' ? all : [mode === 'one' ? lit : all[0]!];
@@ -78,7 +78,7 @@ function decided(profile: Profile, connection: Connection): DeskInForce {
 }
 
 /** The monitor with this id, or the primary one. */
-export function monitorOf(desk: DeskInForce, id: string): PlacedMonitor {
+export function monitorOf(desk: DeskInForce, id: string): DeskMonitor {
   return desk.monitors.find((monitor) => monitor.id === id) ?? desk.monitors[0]!;
 }
 

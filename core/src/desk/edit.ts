@@ -1,6 +1,6 @@
 import type { Desk, DeskEntry, Monitor, Profile } from '../model/profile.ts';
 import type { DeskInForce } from './desk.ts';
-import type { PlacedMonitor } from './monitors.ts';
+import type { DeskMonitor } from './monitors.ts';
 
 /**
  * A name made from text that no other has: "Korvane Wide 34" becomes korvane-wide-34.
@@ -57,7 +57,7 @@ export function withEntry(
 }
 
 /** A monitor turned a quarter clockwise where it stands: its sides change places, its upper left corner stays. */
-export function turnedBy90({ width, height, turn }: PlacedMonitor): Partial<DeskEntry> {
+export function turnedBy90({ width, height, turn }: DeskMonitor): Partial<DeskEntry> {
   return { width: height, height: width, turn: ((turn + 90) % 360) as 0 | 90 | 180 | 270 };
 }
 
@@ -66,7 +66,7 @@ export function withMonitorOnDesk(
   profile: Profile,
   desk: string,
   monitor: Monitor,
-  standing: readonly PlacedMonitor[],
+  standing: readonly DeskMonitor[],
 ): Profile {
   const isNew = !profile.monitors.some(({ id }) => id === monitor.id);
   const x = Math.max(0, ...standing.map((each) => each.x + each.width));
@@ -97,7 +97,7 @@ export function withoutMonitorOnDesk(profile: Profile, desk: string, monitor: st
 export function withNewDesk(
   profile: Profile,
   name: string,
-  standing: readonly PlacedMonitor[],
+  standing: readonly DeskMonitor[],
 ): { profile: Profile; desk: string } {
   const id = freeId(
     name,

@@ -1,7 +1,7 @@
 import type { Mode } from '../values/window.ts';
 import { sharedLength, span, type Rect } from '../geometry/rect.ts';
 import type { Profile } from '../model/profile.ts';
-import { type PlacedMonitor, placedMonitors } from './monitors.ts';
+import { type DeskMonitor, deskMonitors } from './monitors.ts';
 import { fitsPattern, isPattern, isRole, monitorNamed } from './roles.ts';
 
 /**
@@ -13,7 +13,7 @@ import { fitsPattern, isPattern, isRole, monitorNamed } from './roles.ts';
  */
 export function homedWorkspaces(
   profile: Profile,
-  monitors: readonly PlacedMonitor[],
+  monitors: readonly DeskMonitor[],
   { workspacesMade = [], workspacesClosed = [], workspacesPut = [] }: Connection,
   dark: Dark,
 ): HomedWorkspace[] {
@@ -50,7 +50,7 @@ export function homedWorkspaces(
 
 /** A monitor that something is on, and why. */
 export interface Homed {
-  monitor: PlacedMonitor;
+  monitor: DeskMonitor;
   because: string;
 }
 
@@ -64,7 +64,7 @@ const AT_HOME = 'it is at home there';
 function homeOf(
   profile: Profile,
   home: string | undefined,
-  monitors: readonly PlacedMonitor[],
+  monitors: readonly DeskMonitor[],
   dark: Dark = NONE_DARK,
 ): Homed {
   if (home === undefined) return { monitor: monitors[0]!, because: 'no home is set: the primary' };
@@ -92,7 +92,7 @@ function homeOf(
 export function fallbackOf(
   profile: Profile,
   id: string,
-  monitors: readonly PlacedMonitor[],
+  monitors: readonly DeskMonitor[],
   dark: Dark = NONE_DARK,
 ): Homed {
   const absent = profile.monitors.find((monitor) => monitor.id === id);
@@ -108,13 +108,13 @@ export function fallbackOf(
 function neighbourWhereItStood(
   profile: Profile,
   id: string,
-  monitors: readonly PlacedMonitor[],
-): PlacedMonitor | null {
+  monitors: readonly DeskMonitor[],
+): DeskMonitor | null {
   const present = new Set(monitors.map((monitor) => monitor.id));
-  let stood: PlacedMonitor[] | null = null;
+  let stood: DeskMonitor[] | null = null;
   let most = 0;
   for (const desk of profile.desks.length > 0 ? profile.desks : [null]) {
-    const all = placedMonitors(
+    const all = deskMonitors(
       profile,
       desk,
       desk?.monitors.map(({ monitor }) => monitor),
@@ -126,7 +126,7 @@ function neighbourWhereItStood(
   }
   const gone = stood?.find((monitor) => monitor.id === id);
   if (!stood || !gone) return null;
-  let best: PlacedMonitor | null = null;
+  let best: DeskMonitor | null = null;
   for (const monitor of stood) {
     if (!present.has(monitor.id)) continue;
     const nearer = best ? distance(gone, monitor) - distance(gone, best) : -1;

@@ -22,7 +22,7 @@ export {
   reservedMeasures,
   positionMeasures,
 } from './measures.ts';
-export { type PlacedMonitor, monitorName } from './monitors.ts';
+export { type DeskMonitor, monitorName } from './monitors.ts';
 export { ROLES, fromTheLeft } from './roles.ts';
 export {
   ANCHORS,

@@ -3,7 +3,7 @@ import { toPixels } from '../geometry/round.ts';
 import { axisOf, DIRECTIONS, isForward, type Direction, type Axis } from '../values/direction.ts';
 import type { DeskInForce } from './desk.ts';
 import { neighbourOf } from './neighbours.ts';
-import type { PlacedMonitor } from './monitors.ts';
+import type { DeskMonitor } from './monitors.ts';
 import { sideAxis } from './monitor-positions.ts';
 
 interface Point {
@@ -13,8 +13,8 @@ interface Point {
 
 /** Where a direction leads from a monitor: over which point of its edge, to which of the other's. */
 export interface Crossing {
-  from: PlacedMonitor;
-  to: PlacedMonitor;
+  from: DeskMonitor;
+  to: DeskMonitor;
   direction: Direction;
   leaves: Point;
   enters: Point;
@@ -62,19 +62,19 @@ interface Length {
 export interface PositionMeasure extends Length {
   /** Off: between their starts along the side. Gap: between their edges across it. */
   kind: 'off' | 'gap';
-  other: PlacedMonitor;
+  other: DeskMonitor;
 }
 
 /** The monitor that another one stands to: the nearest in any direction, the primary where there are two. */
 export function besideMonitor(
-  own: PlacedMonitor,
-  monitors: readonly PlacedMonitor[],
-): PlacedMonitor | null {
+  own: DeskMonitor,
+  monitors: readonly DeskMonitor[],
+): DeskMonitor | null {
   const near = DIRECTIONS.flatMap((direction) => {
     const other = neighbourOf(own, direction, monitors);
     return other ? [{ other, gap: gapTo(own, other) }] : [];
   });
-  const rank = (monitor: PlacedMonitor) => monitors.indexOf(monitor);
+  const rank = (monitor: DeskMonitor) => monitors.indexOf(monitor);
   near.sort((a, b) => a.gap - b.gap || rank(a.other) - rank(b.other));
   return near[0]?.other ?? null;
 }
@@ -87,8 +87,8 @@ function gapTo(own: Rect, other: Rect): number {
 
 /** How far a monitor stands off the one beside it: along their side, and across it where they do not meet. */
 export function positionMeasures(
-  own: PlacedMonitor,
-  monitors: readonly PlacedMonitor[],
+  own: DeskMonitor,
+  monitors: readonly DeskMonitor[],
 ): PositionMeasure[] {
   const other = besideMonitor(own, monitors);
   if (!other) return [];
@@ -114,7 +114,7 @@ export interface ReservedMeasure extends Length {
   logical: number;
 }
 
-export function reservedMeasures({ x, y, width, height, scale, reserved }: PlacedMonitor) {
+export function reservedMeasures({ x, y, width, height, scale, reserved }: DeskMonitor) {
   const px = (edge: keyof Edges) => toPixels(reserved[edge], scale);
   const all: ReservedMeasure[] = [
     { edge: 'top', axis: 'y', from: y, to: y + px('top'), logical: reserved.top },

@@ -12,16 +12,16 @@ export function monitorName({ monitors }: Profile, id: string): string {
  *
  * @param ids those wanted; all when left out
  */
-export function placedMonitors(
+export function deskMonitors(
   profile: Profile,
   desk: Desk | null,
   ids?: readonly string[],
-): PlacedMonitor[] {
+): DeskMonitor[] {
   let nextX = 0;
-  const place = (monitor: Profile['monitors'][number]): PlacedMonitor => {
+  const place = (monitor: Profile['monitors'][number]): DeskMonitor => {
     const entry = desk?.monitors.find((candidate) => candidate.monitor === monitor.id);
     const own = profile.desks.length === 0 ? monitor : undefined;
-    const placed: PlacedMonitor = {
+    const placed: DeskMonitor = {
       id: monitor.id,
       name: monitor.name ?? monitor.id,
       x: entry?.x ?? own?.x ?? nextX,
@@ -48,7 +48,7 @@ export function placedMonitors(
 }
 
 /** A connected monitor where it stands: its rectangle on the joint desktop, in physical pixels. */
-export interface PlacedMonitor extends Rect {
+export interface DeskMonitor extends Rect {
   id: string;
   name: string;
   /** Degrees, clockwise; width and height are those after turning. */

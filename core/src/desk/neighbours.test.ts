@@ -6,29 +6,29 @@ import { testDesk } from '../testing/desk.ts';
 import { anyMonitors, placedOn } from '../testing/monitors.ts';
 import { DIRECTIONS, type Direction } from '../values/direction.ts';
 import { monitorTowards, neighbourOf } from './neighbours.ts';
-import type { PlacedMonitor } from './monitors.ts';
+import type { DeskMonitor } from './monitors.ts';
 
 /** Every pixel's distance is looked at from the definition alone, without the code under test. */
-function bruteNeighbour(from: PlacedMonitor, direction: Direction, all: readonly PlacedMonitor[]) {
+function bruteNeighbour(from: DeskMonitor, direction: Direction, all: readonly DeskMonitor[]) {
   const horizontal = direction === 'left' || direction === 'right';
   const sign = direction === 'right' || direction === 'down' ? 1 : -1;
-  const lo = (m: PlacedMonitor) => (horizontal ? m.x : m.y);
-  const hi = (m: PlacedMonitor) => (horizontal ? m.x + m.width : m.y + m.height);
-  const acrossLo = (m: PlacedMonitor) => (horizontal ? m.y : m.x);
-  const acrossHi = (m: PlacedMonitor) => (horizontal ? m.y + m.height : m.x + m.width);
-  const gap = (m: PlacedMonitor) => (sign > 0 ? lo(m) - hi(from) : lo(from) - hi(m));
-  const shared = (m: PlacedMonitor) => {
+  const lo = (m: DeskMonitor) => (horizontal ? m.x : m.y);
+  const hi = (m: DeskMonitor) => (horizontal ? m.x + m.width : m.y + m.height);
+  const acrossLo = (m: DeskMonitor) => (horizontal ? m.y : m.x);
+  const acrossHi = (m: DeskMonitor) => (horizontal ? m.y + m.height : m.x + m.width);
+  const gap = (m: DeskMonitor) => (sign > 0 ? lo(m) - hi(from) : lo(from) - hi(m));
+  const shared = (m: DeskMonitor) => {
     let count = 0;
     for (let p = acrossLo(m); p < acrossHi(m); p++) {
       if (p >= acrossLo(from) && p < acrossHi(from)) count++;
     }
     return count;
   };
-  const aside = (m: PlacedMonitor) =>
+  const aside = (m: DeskMonitor) =>
     Math.max(0, acrossLo(m) - acrossHi(from), acrossLo(from) - acrossHi(m));
   const beyond = all.filter((m) => m.id !== from.id && gap(m) >= 0);
   const inLine = beyond.filter((m) => shared(m) > 0);
-  const best = (list: PlacedMonitor[], ...costs: ((m: PlacedMonitor) => number)[]) =>
+  const best = (list: DeskMonitor[], ...costs: ((m: DeskMonitor) => number)[]) =>
     costs.reduce((left, cost) => {
       const least = Math.min(...left.map(cost));
       return left.filter((m) => cost(m) === least);
@@ -42,9 +42,9 @@ function bruteNeighbour(from: PlacedMonitor, direction: Direction, all: readonly
 }
 
 /** All that direction keys lead to from the primary, by trying every way. */
-function bruteReached(all: readonly PlacedMonitor[]): Set<string> {
+function bruteReached(all: readonly DeskMonitor[]): Set<string> {
   const reached = new Set<string>();
-  const walk = (from: PlacedMonitor) => {
+  const walk = (from: DeskMonitor) => {
     for (const direction of DIRECTIONS) {
       const id = bruteNeighbour(from, direction, all);
       if (id === null || reached.has(id)) continue;
@@ -115,15 +115,15 @@ describe('monitors, placed at random', () => {
     fc.assert(
       fc.property(anyMonitors(2, 5), (monitors) => {
         const placed = placedOn(monitors);
-        const covers = (m: PlacedMonitor, x: number, y: number) =>
+        const covers = (m: DeskMonitor, x: number, y: number) =>
           x >= m.x && x < m.x + m.width && y >= m.y && y < m.y + m.height;
-        const pixelsOf = (m: PlacedMonitor) =>
+        const pixelsOf = (m: DeskMonitor) =>
           Array.from({ length: m.width * m.height }, (_, i) => [
             m.x + (i % m.width),
             m.y + Math.floor(i / m.width),
           ]);
         const overlaps: string[] = [];
-        const joined = (a: PlacedMonitor, b: PlacedMonitor) =>
+        const joined = (a: DeskMonitor, b: DeskMonitor) =>
           pixelsOf(a).some(([x = 0, y = 0]) =>
             [
               [0, 0],

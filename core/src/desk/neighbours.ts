@@ -1,7 +1,7 @@
 import { bearing, compareBearings, type Bearing } from '../geometry/bearing.ts';
 import { DIRECTIONS, type Direction } from '../values/direction.ts';
 import type { DeskInForce } from './desk.ts';
-import type { PlacedMonitor } from './monitors.ts';
+import type { DeskMonitor } from './monitors.ts';
 import { fromTheLeft } from './roles.ts';
 
 /**
@@ -10,11 +10,11 @@ import { fromTheLeft } from './roles.ts';
  * is there (the nearest by both distances together). Null at the end of the desk.
  */
 export function neighbourOf(
-  from: PlacedMonitor,
+  from: DeskMonitor,
   direction: Direction,
-  monitors: readonly PlacedMonitor[],
-): PlacedMonitor | null {
-  let best: { monitor: PlacedMonitor; towards: Bearing } | null = null;
+  monitors: readonly DeskMonitor[],
+): DeskMonitor | null {
+  let best: { monitor: DeskMonitor; towards: Bearing } | null = null;
   for (const monitor of monitors) {
     if (monitor.id === from.id) continue;
     const towards = bearing(from, monitor, direction);
@@ -42,9 +42,9 @@ const OPPOSITE: Record<Direction, Direction> = {
  */
 export function monitorTowards(
   { monitors, wraps }: Pick<DeskInForce, 'monitors' | 'wraps'>,
-  from: PlacedMonitor,
+  from: DeskMonitor,
   direction: Direction,
-): PlacedMonitor | null {
+): DeskMonitor | null {
   const neighbour = neighbourOf(from, direction, monitors);
   if (neighbour || !wraps) return neighbour;
   const end = farEnd(monitors, from, direction);
@@ -53,10 +53,10 @@ export function monitorTowards(
 
 /** The last monitor in the opposite direction: where a direction comes in again. It may be the same one. */
 export function farEnd(
-  monitors: readonly PlacedMonitor[],
-  from: PlacedMonitor,
+  monitors: readonly DeskMonitor[],
+  from: DeskMonitor,
   direction: Direction,
-): PlacedMonitor {
+): DeskMonitor {
   const seen = new Set([from]);
   let end = from;
   for (;;) {
@@ -73,17 +73,17 @@ export function monitorRound(
   { monitors }: Pick<DeskInForce, 'monitors'>,
   from: string,
   step: 1 | -1,
-): PlacedMonitor {
+): DeskMonitor {
   const ring = fromTheLeft(monitors);
   const at = ring.findIndex(({ id }) => id === from);
   return ring[(at + step + ring.length) % ring.length]!;
 }
 
 /** The monitors that direction keys do not lead to, beginning at the primary. */
-export function unreachedMonitors(desk: Pick<DeskInForce, 'monitors' | 'wraps'>): PlacedMonitor[] {
+export function unreachedMonitors(desk: Pick<DeskInForce, 'monitors' | 'wraps'>): DeskMonitor[] {
   const [primary] = desk.monitors;
   if (!primary || desk.monitors.length === 1) return [];
-  const reached = new Set<PlacedMonitor>();
+  const reached = new Set<DeskMonitor>();
   const waiting = [primary];
   for (let from = waiting.pop(); from; from = waiting.pop()) {
     for (const direction of DIRECTIONS) {

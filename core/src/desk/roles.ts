@@ -1,5 +1,5 @@
 import { globSource, hasPattern } from '../values/pattern.ts';
-import type { PlacedMonitor } from './monitors.ts';
+import type { DeskMonitor } from './monitors.ts';
 
 /** What a monitor can be on any desk, so that a home means something wherever one sits. */
 export const ROLES = ['primary', 'widest', 'tallest', 'turned', 'largest'] as const;
@@ -29,8 +29,8 @@ export function fromTheLeft<M extends { x: number; y: number; id: string }>(
 }
 
 /** The monitor with the most of something; of several alike the first from the left. */
-function most(monitors: readonly PlacedMonitor[], of: (monitor: PlacedMonitor) => number) {
-  let best: PlacedMonitor | null = null;
+function most(monitors: readonly DeskMonitor[], of: (monitor: DeskMonitor) => number) {
+  let best: DeskMonitor | null = null;
   for (const monitor of fromTheLeft(monitors)) {
     if (!best || of(monitor) > of(best)) best = monitor;
   }
@@ -43,16 +43,12 @@ function most(monitors: readonly PlacedMonitor[], of: (monitor: PlacedMonitor) =
  *
  * @param monitors the primary first
  */
-export function monitorNamed(
-  which: string,
-  monitors: readonly PlacedMonitor[],
-): PlacedMonitor | null {
+export function monitorNamed(which: string, monitors: readonly DeskMonitor[]): DeskMonitor | null {
   const named =
     monitors.find(({ id }) => id === which) ?? monitors.find(({ name }) => name === which);
   if (named) return named;
   if (isPattern(which)) {
-    const fits = ({ id, name }: PlacedMonitor) =>
-      fitsPattern(name, which) || fitsPattern(id, which);
+    const fits = ({ id, name }: DeskMonitor) => fitsPattern(name, which) || fitsPattern(id, which);
     return fromTheLeft(monitors).find(fits) ?? null;
   }
   const place = FROM_LEFT.exec(which)?.[1];

@@ -1,7 +1,7 @@
 import type { Edges, Rect } from '../geometry/rect.ts';
 import { toPixels } from '../geometry/round.ts';
 import type { Axis } from '../values/direction.ts';
-import type { PlacedMonitor } from './monitors.ts';
+import type { DeskMonitor } from './monitors.ts';
 
 const NO_EDGES: Edges = { top: 0, right: 0, bottom: 0, left: 0 };
 
@@ -23,7 +23,7 @@ export interface WorkArea {
  *
  * @param outer logical pixels
  */
-export function workArea(monitor: PlacedMonitor, outer: Edges = NO_EDGES): WorkArea {
+export function workArea(monitor: DeskMonitor, outer: Edges = NO_EDGES): WorkArea {
   // Asked for by every window that stands somewhere, and by every workspace that is tiled.
   const newest = outer === NO_EDGES ? whole : lessGaps;
   const known = newest.get(monitor);
@@ -37,10 +37,10 @@ interface Known {
   outer: Edges;
   found: WorkArea;
 }
-const whole = new WeakMap<PlacedMonitor, Known>();
-const lessGaps = new WeakMap<PlacedMonitor, Known>();
+const whole = new WeakMap<DeskMonitor, Known>();
+const lessGaps = new WeakMap<DeskMonitor, Known>();
 
-function inset(monitor: PlacedMonitor, outer: Edges): WorkArea {
+function inset(monitor: DeskMonitor, outer: Edges): WorkArea {
   const dropped: Dropped[] = [];
   const along = (
     axis: Axis,

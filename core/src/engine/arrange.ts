@@ -1,6 +1,6 @@
 import type { ArrangedWorkspace } from './arranged-workspace.ts';
 import { monitorOf } from '../desk/desk.ts';
-import type { PlacedMonitor } from '../desk/monitors.ts';
+import type { DeskMonitor } from '../desk/monitors.ts';
 import { workArea } from '../desk/work-area.ts';
 import type { Rect, Size } from '../geometry/rect.ts';
 import { toPixels } from '../geometry/round.ts';
@@ -119,7 +119,7 @@ function parametersOf({ adjusted = {} }: Arrangement): AdjustedByKind {
 interface Known {
   windows: Session['windows'];
   profile: Profile;
-  monitor: PlacedMonitor;
+  monitor: DeskMonitor;
   tiled: readonly SessionWindow[];
   arranged: ArrangedWorkspace;
 }
@@ -129,11 +129,11 @@ const divisions = new WeakMap<Arrangement, Known>();
 
 /** Divides what a workspace has on a monitor. */
 export function arrange(
-  situation: CommandContext,
+  context: CommandContext,
   workspace: string,
   monitorId: string,
 ): ArrangedWorkspace {
-  const { session, profile, desk } = situation;
+  const { session, profile, desk } = context;
   const monitor = monitorOf(desk, monitorId);
   const arrangement = arrangementOf(session, workspace, monitorId);
   const known = divisions.get(arrangement);
@@ -253,7 +253,7 @@ const NONE: readonly never[] = [];
 interface Problem {
   tiling: TilingInForce;
   tiled: readonly SessionWindow[];
-  monitor: PlacedMonitor;
+  monitor: DeskMonitor;
   area: Rect;
   gap: Gap;
   needs: readonly Size[];

@@ -8,7 +8,7 @@ import type { Gap, FlatTree } from '../tiling/solve.ts';
 import type { Rect, Size } from '../geometry/rect.ts';
 import type { SessionWindow } from '../model/session.ts';
 import type { TilingInForce } from '../tiling/settings.ts';
-import type { PlacedMonitor } from '../desk/monitors.ts';
+import type { DeskMonitor } from '../desk/monitors.ts';
 /** What a layout says of a window: its tile, and whether another one covers it there. */
 export interface GivenTile {
   window: SessionWindow;
@@ -31,7 +31,7 @@ export interface TileReading {
 /** A workspace on a monitor, divided. */
 export interface ArrangedWorkspace {
   workspace: string;
-  monitor: PlacedMonitor;
+  monitor: DeskMonitor;
   tiling: TilingInForce;
   /** The windows that the layout arranges, in their order: position i in the tree is window i here. */
   tiled: readonly SessionWindow[];

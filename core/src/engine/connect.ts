@@ -45,10 +45,10 @@ export function connectedIds(
  * connected now. Without any monitor the session waits unchanged.
  */
 export function onMonitorsChanged(
-  situation: CommandContext,
+  context: CommandContext,
   connected: readonly ConnectedMonitors[],
 ): Outcome {
-  const { session, profile, desk } = situation;
+  const { session, profile, desk } = context;
   const { ids, findings } = connectedIds(profile, connected);
   const unknown = findings.map(({ value, nearest }): Reason => ({
     decided: `${value} is not used`,
@@ -63,7 +63,7 @@ export function onMonitorsChanged(
     );
   }
   const { desk: _chosen, ...kept } = connectionState(session);
-  const next = afterReconnection(situation, { ...kept, connected: ids });
+  const next = afterReconnection(context, { ...kept, connected: ids });
   const now = deskInForce(profile, next);
   const nameOf = (id: string) => monitorName(profile, id);
   const before = [...desk.monitors, ...desk.others].map(({ id }) => id);
@@ -80,7 +80,7 @@ export function onMonitorsChanged(
       })),
       { about: now.desk ?? 'desk', decided: `${now.name} is the desk`, because: now.because },
       ...unknown,
-      ...monitorsLeft(situation, { session: next, profile, desk: now }),
+      ...monitorsLeft(context, { session: next, profile, desk: now }),
     ],
   };
 }

@@ -31,13 +31,13 @@ const DEFAULTS: Record<Setting, string> = {
  * For a window each setting with the rule that gave it and the conditions that matched, with the window
  * itself, or with the default; and for each rule that did not apply the first condition that failed.
  */
-export function rulesWhy(situation: CommandContext, id: string): Reason[] {
-  const window = windowOf(situation.session, id);
+export function rulesWhy(context: CommandContext, id: string): Reason[] {
+  const window = windowOf(context.session, id);
   if (!window?.ruled) return [];
-  const { profile } = situation;
+  const { profile } = context;
   return [
     ...settingsWhy(profile, id, window.ruled),
-    ...rulesAgainst(profile, id, factsThen(situation, window, window.ruled)),
+    ...rulesAgainst(profile, id, factsThen(context, window, window.ruled)),
   ];
 }
 
@@ -67,8 +67,8 @@ export function gaveBecause(
 }
 
 /** What rules saw of a window when they were asked. */
-function factsThen(situation: CommandContext, window: SessionWindow, ruled: Ruled): WindowFacts {
-  const { session, profile, desk } = situation;
+function factsThen(context: CommandContext, window: SessionWindow, ruled: Ruled): WindowFacts {
+  const { session, profile, desk } = context;
   const isSameDesk = (desk.desk ?? desk.name) === ruled.desk;
   const then = profile.desks.some(({ id }) => id === ruled.desk) && !isSameDesk;
   const { title: _now, ...rest } = window;

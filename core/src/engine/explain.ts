@@ -19,20 +19,20 @@ import { arrangementOf, shownOn, windowOf, type Reason, type CommandContext } fr
  * Why a window is where it is and how it is: how it is held, its workspace and monitor, its place in the
  * layout, its size, and why it is not shown, each with what decided it.
  */
-export function whyHere(situation: CommandContext, id: string): Reason[] {
-  const { session, profile, desk } = situation;
+export function whyHere(context: CommandContext, id: string): Reason[] {
+  const { session, profile, desk } = context;
   const window = windowOf(session, id);
   if (!window) return [];
   const placement = computePlacements(session, profile, desk).placements.find(
     (each) => each.id === id,
   )!;
-  const arranged = arrange(situation, window.workspace, window.monitor);
+  const arranged = arrange(context, window.workspace, window.monitor);
   return [
-    heldBecause(situation, window, placement, arranged),
-    workspaceBecause(situation, window),
+    heldBecause(context, window, placement, arranged),
+    workspaceBecause(context, window),
     ...(placement.tile ? [tileBecause(window, arranged)] : []),
-    sizeBecause(situation, window, placement, arranged),
-    ...unseenBecause(situation, window, placement),
+    sizeBecause(context, window, placement, arranged),
+    ...unseenBecause(context, window, placement),
   ].map((reason) => ({ about: id, ...reason }));
 }
 

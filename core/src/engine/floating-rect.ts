@@ -1,4 +1,4 @@
-import type { PlacedMonitor } from '../desk/monitors.ts';
+import type { DeskMonitor } from '../desk/monitors.ts';
 import { workArea } from '../desk/work-area.ts';
 import { centredIn, keptInside, sameRect, type Rect, type Size } from '../geometry/rect.ts';
 import { round, toPixels } from '../geometry/round.ts';
@@ -16,7 +16,7 @@ const FLOATING_SHARE = 0.5;
  *
  * @param over the rectangle to centre on: its parent's, its tile, or the work area
  */
-export function firstFloatingRect(window: WindowInput, monitor: PlacedMonitor, over?: Rect): Rect {
+export function firstFloatingRect(window: WindowInput, monitor: DeskMonitor, over?: Rect): Rect {
   const { area } = workArea(monitor);
   return keptInside(area, centredIn(over ?? area, floatingSize(window, monitor, area)));
 }
@@ -26,7 +26,7 @@ export function firstFloatingRect(window: WindowInput, monitor: PlacedMonitor, o
  *
  * @param grid logical pixels; 0: none
  */
-export function onGrid(rect: Rect, monitor: PlacedMonitor, grid: number): Rect {
+export function onGrid(rect: Rect, monitor: DeskMonitor, grid: number): Rect {
   if (grid <= 0) return rect;
   const { area } = workArea(monitor);
   const step = Math.max(1, toPixels(grid, monitor.scale));
@@ -38,7 +38,7 @@ export function onGrid(rect: Rect, monitor: PlacedMonitor, grid: number): Rect {
 export const ASIDE = 32;
 
 /** The rectangle, moved right and down as often as another stands at its very corner; inside the work area. */
-export function besideOthers(others: readonly Rect[], rect: Rect, monitor: PlacedMonitor): Rect {
+export function besideOthers(others: readonly Rect[], rect: Rect, monitor: DeskMonitor): Rect {
   const { area } = workArea(monitor);
   const step = toPixels(ASIDE, monitor.scale);
   const isTaken = ({ x, y }: Rect) => others.some((other) => other.x === x && other.y === y);
@@ -52,7 +52,7 @@ export function besideOthers(others: readonly Rect[], rect: Rect, monitor: Place
 }
 
 /** The size a window floats at by itself: its preferred one, else its share of the work area, as its hints allow. */
-export function floatingSize(window: WindowInput, monitor: PlacedMonitor, area: Size): Size {
+export function floatingSize(window: WindowInput, monitor: DeskMonitor, area: Size): Size {
   const minimum = minimumOf(window, monitor.scale);
   const preferred = window.preferred;
   const asked: Size = preferred
@@ -84,7 +84,7 @@ function withinLimits({ x, y, width, height }: Rect): Rect {
 }
 
 /** A rectangle as a window stands in a monitor's work area from now on, within what a session can keep. */
-export function toFloatingRect(rect: Rect, monitor: PlacedMonitor): FloatingRect {
+export function toFloatingRect(rect: Rect, monitor: DeskMonitor): FloatingRect {
   return {
     ...withinLimits(rect),
     area: { ...workArea(monitor).area, scale: monitor.scale },
@@ -98,7 +98,7 @@ export function toFloatingRect(rect: Rect, monitor: PlacedMonitor): FloatingRect
 export function givenFloatingRect(
   held: WindowInput['held'],
   given: FloatingRect,
-  monitor: PlacedMonitor,
+  monitor: DeskMonitor,
 ): FloatingRect {
   if (given.area) return given;
   return toFloatingRect(
@@ -112,11 +112,7 @@ export function givenFloatingRect(
  * another monitor or after this one was moved, turned or scaled, it keeps its share of the work area, not
  * its pixels, and is inside. One that is left alone is nobody's to move.
  */
-export function floatingRectOn(
-  window: WindowInput,
-  standing: FloatingRect,
-  to: PlacedMonitor,
-): Rect {
+export function floatingRectOn(window: WindowInput, standing: FloatingRect, to: DeskMonitor): Rect {
   const { area: from } = standing;
   if (!from || window.held === 'left-alone') return standing;
   const { area } = workArea(to);
@@ -125,7 +121,7 @@ export function floatingRectOn(
 }
 
 /** Where a window stands on its monitor now: as it was put, or as it would stand at first. */
-export function currentFloatingRect(window: WindowInput, monitor: PlacedMonitor): Rect {
+export function currentFloatingRect(window: WindowInput, monitor: DeskMonitor): Rect {
   return window.standing
     ? floatingRectOn(window, window.standing, monitor)
     : firstFloatingRect(window, monitor);
@@ -136,7 +132,7 @@ export function carriedRect(
   window: WindowInput,
   rect: Rect,
   from: Rect & { scale: number },
-  to: PlacedMonitor,
+  to: DeskMonitor,
 ): Rect {
   const { area } = workArea(to);
   const wanted: Size =

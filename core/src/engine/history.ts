@@ -81,12 +81,12 @@ export function stepsBack({ session, profile }: CommandContext, steps: number): 
   return former;
 }
 
-export function undo(situation: CommandContext): Outcome {
-  return travel(situation, 'past', 'future');
+export function undo(context: CommandContext): Outcome {
+  return travel(context, 'past', 'future');
 }
 
-export function redo(situation: CommandContext): Outcome {
-  return travel(situation, 'future', 'past');
+export function redo(context: CommandContext): Outcome {
+  return travel(context, 'future', 'past');
 }
 
 /** Takes the newest step of one list and leaves its opposite on the other. */

@@ -8,14 +8,14 @@ import { toFloatingRect } from './floating-rect.ts';
 
 /** The windows of a workspace on a monitor with the places they have, in their order. */
 export function lineupOf(
-  situation: CommandContext,
+  context: CommandContext,
   workspace: string,
   monitor: string,
   isOf: (window: SessionWindow) => boolean,
 ): LastLineup {
-  const { session, profile, desk } = situation;
+  const { session, profile, desk } = context;
   const { order, layout, adjusted, hand } = arrangementOf(session, workspace, monitor);
-  const { zoned, tiled } = arrange(situation, workspace, monitor);
+  const { zoned, tiled } = arrange(context, workspace, monitor);
   const seen = new Map(
     computePlacements(session, profile, desk).placements.map((each) => [each.id, each]),
   );

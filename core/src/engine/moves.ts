@@ -56,8 +56,7 @@ function reasonFor(
       : `${nameOf(to.monitor)} shows another workspace, or nothing`;
   }
   if (from.held !== to.held) return `it is ${to.held.replace('-', ' ')}`;
-  const at = (situation: CommandContext) =>
-    situation.desk.monitors.find(({ id }) => id === to.monitor);
+  const at = (context: CommandContext) => context.desk.monitors.find(({ id }) => id === to.monitor);
   const [was, is] = [at(before), at(after)];
   const hasMoved = !was || !is || !sameRect(was, is) || was.scale !== is.scale;
   return hasMoved ? `${nameOf(to.monitor)} stands otherwise` : 'it makes room';

@@ -32,25 +32,25 @@ const LEAST_PLACE = { width: 160, height: 120 };
 type Offering = InteractionOf<'offer'>;
 
 /** What is offered now where the focus is; null when nothing is left to offer. */
-export function offerNow(situation: CommandContext, offering: Offering): Offer | null {
-  const { session } = situation;
+export function offerNow(context: CommandContext, offering: Offering): Offer | null {
+  const { session } = context;
   const monitor = session.focusMonitor;
   const workspace = shownOn(session, monitor);
-  const place = emptyPlaces(situation, workspace, monitor, offering)[offering.skipped];
+  const place = emptyPlaces(context, workspace, monitor, offering)[offering.skipped];
   if (!place) return null;
-  const windows = candidates(situation, workspace, monitor, offering);
+  const windows = candidates(context, workspace, monitor, offering);
   return windows.length > 0 ? { place, windows } : null;
 }
 
 /** The windows that may be offered a place: those without one first, then the most recent. */
 function candidates(
-  situation: CommandContext,
+  context: CommandContext,
   workspace: string,
   monitor: string,
   { besides, asked }: Offering,
 ): SessionWindow[] {
-  const { session } = situation;
-  const { zoned, tiled } = arrange(situation, workspace, monitor);
+  const { session } = context;
+  const { zoned, tiled } = arrange(context, workspace, monitor);
   const hasPlace = (window: SessionWindow) =>
     window.placing !== undefined || (zoned !== null && tiled.includes(window));
   const here = session.windows.filter(
@@ -70,20 +70,20 @@ function candidates(
 
 /** Places without a window: zones in the board's order, else what placed windows leave, the largest first. */
 function emptyPlaces(
-  situation: CommandContext,
+  context: CommandContext,
   workspace: string,
   monitor: string,
   { board: wanted, skipped }: Offering,
 ): EmptyPlace[] {
-  const { zoned } = arrange(situation, workspace, monitor);
-  const board = zoned?.board ?? situation.profile.boards.find(({ id }) => id === wanted);
-  if (board) return emptyZones(situation, workspace, monitor, board);
-  const { area, gap, monitor: on } = snapArea(situation, workspace, monitor);
+  const { zoned } = arrange(context, workspace, monitor);
+  const board = zoned?.board ?? context.profile.boards.find(({ id }) => id === wanted);
+  if (board) return emptyZones(context, workspace, monitor, board);
+  const { area, gap, monitor: on } = snapArea(context, workspace, monitor);
   const least = {
     width: toPixels(LEAST_PLACE.width, on.scale),
     height: toPixels(LEAST_PLACE.height, on.scale),
   };
-  const taken = snappedWindows(situation, workspace, monitor).map(({ rect }) => rect);
+  const taken = snappedWindows(context, workspace, monitor).map(({ rect }) => rect);
   const places: EmptyPlace[] = [];
   while (taken.length > 0 && places.length <= skipped) {
     const rect = largestEmpty(area, [...taken, ...places.map((place) => place.rect)], gap, least);
@@ -94,18 +94,18 @@ function emptyPlaces(
 }
 
 function emptyZones(
-  situation: CommandContext,
+  context: CommandContext,
   workspace: string,
   monitor: string,
   board: ZoneBoard,
 ): EmptyPlace[] {
-  const { zoned, area } = arrange(situation, workspace, monitor);
-  const on = snapArea(situation, workspace, monitor);
+  const { zoned, area } = arrange(context, workspace, monitor);
+  const on = snapArea(context, workspace, monitor);
   const here = zoned
     ? { tracks: zoned.tracks, area }
     : { tracks: tracksOf(board, on.area, on.gap), area: on.area };
   const seatedIn = new Set(zoned?.seats.flatMap(({ zones }) => zones) ?? []);
-  const placed = snappedWindows(situation, workspace, monitor).map(({ rect }) => rect);
+  const placed = snappedWindows(context, workspace, monitor).map(({ rect }) => rect);
   return board.zones.flatMap((zone): EmptyPlace[] => {
     const rect = rangeRect(here.tracks, zone, here.area);
     const isTaken = seatedIn.has(zone.name) || placed.some((other) => meet(other, rect));
@@ -114,11 +114,11 @@ function emptyZones(
 }
 
 /** The largest empty place beside the other windows that have a place: placed ones, and those in zones. */
-export function emptyPlaceOffered(situation: CommandContext, window: SessionWindow): Rect | null {
+export function emptyPlaceOffered(context: CommandContext, window: SessionWindow): Rect | null {
   const { workspace, monitor } = window;
-  const { area, gap } = snapArea(situation, workspace, monitor);
-  const { zoned, tiled, tiles } = arrange(situation, workspace, monitor);
-  const placed = snappedWindows(situation, workspace, monitor)
+  const { area, gap } = snapArea(context, workspace, monitor);
+  const { zoned, tiled, tiles } = arrange(context, workspace, monitor);
+  const placed = snappedWindows(context, workspace, monitor)
     .filter((other) => other.window.id !== window.id)
     .map(({ rect }) => rect);
   const inZones = zoned ? (tiles ?? []).filter((_, i) => tiled[i]!.id !== window.id) : [];
@@ -130,9 +130,9 @@ export function emptyPlaceOffered(situation: CommandContext, window: SessionWind
  * A rectangle as a placing: by axes where it is just that, so that it stays a half on another monitor and
  * placing keys step on from it; else a rectangle of its own.
  */
-export function snapForOffer(situation: CommandContext, window: SessionWindow, rect: Rect): Snap {
-  const { area, gap, monitor } = snapArea(situation, window.workspace, window.monitor);
-  const { ladders } = situation.profile.placing;
+export function snapForOffer(context: CommandContext, window: SessionWindow, rect: Rect): Snap {
+  const { area, gap, monitor } = snapArea(context, window.workspace, window.monitor);
+  const { ladders } = context.profile.placing;
   const alongs = (axis: 'x' | 'y'): Along[] => [
     'full',
     ...(['start', 'end', 'middle'] as const).flatMap((side) =>

@@ -3,7 +3,7 @@ import { interactionOf } from '../model/interaction.ts';
 import type { Placement } from './placement.ts';
 import type { ArrangementFinding } from './finding.ts';
 import { deskInForce, monitorOf, type DeskInForce } from '../desk/desk.ts';
-import type { PlacedMonitor } from '../desk/monitors.ts';
+import type { DeskMonitor } from '../desk/monitors.ts';
 import { workArea } from '../desk/work-area.ts';
 import { meet, type Rect } from '../geometry/rect.ts';
 import type { Profile } from '../model/profile.ts';
@@ -31,23 +31,23 @@ export function computePlacements(
   desk: DeskInForce = deskInForce(profile, session),
 ): ComputedPlacements {
   const findings: ArrangementFinding[] = [];
-  const situation = { session, profile, desk };
+  const context = { session, profile, desk };
   const { windows } = session;
   const positions = indexByWindow(windows);
   const placements = new Array<Placement | undefined>(windows.length).fill(undefined);
   for (const { workspace, monitor } of occupiedWorkspaces(windows)) {
-    const read = readTiles(session, arrange(situation, workspace, monitor));
+    const read = readTiles(session, arrange(context, workspace, monitor));
     for (const finding of read.findings) findings.push(finding);
-    for (const placement of placementsOfTiles(situation, read, workspace, monitor)) {
+    for (const placement of placementsOfTiles(context, read, workspace, monitor)) {
       placements[positions.get(placement.id)!] = placement;
     }
   }
   for (let i = 0; i < windows.length; i++) {
     if (placements[i]) continue;
     const window = windows[i]!;
-    const placement = untiledPlacement(situation, window, isShown(session, window));
+    const placement = untiledPlacement(context, window, isShown(session, window));
     placements[i] = placement;
-    if (placement.placed) findings.push(...squeezesOf(situation, window, placement.placed));
+    if (placement.placed) findings.push(...squeezesOf(context, window, placement.placed));
     if (placement.shown && placement.held === 'left-alone' && isOutside(placement, desk)) {
       findings.push({ kind: 'outside', window: window.id, monitor: window.monitor });
     }
@@ -61,45 +61,45 @@ export function isOutside(rect: Rect, { monitors }: DeskInForce): boolean {
 }
 
 /** The placements of the windows a monitor shows, in the order in which they opened. */
-export function computeShownPlacements(situation: CommandContext, monitor: string): Placement[] {
-  const { session } = situation;
+export function computeShownPlacements(context: CommandContext, monitor: string): Placement[] {
+  const { session } = context;
   const here = session.windows.filter(
     (window) => window.monitor === monitor && isShown(session, window),
   );
   const workspace = ownEntry(session.shown, monitor);
   if (workspace === undefined || here.length === 0) return [];
-  const read = readTiles(session, arrange(situation, workspace, monitor));
-  const placed = placementsOfTiles(situation, read, workspace, monitor);
+  const read = readTiles(session, arrange(context, workspace, monitor));
+  const placed = placementsOfTiles(context, read, workspace, monitor);
   read.positions ??= new Map(read.entries.map(({ window }, i) => [window.id, i]));
   return here
     .map((window) => {
       const at = read.positions!.get(window.id);
-      return at === undefined ? untiledPlacement(situation, window, true) : placed[at]!;
+      return at === undefined ? untiledPlacement(context, window, true) : placed[at]!;
     })
     .filter(({ shown }) => shown);
 }
 
 /** The placements of what a layout gives tiles to. Most steps change one arrangement: the others' are kept. */
 function placementsOfTiles(
-  situation: CommandContext,
+  context: CommandContext,
   read: TileReading,
   workspace: string,
   monitor: string,
 ): readonly Placement[] {
-  const { session } = situation;
+  const { session } = context;
   const isSeen =
     !interactionOf(session, 'bare-desktop') && ownEntry(session.shown, monitor) === workspace;
   const anew = () =>
     read.entries.map((given) => {
       const isHere = isSeen || isShown(session, given.window);
-      return placementOf(situation, given.window, given, isHere);
+      return placementOf(context, given.window, given, isHere);
     });
   if (session.paused || session.unplugged) return anew();
   return isSeen ? (read.shown ??= anew()) : (read.unseen ??= anew());
 }
 
 interface KnownPlacement {
-  monitor: PlacedMonitor;
+  monitor: DeskMonitor;
   isSeen: boolean;
   placement: Placement;
 }
@@ -107,36 +107,36 @@ const knownPlacements = new WeakMap<SessionWindow, KnownPlacement>();
 
 /** The placement of a window that no layout gives a tile to. One that only stands somewhere is kept until it changes. */
 function untiledPlacement(
-  situation: CommandContext,
+  context: CommandContext,
   window: SessionWindow,
   isSeen: boolean,
 ): Placement {
-  const { session, desk } = situation;
+  const { session, desk } = context;
   const isOwn = window.held !== 'tiled' && !window.placing && !window.mode;
   if (!isOwn || session.paused || session.unplugged)
-    return placementOf(situation, window, undefined, isSeen);
+    return placementOf(context, window, undefined, isSeen);
   const monitor = monitorOf(desk, window.monitor);
   const known = knownPlacements.get(window);
   if (known?.monitor === monitor && known.isSeen === isSeen) return known.placement;
-  const placement = placementOf(situation, window, undefined, isSeen);
+  const placement = placementOf(context, window, undefined, isSeen);
   knownPlacements.set(window, { monitor, isSeen, placement });
   return placement;
 }
 
 function placementOf(
-  situation: CommandContext,
+  context: CommandContext,
   window: SessionWindow,
   arranged: GivenTile | undefined,
   isSeen: boolean,
 ): Placement {
-  const { session } = situation;
+  const { session } = context;
   const given = session.paused ? undefined : arranged;
   const placed =
     window.placing && !given && !session.paused
-      ? rectOfSnap(situation, window, window.placing)
+      ? rectOfSnap(context, window, window.placing)
       : null;
   const zones = given?.zones ?? (placed && window.placing?.zone?.zones);
-  const { x, y, width, height } = rectOf(situation, window, given?.tile ?? placed);
+  const { x, y, width, height } = rectOf(context, window, given?.tile ?? placed);
   const state = modeOf(window);
   // One that has no tile, for want of room or because the layout gives none, floats.
   const floats = window.held === 'tiled' && !given && state !== 'minimised' && !session.paused;
@@ -161,20 +161,20 @@ function placementOf(
   return placement;
 }
 
-function rectOf(situation: CommandContext, window: SessionWindow, given: Rect | null): Rect {
-  const { session, desk } = situation;
+function rectOf(context: CommandContext, window: SessionWindow, given: Rect | null): Rect {
+  const { session, desk } = context;
   const monitor = monitorOf(desk, window.monitor);
   const paused = ownEntry(session.paused?.standing, window.id);
   if (paused) return floatingRectOn(window, paused, monitor);
   const large = largenessOf(window);
   if (large === 'full-screen') return fitInto(window, monitor, monitor.scale);
   if (large === 'maximised') {
-    const { area } = snapArea(situation, window.workspace, window.monitor);
+    const { area } = snapArea(context, window.workspace, window.monitor);
     return fitInto(window, area, monitor.scale);
   }
   if (given) return fitInto(window, given, monitor.scale);
   if (window.held === 'tiled' && !session.paused) {
-    const arranged = arrange(situation, window.workspace, window.monitor);
+    const arranged = arrange(context, window.workspace, window.monitor);
     const floats = floatPlaces(session, arranged).get(window.id);
     if (floats) return floats;
   }

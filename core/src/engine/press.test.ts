@@ -12,8 +12,8 @@ const did = (on: 'press' | 'hold' | 'tap' | 'release'): KeyOutput =>
   }) as KeyOutput;
 
 it.each([
-  ['press', 'key-held'],
-  ['hold', 'key-held'],
+  ['press', 'key-pressed'],
+  ['hold', 'key-pressed'],
   ['tap', 'command'],
   ['release', 'command'],
 ] as const)(

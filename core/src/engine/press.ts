@@ -25,5 +25,5 @@ export function eventOfKey(out: KeyOutput): SessionEvent | null {
   const by = binding && { by: { keys: binding.keys, command: commandText(command) } };
   // A tap is let go already, and a release is one: nothing is down that could outline a placing.
   const isDown = on === 'press' || on === 'hold';
-  return { type: isDown ? 'key-held' : 'command', command, ...by };
+  return { type: isDown ? 'key-pressed' : 'command', command, ...by };
 }

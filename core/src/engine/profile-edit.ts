@@ -15,7 +15,7 @@ import { withNamesKept } from './relocation.ts';
  * The profile was edited. A session's own choice gives way where its very field was edited; windows and
  * workspaces find a place on what monitors there are now.
  *
- * @param before the profile before the edit; the situation has the one after
+ * @param before the profile before the edit; the context has the one after
  */
 export function onProfileEdited({ session, profile }: CommandContext, before: Profile): Outcome {
   const former: CommandContext = { session, profile: before, desk: deskInForce(before, session) };

@@ -42,21 +42,21 @@ import {
  * @param ids the windows asked about
  */
 export function reapplyRules(
-  situation: CommandContext,
+  context: CommandContext,
   when: Again,
   ids: readonly string[],
 ): Outcome {
-  const { rules } = situation.profile;
+  const { rules } = context.profile;
   if (!rules.some(({ on, again }) => on && again[when]))
-    return { session: situation.session, trace: [] };
-  return reapply(situation, ids, (rule, before, value) => rule.again[when] && before !== value);
+    return { session: context.session, trace: [] };
+  return reapply(context, ids, (rule, before, value) => rule.again[when] && before !== value);
 }
 
 /** apply-rules: all rules are followed anew for every window, as if they opened now; the focus stays. */
-export function applyRules(situation: CommandContext): Outcome {
-  const { session } = situation;
+export function applyRules(context: CommandContext): Outcome {
+  const { session } = context;
   const ids = session.windows.map(({ id }) => id);
-  const outcome = reapply(situation, ids, () => true, false);
+  const outcome = reapply(context, ids, () => true, false);
   if (outcome.trace.length === 0) {
     return { session, trace: [{ decided: 'nothing to do', because: 'all is as the rules say' }] };
   }
@@ -67,13 +67,13 @@ export function applyRules(situation: CommandContext): Outcome {
 type Followed = (rule: Rule, before: string | null, value: string) => boolean;
 
 function reapply(
-  situation: CommandContext,
+  context: CommandContext,
   ids: readonly string[],
   isFollowed: Followed,
   returns = true,
 ): Outcome {
-  const { profile, desk } = situation;
-  let { session } = situation;
+  const { profile, desk } = context;
+  let { session } = context;
   const trace: Reason[] = [];
   for (const id of ids) {
     const window = windowOf(session, id);
@@ -92,7 +92,7 @@ function reapply(
       ...there,
       ruled: { ...carries, ...(from && !isBack && { from }) },
     }));
-    const now = { ...situation, session };
+    const now = { ...context, session };
     const next = isBack
       ? windowReturned(now, id, from, before)
       : returns && settings.some((setting) => TAKES.includes(setting))
@@ -111,7 +111,7 @@ function reapply(
       trace.push({ about: id, decided: `${name}: ${carries.gave[setting]!.value}`, because });
     }
   }
-  return { session: focusInSight(situation.session, session), trace };
+  return { session: focusInSight(context.session, session), trace };
 }
 
 /** The focus goes with its window to where rules took it, and stays on its monitor where the window is not shown there. */
@@ -157,12 +157,12 @@ function windowTaken(before: Session, after: Session, id: string): Session {
  * since stays: one that was moved on is not fetched, and one that is held otherwise stays so.
  */
 function windowReturned(
-  situation: CommandContext,
+  context: CommandContext,
   id: string,
   from: From,
   gave: Ruled['gave'],
 ): Session {
-  const { session, desk } = situation;
+  const { session, desk } = context;
   const window = existingWindow(session, id);
   const isHeldSo = gave.held?.value === HELD_WORDS[window.held];
   const back = isHeldSo ? heldAsBefore(session, window, from) : session;
@@ -171,7 +171,7 @@ function windowReturned(
   const monitor = monitorFor(desk, home, monitorOf(desk, from.monitor).id);
   if (monitor === window.monitor && home.id === window.workspace) return back;
   const moved = joinArrangement(
-    { ...situation, session: back },
+    { ...context, session: back },
     existingWindow(back, id),
     monitor,
     home.id,
@@ -232,10 +232,10 @@ function ruledAfter(
 }
 
 /** An open window as rules say, from where it is. */
-function withRulesFollowed(situation: CommandContext, id: string, follows: RuleSettings): Session {
-  if (Object.keys(follows).length === 0) return situation.session;
-  let session = movedTo(situation, existingWindow(situation.session, id), follows);
-  const at = () => ({ ...situation, session });
+function withRulesFollowed(context: CommandContext, id: string, follows: RuleSettings): Session {
+  if (Object.keys(follows).length === 0) return context.session;
+  let session = movedTo(context, existingWindow(context.session, id), follows);
+  const at = () => ({ ...context, session });
   const window = existingWindow(session, id);
   if (follows.held === 'pocketed') {
     return window.held === 'pocketed' ? session : putInPocket(session, window);
@@ -248,7 +248,7 @@ function withRulesFollowed(situation: CommandContext, id: string, follows: RuleS
 }
 
 function heldByRuleAgain(
-  situation: CommandContext,
+  context: CommandContext,
   before: SessionWindow,
   follows: RuleSettings,
 ): SessionWindow {
@@ -259,16 +259,16 @@ function heldByRuleAgain(
   const isMoved = follows.corner !== undefined || follows.size !== undefined;
   if (!isFree || (before.held === window.held && !isMoved && window.standing)) return window;
   if (window.held === 'left-alone' && before.standing) return window;
-  return { ...window, standing: floatingRectByRule(situation, window, follows).standing };
+  return { ...window, standing: floatingRectByRule(context, window, follows).standing };
 }
 
 /** Onto the workspace and monitor that rules say; its focus and what is shown stay as they are. */
-function movedTo(situation: CommandContext, window: SessionWindow, follows: RuleSettings): Session {
-  const { session, desk } = situation;
+function movedTo(context: CommandContext, window: SessionWindow, follows: RuleSettings): Session {
+  const { session, desk } = context;
   if (follows.workspace === undefined && follows.monitor === undefined) return session;
   const { monitor, workspace } = locationByRule(desk, session, window, follows);
   if (monitor === window.monitor && workspace === window.workspace) return session;
-  return joinArrangement(situation, window, monitor, workspace);
+  return joinArrangement(context, window, monitor, workspace);
 }
 
 function locationByRule(

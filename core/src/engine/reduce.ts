@@ -36,7 +36,7 @@ export type SessionEvent =
   /** `by` tells what it was given by, where uses are counted. */
   | { type: 'command'; command: Command; by?: UsedBy }
   /** The key of a command is pressed and not let go yet. */
-  | { type: 'key-held'; command: Command; by?: UsedBy }
+  | { type: 'key-pressed'; command: Command; by?: UsedBy }
   | { type: 'window-opened'; window: WindowInput }
   | { type: 'window-closed'; id: string }
   | { type: 'window-focused'; id: string }
@@ -82,32 +82,32 @@ function withRulesAgain(before: Session, outcome: Outcome, profile: Profile): Ou
 }
 
 function happened(session: Session, event: SessionEvent, profile: Profile): Outcome {
-  const situation: CommandContext = { session, profile, desk: deskInForce(profile, session) };
+  const context: CommandContext = { session, profile, desk: deskInForce(profile, session) };
   switch (event.type) {
     case 'command':
-      return used(situation, event, runUndoably(situation, event.command));
-    case 'key-held':
-      return used(situation, event, commandKeyPressed(situation, event.command));
+      return used(context, event, runUndoably(context, event.command));
+    case 'key-pressed':
+      return used(context, event, commandKeyPressed(context, event.command));
     case 'window-opened':
-      return onWindowOpened(situation, event.window);
+      return onWindowOpened(context, event.window);
     case 'window-closed':
-      return onWindowClosed(situation, event.id);
+      return onWindowClosed(context, event.id);
     case 'window-focused':
-      return windowFocused(situation, event.id);
+      return windowFocused(context, event.id);
     case 'window-retitled':
-      return onWindowRetitled(situation, event.id, event.title);
+      return onWindowRetitled(context, event.id, event.title);
     case 'window-asked':
-      return onWindowRequest(situation, event.id, event.rect);
+      return onWindowRequest(context, event.id, event.rect);
     case 'key-released':
-      return keyReleased(situation, event.taken);
+      return keyReleased(context, event.taken);
     case 'monitors-changed': {
-      const before = withInteractionEnded(situation, null);
-      const outcome = onMonitorsChanged({ ...situation, session: before }, event.connected);
+      const before = withInteractionEnded(context, null);
+      const outcome = onMonitorsChanged({ ...context, session: before }, event.connected);
       if (!event.byHand || outcome.session === before) return outcome;
       return { ...outcome, session: withUndoStep(before, outcome.session, event.type) };
     }
     case 'profile-edited':
-      return onProfileEdited(situation, event.before);
+      return onProfileEdited(context, event.before);
   }
 }
 
@@ -118,10 +118,10 @@ function used({ session }: CommandContext, { by }: { by?: UsedBy }, outcome: Out
 }
 
 /** Things under way that a key which is down keeps up: they end when it is let go. */
-function keyReleased(situation: CommandContext, taken: boolean): Outcome {
-  const { session } = situation;
+function keyReleased(context: CommandContext, taken: boolean): Outcome {
+  const { session } = context;
   return isWhilePressed(session.interaction)
-    ? endInteraction(situation, taken)
+    ? endInteraction(context, taken)
     : noop(session, 'no key that lasts is held');
 }
 

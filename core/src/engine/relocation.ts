@@ -33,10 +33,10 @@ export function connectionState(session: Session): ConnectionState {
  *
  * @param connection all of it: what it leaves out is not set any more
  */
-export function afterReconnection(situation: CommandContext, connection: ConnectionState): Session {
-  const { profile } = situation;
+export function afterReconnection(context: CommandContext, connection: ConnectionState): Session {
+  const { profile } = context;
   const put = new Set((connection.workspacesPut ?? []).map(({ id }) => id));
-  const kept = withNamesKept(withoutUnusedNames(situation.session, put), situation.desk);
+  const kept = withNamesKept(withoutUnusedNames(context.session, put), context.desk);
   const next: Session = { ...without(kept, [...CONNECTION, 'unplugged']), ...connection };
   const desk = deskInForce(profile, next);
   return withFocusRelocated(relocateWindows(next, profile, desk), profile, desk);

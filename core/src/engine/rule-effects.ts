@@ -62,11 +62,11 @@ export function heldByRule(window: SessionWindow, follows: RuleSettings): Sessio
  * where a rule says, else over its parent or in the middle, not at the very corner of another one.
  */
 export function floatingRectByRule(
-  situation: CommandContext,
+  context: CommandContext,
   window: SessionWindow,
   { corner, remember }: RuleSettings,
 ): { standing: FloatingRect; because: string | null } {
-  const { session, desk, profile } = situation;
+  const { session, desk, profile } = context;
   const monitor = monitorOf(desk, window.monitor);
   const last = ownEntry(session.remembered, window.app ?? window.id);
   if (last && (remember ?? profile.floating.remember)) {
@@ -78,24 +78,24 @@ export function floatingRectByRule(
     };
   }
   if (corner && corner !== 'over-parent') {
-    const { area } = snapArea(situation, window.workspace, window.monitor);
+    const { area } = snapArea(context, window.workspace, window.monitor);
     const at = inCorner(corner, firstFloatingRect(window, monitor), area);
     return {
       standing: toFloatingRect(keptInside(workArea(monitor).area, at), monitor),
       because: null,
     };
   }
-  const first = firstFloatingRect(window, monitor, parentRect(situation, window));
+  const first = firstFloatingRect(window, monitor, parentRect(context, window));
   const others = session.paused
     ? Object.values(session.paused.standing)
-    : computeShownPlacements(situation, window.monitor).filter(({ id }) => id !== window.id);
+    : computeShownPlacements(context, window.monitor).filter(({ id }) => id !== window.id);
   return { standing: toFloatingRect(besideOthers(others, first, monitor), monitor), because: null };
 }
 
-function parentRect(situation: CommandContext, { parent, monitor }: SessionWindow) {
-  const over = windowOf(situation.session, parent);
+function parentRect(context: CommandContext, { parent, monitor }: SessionWindow) {
+  const over = windowOf(context.session, parent);
   if (!over || over.monitor !== monitor) return undefined;
-  return computeShownPlacements(situation, over.monitor).find(({ id }) => id === over.id);
+  return computeShownPlacements(context, over.monitor).find(({ id }) => id === over.id);
 }
 
 /** A size at a side, in a corner or in the middle of an area. */
@@ -114,17 +114,17 @@ function inCorner(corner: Corner, { width, height }: Rect, area: Rect): Rect {
 
 /** A window in the zone or at the place that rules say, where there is such a one. */
 export function snappedByRule(
-  situation: CommandContext,
+  context: CommandContext,
   id: string,
   { zone, placing }: RuleSettings,
 ): { session: Session; trace: Reason[] } {
-  const { session, profile, desk } = situation;
+  const { session, profile, desk } = context;
   const window = windowOf(session, id);
   const isHeld = window?.held === 'left-alone' || window?.held === 'pocketed';
   if (!window || isHeld) return { session, trace: [] };
   if (placing) return { session: withWindow(session, id, (it) => ({ ...it, placing })), trace: [] };
   if (zone === undefined) return { session, trace: [] };
-  const boards = boardsAt(situation, window);
+  const boards = boardsAt(context, window);
   const board = boards.find((each) => zoneNamed(each, zone));
   if (!board) {
     const { name } = monitorOf(desk, window.monitor);
@@ -132,7 +132,7 @@ export function snappedByRule(
     return { session, trace: [{ about: id, decided: `in no zone “${zone}”`, because }] };
   }
   const zones = [zone];
-  const { layout } = arrange(situation, window.workspace, window.monitor).tiling;
+  const { layout } = arrange(context, window.workspace, window.monitor).tiling;
   const isArranged = layout.kind === 'board' && board === boards[0] && isTiled(window);
   const next = isArranged
     ? withSeats(session, window, board.id, { [id]: { zones } })
@@ -149,20 +149,16 @@ export function snappedByRule(
 }
 
 /** The boards in which a window's zone is looked for: the one that arranges its workspace, then those that fit. */
-function boardsAt(situation: CommandContext, { workspace, monitor }: SessionWindow): ZoneBoard[] {
-  const { tiling, boards } = arrange(situation, workspace, monitor);
+function boardsAt(context: CommandContext, { workspace, monitor }: SessionWindow): ZoneBoard[] {
+  const { tiling, boards } = arrange(context, workspace, monitor);
   const { layout } = tiling;
   const own = layout.kind === 'board' ? zoneBoardMeant(layout, boards.all, boards.fitting) : null;
   return [...new Set([...(own ? [own] : []), ...boards.fitting])];
 }
 
 /** A window at the place in its order that a rule says. */
-export function joinedByRule(
-  situation: CommandContext,
-  id: string,
-  { join }: RuleSettings,
-): Session {
-  const { session } = situation;
+export function joinedByRule(context: CommandContext, id: string, { join }: RuleSettings): Session {
+  const { session } = context;
   const window = windowOf(session, id);
   if (!window || join === undefined) return session;
   return withOrderOf(session, window, (order) => {

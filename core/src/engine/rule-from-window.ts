@@ -6,8 +6,8 @@ import { type CommandContext, windowOf, windowName } from './session.ts';
  * A rule that keeps windows like this one as it is now: how it is held, its workspace, and the zone it is in.
  * It matches its app, and its kind and title where its app has windows of several.
  */
-export function ruleFromWindow(situation: CommandContext, id: string): Omit<Rule, 'id'> | null {
-  const { session, profile } = situation;
+export function ruleFromWindow(context: CommandContext, id: string): Omit<Rule, 'id'> | null {
+  const { session, profile } = context;
   const window = windowOf(session, id);
   if (!window) return null;
   const app = profile.apps.find((each) => each.id === window.app);
@@ -19,7 +19,7 @@ export function ruleFromWindow(situation: CommandContext, id: string): Omit<Rule
       : []),
     ...(window.kind === 'normal' ? [] : [{ of: 'kind' as const, is: window.kind }]),
   ];
-  const { zoned, tiled } = arrange(situation, window.workspace, window.monitor);
+  const { zoned, tiled } = arrange(context, window.workspace, window.monitor);
   const seat = zoned?.seats[tiled.findIndex((each) => each.id === id)];
   const zone = window.placing?.zone?.zones[0] ?? seat?.zones[0];
   const then: RuleSettings = {

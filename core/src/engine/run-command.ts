@@ -25,45 +25,45 @@ import {
 
 /** Runs a command; `isStep` tells whether undo is to take it back. */
 function runCommand(
-  situation: CommandContext,
+  before: CommandContext,
   command: Command,
 ): { outcome: Outcome; isStep: boolean } {
   const { whilePaused, whileUnplugged, givesPlace } = definitionOf(command.command);
-  const session = withInteractionEnded(situation, command.command);
-  const now = session === situation.session ? situation : { ...situation, session };
+  const session = withInteractionEnded(before, command.command);
+  const context = session === before.session ? before : { ...before, session };
   const idle = (because: string) => ({ outcome: noop(session, because), isStep: false });
   if (session.unplugged && !whileUnplugged)
     return idle('no monitor is connected: the session waits for one');
   if (session.paused && !whilePaused) return idle('the engine is paused; resume comes first');
   const apply = COMMAND_FUNCTIONS[command.command] as (
-    now: CommandContext,
+    context: CommandContext,
     said: Command,
   ) => Outcome;
-  const outcome = apply(now, command);
+  const outcome = apply(context, command);
   return {
-    outcome: givesPlace ? withOffersAfter(now, outcome) : outcome,
+    outcome: givesPlace ? withOffersAfter(context, outcome) : outcome,
     isStep: isUndoable(command),
   };
 }
 
 /** Runs a command as a step that undo takes back, where it is one. */
-export function runUndoably(situation: CommandContext, command: Command): Outcome {
-  const { outcome, isStep } = runCommand(situation, command);
-  if (!isStep || outcome.session === situation.session) return outcome;
+export function runUndoably(context: CommandContext, command: Command): Outcome {
+  const { outcome, isStep } = runCommand(context, command);
+  if (!isStep || outcome.session === context.session) return outcome;
   return {
     ...outcome,
-    session: withUndoStep(situation.session, outcome.session, command.command),
+    session: withUndoStep(context.session, outcome.session, command.command),
   };
 }
 
 /** The key of a command is pressed and held: a placing is outlined first, where previews are on. */
-export function commandKeyPressed(situation: CommandContext, command: Command): Outcome {
-  const { preview } = situation.profile.placing;
-  const { paused, unplugged } = situation.session;
+export function commandKeyPressed(context: CommandContext, command: Command): Outcome {
+  const { preview } = context.profile.placing;
+  const { paused, unplugged } = context.session;
   const isOutlined = preview && !paused && !unplugged;
   if (!isOutlined || !definitionOf(command.command).isOutlined)
-    return runUndoably(situation, command);
-  const session = withInteractionEnded(situation, command.command);
+    return runUndoably(context, command);
+  const session = withInteractionEnded(context, command.command);
   return applied(withInteraction(session, { kind: 'previewing', command }), {
     decided: 'outlined',
     because: 'release takes it, Escape drops it',
@@ -71,24 +71,24 @@ export function commandKeyPressed(situation: CommandContext, command: Command): 
 }
 
 /** After a placing, the windows placed together are a lineup, and the empty places are offered. */
-function withOffersAfter(situation: CommandContext, outcome: Outcome): Outcome {
+function withOffersAfter(context: CommandContext, outcome: Outcome): Outcome {
   const { session } = outcome;
   const window = windowOf(session, session.focus);
-  if (session === situation.session || !window) return outcome;
-  const hasPlace = window.placing ?? zoneBoardHere({ ...situation, session }, window);
+  if (session === context.session || !window) return outcome;
+  const hasPlace = window.placing ?? zoneBoardHere({ ...context, session }, window);
   if (!hasPlace) return outcome;
-  const remembering = withLastLineup(situation, outcome);
-  return withOffers({ ...situation, session: remembering.session }, remembering, {
+  const remembering = withLastLineup(context, outcome);
+  return withOffers({ ...context, session: remembering.session }, remembering, {
     besides: window.id,
     ...(window.placing?.zone && { board: window.placing.zone.board }),
   });
 }
 
 /** Where the focused window would be if the key of a previewed placing were released now. */
-export function previewedPlacement(situation: CommandContext): Placement | null {
-  if (!interactionOf(situation.session, 'previewing')) return null;
-  const { session } = endInteraction(situation, true);
-  const { profile, desk } = situation;
+export function previewedPlacement(context: CommandContext): Placement | null {
+  if (!interactionOf(context.session, 'previewing')) return null;
+  const { session } = endInteraction(context, true);
+  const { profile, desk } = context;
   return (
     computePlacements(session, profile, desk).placements.find(({ id }) => id === session.focus) ??
     null
@@ -96,25 +96,22 @@ export function previewedPlacement(situation: CommandContext): Placement | null 
 }
 
 /** What is under way ends before a command that does not go on with it; null where it is no command that ends it. */
-export function withInteractionEnded(
-  situation: CommandContext,
-  command: CommandId | null,
-): Session {
-  const { session } = situation;
+export function withInteractionEnded(context: CommandContext, command: CommandId | null): Session {
+  const { session } = context;
   const { interaction } = session;
   if (!interaction) return session;
   const continues = command === null ? [] : (definitionOf(command).continues ?? []);
   const goesOn = interaction.kind === 'corner-pick' && interaction.goOn;
   if (goesOn || continues.includes(interaction.kind)) return session;
   // A mode is taken by its own keys alone: it changes which monitors are lit.
-  return endInteraction(situation, interaction.kind !== 'choosing-mode').session;
+  return endInteraction(context, interaction.kind !== 'choosing-mode').session;
 }
 
 const DROPPED = { decided: 'nothing changed', because: 'the choice is dropped' };
 
 /** What is under way is over: what was chosen with it is taken, or dropped. */
-export function endInteraction(situation: CommandContext, isTaken: boolean): Outcome {
-  const { session, profile } = situation;
+export function endInteraction(context: CommandContext, isTaken: boolean): Outcome {
+  const { session, profile } = context;
   const { interaction } = session;
   const after = withoutInteraction(session);
   switch (interaction?.kind) {
@@ -122,12 +119,12 @@ export function endInteraction(situation: CommandContext, isTaken: boolean): Out
       return noop(session, 'nothing is under way');
     case 'previewing':
       return isTaken
-        ? runUndoably({ ...situation, session: after }, interaction.command)
+        ? runUndoably({ ...context, session: after }, interaction.command)
         : applied(after, DROPPED);
     case 'choosing-mode': {
       if (!isTaken) return applied(after, DROPPED);
-      const outcome = setMode(situation, interaction.mode);
-      if (situation.desk.mode === interaction.mode) return outcome;
+      const outcome = setMode(context, interaction.mode);
+      if (context.desk.mode === interaction.mode) return outcome;
       return { ...outcome, session: withUndoStep(session, outcome.session, 'desk-mode') };
     }
     case 'switching': {
@@ -144,7 +141,7 @@ export function endInteraction(situation: CommandContext, isTaken: boolean): Out
         because: 'the key was released',
       });
     case 'shaping':
-      return isTaken ? takeShaping(situation) : dropShaping(situation);
+      return isTaken ? takeShaping(context) : dropShaping(context);
     case 'offer':
     case 'board-pick':
     case 'corner-pick':

@@ -1,5 +1,5 @@
 import { monitorOf } from '../desk/desk.ts';
-import type { PlacedMonitor } from '../desk/monitors.ts';
+import type { DeskMonitor } from '../desk/monitors.ts';
 import { workArea } from '../desk/work-area.ts';
 import type { Rect } from '../geometry/rect.ts';
 import { toPixels } from '../geometry/round.ts';
@@ -14,7 +14,7 @@ import { floatingRectOn } from './floating-rect.ts';
 
 /** What windows are placed in: the work area less the outer gap, and the gap between them. */
 export interface SnapArea {
-  monitor: PlacedMonitor;
+  monitor: DeskMonitor;
   area: Rect;
   gap: Gap;
 }
@@ -41,12 +41,12 @@ export function snapArea(
 }
 
 /** The rectangle a placed window was given, whatever its size hints make of it. */
-export function rectOfSnap(situation: CommandContext, window: SessionWindow, placing: Snap): Rect {
+export function rectOfSnap(context: CommandContext, window: SessionWindow, placing: Snap): Rect {
   const { moved, at } = placing;
-  const on = snapArea(situation, window.workspace, window.monitor);
+  const on = snapArea(context, window.workspace, window.monitor);
   const own = moved ?? at;
   if (own) return floatingRectOn(window, own, on.monitor);
-  return rectOfZones(situation, placing, on) ?? snappedRect(on.area, on.gap, placing);
+  return rectOfZones(context, placing, on) ?? snappedRect(on.area, on.gap, placing);
 }
 
 /** The zones' rectangle; null where it is in none, or a board does not have them any more. */
@@ -68,18 +68,18 @@ export interface SnappedWindow {
 
 /** The placed windows that are shown on a workspace of a monitor, in the order they opened. */
 export function snappedWindows(
-  situation: CommandContext,
+  context: CommandContext,
   workspace: string,
   monitor: string,
 ): SnappedWindow[] {
-  return situation.session.windows.flatMap((window) => {
+  return context.session.windows.flatMap((window) => {
     const { placing } = window;
     const isHere =
       placing &&
       window.workspace === workspace &&
       window.monitor === monitor &&
-      isShown(situation.session, window);
+      isShown(context.session, window);
     if (!isHere) return [];
-    return [{ window: { ...window, placing }, rect: rectOfSnap(situation, window, placing) }];
+    return [{ window: { ...window, placing }, rect: rectOfSnap(context, window, placing) }];
   });
 }

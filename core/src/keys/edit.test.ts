@@ -235,7 +235,7 @@ describe('uses of keys', () => {
   it('are counted where something came of them, and stay through undo', () => {
     const desk = testDesk(OFFICE, windows('p', 'b'));
     const held = (id: 'float' | 'focus-up', by: string) =>
-      ({ type: 'key-held', command: { command: id }, by: { keys: by, command: id } }) as const;
+      ({ type: 'key-pressed', command: { command: id }, by: { keys: by, command: id } }) as const;
     const used = desk
       .event(held('float', 'Main+Space'))
       .event(held('float', 'Button4'))

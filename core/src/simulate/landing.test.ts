@@ -43,7 +43,7 @@ describe('where every known window lands', () => {
   });
 
   it('is what the engine does with a window that opens there', () => {
-    for (const { window, situation, id } of landings(profile, 'office')) {
+    for (const { window, context, id } of landings(profile, 'office')) {
       const opened = testDesk(profile, { desk: 'office' }).run({
         command: 'open-app',
         app: window.app!,
@@ -57,7 +57,7 @@ describe('where every known window lands', () => {
         own.monitor,
         own.placing,
       ]);
-      expect(situation.session.windows.some((each) => each.id === id)).toBe(true);
+      expect(context.session.windows.some((each) => each.id === id)).toBe(true);
     }
   });
 

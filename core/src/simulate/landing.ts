@@ -20,7 +20,7 @@ export interface Landing {
   title: string;
   appId: string | undefined;
   /** The desk right after it opened there: whatever is asked about it is asked of this. */
-  situation: CommandContext;
+  context: CommandContext;
   window: SessionWindow;
   /** In a few words: "tiled", "floating, above", "zone Middle". */
   held: string;
@@ -113,9 +113,9 @@ function landingOf(
   }
   const window: WindowInput = { ...input, ...(over >= 0 && { parent: 'parent' }) };
   session = openWindow({ ...empty, session }, window).session;
-  const situation = { session, profile, desk };
+  const context = { session, profile, desk };
   return described(
-    situation,
+    context,
     existingWindow(session, input.id),
     name,
     over >= 0 ? known[over]!.name : null,
@@ -123,19 +123,19 @@ function landingOf(
 }
 
 function described(
-  situation: CommandContext,
+  context: CommandContext,
   window: SessionWindow,
   name: string,
   over: string | null,
 ): Landing {
-  const { profile, desk } = situation;
+  const { profile, desk } = context;
   const { gave = {} } = window.ruled ?? {};
   const ids = new Set(Object.values(gave).map((given) => given?.rule));
   const facts = factsOf(
-    situation,
+    context,
     window,
     window.ruled ?? window,
-    over === null ? undefined : parentAppOf(situation, window),
+    over === null ? undefined : parentAppOf(context, window),
   );
   const on = (test: (at: number) => boolean) =>
     profile.rules.flatMap((_, at) => (test(at) ? [at] : []));
@@ -145,9 +145,9 @@ function described(
     name,
     title: window.title ?? '',
     appId: window.app,
-    situation,
+    context,
     window,
-    held: heldText(situation, window),
+    held: heldText(context, window),
     workspace: window.everywhere ? 'every' : window.workspace,
     monitor: isOver ? `over ${over}` : monitorOf(desk, window.monitor).name,
     decidedBy: on((at) => ids.has(profile.rules[at]!.id)),
@@ -159,9 +159,9 @@ function parentAppOf({ session }: CommandContext, { parent }: SessionWindow): st
   return windowOf(session, parent)?.app;
 }
 
-function heldText(situation: CommandContext, window: SessionWindow): string {
+function heldText(context: CommandContext, window: SessionWindow): string {
   const { placing, held, stayAbove } = window;
-  const { zoned, tiled } = arrange(situation, window.workspace, window.monitor);
+  const { zoned, tiled } = arrange(context, window.workspace, window.monitor);
   const seat = zoned?.seats[tiled.findIndex(({ id }) => id === window.id)];
   const zone = placing?.zone?.zones ?? seat?.zones;
   const base = zone

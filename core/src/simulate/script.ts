@@ -183,7 +183,7 @@ function eventOf(step: Exclude<Happening, Pressed>): SessionEvent {
   if ('point' in step) return { type: 'window-focused', id: step.point };
   if ('retitle' in step) return { type: 'window-retitled', id: step.retitle, title: step.title };
   if ('plugged' in step) return { type: 'monitors-changed', connected: step.plugged };
-  if ('hold' in step) return { type: 'key-held', command: step.hold };
+  if ('hold' in step) return { type: 'key-pressed', command: step.hold };
   if ('ask' in step) return { type: 'window-asked', id: step.ask, rect: step.rect };
   return { type: 'key-released', taken: step.release === 'taken' };
 }

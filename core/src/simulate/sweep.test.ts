@@ -18,8 +18,8 @@ const wanting = {
 };
 const desk = testDesk(OFFICE, wanting);
 const leverFor = ({ session, profile }: TestDesk) => {
-  const situation = { session, profile, desk: deskInForce(profile, session) };
-  return leverOf(session, arrange(situation, 'B', 'wide'));
+  const context = { session, profile, desk: deskInForce(profile, session) };
+  return leverOf(session, arrange(context, 'B', 'wide'));
 };
 const use = (kind: LayoutKind) => desk.run({ command: 'use-layout', layout: { kind } });
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { PlacedMonitor } from '../desk/monitors.ts';
+import type { DeskMonitor } from '../desk/monitors.ts';
 
 /** A monitor as a profile gives it, small enough to look at every pixel. */
 export interface Box {
@@ -26,7 +26,7 @@ export function anyMonitors(least: number, most: number): fc.Arbitrary<Box[]> {
 }
 
 /** They as they stand on a desk. */
-export function placedOn(boxes: readonly Box[]): PlacedMonitor[] {
+export function placedOn(boxes: readonly Box[]): DeskMonitor[] {
   const reserved = { top: 0, right: 0, bottom: 0, left: 0 };
   return boxes.map((box) => ({ ...box, name: box.id, scale: 1, turn: 0, reserved }));
 }

@@ -1,5 +1,5 @@
 import type { DeskInForce } from '../desk/desk.ts';
-import type { PlacedMonitor } from '../desk/monitors.ts';
+import type { DeskMonitor } from '../desk/monitors.ts';
 import { monitorNamed } from '../desk/roles.ts';
 import { workArea } from '../desk/work-area.ts';
 import type { ZoneBoard } from '../model/zone-board.ts';
@@ -16,7 +16,7 @@ export interface ZoneBoardFit {
 export function zoneBoardFits(
   { boards }: Pick<Profile, 'boards'>,
   desk: DeskInForce,
-  monitor: PlacedMonitor,
+  monitor: DeskMonitor,
 ): ZoneBoardFit[] {
   const { area } = workArea(monitor);
   const aspect = area.width / area.height;
@@ -57,7 +57,7 @@ function ratio(aspect: number): string {
 }
 
 const fitting = new WeakMap<
-  PlacedMonitor,
+  DeskMonitor,
   { boards: readonly ZoneBoard[]; desk: DeskInForce; fit: readonly ZoneBoard[] }
 >();
 
@@ -65,7 +65,7 @@ const fitting = new WeakMap<
 export function fittingZoneBoards(
   profile: Profile,
   desk: DeskInForce,
-  monitor: PlacedMonitor,
+  monitor: DeskMonitor,
 ): readonly ZoneBoard[] {
   // Asked for at every step.
   const known = fitting.get(monitor);

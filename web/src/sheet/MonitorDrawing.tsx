@@ -1,5 +1,5 @@
 import { interactionOf } from '@sorn/core/model';
-import { workArea, type PlacedMonitor } from '@sorn/core/desk';
+import { workArea, type DeskMonitor } from '@sorn/core/desk';
 import { listedWorkspaces, tilingInForce } from '@sorn/core/engine';
 import { layoutText } from './words.ts';
 import { useProfileStore, type DeskLayout } from '../state/profile-context.ts';
@@ -8,19 +8,19 @@ import { shortened, textWidth } from './text-width.ts';
 import { onSheet, type Viewport } from './viewport.ts';
 
 interface Props {
-  monitor: PlacedMonitor;
+  monitor: DeskMonitor;
   view: Viewport;
-  placed: DeskLayout;
+  deskLayout: DeskLayout;
 }
 
 /** A monitor's outline, its reserved edges, and the tab outside it. */
 export function MonitorDrawing(props: Props & { isPlan: boolean }) {
-  const { monitor, view, placed, isPlan } = props;
-  const hue = useProfileStore((bench) => bench.profile.look.focusFrame.hue);
+  const { monitor, view, deskLayout: deskLayout, isPlan } = props;
+  const hue = useProfileStore((state) => state.profile.look.focusFrame.hue);
   const hasFocus = useProfileStore(
-    (bench) => bench.session.focusMonitor === monitor.id && bench.session.focus === undefined,
+    (state) => state.session.focusMonitor === monitor.id && state.session.focus === undefined,
   );
-  const shownId = useProfileStore((bench) => bench.session.shown[monitor.id]!);
+  const shownId = useProfileStore((state) => state.session.shown[monitor.id]!);
   const says = useProfileStore(({ session }) =>
     session.unplugged
       ? 'Not connected: the session waits. X plugs it in.'
@@ -28,8 +28,8 @@ export function MonitorDrawing(props: Props & { isPlan: boolean }) {
         ? 'The bare desktop'
         : `No window on workspace ${shownId}`,
   );
-  const isUnplugged = useProfileStore((bench) => bench.session.unplugged === true);
-  const isEmpty = !placed.placements.some(
+  const isUnplugged = useProfileStore((state) => state.session.unplugged === true);
+  const isEmpty = !deskLayout.placements.some(
     (placement) => placement.shown && placement.monitor === monitor.id,
   );
   const frame = onSheet(view, monitor);
@@ -60,7 +60,7 @@ export function MonitorDrawing(props: Props & { isPlan: boolean }) {
           {shortened(says, 'label', area.width - 24)}
         </text>
       )}
-      <Tab monitor={monitor} view={view} placed={placed} />
+      <Tab monitor={monitor} view={view} deskLayout={deskLayout} />
     </g>
   );
 }
@@ -95,10 +95,10 @@ function ReservedEdges({ frame, area }: { frame: ScreenRect; area: ScreenRect })
 
 const CELL = 22;
 
-function Tab({ monitor, view, placed }: Props) {
-  const session = useProfileStore((bench) => bench.session);
-  const profile = useProfileStore((bench) => bench.profile);
-  const { desk } = placed;
+function Tab({ monitor, view, deskLayout }: Props) {
+  const session = useProfileStore((state) => state.session);
+  const profile = useProfileStore((state) => state.profile);
+  const { desk } = deskLayout;
   const frame = onSheet(view, monitor);
   const atTop = tabEdge(monitor, desk, view) === 'top';
   const middle = atTop ? frame.y - 14 : frame.y + frame.height + 15;

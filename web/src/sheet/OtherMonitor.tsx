@@ -1,4 +1,4 @@
-import type { DeskInForce, PlacedMonitor } from '@sorn/core/desk';
+import type { DeskInForce, DeskMonitor } from '@sorn/core/desk';
 import type { Placement } from '@sorn/core/engine';
 import type { Rect } from '@sorn/core/geometry';
 import { shortened } from './text-width.ts';
@@ -6,7 +6,7 @@ import { onSheet, type Viewport } from './viewport.ts';
 
 /** A connected monitor without windows of its own: it shows the primary's picture, or is not lit. */
 export function OtherMonitor(props: {
-  monitor: PlacedMonitor;
+  monitor: DeskMonitor;
   desk: DeskInForce;
   placements: readonly Placement[];
   view: Viewport;

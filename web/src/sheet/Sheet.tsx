@@ -21,7 +21,7 @@ import { WindowDrawing } from './WindowDrawing.tsx';
 const MOST_MOVING = 60;
 
 export interface SheetProps {
-  placed: DeskLayout;
+  deskLayout: DeskLayout;
   /** Drawn over the windows, in screen pixels. */
   marks?: (view: Viewport) => ReactNode;
   /** Laid over the drawing: what can be typed into or read aloud. */
@@ -50,11 +50,20 @@ const NO_KEYS: readonly PageKey[] = [];
 
 /** The true-scale drawing of the desk. Zooms and pans by key and pointer; 0 fits the desk, then one monitor. */
 export function Sheet(props: SheetProps) {
-  const { placed, marks, notes, onWindow, around, room, still, isPlan = false } = props;
-  const { desk, placements, focused } = placed;
-  const session = useProfileStore((bench) => bench.session);
+  const {
+    deskLayout: deskLayout,
+    marks,
+    notes,
+    onWindow,
+    around,
+    room,
+    still,
+    isPlan = false,
+  } = props;
+  const { desk, placements, focused } = deskLayout;
+  const session = useProfileStore((state) => state.session);
   const isBare = interactionOf(session, 'bare-desktop') !== null;
-  const look = useProfileStore((bench) => bench.profile.look);
+  const look = useProfileStore((state) => state.profile.look);
   const [element, setElement] = useState<HTMLDivElement | null>(null);
   const size = useSheetSize(element);
   const [oneMonitor, setOneMonitor] = useState(false);
@@ -90,7 +99,7 @@ export function Sheet(props: SheetProps) {
 
   const drawn = isPlan ? [] : placements;
   const shown = inDrawingOrder(drawn, session);
-  const needs = needsByWindow(placed.findings);
+  const needs = needsByWindow(deskLayout.findings);
   const piles = pilesOf(
     drawn.filter(
       ({ shown: isShown, tile, workspace, monitor }) =>
@@ -125,7 +134,7 @@ export function Sheet(props: SheetProps) {
             key={monitor.id}
             monitor={monitor}
             view={view}
-            placed={placed}
+            deskLayout={deskLayout}
             isPlan={isPlan}
           />
         ))}
@@ -138,10 +147,10 @@ export function Sheet(props: SheetProps) {
             view={view}
           />
         ))}
-        {(session.unplugged || isPlan ? [] : placed.shown).map((arranged) => (
+        {(session.unplugged || isPlan ? [] : deskLayout.shown).map((arranged) => (
           <StripDrawing key={arranged.monitor.id} arranged={arranged} view={view} />
         ))}
-        {(session.unplugged || isBare || isPlan ? [] : placed.shown).map((arranged) => (
+        {(session.unplugged || isBare || isPlan ? [] : deskLayout.shown).map((arranged) => (
           <ZonesDrawing key={arranged.monitor.id} arranged={arranged} view={view} />
         ))}
         {piles.map((pile) => (
@@ -166,7 +175,7 @@ export function Sheet(props: SheetProps) {
       </svg>
       {notes?.(view)}
       {still === undefined ? (
-        <TitleBlock placed={placed} scale={view.scale} />
+        <TitleBlock deskLayout={deskLayout} scale={view.scale} />
       ) : (
         <StillTitle title={still} desk={desk.name} />
       )}

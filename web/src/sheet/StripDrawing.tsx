@@ -5,8 +5,8 @@ import { onSheet, type Viewport } from './viewport.ts';
 
 /** The strip over windows of which one is shown: a cell for each in a row, or a line for each. */
 export function StripDrawing({ arranged, view }: { arranged: ArrangedWorkspace; view: Viewport }) {
-  const profile = useProfileStore((bench) => bench.profile);
-  const focus = useProfileStore((bench) => bench.session.focus);
+  const profile = useProfileStore((state) => state.profile);
+  const focus = useProfileStore((state) => state.session.focus);
   const { strip, tiled, left } = arranged;
   if (!strip) return null;
   const windows = [...tiled, ...left];

@@ -6,12 +6,12 @@ import { useProfileStore, type DeskLayout } from '../state/profile-context.ts';
 import { TITLE_BLOCK } from './viewport.ts';
 
 /** The title block of the drawing: what is drawn, and what is in force where the focus is. */
-export function TitleBlock({ placed, scale }: { placed: DeskLayout; scale: number }) {
-  const name = useProfileStore((bench) => bench.profile.name);
-  const revision = useProfileStore((bench) => bench.saves.profile.revision);
+export function TitleBlock({ deskLayout, scale }: { deskLayout: DeskLayout; scale: number }) {
+  const name = useProfileStore((state) => state.profile.name);
+  const revision = useProfileStore((state) => state.saves.profile.revision);
   const findings = useFindings();
   const count = findings && findingCount(findings);
-  const { desk, placements, focused } = placed;
+  const { desk, placements, focused } = deskLayout;
   const { layout, gaps } = focused.tiling;
   const cells = [
     ['Layout', layoutText(layout)],

@@ -47,7 +47,7 @@ function OneSheet(props: {
   return (
     <ProfileContext.Provider value={own}>
       <Sheet
-        placed={deskLayout(profile, session)}
+        deskLayout={deskLayout(profile, session)}
         still={title}
         marks={(view) => <MoveMarks moves={moves} at={at} view={view} />}
       />

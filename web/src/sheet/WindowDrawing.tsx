@@ -16,9 +16,9 @@ interface Props {
 /** A window where it is: outline by how it is held, balloon, title, size, and a flag where it is too small. */
 export const WindowDrawing = memo(function WindowDrawing(props: Props) {
   const { placement, view, needs, onPress } = props;
-  const window = useProfileStore((bench) => windowOf(bench.session, placement.id));
-  const profile = useProfileStore((bench) => bench.profile);
-  const isFocused = useProfileStore((bench) => bench.session.focus === placement.id);
+  const window = useProfileStore((state) => windowOf(state.session, placement.id));
+  const profile = useProfileStore((state) => state.profile);
+  const isFocused = useProfileStore((state) => state.session.focus === placement.id);
   if (!window) return null;
 
   const app = profile.apps.find(({ id }) => id === window.app);
@@ -118,7 +118,7 @@ function Moving(props: { x: number; y: number; children: React.ReactNode }) {
 /** A heavy frame with filled corners, inside the window's edge, or a little off it where that edge says more. */
 function FocusFrame(props: { width: number; height: number; inset: number }) {
   const { width, height } = props;
-  const { on, hue, weight: wished } = useProfileStore((bench) => bench.profile.look.focusFrame);
+  const { on, hue, weight: wished } = useProfileStore((state) => state.profile.look.focusFrame);
   if (!on) return null;
   const least = Math.min(width, height);
   const weight = Math.max(1, Math.min(wished, least / 3));

@@ -1,4 +1,4 @@
-import type { DeskInForce, PlacedMonitor } from '@sorn/core/desk';
+import type { DeskInForce, DeskMonitor } from '@sorn/core/desk';
 import type { Rect } from '@sorn/core/geometry';
 import { onSheet, type Viewport } from './viewport.ts';
 
@@ -6,11 +6,7 @@ import { onSheet, type Viewport } from './viewport.ts';
 export const TAB_HEIGHT = 28;
 
 /** The edge at which a monitor's tab stands: the upper one, unless another monitor is in its way there. */
-export function tabEdge(
-  monitor: PlacedMonitor,
-  desk: DeskInForce,
-  view: Viewport,
-): 'top' | 'bottom' {
+export function tabEdge(monitor: DeskMonitor, desk: DeskInForce, view: Viewport): 'top' | 'bottom' {
   const monitors = [...desk.monitors, ...desk.others];
   return isFree(monitor, monitors, view, 'top') || !isFree(monitor, monitors, view, 'bottom')
     ? 'top'
@@ -18,8 +14,8 @@ export function tabEdge(
 }
 
 function isFree(
-  monitor: PlacedMonitor,
-  monitors: readonly PlacedMonitor[],
+  monitor: DeskMonitor,
+  monitors: readonly DeskMonitor[],
   view: Viewport,
   edge: 'top' | 'bottom',
 ): boolean {

@@ -35,8 +35,8 @@ export function Checkup({ isOpen, onClose }: { isOpen: boolean; onClose: () => v
 }
 
 function useNames(): (id: string) => string {
-  const profile = useProfileStore((bench) => bench.profile);
-  const windows = useProfileStore((bench) => bench.session.windows);
+  const profile = useProfileStore((state) => state.profile);
+  const windows = useProfileStore((state) => state.session.windows);
   return (id) => {
     const window = windows.find((candidate) => candidate.id === id);
     return window ? windowName(profile, window) : monitorName(profile, id);
@@ -85,7 +85,7 @@ function Line({ text, children }: { text: string; children: ReactNode }) {
 /** A finding, and what leads from it to where it is mended. */
 function FindingLine({ finding, onClose }: { finding: Finding; onClose: () => void }) {
   const store = useProfileStoreApi();
-  const inHand = useSelection.use();
+  const selected = useSelection.use();
   const navigate = useNavigate();
   const nameOf = useNames();
   const way = (text: string, go: () => void) => (
@@ -108,7 +108,7 @@ function FindingLine({ finding, onClose }: { finding: Finding; onClose: () => vo
         way('Bring it inside', () => store.getState().run({ command: 'bring-inside' }))}
       {'rule' in finding &&
         way('Show the rule', () => {
-          inHand.getState().takeRule(finding.rule);
+          selected.getState().takeRule(finding.rule);
           void navigate('rules');
         })}
       {'about' in finding && way('Show the keys', () => void navigate('keys'))}

@@ -17,7 +17,7 @@ const SIDES = [
 
 /** What was changed here and in another window to something else: field by field, until it is decided. */
 export function Conflicts({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
-  const clashing = useProfileStore((bench) => bench.clashing);
+  const clashing = useProfileStore((state) => state.clashing);
   if (!clashing) return null;
   return (
     <Panel
@@ -33,7 +33,7 @@ export function Conflicts({ isOpen, onClose }: { isOpen: boolean; onClose: () =>
 
 function ClashTable({ clashing }: { clashing: Conflicting }) {
   const { clashes } = clashing;
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const store = useProfileStoreApi();
   const [sides, setSides] = useState<readonly Side[]>(() => clashes.map(() => 'mine'));
   const [at, setAt] = useState(0);
@@ -81,7 +81,7 @@ function ClashTable({ clashing }: { clashing: Conflicting }) {
               const words = conflictWords(clash, profile);
               const what = words.what || 'the profile';
               return (
-                <tr key={conflictId(clash)} data-clash={conflictId(clash)} data-in-hand={i === at}>
+                <tr key={conflictId(clash)} data-clash={conflictId(clash)} data-selected={i === at}>
                   <td>{what}</td>
                   <td>{words.mine}</td>
                   <td>{words.theirs}</td>

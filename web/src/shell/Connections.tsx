@@ -23,8 +23,8 @@ export function Connections({ isOpen, onClose }: { isOpen: boolean; onClose: () 
 }
 
 function Lists({ onClose }: { onClose: () => void }) {
-  const profile = useProfileStore((bench) => bench.profile);
-  const session = useProfileStore((bench) => bench.session);
+  const profile = useProfileStore((state) => state.profile);
+  const session = useProfileStore((state) => state.session);
   const pull = useCable();
   const { goTo, setMode } = useDeskChange();
   const desk = deskInForce(profile, session);

@@ -95,14 +95,14 @@ function best(all: readonly Found[], typed: string): readonly Found[] {
 const NO_LINEUPS: readonly { name: string }[] = [];
 
 function useEverything(onPanel: (panel: PanelName) => void): Found[] {
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const store = useProfileStoreApi();
-  const inHand = useSelection.use();
+  const selected = useSelection.use();
   const navigate = useNavigate();
   const { goTo, setMode } = useDeskChange();
   const { focused } = useDeskLayout();
   const board = focused.zoned?.board ?? focused.boards.fitting[0];
-  const lineups = useProfileStore((bench) => bench.session.lineups) ?? NO_LINEUPS;
+  const lineups = useProfileStore((state) => state.session.lineups) ?? NO_LINEUPS;
   return useMemo(() => {
     const { main } = profile.keys;
     // Of several bindings of a command the first is told.
@@ -190,7 +190,7 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
         group: 'Rules',
         text: `${at + 1} ${rule.name ?? textOf(whenWords(rule.when))}`,
         run: () => {
-          inHand.getState().takeRule(rule.id);
+          selected.getState().takeRule(rule.id);
           void navigate('rules');
         },
       })),
@@ -203,10 +203,10 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
         group: 'Bindings',
         text: `${keysCaps(binding.keys, main).join(' ')} · ${bindingText(binding)}`,
         run: () => {
-          inHand.getState().takeBinding(bindingId(binding));
+          selected.getState().takeBinding(bindingId(binding));
           void navigate('keys');
         },
       })),
     ];
-  }, [profile, store, inHand, navigate, onPanel, goTo, setMode, board, lineups]);
+  }, [profile, store, selected, navigate, onPanel, goTo, setMode, board, lineups]);
 }

@@ -25,9 +25,9 @@ export function Frame() {
   const toggleInspector = useInspector((inspector) => inspector.toggle);
   const { undo, redo } = useHistory();
   const toggleEngine = useEngineToggle();
-  const name = useProfileStore((bench) => bench.profile.name);
+  const name = useProfileStore((state) => state.profile.name);
   // Asked at once; put away, it is asked again by the line below the bar.
-  const isClashing = useProfileStore((bench) => bench.clashing !== null);
+  const isClashing = useProfileStore((state) => state.clashing !== null);
   const [asked, setAsked] = useState(isClashing);
   if (asked !== isClashing) {
     setAsked(isClashing);

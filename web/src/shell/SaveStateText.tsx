@@ -4,7 +4,7 @@ import type { SaveState } from '../state/autosave.ts';
 
 /** "Saved, revision 14", or what is in the way of it. */
 export function SaveStateText() {
-  const { profile, session } = useProfileStore((bench) => bench.saves);
+  const { profile, session } = useProfileStore((state) => state.saves);
   const worst = [profile, session].sort((a, b) => weight(b) - weight(a))[0]!;
   const isTrouble = worst.kind === 'failed' || worst.kind === 'stale';
   return (

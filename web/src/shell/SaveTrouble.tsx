@@ -7,9 +7,9 @@ import { TextButton } from '../ui/TextButton.tsx';
 
 /** Says why something is not saved, what came in from elsewhere, and lets the person decide where only they can. */
 export function SaveTrouble({ onPanel }: { onPanel: (panel: PanelName) => void }) {
-  const clashes = useProfileStore((bench) => bench.clashing?.clashes.length ?? 0);
-  const { profile, session } = useProfileStore((bench) => bench.saves);
-  const cameIn = useProfileStore((bench) => bench.cameIn);
+  const clashes = useProfileStore((state) => state.clashing?.clashes.length ?? 0);
+  const { profile, session } = useProfileStore((state) => state.saves);
+  const cameIn = useProfileStore((state) => state.cameIn);
   const store = useProfileStoreApi();
   const failed = [profile, session].find((state) => state.kind === 'failed');
   if (failed?.kind === 'failed') {

@@ -15,7 +15,7 @@ const choices = <T extends string>(words: readonly T[]) =>
 
 /** How the sheet is drawn, how keys are taken, and day or night. Kept with the profile but for the last. */
 export function Settings({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
-  const { look, keys, tiling } = useProfileStore((bench) => bench.profile);
+  const { look, keys, tiling } = useProfileStore((state) => state.profile);
   const store = useProfileStoreApi();
   const { mode, toggle } = useColourMode();
   const edit = (change: (profile: Profile) => Profile, merge = '') =>

@@ -29,7 +29,7 @@ function called(name: string): string {
 
 function DeskName({ onPanel }: { onPanel: (panel: PanelName) => void }) {
   const { desk } = useDeskLayout();
-  const isUnplugged = useProfileStore((bench) => bench.session.unplugged === true);
+  const isUnplugged = useProfileStore((state) => state.session.unplugged === true);
   const name = isUnplugged ? 'No monitor' : desk.desk === null ? desk.name : called(desk.name);
   return (
     <chakra.button
@@ -82,7 +82,7 @@ function FindingsCount({ onPanel }: { onPanel: (panel: PanelName) => void }) {
 
 /** Whether the engine runs; a press pauses or resumes it. */
 function EngineState() {
-  const isPaused = useProfileStore((bench) => bench.session.paused !== undefined);
+  const isPaused = useProfileStore((state) => state.session.paused !== undefined);
   const toggle = useEngineToggle();
   return (
     <chakra.button
@@ -109,7 +109,7 @@ function EngineState() {
 }
 
 export function TopBar({ onPanel }: { onPanel: (panel: PanelName) => void }) {
-  const name = useProfileStore((bench) => bench.profile.name);
+  const name = useProfileStore((state) => state.profile.name);
   const { mode, toggle } = useColourMode();
   const { undo, redo, canUndo, canRedo } = useHistory();
   const buttons = [

@@ -6,7 +6,7 @@ import { commandOf, doesSomething } from './command-effect.ts';
 const profile = profileSchema.parse({ monitors: [{ id: 'm', width: 1920, height: 1080 }] });
 const input = sessionSchema.parse({ windows: [{ id: 'a' }, { id: 'b' }], focus: 'a' });
 const { session } = openSession(input, profile);
-const hold: SessionEvent = { type: 'key-held', command: { command: 'place-left' } };
+const hold: SessionEvent = { type: 'key-pressed', command: { command: 'place-left' } };
 const release = (taken: boolean): SessionEvent => ({ type: 'key-released', taken });
 
 describe('what an event has done', () => {

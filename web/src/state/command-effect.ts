@@ -4,7 +4,7 @@ import { type Session, interactionOf, pickingOf, type Interaction } from '@sorn/
 
 /** The command that an event carries out: with a key that is let go, the one it held. */
 export function commandOf(event: SessionEvent, session: Session): CommandId | null {
-  if (event.type === 'command' || event.type === 'key-held') return event.command.command;
+  if (event.type === 'command' || event.type === 'key-pressed') return event.command.command;
   if (event.type !== 'key-released' || !event.taken) return null;
   return interactionOf(session, 'previewing')?.command.command ?? null;
 }

@@ -8,8 +8,8 @@ export function useComparison(next: Profile | undefined): {
   now: { profile: Profile; session: Session };
   then: { profile: Profile; session: Session };
 } {
-  const profile = useProfileStore((bench) => bench.profile);
-  const session = useProfileStore((bench) => bench.session);
+  const profile = useProfileStore((state) => state.profile);
+  const session = useProfileStore((state) => state.session);
   return useMemo(() => {
     const now = { profile, session };
     if (!next) return { now, then: now };

@@ -15,11 +15,11 @@ interface Checkup {
  * Everything that is wrong with the desk and the profile, each thing once. Of a large profile that takes a while: it is
  * looked through when what was changed is drawn, and no key is held up.
  */
-const useCheckup = perProfile<Checkup>((set, _get, bench) => {
+const useCheckup = perProfile<Checkup>((set, _get, store) => {
   let isAsked = false;
   function look() {
     isAsked = false;
-    const { profile, session, openedWith } = bench.getState();
+    const { profile, session, openedWith } = store.getState();
     const { findings } = deskLayout(profile, session);
     set({ found: distinct([...openedWith, ...findings, ...checkup(profile, session)]) });
   }
@@ -28,7 +28,7 @@ const useCheckup = perProfile<Checkup>((set, _get, bench) => {
     isAsked = true;
     whenIdle(look, AT_MOST_MS);
   }
-  bench.subscribe((now, before) => {
+  store.subscribe((now, before) => {
     if (now.profile !== before.profile || now.session !== before.session) lookSoon();
   });
   lookSoon();

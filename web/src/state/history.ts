@@ -15,14 +15,14 @@ export function useHistory() {
     canUndo,
     canRedo,
     undo() {
-      const bench = store.getState();
-      if (isRehearse) bench.run({ command: 'undo' });
-      else bench.undoEdit();
+      const state = store.getState();
+      if (isRehearse) state.run({ command: 'undo' });
+      else state.undoEdit();
     },
     redo() {
-      const bench = store.getState();
-      if (isRehearse) bench.run({ command: 'redo' });
-      else bench.redoEdit();
+      const state = store.getState();
+      if (isRehearse) state.run({ command: 'redo' });
+      else state.redoEdit();
     },
   };
 }

@@ -5,7 +5,7 @@ import type { ProfileStore } from './profile-state.ts';
 type Stores<T> = (<S>(select: (state: T) => S) => S) & {
   /** The store of the profile that is open here. */
   use: () => StoreApi<T>;
-  of: (bench: StoreApi<ProfileStore>) => StoreApi<T>;
+  of: (store: StoreApi<ProfileStore>) => StoreApi<T>;
 };
 
 /**
@@ -19,13 +19,13 @@ export function perProfile<T extends object>(
   begin: (
     set: StoreApi<T>['setState'],
     get: StoreApi<T>['getState'],
-    bench: StoreApi<ProfileStore>,
+    store: StoreApi<ProfileStore>,
   ) => T,
 ): Stores<T> {
   const stores = new WeakMap<StoreApi<ProfileStore>, StoreApi<T>>();
-  function of(bench: StoreApi<ProfileStore>): StoreApi<T> {
-    const made = stores.get(bench) ?? createStore<T>((set, get) => begin(set, get, bench));
-    stores.set(bench, made);
+  function of(store: StoreApi<ProfileStore>): StoreApi<T> {
+    const made = stores.get(store) ?? createStore<T>((set, get) => begin(set, get, store));
+    stores.set(store, made);
     return made;
   }
   const use = () => of(useProfileStoreApi());

@@ -14,7 +14,7 @@ export function useProfileStoreApi(): StoreApi<ProfileStore> {
   return store;
 }
 
-export function useProfileStore<T>(select: (bench: ProfileStore) => T): T {
+export function useProfileStore<T>(select: (state: ProfileStore) => T): T {
   return useStore(useProfileStoreApi(), select);
 }
 
@@ -42,9 +42,9 @@ export function deskLayout(profile: Profile, session: Session): DeskLayout {
     arrange({ session, profile, desk }, session.shown[id]!, id),
   );
   const focused = shown.find(({ monitor }) => monitor.id === session.focusMonitor)!;
-  const placed = { desk, placements, findings, shown, focused };
-  known.set(session, ofSession.set(profile, placed));
-  return placed;
+  const layout = { desk, placements, findings, shown, focused };
+  known.set(session, ofSession.set(profile, layout));
+  return layout;
 }
 
 export function useDeskLayout(): DeskLayout {

@@ -21,10 +21,10 @@ interface ProposalState {
   drop: () => void;
 }
 
-export const useProposal = perProfile<ProposalState>((set, get, bench) => ({
+export const useProposal = perProfile<ProposalState>((set, get, store) => ({
   proposal: null,
   proposeEvent(event, title) {
-    const { looking, lookAt, moments, profile, connect } = bench.getState();
+    const { looking, lookAt, moments, profile, connect } = store.getState();
     // What is proposed begins at the present, whatever of the past is looked at.
     if (looking !== null) lookAt(moments.length - 1);
     const { session } = moments.at(-1)!;
@@ -34,7 +34,7 @@ export const useProposal = perProfile<ProposalState>((set, get, bench) => ({
     else set({ proposal: { title, profile, session: after, take } });
   },
   proposeEdit(change, title) {
-    const { profile: before, session: now, edit } = bench.getState();
+    const { profile: before, session: now, edit } = store.getState();
     const profile = change(before);
     const { session } = reduce(now, { type: 'profile-edited', before }, profile);
     set({ proposal: { title, profile, session, take: () => edit(change) } });

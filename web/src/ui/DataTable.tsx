@@ -29,7 +29,7 @@ export function DataTable<R extends object>(props: {
   rows: readonly R[];
   columns: readonly Column<R>[];
   idOf: (row: R) => string;
-  inHand: string | null;
+  selected: string | null;
   onRow: (id: string) => void;
   /** What a row is found by: `data-binding="id"`. */
   dataOf: (row: R) => Data;
@@ -40,7 +40,7 @@ export function DataTable<R extends object>(props: {
   /** Below the table, where there are no rows. */
   empty: ReactNode;
 }) {
-  const { label, rows: data, columns, idOf, inHand, onRow, dataOf, headingOf } = props;
+  const { label, rows: data, columns, idOf, selected, onRow, dataOf, headingOf } = props;
   const [sorting, setSorting] = useState<SortingState>([]);
   // eslint-disable-next-line react-hooks/incompatible-library -- its functions stay in this component
   const table = useReactTable({
@@ -56,7 +56,7 @@ export function DataTable<R extends object>(props: {
   const lines = withHeadings(table.getRowModel().rows, headingOf);
   const { scroller, shown, before, after, measure } = useVirtualRows<HTMLDivElement>({
     count: lines.length,
-    at: lines.findIndex((line) => typeof line !== 'string' && line.id === inHand),
+    at: lines.findIndex((line) => typeof line !== 'string' && line.id === selected),
     heightOf: (place) => (typeof lines[place] === 'string' ? HEADING_HEIGHT : ROW_HEIGHT),
     headHeight: HEAD_HEIGHT,
   });
@@ -105,7 +105,7 @@ export function DataTable<R extends object>(props: {
                 place={isPart ? place : undefined}
                 measure={measure}
                 data={dataOf(line.original)}
-                isInHand={line.id === inHand}
+                isSelected={line.id === selected}
                 onRow={onRow}
               />
             );
@@ -171,7 +171,7 @@ interface LineProps<R extends object> {
   place: number | undefined;
   measure: (row: Element | null) => void;
   data: Data;
-  isInHand: boolean;
+  isSelected: boolean;
   onRow: (id: string) => void;
 }
 
@@ -179,19 +179,22 @@ function isSameLine<R extends object>(a: LineProps<R>, b: LineProps<R>): boolean
   const isSameData = Object.entries(a.data).every(
     ([name, value]) => b.data[name as keyof Data] === value,
   );
-  const isSame = a.of === b.of && a.isInHand === b.isInHand && a.place === b.place;
+  const isSame = a.of === b.of && a.isSelected === b.isSelected && a.place === b.place;
   return isSame && isSameData && a.columns === b.columns && a.onRow === b.onRow;
 }
 
 const Line = memo(function Line<R extends object>(props: LineProps<R>) {
-  const { row, isInHand } = props;
+  const { row, isSelected } = props;
   // Where only a part is drawn, the list is scrolled by itself.
-  const element = useInSight<HTMLTableRowElement>(isInHand && props.place === undefined, row.index);
+  const element = useInSight<HTMLTableRowElement>(
+    isSelected && props.place === undefined,
+    row.index,
+  );
   return (
     <tr
       ref={props.place === undefined ? element : props.measure}
       data-index={props.place}
-      data-in-hand={isInHand}
+      data-selected={isSelected}
       {...props.data}
       // The head is the first.
       aria-rowindex={props.place === undefined ? undefined : props.place + 2}

@@ -34,7 +34,7 @@ function drawTable(rows: readonly Row[], headingOf?: (row: Row) => string) {
       rows={rows}
       columns={COLUMNS}
       idOf={({ id }) => id}
-      inHand="b"
+      selected="b"
       onRow={(id) => chosen.push(id)}
       dataOf={({ id }) => ({ 'data-app': id })}
       isSortable
@@ -54,7 +54,7 @@ describe('a table', () => {
   it('shows its rows in their order, marks the one in hand, and tells which one is pressed', async () => {
     const { user, chosen, lines } = drawTable(ROWS);
     expect(lines()).toEqual(['Maps3', 'Notes20', 'Post1']);
-    const marked = document.querySelectorAll('[data-in-hand=true]');
+    const marked = document.querySelectorAll('[data-selected=true]');
     expect([...marked].map((row) => row.getAttribute('data-app'))).toEqual(['b']);
     await user.click(screen.getByText('Post'));
     expect(chosen).toEqual(['c']);

@@ -16,7 +16,7 @@ export const tableStyle = {
   },
   '& thead th:first-of-type': { pl: '10px' },
   '& tr[data-matched=true] td:first-of-type': { borderLeftColor: 'petrol' },
-  '& tr[data-in-hand=true] td': { bg: 'petrol.wash' },
+  '& tr[data-selected=true] td': { bg: 'petrol.wash' },
   '& td[data-column=decided]': { color: 'slate' },
   '& td.figure': {
     fontFamily: 'mono',

@@ -2,22 +2,22 @@ import type { CommandBy, CommandId } from '../../commands/registry.ts';
 import { DIRECTIONS, type Direction } from '../../values/direction.ts';
 import { noop, type Outcome, type CommandContext } from '../session.ts';
 
-/** What a command does: a situation, and what is said with it, to the session after it and the reasons. */
-type Apply<Id extends CommandId> = (situation: CommandContext, said: CommandBy[Id]) => Outcome;
+/** What a command does: a context, and what is said with it, to the session after it and the reasons. */
+type Apply<Id extends CommandId> = (context: CommandContext, said: CommandBy[Id]) => Outcome;
 /** What some commands do, by their ids. */
 export type CommandFunctions = { [Id in CommandId]: Apply<Id> };
 
 /** The same function in the four directions. */
 export function inDirections<Family extends string>(
   family: Family,
-  apply: (situation: CommandContext, direction: Direction) => Outcome,
-): { [D in Direction as `${Family}-${D}`]: (situation: CommandContext) => Outcome } {
+  apply: (context: CommandContext, direction: Direction) => Outcome,
+): { [D in Direction as `${Family}-${D}`]: (context: CommandContext) => Outcome } {
   return Object.fromEntries(
     DIRECTIONS.map((direction) => [
       `${family}-${direction}`,
-      (situation: CommandContext) => apply(situation, direction),
+      (context: CommandContext) => apply(context, direction),
     ]),
-  ) as { [D in Direction as `${Family}-${D}`]: (situation: CommandContext) => Outcome };
+  ) as { [D in Direction as `${Family}-${D}`]: (context: CommandContext) => Outcome };
 }
 
 /** The outcome where nothing was typed of a name. */

@@ -15,8 +15,8 @@ const WORDS: Record<Mode, string> = {
 };
 
 /** use-desk: goes to another desk, where exactly its monitors are connected. */
-function useDesk(situation: CommandContext, id: string): Outcome {
-  const { session, profile, desk } = situation;
+function useDesk(context: CommandContext, id: string): Outcome {
+  const { session, profile, desk } = context;
   const to = profile.desks.find((candidate) => candidate.id === id);
   if (!to) {
     const nearest = nearestName(
@@ -32,7 +32,7 @@ function useDesk(situation: CommandContext, id: string): Outcome {
     return noop(session, `${to.name ?? id} is the desk already`);
   }
   const { connected: _now, mode: _chosen, only: _lit, ...kept } = connectionState(session);
-  const next = afterReconnection(situation, { ...kept, desk: id });
+  const next = afterReconnection(context, { ...kept, desk: id });
   const now = { session: next, profile, desk: deskInForce(profile, next) };
   return applied(
     next,
@@ -41,19 +41,19 @@ function useDesk(situation: CommandContext, id: string): Outcome {
       decided: `${to.name ?? id} is the desk`,
       because: 'chosen by key; its monitors are connected',
     },
-    ...monitorsLeft(situation, now),
+    ...monitorsLeft(context, now),
   );
 }
 
 /** desk-mode with a mode: extend, mirror, or only the monitor with the focus. */
-export function setMode(situation: CommandContext, mode: Mode): Outcome {
-  const { session, profile, desk } = situation;
+export function setMode(context: CommandContext, mode: Mode): Outcome {
+  const { session, profile, desk } = context;
   if (desk.mode === mode) {
     return noop(withoutChoice(session), `the mode is ${mode} already`);
   }
   const { only: _former, ...kept } = connectionState(session);
   const next = afterReconnection(
-    { ...situation, session: withoutChoice(session) },
+    { ...context, session: withoutChoice(session) },
     { ...kept, mode, ...(mode === 'one' && { only: session.focusMonitor }) },
   );
   const now = { session: next, profile, desk: deskInForce(profile, next) };
@@ -65,7 +65,7 @@ export function setMode(situation: CommandContext, mode: Mode): Outcome {
       decided: mode === 'one' ? `only ${lit} is lit` : WORDS[mode],
       because: `mode ${mode}, by key`,
     },
-    ...monitorsLeft(situation, now),
+    ...monitorsLeft(context, now),
   );
 }
 
@@ -84,6 +84,6 @@ function withoutChoice(session: Session): Session {
 }
 
 export const deskFunctions = {
-  'use-desk': (now, { desk }) => useDesk(now, desk),
-  'desk-mode': (now, { mode }) => (mode ? setMode(now, mode) : chooseMode(now)),
+  'use-desk': (context, { desk }) => useDesk(context, desk),
+  'desk-mode': (context, { mode }) => (mode ? setMode(context, mode) : chooseMode(context)),
 } satisfies Partial<CommandFunctions>;

@@ -22,15 +22,15 @@ export interface EdgeMoved {
  * @param step physical pixels outwards; below 0 inwards
  */
 export function moveSharedEdge(
-  situation: CommandContext,
+  context: CommandContext,
   window: SessionWindow,
   direction: Direction,
   step: number,
 ): EdgeMoved {
-  const { area, gap, monitor } = snapArea(situation, window.workspace, window.monitor);
+  const { area, gap, monitor } = snapArea(context, window.workspace, window.monitor);
   const axis = axisOf(direction);
   const forward = isForward(direction);
-  const all = snappedWindows(situation, window.workspace, window.monitor);
+  const all = snappedWindows(context, window.workspace, window.monitor);
   const own = all.find((placed) => placed.window.id === window.id)!;
   const line = edgeOf(own.rect, axis, forward);
   const across = forward ? line + gap[axis] : line - gap[axis];
@@ -47,7 +47,7 @@ export function moveSharedEdge(
   const most = facing.length > 0 ? Math.min(...facing.map(slack)) : beyond;
   const least = Math.min(...beside.map(slack));
   const pixels = step > 0 ? Math.min(step, most) : -Math.min(-step, least);
-  if (pixels === 0) return { session: situation.session, pixels: 0, others: [] };
+  if (pixels === 0) return { session: context.session, pixels: 0, others: [] };
   const grown = (rect: Rect, isForwardEdge: boolean, by: number): Rect => {
     const { start, length } = span(rect, axis);
     const from = isForwardEdge ? start : start - by;
@@ -65,7 +65,7 @@ export function moveSharedEdge(
         ...there,
         placing: { ...placing, moved: toFloatingRect(rect, monitor) },
       })),
-    situation.session,
+    context.session,
   );
   const others = moved.map((placed) => placed.window.id).filter((id) => id !== window.id);
   return { session, pixels, others };

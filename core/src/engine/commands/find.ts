@@ -56,42 +56,42 @@ export function findLaunches(profile: Profile, typed: string): (KnownWindow & { 
 }
 
 /** find-window: goes to the window that answers best to what was typed, wherever it is. */
-function findWindow(situation: CommandContext, typed: string): Outcome {
-  const { session, profile } = situation;
+function findWindow(context: CommandContext, typed: string): Outcome {
+  const { session, profile } = context;
   const [window] = findWindows(session, profile, typed);
   if (!window) return noop(session, `no window answers to ${typed}`);
-  return wentTo(situation, window, `it answers to ${typed}`);
+  return wentTo(context, window, `it answers to ${typed}`);
 }
 
 /** launch: opens the window that answers best to what was typed. */
-function launch(situation: CommandContext, typed: string): Outcome {
-  const [found] = findLaunches(situation.profile, typed);
+function launch(context: CommandContext, typed: string): Outcome {
+  const [found] = findLaunches(context.profile, typed);
   if (found) {
     const { app, window, further } = found;
-    return openApp(situation, app.id, further === null ? undefined : window.title);
+    return openApp(context, app.id, further === null ? undefined : window.title);
   }
-  const names = situation.profile.apps.map(({ id }) => id);
+  const names = context.profile.apps.map(({ id }) => id);
   const nearest = nearestName(typed, names);
   return noop(
-    situation.session,
+    context.session,
     `no app answers to ${typed}${nearest ? `; the nearest is ${nearest}` : ''}`,
   );
 }
 
 /** call-app: opens it; or goes to its most recent window; or, if that has the focus, to its next one. */
-function callApp(situation: CommandContext, appId: string): Outcome {
-  const { session, profile } = situation;
+function callApp(context: CommandContext, appId: string): Outcome {
+  const { session, profile } = context;
   const app = appNamed(profile, appId);
   if (typeof app === 'string') return noop(session, app);
   const recent = session.recent.map((id) => windowOf(session, id)).find((w) => w?.app === app.id);
-  if (!recent) return openApp(situation, app.id);
-  if (recent.id === session.focus) return nextOfApp(situation);
-  return wentTo(situation, recent, 'it is the most recent window of its app');
+  if (!recent) return openApp(context, app.id);
+  if (recent.id === session.focus) return nextOfApp(context);
+  return wentTo(context, recent, 'it is the most recent window of its app');
 }
 
 /** next-of-app: the next window of the same app, in the order in which they opened, round. */
-function nextOfApp(situation: CommandContext): Outcome {
-  const { session, profile } = situation;
+function nextOfApp(context: CommandContext): Outcome {
+  const { session, profile } = context;
   const window = windowOf(session, session.focus);
   if (!window) return noop(session, 'no window has the focus');
   const same = session.windows.filter(({ app }) => app !== undefined && app === window.app);
@@ -100,14 +100,14 @@ function nextOfApp(situation: CommandContext): Outcome {
     return noop(session, `it is the only window of ${windowName(profile, window)}`);
   }
   const number = `number ${same.indexOf(next) + 1} of ${same.length}`;
-  return wentTo(situation, next, `it is the next window of its app, ${number}`);
+  return wentTo(context, next, `it is the next window of its app, ${number}`);
 }
 
 /** Goes to a window wherever it is; one in the pocket is called back. */
-function wentTo(situation: CommandContext, window: SessionWindow, because: string): Outcome {
-  const { session, profile } = situation;
+function wentTo(context: CommandContext, window: SessionWindow, because: string): Outcome {
+  const { session, profile } = context;
   const next =
-    window.held === 'pocketed' ? takeFromPocket(situation, window) : withFocus(session, window);
+    window.held === 'pocketed' ? takeFromPocket(context, window) : withFocus(session, window);
   if (next === session) return noop(session, 'it has the focus already');
   return applied(next, {
     about: window.id,
@@ -117,8 +117,9 @@ function wentTo(situation: CommandContext, window: SessionWindow, because: strin
 }
 
 export const findFunctions = {
-  'call-app': (now, { app }) => callApp(now, app),
+  'call-app': (context, { app }) => callApp(context, app),
   'next-of-app': nextOfApp,
-  'find-window': (now, { text }) => (text ? findWindow(now, text) : nothingTyped(now, 'a window')),
-  launch: (now, { text }) => (text ? launch(now, text) : nothingTyped(now, 'an app')),
+  'find-window': (context, { text }) =>
+    text ? findWindow(context, text) : nothingTyped(context, 'a window'),
+  launch: (context, { text }) => (text ? launch(context, text) : nothingTyped(context, 'an app')),
 } satisfies Partial<CommandFunctions>;

@@ -31,22 +31,22 @@ export type Ahead = { window: SessionWindow } | { monitor: string } | null;
  * then the nearest, the largest overlap, the most recently focused. Past the last one it is the
  * neighbouring monitor's, by the same order, or that monitor itself when it shows nothing.
  */
-export function lookAhead(situation: CommandContext, direction: Direction): Ahead {
-  const { session, desk } = situation;
+export function lookAhead(context: CommandContext, direction: Direction): Ahead {
+  const { session, desk } = context;
   const here = monitorOf(desk, session.focusMonitor);
-  const onMonitor = computeShownPlacements(situation, here.id);
+  const onMonitor = computeShownPlacements(context, here.id);
   const focused = onMonitor.find((placement) => placement.id === session.focus);
   // A window made large for the moment looks out from its place among the others.
   const from: Rect = (focused?.state && focused.tile) ?? focused ?? here;
-  const near = from === here ? null : firstBeyond(situation, from, direction, onMonitor);
+  const near = from === here ? null : firstBeyond(context, from, direction, onMonitor);
   if (near) return { window: existingWindow(session, near.id) };
 
   const neighbour = neighbourOf(here, direction, desk.monitors);
   if (!neighbour && !desk.wraps) return null;
   const there = neighbour ?? farEnd(desk.monitors, here, direction);
-  const over = computeShownPlacements(situation, there.id);
+  const over = computeShownPlacements(context, there.id);
   const seenFrom = neighbour ? from : comingInto(there, from, direction);
-  const far = firstBeyond(situation, seenFrom, direction, over) ?? mostRecent(situation, over);
+  const far = firstBeyond(context, seenFrom, direction, over) ?? mostRecent(context, over);
   if (far) return far.id === session.focus ? null : { window: existingWindow(session, far.id) };
   return there === here ? null : { monitor: there.id };
 }
@@ -86,12 +86,12 @@ function mostRecent({ session }: CommandContext, shown: readonly Placement[]): P
   return byAge[0] ?? null;
 }
 
-function focusTowards(situation: CommandContext, direction: Direction): Outcome {
-  const { session, profile } = situation;
-  const ahead = lookAhead(situation, direction);
+function focusTowards(context: CommandContext, direction: Direction): Outcome {
+  const { session, profile } = context;
+  const ahead = lookAhead(context, direction);
   if (!ahead) return noop(session, `nothing lies ${direction} of here`);
   if ('monitor' in ahead) {
-    const name = monitorOf(situation.desk, ahead.monitor).name;
+    const name = monitorOf(context.desk, ahead.monitor).name;
     return applied(withFocusOnMonitor(session, ahead.monitor), {
       about: ahead.monitor,
       decided: `${name} has the focus`,
@@ -104,7 +104,7 @@ function focusTowards(situation: CommandContext, direction: Direction): Outcome 
     about: window.id,
     decided: `${windowName(profile, window)} has the focus`,
     because: crossed
-      ? `it lies ${direction}, on ${monitorOf(situation.desk, window.monitor).name}`
+      ? `it lies ${direction}, on ${monitorOf(context.desk, window.monitor).name}`
       : `it is next ${direction}`,
   });
 }
@@ -149,7 +149,7 @@ function focusLast({ session, profile }: CommandContext): Outcome {
 
 export const focusFunctions = {
   ...inDirections('focus', focusTowards),
-  'focus-next': (now) => focusInOrder(now, 1),
-  'focus-previous': (now) => focusInOrder(now, -1),
+  'focus-next': (context) => focusInOrder(context, 1),
+  'focus-previous': (context) => focusInOrder(context, -1),
   'focus-last': focusLast,
 } satisfies Partial<CommandFunctions>;

@@ -35,8 +35,8 @@ import { handOf } from './split.ts';
  *
  * @param by logical pixels outwards; below 0 inwards
  */
-export function growTowards(situation: CommandContext, direction: Direction, by: number): Outcome {
-  const { session, profile, desk } = situation;
+export function growTowards(context: CommandContext, direction: Direction, by: number): Outcome {
+  const { session, profile, desk } = context;
   const window = windowOf(session, session.focus);
   if (!window) return noop(session, 'no window has the focus');
   const { scale } = monitorOf(desk, window.monitor);
@@ -50,7 +50,7 @@ export function growTowards(situation: CommandContext, direction: Direction, by:
   }
   if (window.placing) {
     if (window.resizable === false) return noop(session, 'its size is fixed');
-    const shared = moveSharedEdge(situation, window, direction, step);
+    const shared = moveSharedEdge(context, window, direction, step);
     if (shared.pixels === 0) {
       return noop(session, 'it ends at the area, or what would get smaller is at its minimum');
     }
@@ -59,14 +59,14 @@ export function growTowards(situation: CommandContext, direction: Direction, by:
       edgeMoved(window, direction, shared.pixels, shared.others.length),
     );
   }
-  const arranged = arrange(situation, window.workspace, window.monitor);
+  const arranged = arrange(context, window.workspace, window.monitor);
   const { tiled, solved, tiling } = arranged;
   const { layout } = tiling;
   const { zoned, tiles } = arranged;
   if (zoned && tiles)
-    return growZone(situation, window, { ...arranged, zoned, tiles }, direction, step);
+    return growZone(context, window, { ...arranged, zoned, tiles }, direction, step);
   if (window.held === 'floating' || layout.kind === 'free') {
-    return growStanding(situation, window, direction, step);
+    return growStanding(context, window, direction, step);
   }
   if (!LAYOUTS[layout.kind].can.grow || !solved) {
     return noop(session, `${LAYOUTS[layout.kind].title} cannot grow`);
@@ -87,7 +87,7 @@ export function growTowards(situation: CommandContext, direction: Direction, by:
     return applied(resized, edgeMoved(window, direction, moved.pixels));
   }
   const share = shareOfBoundary(layout, moved.split, moved.weights);
-  const next = adjust(situation, (adjusted) =>
+  const next = adjust(context, (adjusted) =>
     share === null
       ? { ...adjusted, moved: { ...adjusted.moved, [moved.split]: moved.weights } }
       : { ...adjusted, leadShare: share },
@@ -97,7 +97,7 @@ export function growTowards(situation: CommandContext, direction: Direction, by:
 
 /** A zone's edge is its track line: every zone that begins or ends there goes with it. */
 function growZone(
-  situation: CommandContext,
+  context: CommandContext,
   window: SessionWindow,
   {
     zoned,
@@ -108,15 +108,15 @@ function growZone(
   direction: Direction,
   step: number,
 ): Outcome {
-  const { session } = situation;
+  const { session } = context;
   const at = tiled.findIndex(({ id }) => id === window.id);
-  if (at < 0) return growStanding(situation, window, direction, step);
+  if (at < 0) return growStanding(context, window, direction, step);
   const moved = moveTrackLine(zoned, at, direction, step, tiles, minimums);
   if (!moved) return noop(session, `nothing lies ${direction} to share with`);
   if (moved.pixels === 0) return noop(session, 'what would get smaller is at its minimum');
   const names = trackNames(zoned.board.id);
   const name = moved.axis === 'x' ? names.columns : names.rows;
-  const next = adjust(situation, (adjusted) => ({
+  const next = adjust(context, (adjusted) => ({
     ...adjusted,
     moved: { ...adjusted.moved, [name]: moved.weights },
   }));
@@ -168,9 +168,13 @@ function growStanding(
 }
 
 export const growFunctions = {
-  ...inDirections('grow', (now, direction) => growTowards(now, direction, growStep(now))),
-  ...inDirections('shrink', (now, direction) => growTowards(now, direction, -growStep(now))),
-  'move-edge': (now, { direction, by }) => growTowards(now, direction, by),
+  ...inDirections('grow', (context, direction) =>
+    growTowards(context, direction, growStep(context)),
+  ),
+  ...inDirections('shrink', (context, direction) =>
+    growTowards(context, direction, -growStep(context)),
+  ),
+  'move-edge': (context, { direction, by }) => growTowards(context, direction, by),
 } satisfies Partial<CommandFunctions>;
 
 function growStep({ profile }: CommandContext): number {

@@ -17,12 +17,12 @@ import { adjust, focusedArrangement } from './shares.ts';
 import { carriedOver, handOf } from './split.ts';
 
 /** use-layout: another layout here, until reset-layout. What was adjusted under other layouts stays for later. */
-export function useLayout(situation: CommandContext, layout: LayoutSetting): Outcome {
-  const { session, profile } = situation;
+export function useLayout(context: CommandContext, layout: LayoutSetting): Outcome {
+  const { session, profile } = context;
   const { workspace, monitor } = focusedArrangement(session);
   const before = tilingInForce(profile, session, workspace, monitor).layout;
   const chosen = withArrangement(session, workspace, monitor, (there) => ({ ...there, layout }));
-  const next = carriedOver(chosen, arrange(situation, workspace, monitor), layout.kind);
+  const next = carriedOver(chosen, arrange(context, workspace, monitor), layout.kind);
   const { title } = LAYOUTS[layout.kind];
   const now = tilingInForce(profile, next, workspace, monitor).layout;
   if (isEqual(now, before)) {
@@ -36,14 +36,14 @@ export function useLayout(situation: CommandContext, layout: LayoutSetting): Out
 }
 
 /** reset-layout: drops every choice and adjustment made by key here, a tree made by hand among them. */
-function resetLayout(situation: CommandContext): Outcome {
-  const { session, profile } = situation;
+function resetLayout(context: CommandContext): Outcome {
+  const { session, profile } = context;
   const { workspace, monitor } = focusedArrangement(session);
   const { layout, adjusted, hand, divides } = arrangementOf(session, workspace, monitor);
   if (!layout && !adjusted && hand === undefined && !divides) {
     return noop(session, 'the layout here is as set');
   }
-  const before = arrange(situation, workspace, monitor);
+  const before = arrange(context, workspace, monitor);
   const reset = withArrangement(session, workspace, monitor, ({ order, afloat }) => ({
     order,
     ...(afloat && { afloat }),
@@ -57,21 +57,21 @@ function resetLayout(situation: CommandContext): Outcome {
 }
 
 /** next-layout (1) and previous-layout (−1): round the layouts to cycle through here. */
-function stepLayout(situation: CommandContext, step: 1 | -1): Outcome {
-  const { session, profile } = situation;
+function stepLayout(context: CommandContext, step: 1 | -1): Outcome {
+  const { session, profile } = context;
   const { workspace, monitor } = focusedArrangement(session);
   const { layout, cycle } = tilingInForce(profile, session, workspace, monitor);
   const at = cycle.indexOf(layout.kind);
   const from = at < 0 && step < 0 ? 0 : at;
   const next = cycle[(from + step + cycle.length) % cycle.length]!;
-  return useLayout(situation, { kind: next });
+  return useLayout(context, { kind: next });
 }
 
 /** turn-layout: as the layout's definition says; where its tree is made by hand, the split around the focused window. */
-function turnLayout(situation: CommandContext): Outcome {
-  const { session } = situation;
+function turnLayout(context: CommandContext): Outcome {
+  const { session } = context;
   const { workspace, monitor } = focusedArrangement(session);
-  const arranged = arrange(situation, workspace, monitor);
+  const arranged = arrange(context, workspace, monitor);
   const { tiling, area } = arranged;
   const { layout } = tiling;
   const turned = (to: string, next: Outcome['session']) =>
@@ -81,9 +81,9 @@ function turnLayout(situation: CommandContext): Outcome {
       because: `${LAYOUTS[layout.kind].title} turned`,
     });
   const { turn, byHand, title } = definitionOfLayout(layout);
-  if (byHand) return handTurned(situation, arranged, turned);
+  if (byHand) return handTurned(context, arranged, turned);
   if (!turn) return noop(session, `${title} cannot be turned`);
-  if ('into' in turn) return useLayout(situation, turn.into(layout));
+  if ('into' in turn) return useLayout(context, turn.into(layout));
   const reason = turn.unless?.(layout);
   if (reason) return noop(session, reason);
   const present = turn.present?.(layout, area) ?? (layout as Record<string, unknown>)[turn.field];
@@ -91,7 +91,7 @@ function turnLayout(situation: CommandContext): Outcome {
   const value = through[(through.indexOf(String(present)) + 1) % through.length]!;
   return turned(
     turn.says(value),
-    adjust(situation, (was) => ({ ...was, [turn.field]: value })),
+    adjust(context, (was) => ({ ...was, [turn.field]: value })),
   );
 }
 
@@ -113,9 +113,9 @@ function handTurned(
 }
 
 export const layoutFunctions = {
-  'next-layout': (now) => stepLayout(now, 1),
-  'previous-layout': (now) => stepLayout(now, -1),
+  'next-layout': (context) => stepLayout(context, 1),
+  'previous-layout': (context) => stepLayout(context, -1),
   'turn-layout': turnLayout,
   'reset-layout': resetLayout,
-  'use-layout': (now, { layout }) => useLayout(now, layout),
+  'use-layout': (context, { layout }) => useLayout(context, layout),
 } satisfies Partial<CommandFunctions>;

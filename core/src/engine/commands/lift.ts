@@ -31,13 +31,13 @@ import { focusedArrangement } from './shares.ts';
  * floating one goes back. Its place in the order is kept meanwhile. What it was beside that (placed, above all
  * others, everywhere) is over in its tile, and holds again when it floats again.
  */
-function toggleFloat(situation: CommandContext): Outcome {
-  const { session, profile } = situation;
-  const window = focusedWindow(situation);
+function toggleFloat(context: CommandContext): Outcome {
+  const { session, profile } = context;
+  const window = focusedWindow(context);
   if (isOutcome(window)) return window;
   // A placed window is out of its tile already.
   const floats = window.held !== 'floating' && !window.placing;
-  if (isFree(situation, window)) {
+  if (isFree(context, window)) {
     return noop(session, `${windowName(profile, window)} floats already: Free gives no tiles`);
   }
   const here = shownOn(session, window.monitor);
@@ -46,7 +46,7 @@ function toggleFloat(situation: CommandContext): Outcome {
     return noop(session, why);
   }
   const next = withWindow(session, window.id, (there) =>
-    floats ? outOfItsTile(situation, there) : settledInTile(there),
+    floats ? outOfItsTile(context, there) : settledInTile(there),
   );
   return applied(floats ? next : withoutFormerPlace(next, existingWindow(next, window.id)), {
     about: window.id,
@@ -61,10 +61,10 @@ function isFree({ session, profile }: CommandContext, window: SessionWindow): bo
 }
 
 /** A tiled window that floats from now on: as it was before it went into its tile, where that is known. */
-function outOfItsTile(situation: CommandContext, window: SessionWindow): SessionWindow {
+function outOfItsTile(context: CommandContext, window: SessionWindow): SessionWindow {
   const { untiled, ...rest } = window;
   if (untiled) return { ...rest, ...untiled };
-  return { ...window, held: 'floating', standing: standingFor(situation, window) };
+  return { ...window, held: 'floating', standing: standingFor(context, window) };
 }
 
 const BESIDE_FLOATING = ['stayAbove', 'everywhere', 'lifted', 'placing'] as const;
@@ -108,40 +108,40 @@ function landed(window: SessionWindow, memory: 'liftedAt' | 'afloatAt'): Session
 }
 
 /** Where a window stands that is lifted by itself: as it did the last time, else as it would float. */
-function liftedStanding(situation: CommandContext, window: SessionWindow): FloatingRect {
+function liftedStanding(context: CommandContext, window: SessionWindow): FloatingRect {
   const { liftedAt } = window;
-  if (!liftedAt) return standingFor(situation, window);
-  const monitor = monitorOf(situation.desk, window.monitor);
+  if (!liftedAt) return standingFor(context, window);
+  const monitor = monitorOf(context.desk, window.monitor);
   return toFloatingRect(
     currentFloatingRect({ ...window, held: 'floating', standing: liftedAt }, monitor),
     monitor,
   );
 }
 
-function standingFor(situation: CommandContext, window: SessionWindow): FloatingRect {
-  const monitor = monitorOf(situation.desk, window.monitor);
+function standingFor(context: CommandContext, window: SessionWindow): FloatingRect {
+  const monitor = monitorOf(context.desk, window.monitor);
   if (window.standing) {
     return toFloatingRect(
       keptInside(workArea(monitor).area, currentFloatingRect(window, monitor)),
       monitor,
     );
   }
-  const now = computeShownPlacements(situation, window.monitor).find(({ id }) => id === window.id);
+  const now = computeShownPlacements(context, window.monitor).find(({ id }) => id === window.id);
   // One that floats for want of room floats on where it does.
   if (now?.held === 'floating') return toFloatingRect(now, monitor);
   return toFloatingRect(firstFloatingRect(window, monitor, now?.tile ?? undefined), monitor);
 }
 
 /** stay-above: the focused window floats over all others; again, it is back where it was. */
-function toggleStayAbove(situation: CommandContext): Outcome {
-  const { session } = situation;
-  const window = focusedWindow(situation);
+function toggleStayAbove(context: CommandContext): Outcome {
+  const { session } = context;
+  const window = focusedWindow(context);
   if (isOutcome(window)) return window;
   const said = (decided: string, because: string) => ({ about: window.id, decided, because });
   if (!window.stayAbove) {
     return applied(
       withWindow(session, window.id, (there) => ({
-        ...liftedAlone(situation, there),
+        ...liftedAlone(context, there),
         stayAbove: true,
       })),
       said('stays above', 'floating over all others, by key'),
@@ -149,22 +149,22 @@ function toggleStayAbove(situation: CommandContext): Outcome {
   }
   return applied(
     withWindow(session, window.id, ({ stayAbove: _gone, ...there }) =>
-      landedUnlessAfloat(situation, there),
+      landedUnlessAfloat(context, there),
     ),
     said('no longer above', 'held as it was before'),
   );
 }
 
 /** everywhere: the focused window is on every workspace of its monitor; again, it is back where it was. */
-function toggleEverywhere(situation: CommandContext): Outcome {
-  const { session } = situation;
-  const window = focusedWindow(situation);
+function toggleEverywhere(context: CommandContext): Outcome {
+  const { session } = context;
+  const window = focusedWindow(context);
   if (isOutcome(window)) return window;
   const said = (decided: string, because: string) => ({ about: window.id, decided, because });
   if (!window.everywhere) {
     return applied(
       withWindow(session, window.id, (there) => ({
-        ...liftedAlone(situation, there),
+        ...liftedAlone(context, there),
         everywhere: true,
       })),
       said('everywhere', 'on every workspace of its monitor, by key'),
@@ -174,13 +174,13 @@ function toggleEverywhere(situation: CommandContext): Outcome {
   const here = shownOn(session, window.monitor);
   if (here === window.workspace) {
     return applied(
-      withWindow(session, window.id, () => landedUnlessAfloat(situation, rest)),
+      withWindow(session, window.id, () => landedUnlessAfloat(context, rest)),
       said(`on workspace ${here} alone`, 'held as it was before'),
     );
   }
   const { lifted: _lifted, ...stays } = rest;
   const alone = withWindow(session, window.id, () => stays);
-  const moved = joinArrangement({ ...situation, session: alone }, stays, window.monitor, here);
+  const moved = joinArrangement({ ...context, session: alone }, stays, window.monitor, here);
   return applied(
     withFocus(moved, existingWindow(moved, window.id)),
     said(`on workspace ${here} alone`, 'this is the workspace it was last seen on'),
@@ -188,24 +188,24 @@ function toggleEverywhere(situation: CommandContext): Outcome {
 }
 
 /** One that left its tile by itself, out of it for the time being. */
-function liftedAlone(situation: CommandContext, window: SessionWindow): SessionWindow {
-  return liftedTo(window, liftedStanding(situation, window), isAfloat(situation.session, window));
+function liftedAlone(context: CommandContext, window: SessionWindow): SessionWindow {
+  return liftedTo(window, liftedStanding(context, window), isAfloat(context.session, window));
 }
 
 function isAfloat(session: Session, { workspace, monitor }: SessionWindow): boolean {
   return arrangementOf(session, workspace, monitor).afloat === true;
 }
 
-function landedUnlessAfloat(situation: CommandContext, window: SessionWindow): SessionWindow {
-  if (isAfloat(situation.session, window) && !window.lifted?.alone) return window;
+function landedUnlessAfloat(context: CommandContext, window: SessionWindow): SessionWindow {
+  if (isAfloat(context.session, window) && !window.lifted?.alone) return window;
   // One that never was moved is remembered where it is drawn.
-  const standing = window.standing ?? standingFor(situation, window);
+  const standing = window.standing ?? standingFor(context, window);
   return landed({ ...window, standing }, 'liftedAt');
 }
 
 /** float-all: every tiled window here floats where it is; again, all are back in their tiles. */
-function floatAll(situation: CommandContext): Outcome {
-  const { session, profile, desk } = situation;
+function floatAll(context: CommandContext): Outcome {
+  const { session, profile, desk } = context;
   const { workspace, monitor } = focusedArrangement(session);
   const isHere = (window: SessionWindow) =>
     window.workspace === workspace && window.monitor === monitor;
@@ -229,7 +229,7 @@ function floatAll(situation: CommandContext): Outcome {
       ({ afloat: _gone, ...rest }) => rest,
     );
     return applied(
-      withMovedAlone(situation, tiled),
+      withMovedAlone(context, tiled),
       said('all in their tiles', 'the arrangement from before float-all'),
     );
   }

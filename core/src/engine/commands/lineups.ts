@@ -33,10 +33,10 @@ import { openApp } from './windows.ts';
 import { inZonesOf } from './zones.ts';
 
 /** save-lineup: the windows of this workspace with their places, under a name; one of that name is replaced. */
-function saveLineup(situation: CommandContext, name: string): Outcome {
-  const { session } = situation;
+function saveLineup(context: CommandContext, name: string): Outcome {
+  const { session } = context;
   const { workspace, monitor } = focusedArrangement(session);
-  const together = lineupOf(situation, workspace, monitor, () => true);
+  const together = lineupOf(context, workspace, monitor, () => true);
   if (together.windows.length === 0) return noop(session, 'this workspace has no windows to save');
   const former = session.lineups?.find((lineup) => lineup.name === name);
   const saved: Lineup = { name, ...together };
@@ -76,22 +76,22 @@ function lineupNamed(session: Session, name: string): Lineup | string {
  * recall-lineup: its windows are together again on its workspace, each at its place; missing apps are
  * called. On another monitor a place is the zone of that name, else the same share of the work area.
  */
-function recallLineup(situation: CommandContext, which: string): Outcome {
-  const { session } = situation;
+function recallLineup(context: CommandContext, which: string): Outcome {
+  const { session } = context;
   const lineup = which === LAST ? session.together : lineupNamed(session, which);
   if (!lineup) return noop(session, 'no windows were placed together yet');
   if (typeof lineup === 'string') return noop(session, lineup);
-  const { session: called, ids, trace } = allCalled(situation, lineup);
-  const there = targetOf(situation, lineup);
+  const { session: called, ids, trace } = allCalled(context, lineup);
+  const there = targetOf(context, lineup);
   const isSamePlace = there.monitor === lineup.monitor && there.workspace === lineup.workspace;
   const brought = ids.reduce<Session>((now, id, i) => {
     const window = windowOf(now, id ?? undefined);
     return window
-      ? broughtTo({ ...situation, session: now }, window, lineup.windows[i]!, there)
+      ? broughtTo({ ...context, session: now }, window, lineup.windows[i]!, there)
       : now;
   }, called);
   const laid = isSamePlace ? withLayoutOf(brought, lineup, ids) : brought;
-  const placed = withPlaces({ ...situation, session: laid }, lineup, ids, there, isSamePlace);
+  const placed = withPlaces({ ...context, session: laid }, lineup, ids, there, isSamePlace);
   const focused =
     ids[lineup.windows.findIndex(({ id }) => id === lineup.focus)] ?? ids.find(Boolean);
   const next = windowOf(placed, focused ?? undefined);
@@ -105,7 +105,7 @@ function recallLineup(situation: CommandContext, which: string): Outcome {
       decided: `${name}: ${count} windows on workspace ${there.workspace}`,
       because: isSamePlace
         ? 'recalled to where it was'
-        : `recalled on ${monitorOf(situation.desk, there.monitor).name}`,
+        : `recalled on ${monitorOf(context.desk, there.monitor).name}`,
     },
     ...trace,
   );
@@ -126,13 +126,13 @@ function targetOf({ session, desk }: CommandContext, { workspace, monitor }: Las
 }
 
 /** The lineup's windows; for one whose window is not open, its app is called. */
-function allCalled(situation: CommandContext, lineup: LastLineup) {
-  const { profile } = situation;
-  const found = matched(situation.session, lineup.windows);
-  const there = targetOf(situation, lineup);
+function allCalled(context: CommandContext, lineup: LastLineup) {
+  const { profile } = context;
+  const found = matched(context.session, lineup.windows);
+  const there = targetOf(context, lineup);
   const shown = {
-    ...situation.session,
-    ...shownNow(situation.session, there.monitor, there.workspace),
+    ...context.session,
+    ...shownNow(context.session, there.monitor, there.workspace),
   };
   let session = withFocusOnMonitor(shown, there.monitor);
   const trace: Reason[] = [];
@@ -140,7 +140,7 @@ function allCalled(situation: CommandContext, lineup: LastLineup) {
     if (id !== null) return id;
     const { app, title } = lineup.windows[i]!;
     const before = session.windows.length;
-    const outcome = app === undefined ? null : openApp({ ...situation, session }, app);
+    const outcome = app === undefined ? null : openApp({ ...context, session }, app);
     const opened = outcome?.session.windows[before];
     if (!outcome || !opened) {
       trace.push({
@@ -162,13 +162,13 @@ function allCalled(situation: CommandContext, lineup: LastLineup) {
 
 /** A window on the lineup's workspace, held as it was then. */
 function broughtTo(
-  situation: CommandContext,
+  context: CommandContext,
   window: SessionWindow,
   { held, standing }: LineupWindow,
   { workspace, monitor }: Target,
 ): Session {
   const out = withList(
-    withList(situation.session, 'pocket', (ids) => ids.filter((id) => id !== window.id)),
+    withList(context.session, 'pocket', (ids) => ids.filter((id) => id !== window.id)),
     'minimised',
     (ids) => ids.filter((id) => id !== window.id),
   );
@@ -181,7 +181,7 @@ function broughtTo(
   if (there.workspace === workspace && there.monitor === monitor) {
     return withWindow(visible, window.id, ({ pocketedFrom: _from, ...rest }) => rest);
   }
-  return joinArrangement({ ...situation, session: visible }, there, monitor, workspace);
+  return joinArrangement({ ...context, session: visible }, there, monitor, workspace);
 }
 
 /** The layout as it was chosen and adjusted by key then. */
@@ -218,21 +218,21 @@ function boardOf(
 
 /** Every window at its place: by zone where the monitor has that, else as it was placed, else by its share. */
 function withPlaces(
-  situation: CommandContext,
+  context: CommandContext,
   lineup: LastLineup,
   ids: readonly (string | null)[],
   there: Target,
   isSamePlace: boolean,
 ): Session {
-  const { profile, desk } = situation;
+  const { profile, desk } = context;
   const ours = ids.filter((id) => id !== null);
-  const ordered = withArrangement(situation.session, there.workspace, there.monitor, (now) => ({
+  const ordered = withArrangement(context.session, there.workspace, there.monitor, (now) => ({
     ...now,
     order: [...ours, ...now.order.filter((id) => !ours.includes(id))],
   }));
   const fitting = fittingZoneBoards(profile, desk, monitorOf(desk, there.monitor));
   const layout = tilingInForce(profile, ordered, there.workspace, there.monitor).layout;
-  const zoned = arrange({ ...situation, session: ordered }, there.workspace, there.monitor).zoned;
+  const zoned = arrange({ ...context, session: ordered }, there.workspace, there.monitor).zoned;
   const board = boardOf(lineup, fitting);
   return lineup.windows.reduce<Session>((now, window, i) => {
     const id = ids[i];
@@ -255,9 +255,9 @@ function withPlaces(
 }
 
 export const lineupFunctions = {
-  'save-lineup': (now, { text }) =>
-    text ? saveLineup(now, text) : nothingTyped(now, 'the lineup'),
-  'forget-lineup': (now, { text }) =>
-    text ? forgetLineup(now, text) : nothingTyped(now, 'the lineup'),
-  'recall-lineup': (now, { which }) => recallLineup(now, which ?? LAST),
+  'save-lineup': (context, { text }) =>
+    text ? saveLineup(context, text) : nothingTyped(context, 'the lineup'),
+  'forget-lineup': (context, { text }) =>
+    text ? forgetLineup(context, text) : nothingTyped(context, 'the lineup'),
+  'recall-lineup': (context, { which }) => recallLineup(context, which ?? LAST),
 } satisfies Partial<CommandFunctions>;

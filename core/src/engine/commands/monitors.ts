@@ -1,7 +1,7 @@
 import type { CommandFunctions } from './command-functions.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { monitorRound, monitorTowards } from '../../desk/neighbours.ts';
-import type { PlacedMonitor } from '../../desk/monitors.ts';
+import type { DeskMonitor } from '../../desk/monitors.ts';
 import { isRole, monitorNamed, ROLES } from '../../desk/roles.ts';
 import { DIRECTIONS, type Direction } from '../../values/direction.ts';
 import { nearestName } from '../../values/nearest-name.ts';
@@ -25,7 +25,7 @@ import { joinArrangement } from './arrangement-member.ts';
  * The monitor meant: by a direction from the one with the focus, next or previous, by its id, name, a
  * pattern, or a role. A sentence for the person when there is none.
  */
-function meant({ session, desk }: CommandContext, which: string): PlacedMonitor | string {
+function meant({ session, desk }: CommandContext, which: string): DeskMonitor | string {
   const named = monitorNamed(which, desk.monitors);
   if (named) return named;
   const here = monitorOf(desk, session.focusMonitor);
@@ -44,9 +44,9 @@ function meant({ session, desk }: CommandContext, which: string): PlacedMonitor 
 }
 
 /** go-monitor: sends the focus to a monitor, to its most recent window, or to itself where it shows none. */
-function goMonitor(situation: CommandContext, which: string): Outcome {
-  const { session } = situation;
-  const to = meant(situation, which);
+function goMonitor(context: CommandContext, which: string): Outcome {
+  const { session } = context;
+  const to = meant(context, which);
   if (typeof to === 'string') return noop(session, to);
   if (to.id === session.focusMonitor) return noop(session, `${to.name} has the focus already`);
   const there = withFocusOnMonitor(session, to.id);
@@ -58,16 +58,16 @@ function goMonitor(situation: CommandContext, which: string): Outcome {
 }
 
 /** put-on-monitor: the focused window joins the end of the workspace another monitor shows. */
-function putOnMonitor(situation: CommandContext, which: string, follow: boolean): Outcome {
-  const { session, profile } = situation;
+function putOnMonitor(context: CommandContext, which: string, follow: boolean): Outcome {
+  const { session, profile } = context;
   const window = windowOf(session, session.focus);
   if (!window) return noop(session, 'no window has the focus');
-  const to = meant(situation, which);
+  const to = meant(context, which);
   if (typeof to === 'string') return noop(session, to);
   if (to.id === window.monitor) {
     return noop(session, `${windowName(profile, window)} is on ${to.name} already`);
   }
-  const put = joinArrangement(situation, window, to.id, shownOn(session, to.id));
+  const put = joinArrangement(context, window, to.id, shownOn(session, to.id));
   const next = follow
     ? withFocus(put, existingWindow(put, window.id))
     : withFocusOnMonitor(put, session.focusMonitor);
@@ -79,12 +79,12 @@ function putOnMonitor(situation: CommandContext, which: string, follow: boolean)
 }
 
 /** put-workspace-on-monitor: the shown workspace goes to another monitor, which is its home from now on. */
-function putWorkspaceOnMonitor(situation: CommandContext, which: string): Outcome {
-  const { session, desk } = situation;
+function putWorkspaceOnMonitor(context: CommandContext, which: string): Outcome {
+  const { session, desk } = context;
   if (desk.joined) {
     return noop(session, 'workspaces are joined: every monitor shows the same one');
   }
-  const to = meant(situation, which);
+  const to = meant(context, which);
   if (typeof to === 'string') return noop(session, to);
   const from = session.focusMonitor;
   const workspace = shownOn(session, from);
@@ -95,7 +95,7 @@ function putWorkspaceOnMonitor(situation: CommandContext, which: string): Outcom
     { id: workspace, monitor: to.id },
   ];
   const connection = { ...connectionState(session), workspacesPut };
-  const moved = afterReconnection({ ...situation, session: kept }, connection);
+  const moved = afterReconnection({ ...context, session: kept }, connection);
   const shown = { ...moved, ...shownNow(moved, to.id, workspace) };
   return applied(withFocusOnMonitor(shown, to.id), {
     about: workspace,
@@ -105,7 +105,7 @@ function putWorkspaceOnMonitor(situation: CommandContext, which: string): Outcom
 }
 
 export const monitorFunctions = {
-  'go-monitor': (now, { which }) => goMonitor(now, which),
-  'put-on-monitor': (now, { which, follow }) => putOnMonitor(now, which, follow ?? true),
-  'put-workspace-on-monitor': (now, { which }) => putWorkspaceOnMonitor(now, which),
+  'go-monitor': (context, { which }) => goMonitor(context, which),
+  'put-on-monitor': (context, { which, follow }) => putOnMonitor(context, which, follow ?? true),
+  'put-workspace-on-monitor': (context, { which }) => putWorkspaceOnMonitor(context, which),
 } satisfies Partial<CommandFunctions>;

@@ -64,9 +64,9 @@ function exchanged(list: string[], a: number, b: number): string[] {
 
 /** The focused window and its fellows in the order, or why an order means nothing to it. */
 function focusedTiled(
-  situation: CommandContext,
+  context: CommandContext,
 ): { window: SessionWindow; tiled: string[] } | Outcome {
-  const { session, profile } = situation;
+  const { session, profile } = context;
   const window = windowOf(session, session.focus);
   if (!window) return noop(session, 'no window has the focus');
   const { kind } = tilingInForce(profile, session, window.workspace, window.monitor).layout;
@@ -81,36 +81,36 @@ function focusedTiled(
 }
 
 /** move-D: exchanges the window with the one focus-D would choose; past the last it joins the neighbour's workspace. */
-export function moveTowards(situation: CommandContext, direction: Direction): Outcome {
-  return moved(situation, direction, 'exchanged with', exchanged);
+export function moveTowards(context: CommandContext, direction: Direction): Outcome {
+  return moved(context, direction, 'exchanged with', exchanged);
 }
 
 /** Takes the place of the window that focus-D would choose, and those between shift; past the last as move-D. */
-export function insertTowards(situation: CommandContext, direction: Direction): Outcome {
-  return moved(situation, direction, 'takes the place of', (tiled, at, ahead) => {
+export function insertTowards(context: CommandContext, direction: Direction): Outcome {
+  return moved(context, direction, 'takes the place of', (tiled, at, ahead) => {
     const others = tiled.filter((_, i) => i !== at);
     return [...others.slice(0, ahead), tiled[at]!, ...others.slice(ahead)];
   });
 }
 
 function moved(
-  situation: CommandContext,
+  context: CommandContext,
   direction: Direction,
   decided: string,
   change: (tiled: string[], at: number, ahead: number) => string[],
 ): Outcome {
-  const { session, profile, desk } = situation;
+  const { session, profile, desk } = context;
   const window = windowOf(session, session.focus);
   if (!window) return noop(session, 'no window has the focus');
   const overZones = window.placing
-    ? exchangedPlaces(situation, window, direction)
-    : moveOverZones(situation, window, direction);
+    ? exchangedPlaces(context, window, direction)
+    : moveOverZones(context, window, direction);
   if (overZones) return overZones;
   const { kind } = tilingInForce(profile, session, window.workspace, window.monitor).layout;
   const hasOrder = isTiled(window) && LAYOUTS[kind].can.order;
-  const ahead = hasOrder ? tiledAhead(situation, direction) : null;
+  const ahead = hasOrder ? tiledAhead(context, direction) : null;
   if (ahead) {
-    const next = reorder(situation, window, (tiled, at) =>
+    const next = reorder(context, window, (tiled, at) =>
       change(tiled, at, tiled.indexOf(ahead.id)),
     );
     return applied(next, {
@@ -121,7 +121,7 @@ function moved(
   }
   const to = monitorTowards(desk, monitorOf(desk, window.monitor), direction);
   if (!to) return noop(session, `nothing lies ${direction} of here`);
-  const there = joinArrangement(situation, window, to.id, shownOn(session, to.id));
+  const there = joinArrangement(context, window, to.id, shownOn(session, to.id));
   return applied(withFocus(there, existingWindow(there, window.id)), {
     about: window.id,
     decided: `on ${to.name}, workspace ${shownOn(session, to.id)}`,
@@ -131,13 +131,13 @@ function moved(
 
 /** Placed windows exchange their places; null where no placed window lies in that direction. */
 function exchangedPlaces(
-  situation: CommandContext,
+  context: CommandContext,
   window: SessionWindow,
   direction: Direction,
 ): Outcome | null {
-  const { session, profile } = situation;
+  const { session, profile } = context;
   const placed = session.windows.filter(({ placing }) => placing !== undefined);
-  const ahead = lookAhead({ ...situation, session: { ...session, windows: placed } }, direction);
+  const ahead = lookAhead({ ...context, session: { ...session, windows: placed } }, direction);
   if (!ahead || !('window' in ahead) || ahead.window.monitor !== window.monitor) return null;
   const other = ahead.window;
   const next = withSnap(withSnap(session, window.id, other.placing!), other.id, window.placing!);
@@ -149,10 +149,10 @@ function exchangedPlaces(
 }
 
 /** The tiled window on the same monitor that a move in this direction exchanges with. */
-function tiledAhead(situation: CommandContext, direction: Direction): SessionWindow | null {
-  const { session } = situation;
+function tiledAhead(context: CommandContext, direction: Direction): SessionWindow | null {
+  const { session } = context;
   const onlyTiled = {
-    ...situation,
+    ...context,
     session: { ...session, windows: session.windows.filter(isTiled) },
   };
   const ahead = lookAhead(onlyTiled, direction);
@@ -161,42 +161,42 @@ function tiledAhead(situation: CommandContext, direction: Direction): SessionWin
 }
 
 /** move-earlier (−1) and move-later (1): exchanges with the neighbour in the order; on a board, with the zone before or after. */
-function moveInOrder(situation: CommandContext, step: 1 | -1): Outcome {
-  const overZones = moveOverZonesInOrder(situation, step);
+function moveInOrder(context: CommandContext, step: 1 | -1): Outcome {
+  const overZones = moveOverZonesInOrder(context, step);
   if (overZones) return overZones;
-  const focused = focusedTiled(situation);
+  const focused = focusedTiled(context);
   if (!('window' in focused)) return focused;
   const { window, tiled } = focused;
   const at = tiled.indexOf(window.id);
   const other = tiled[at + step];
   if (other === undefined) {
-    return noop(situation.session, `it is the ${step > 0 ? 'last' : 'first'} in the order`);
+    return noop(context.session, `it is the ${step > 0 ? 'last' : 'first'} in the order`);
   }
   return applied(
-    reorder(situation, window, (list) => exchanged(list, at, at + step)),
+    reorder(context, window, (list) => exchanged(list, at, at + step)),
     {
       about: window.id,
       decided: `place ${at + step + 1} of ${tiled.length}`,
-      because: `exchanged with ${windowName(situation.profile, existingWindow(situation.session, other))}`,
+      because: `exchanged with ${windowName(context.profile, existingWindow(context.session, other))}`,
     },
   );
 }
 
-function swapWithLead(situation: CommandContext): Outcome {
-  return toLead(situation, (tiled, at) => exchanged(tiled, at, 0));
+function swapWithLead(context: CommandContext): Outcome {
+  return toLead(context, (tiled, at) => exchanged(tiled, at, 0));
 }
 
-function promote(situation: CommandContext): Outcome {
-  return toLead(situation, (tiled, at) => [tiled[at]!, ...tiled.filter((_, i) => i !== at)]);
+function promote(context: CommandContext): Outcome {
+  return toLead(context, (tiled, at) => [tiled[at]!, ...tiled.filter((_, i) => i !== at)]);
 }
 
 function toLead(
-  situation: CommandContext,
+  context: CommandContext,
   change: (tiled: string[], at: number) => string[],
 ): Outcome {
-  const focused = focusedTiled(situation);
+  const focused = focusedTiled(context);
   if (!('window' in focused)) return focused;
-  const { session, profile } = situation;
+  const { session, profile } = context;
   const { window, tiled } = focused;
   const { layout } = tilingInForce(profile, session, window.workspace, window.monitor);
   if (!LAYOUTS[layout.kind].can.lead) {
@@ -206,7 +206,7 @@ function toLead(
     return noop(session, `${windowName(profile, window)} is the lead already`);
   }
   const former = windowName(profile, existingWindow(session, tiled[0]));
-  return applied(reorder(situation, window, change), {
+  return applied(reorder(context, window, change), {
     about: window.id,
     decided: 'lead',
     because: `it takes the place of ${former}`,
@@ -215,8 +215,8 @@ function toLead(
 
 export const moveFunctions = {
   ...inDirections('move', moveTowards),
-  'move-earlier': (now) => moveInOrder(now, -1),
-  'move-later': (now) => moveInOrder(now, 1),
+  'move-earlier': (context) => moveInOrder(context, -1),
+  'move-later': (context) => moveInOrder(context, 1),
   'swap-with-lead': swapWithLead,
   promote,
 } satisfies Partial<CommandFunctions>;

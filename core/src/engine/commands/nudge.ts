@@ -24,11 +24,11 @@ interface Free {
 }
 
 function freely(
-  situation: CommandContext,
+  context: CommandContext,
   move: (free: Free) => { rect: Rect; decided: string; because: string } | string,
 ): Outcome {
-  const { session, profile, desk } = situation;
-  const window = focusedWindow(situation);
+  const { session, profile, desk } = context;
+  const window = focusedWindow(context);
   if (isOutcome(window)) return window;
   const { x, y, width, height } = computePlacements(session, profile, desk).placements.find(
     ({ id }) => id === window.id,
@@ -44,15 +44,15 @@ function freely(
   if (typeof moved === 'string') return noop(session, moved);
   const { decided, because } = moved;
   const rect = floats ? keptInside(area, onGrid(moved.rect, monitor, grid)) : moved.rect;
-  return applied(withRect(situation, window, rect), { about: window.id, decided, because });
+  return applied(withRect(context, window, rect), { about: window.id, decided, because });
 }
 
 /**
  * The window over a rectangle: one that floats stands there from now on; one that is tiled or placed has it
  * as its place, and put-back brings it to its tile.
  */
-function withRect(situation: CommandContext, window: SessionWindow, rect: Rect): Session {
-  const { session, desk } = situation;
+function withRect(context: CommandContext, window: SessionWindow, rect: Rect): Session {
+  const { session, desk } = context;
   const at = toFloatingRect(rect, monitorOf(desk, window.monitor));
   if (window.held === 'floating' && !window.placing) {
     return withWindow(session, window.id, (there) => ({
@@ -65,8 +65,8 @@ function withRect(situation: CommandContext, window: SessionWindow, rect: Rect):
 }
 
 /** centre: in the middle of the work area, as large as it is. */
-function centre(situation: CommandContext): Outcome {
-  return freely(situation, ({ rect, area }) => {
+function centre(context: CommandContext): Outcome {
+  return freely(context, ({ rect, area }) => {
     const { width, height } = rect;
     const to = keptInside(area, centredIn(area, { width, height }));
     if (sameRect(to, rect)) return 'it is in the middle';
@@ -75,8 +75,8 @@ function centre(situation: CommandContext): Outcome {
 }
 
 /** bigger (1) and smaller (−1): a step on each of its four sides, inside the work area. */
-function resized(situation: CommandContext, by: 1 | -1): Outcome {
-  return freely(situation, ({ window, rect, area, step, least }) => {
+function resized(context: CommandContext, by: 1 | -1): Outcome {
+  return freely(context, ({ window, rect, area, step, least }) => {
     if (window.resizable === false) return 'its size is fixed';
     const along = (length: number, room: number, minimum: number) =>
       by > 0
@@ -97,8 +97,8 @@ function resized(situation: CommandContext, by: 1 | -1): Outcome {
 }
 
 /** nudge-D: a step in a direction, kept inside the work area. */
-export function nudge(situation: CommandContext, direction: Direction): Outcome {
-  return freely(situation, ({ rect, area, step }) => {
+export function nudge(context: CommandContext, direction: Direction): Outcome {
+  return freely(context, ({ rect, area, step }) => {
     const axis = axisOf(direction);
     const by = isForward(direction) ? step : -step;
     const to = keptInside(area, { ...rect, [axis]: rect[axis] + by });
@@ -110,7 +110,7 @@ export function nudge(situation: CommandContext, direction: Direction): Outcome 
 
 export const nudgeFunctions = {
   centre,
-  bigger: (now) => resized(now, 1),
-  smaller: (now) => resized(now, -1),
+  bigger: (context) => resized(context, 1),
+  smaller: (context) => resized(context, -1),
   ...inDirections('nudge', nudge),
 } satisfies Partial<CommandFunctions>;

@@ -18,24 +18,24 @@ import { putInZone } from './zones.ts';
 type Offering = InteractionOf<'offer'>;
 
 /** A session in which the next empty place is offered; none where nothing is left to offer. */
-export function startOffer(situation: CommandContext, wanted: Partial<Offering>): Session {
-  const rest = withoutInteraction(situation.session);
+export function startOffer(context: CommandContext, wanted: Partial<Offering>): Session {
+  const rest = withoutInteraction(context.session);
   const offer: Offering = { kind: 'offer', typed: '', skipped: 0, ...wanted };
-  return offerNow({ ...situation, session: rest }, offer) ? withInteraction(rest, offer) : rest;
+  return offerNow({ ...context, session: rest }, offer) ? withInteraction(rest, offer) : rest;
 }
 
 /** offer-places: the empty places here, one after the other, to any window. */
-function offerPlaces(situation: CommandContext): Outcome {
-  const next = startOffer(situation, { asked: true });
+function offerPlaces(context: CommandContext): Outcome {
+  const next = startOffer(context, { asked: true });
   if (!interactionOf(next, 'offer'))
-    return noop(situation.session, 'no place here is empty beside placed windows');
-  return applied(next, answerOffer({ ...situation, session: next }));
+    return noop(context.session, 'no place here is empty beside placed windows');
+  return applied(next, answerOffer({ ...context, session: next }));
 }
 
 /** What the digits mean now, as a reason. */
-export function answerOffer(situation: CommandContext): { decided: string; because: string } {
-  const offering = interactionOf(situation.session, 'offer');
-  const offer = offering && offerNow(situation, offering);
+export function answerOffer(context: CommandContext): { decided: string; because: string } {
+  const offering = interactionOf(context.session, 'offer');
+  const offer = offering && offerNow(context, offering);
   if (!offer)
     return { decided: 'no more offers', because: 'no place is empty, or no window is left' };
   const { width, height } = offer.place.rect;
@@ -47,15 +47,11 @@ export function answerOffer(situation: CommandContext): { decided: string; becau
 }
 
 /** The chosen window in the offered place. The focus stays where it is. */
-export function takeOffer(
-  situation: CommandContext,
-  { place, windows }: Offer,
-  at: number,
-): Outcome {
-  const { session, profile } = situation;
+export function takeOffer(context: CommandContext, { place, windows }: Offer, at: number): Outcome {
+  const { session, profile } = context;
   const window = windows[at]!;
-  if (place.zone) return putInZone(situation, window, place.zone.board, place.zone.name);
-  const placing = snapForOffer(situation, window, place.rect);
+  if (place.zone) return putInZone(context, window, place.zone.board, place.zone.name);
+  const placing = snapForOffer(context, window, place.rect);
   const { width, height } = place.rect;
   const where = placing.at ? `${width} × ${height}` : snapText(placing);
   return applied(withSnap(session, window.id, placing), {
@@ -66,15 +62,15 @@ export function takeOffer(
 }
 
 /** fill-rest: into the largest empty place beside windows that are placed or in zones. */
-function fillRest(situation: CommandContext): Outcome {
-  const { session } = situation;
-  const window = focusedWindow(situation);
+function fillRest(context: CommandContext): Outcome {
+  const { session } = context;
+  const window = focusedWindow(context);
   if (isOutcome(window)) return window;
-  const rect = emptyPlaceOffered(situation, window);
+  const rect = emptyPlaceOffered(context, window);
   if (!rect) {
     return noop(session, 'no other window has a place here, or none is left beside them');
   }
-  const placing = snapForOffer(situation, window, rect);
+  const placing = snapForOffer(context, window, rect);
   const next = withSnap(session, window.id, placing);
   const isThere = isEqual(window.placing, placing) && !isIn(window, 'maximised');
   if (isThere) return noop(session, 'it has the largest empty place');

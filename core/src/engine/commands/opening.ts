@@ -39,38 +39,38 @@ import { handOf } from './split.ts';
  * @param goes what the list of what opens at the start says of it, before any rule
  */
 export function onWindowOpened(
-  situation: CommandContext,
+  context: CommandContext,
   input: WindowInput,
   goes: RuleSettings = {},
 ): Outcome {
-  if (windowOf(situation.session, input.id)) {
-    return noop(situation.session, `${input.id} is open already`);
+  if (windowOf(context.session, input.id)) {
+    return noop(context.session, `${input.id} is open already`);
   }
-  const { session, trace } = openWindow(situation, input, goes);
-  return applied(session, ...trace, ...rulesWhy({ ...situation, session }, input.id));
+  const { session, trace } = openWindow(context, input, goes);
+  return applied(session, ...trace, ...rulesWhy({ ...context, session }, input.id));
 }
 
 /** The same, for a window that is not open yet, and without the reasons that are the rules'. */
 export function openWindow(
-  situation: CommandContext,
+  context: CommandContext,
   input: WindowInput,
   goes: RuleSettings = {},
 ): Outcome {
-  const { session } = situation;
-  const without = spotOf(situation, input, {});
+  const { session } = context;
+  const without = spotOf(context, input, {});
   const parent = parentApp(session.windows, input.parent);
-  const ruling = rulingFor(situation, input, without, parent, { atStart: goes });
+  const ruling = rulingFor(context, input, without, parent, { atStart: goes });
   const { follows } = ruling;
-  const spot = spotOf(situation, input, follows);
-  const { window, stands } = openedWindow(situation, { ...input, ...spot }, ruling);
-  const ordered = entered(situation, window, follows);
-  const placed = snappedByRule({ ...situation, session: ordered.session }, window.id, follows);
+  const spot = spotOf(context, input, follows);
+  const { window, stands } = openedWindow(context, { ...input, ...spot }, ruling);
+  const ordered = entered(context, window, follows);
+  const placed = snappedByRule({ ...context, session: ordered.session }, window.id, follows);
   const next = withFirstFocus(session, placed.session, window.id, follows);
   return applied(
     next,
     {
       about: window.id,
-      decided: `${windowName(situation.profile, window)} on workspace ${spot.workspace}`,
+      decided: `${windowName(context.profile, window)} on workspace ${spot.workspace}`,
       because: spotBecause(input, ruling),
     },
     ordered.reason,
@@ -78,9 +78,7 @@ export function openWindow(
       ? []
       : [{ about: window.id, decided: 'where it was moved last', because: stands }]),
     ...ruling.trace,
-    ...(placed.trace.length > 0
-      ? placed.trace
-      : seatTaken({ ...situation, session: next }, window)),
+    ...(placed.trace.length > 0 ? placed.trace : seatTaken({ ...context, session: next }, window)),
   );
 }
 
@@ -108,11 +106,11 @@ function spotBecause({ workspace, monitor }: WindowInput, { ruled: { gave } }: R
 
 /** The window with all that is known of it, before it has a place in the order. */
 function openedWindow(
-  situation: CommandContext,
+  context: CommandContext,
   input: WindowInput & WindowLocation,
   { follows, ruled }: Ruling,
 ): { window: SessionWindow; stands: string | null } {
-  const { session, profile } = situation;
+  const { session, profile } = context;
   const { workspace, monitor } = input;
   const { afloat } = arrangementOf(session, workspace, monitor);
   const held = heldByRule({ ...input, held: input.held ?? 'tiled' }, follows);
@@ -125,17 +123,17 @@ function openedWindow(
   };
   const tiling = tilingInForce(profile, session, workspace, monitor);
   const isTileless =
-    tiling.layout.kind === 'free' || !hasZoneLeft(arrange(situation, workspace, monitor));
+    tiling.layout.kind === 'free' || !hasZoneLeft(arrange(context, workspace, monitor));
   const stands = window.held !== 'tiled' || isTileless || session.paused !== undefined;
   if (!stands) return { window, stands: null };
   if (input.standing) {
     const isFree = window.held === 'floating' || window.held === 'left-alone';
     const standing = isFree
-      ? givenFloatingRect(window.held, input.standing, monitorOf(situation.desk, monitor))
+      ? givenFloatingRect(window.held, input.standing, monitorOf(context.desk, monitor))
       : input.standing;
     return { window: { ...window, standing }, stands: null };
   }
-  const { standing, because } = floatingRectByRule(situation, window, follows);
+  const { standing, because } = floatingRectByRule(context, window, follows);
   return { window: { ...window, standing }, stands: because };
 }
 
@@ -151,11 +149,11 @@ function hasZoneLeft({ tiling, zoned, unseated }: ArrangedWorkspace): boolean {
 
 /** The session with a window more, at its place in the order. */
 function entered(
-  situation: CommandContext,
+  context: CommandContext,
   window: SessionWindow,
   follows: RuleSettings,
 ): { session: Session; reason: Reason } {
-  const { session, profile } = situation;
+  const { session, profile } = context;
   const { id, workspace, monitor, standing } = window;
   const app = window.app ?? id;
   const { paused } = session;
@@ -167,7 +165,7 @@ function entered(
   };
   const entry = paused
     ? { change: atEnd(id), ...WAITS }
-    : entryOf(situation, tilingInForce(profile, session, workspace, monitor), window, follows);
+    : entryOf(context, tilingInForce(profile, session, workspace, monitor), window, follows);
   const { decided, because } = entry;
   return {
     session: withArrangement(more, workspace, monitor, entry.change),
@@ -191,9 +189,9 @@ function withFirstFocus(before: Session, now: Session, id: string, follows: Rule
   return { ...listed, recent: isFirst ? [id, ...recent] : [focused, id, ...others] };
 }
 
-function seatTaken(situation: CommandContext, { id }: SessionWindow): Reason[] {
-  if (situation.session.paused) return [];
-  const seat = zoneBoardHere(situation, existingWindow(situation.session, id))?.seat;
+function seatTaken(context: CommandContext, { id }: SessionWindow): Reason[] {
+  if (context.session.paused) return [];
+  const seat = zoneBoardHere(context, existingWindow(context.session, id))?.seat;
   if (!seat) return [];
   const because = seat.isOver ? 'every zone is taken' : 'the next empty zone';
   return [{ about: id, decided: `in ${seat.zones.join(' and ')}`, because }];
@@ -219,12 +217,12 @@ const atEnd = (id: string) => (arrangement: Arrangement) => ({
 
 /** How a window that opens enters its arrangement, and why so. */
 function entryOf(
-  situation: CommandContext,
+  context: CommandContext,
   tiling: TilingInForce,
   window: SessionWindow,
   { join }: RuleSettings,
 ): Entry {
-  const { session } = situation;
+  const { session } = context;
   const { id, workspace, monitor, ruled } = window;
   if (!isTiled(window)) return { change: atEnd(id), ...notTiled(window) };
   const { order } = arrangementOf(session, workspace, monitor);
@@ -237,7 +235,7 @@ function entryOf(
     focused.monitor === monitor;
   const where = join ?? tiling.newWindows;
   if (tiling.layout.kind === 'split' && isHere && join !== 'lead' && join !== 'end') {
-    return dividing(situation, focused, id);
+    return dividing(context, focused, id);
   }
   const set = join
     ? AS_SAID
@@ -275,9 +273,9 @@ function after(order: readonly string[], beside: string, id: string): string[] {
 }
 
 /** The new window shares the focused one's place: as it was told, else along the longer side. */
-function dividing(situation: CommandContext, focused: SessionWindow, id: string): Entry {
-  const arranged = arrange(situation, focused.workspace, focused.monitor);
-  const told = arrangementOf(situation.session, focused.workspace, focused.monitor).divides;
+function dividing(context: CommandContext, focused: SessionWindow, id: string): Entry {
+  const arranged = arrange(context, focused.workspace, focused.monitor);
+  const told = arrangementOf(context.session, focused.workspace, focused.monitor).divides;
   const isTold = told?.window === focused.id;
   const at = arranged.tiled.indexOf(focused);
   const axis = isTold ? told.axis : longerAxis(arranged.tiles?.[at] ?? arranged.area);
@@ -291,7 +289,7 @@ function dividing(situation: CommandContext, focused: SessionWindow, id: string)
         hand: dividedBy(hand ?? focused.id, focused.id, id, axis),
       };
     },
-    decided: `tiled, ${axis === 'x' ? 'right of' : 'below'} ${windowName(situation.profile, focused)}`,
+    decided: `tiled, ${axis === 'x' ? 'right of' : 'below'} ${windowName(context.profile, focused)}`,
     because: isTold ? 'split by key' : 'it halves the longer side of the focused window',
   };
 }

@@ -187,7 +187,7 @@ describe('corner-pick', () => {
   it('that goes on is there again, with what was typed, after another key was down or a window was shaped', () => {
     const typing = desk.run('corner-pick', 'corner-go-on', pick('ad'));
     const open = { kind: 'corner-pick', typed: 'ad', goOn: true };
-    const switching = typing.event({ type: 'key-held', command: { command: 'switch-window' } });
+    const switching = typing.event({ type: 'key-pressed', command: { command: 'switch-window' } });
     expect(switching.session.interaction).toMatchObject({ kind: 'switching', resumes: open });
     expect(picking(switching)).toEqual(open);
     const released = switching.event({ type: 'key-released', taken: true });

@@ -3,7 +3,7 @@ import { withStandIn, boundAt, bindingText, withBinding } from '../../keys/edit.
 import { withBlockAsZone } from '../../zones/block-zone.ts';
 import type { CommandFunctions } from './command-functions.ts';
 import { monitorOf } from '../../desk/desk.ts';
-import type { PlacedMonitor } from '../../desk/monitors.ts';
+import type { DeskMonitor } from '../../desk/monitors.ts';
 import { workArea } from '../../desk/work-area.ts';
 import type { ZoneBoard } from '../../model/zone-board.ts';
 import {
@@ -66,7 +66,7 @@ export function gridHere({ session, profile, desk }: CommandContext): CornerGrid
 }
 
 /** The lettered and numbered grid over a monitor. */
-export function gridOf({ cornerPick }: SnapSettings, monitor: PlacedMonitor): CornerGrid {
+export function gridOf({ cornerPick }: SnapSettings, monitor: DeskMonitor): CornerGrid {
   return cornerGrid(cornerPick, workArea(monitor).area);
 }
 
@@ -74,10 +74,10 @@ export function gridOf({ cornerPick }: SnapSettings, monitor: PlacedMonitor): Co
  * pick-board: the boards that fit this monitor, the marked one drawn on it; a number is a zone of that, a letter or
  * an arrow marks another, Enter takes it as the layout here. Again, it ends.
  */
-function pickBoard(situation: CommandContext): Outcome {
-  const { session } = situation;
+function pickBoard(context: CommandContext): Outcome {
+  const { session } = context;
   if (interactionOf(session, 'board-pick')) return drop(session);
-  const choices = zoneBoardChoices(situation);
+  const choices = zoneBoardChoices(context);
   if (choices.length === 0) return noop(session, 'no zone board fits this monitor');
   return applied(withInteraction(session, { kind: 'board-pick', typed: '' }), {
     decided: `${choices.length === 1 ? 'one board fits' : `${choices.length} boards fit`} this monitor`,
@@ -87,13 +87,13 @@ function pickBoard(situation: CommandContext): Outcome {
 }
 
 /** corner-pick: opens the lettered and numbered grid over the monitor; again, it ends. */
-function cornerPick(situation: CommandContext): Outcome {
-  const { session, profile } = situation;
+function cornerPick(context: CommandContext): Outcome {
+  const { session, profile } = context;
   if (interactionOf(session, 'corner-pick')) return drop(session);
   const { goOn } = profile.placing.cornerPick;
   return applied(withInteraction(session, { kind: 'corner-pick', typed: '', goOn }), {
     decided: 'corner pick',
-    because: `${gridText(gridHere(situation))}; two letters and two digits make a block`,
+    because: `${gridText(gridHere(context))}; two letters and two digits make a block`,
   });
 }
 
@@ -119,22 +119,22 @@ const NO_GRID = 'no corner pick is open';
 const EDITED = 'by key; undo outside Rehearse takes it back';
 
 /** The block typed so far into an open corner pick. */
-function blockHere(situation: CommandContext): Block | Outcome {
-  const { session } = situation;
+function blockHere(context: CommandContext): Block | Outcome {
+  const { session } = context;
   const picking = pickingOf(session);
   if (picking?.kind !== 'corner-pick') return noop(session, NO_GRID);
   return (
-    blockOf(gridHere(situation), picking.typed) ??
+    blockOf(gridHere(context), picking.typed) ??
     noop(session, 'type a letter or a digit of the grid first')
   );
 }
 
 /** keep-block: the block is a zone of a board from now on. */
-function keepBlock(situation: CommandContext): Outcome {
-  const { session, profile } = situation;
-  const block = blockHere(situation);
+function keepBlock(context: CommandContext): Outcome {
+  const { session, profile } = context;
+  const block = blockHere(context);
   if ('trace' in block) return block;
-  const { profile: edit, board, zone } = withBlockAsZone(profile, gridHere(situation), block);
+  const { profile: edit, board, zone } = withBlockAsZone(profile, gridHere(context), block);
   return {
     ...applied(session, { decided: `${zone} of the board ${board}`, because: EDITED }),
     edit,
@@ -142,9 +142,9 @@ function keepBlock(situation: CommandContext): Outcome {
 }
 
 /** bind-block: the next keys that are pressed place a window over the block; with keys, those do. */
-function bindBlock(situation: CommandContext, pressed: string | undefined): Outcome {
-  const { session, profile } = situation;
-  const block = blockHere(situation);
+function bindBlock(context: CommandContext, pressed: string | undefined): Outcome {
+  const { session, profile } = context;
+  const block = blockHere(context);
   if ('trace' in block) return block;
   const { typed, goOn } = pickingOf(session) as InteractionOf<'corner-pick'>;
   const asked = { kind: 'corner-pick', typed, goOn, asksKeys: true } as const;
@@ -191,20 +191,20 @@ function pickBack({ session }: CommandContext): Outcome {
  * pick-next (1) and pick-previous (−1): the next empty place is offered, and this one left as it is; or the next of
  * the boards is marked, the first again after the last.
  */
-function pickStep(situation: CommandContext, step: 1 | -1): Outcome {
-  const { session } = situation;
+function pickStep(context: CommandContext, step: 1 | -1): Outcome {
+  const { session } = context;
   const picking = pickingOf(session);
-  if (picking?.kind === 'board-pick') return markBoard(situation, picking, step);
+  if (picking?.kind === 'board-pick') return markBoard(context, picking, step);
   if (picking?.kind !== 'offer') return noop(session, 'no place or board is offered');
   const skipped = picking.skipped + step;
   if (skipped < 0) return noop(session, 'this is the first empty place');
-  const next = startOffer(situation, { ...picking, typed: '', skipped });
-  return applied(next, answerOffer({ ...situation, session: next }));
+  const next = startOffer(context, { ...picking, typed: '', skipped });
+  return applied(next, answerOffer({ ...context, session: next }));
 }
 
-function markBoard(situation: CommandContext, picking: Picking, step: 1 | -1): Outcome {
-  const { session } = situation;
-  const choices = zoneBoardChoices(situation);
+function markBoard(context: CommandContext, picking: Picking, step: 1 | -1): Outcome {
+  const { session } = context;
+  const choices = zoneBoardChoices(context);
   const at = choices.findIndex(({ isMarked }) => isMarked);
   const next = choices[(at + step + choices.length) % choices.length];
   if (!next || choices.length === 1) return noop(session, 'no other zone board fits this monitor');
@@ -215,13 +215,13 @@ function markBoard(situation: CommandContext, picking: Picking, step: 1 | -1): O
 }
 
 /** pick-take: takes the block typed so far, or the marked board as the layout here. */
-function pickTake(situation: CommandContext): Outcome {
-  const { session } = situation;
+function pickTake(context: CommandContext): Outcome {
+  const { session } = context;
   const picking = pickingOf(session);
-  if (picking?.kind === 'board-pick') return takeBoard(situation);
+  if (picking?.kind === 'board-pick') return takeBoard(context);
   if (picking?.kind !== 'corner-pick') return noop(session, NO_PICK);
-  const block = blockOf(gridHere(situation), picking.typed);
-  return block ? takeBlock(situation, picking.typed) : noop(session, 'no letter or digit is typed');
+  const block = blockOf(gridHere(context), picking.typed);
+  return block ? takeBlock(context, picking.typed) : noop(session, 'no letter or digit is typed');
 }
 
 function withTyped(session: Session, picking: Picking, typed: string): Session {
@@ -233,25 +233,25 @@ function said(typed: string) {
 }
 
 /** pick: types letters and digits, one after the other. */
-function pick(situation: CommandContext, keys: string): Outcome {
-  let now: Outcome = applied(situation.session);
+function pick(context: CommandContext, keys: string): Outcome {
+  let now: Outcome = applied(context.session);
   for (const key of keys.toLowerCase()) {
     const picking = pickingOf(now.session);
     if (!picking) return noop(now.session, NO_PICK);
-    const next = picked({ ...situation, session: now.session }, picking, key);
+    const next = picked({ ...context, session: now.session }, picking, key);
     now = { session: next.session, trace: [...now.trace, ...next.trace] };
   }
   return now;
 }
 
-function picked(situation: CommandContext, picking: Picking, key: string): Outcome {
+function picked(context: CommandContext, picking: Picking, key: string): Outcome {
   switch (picking.kind) {
     case 'offer':
-      return pickedOffer(situation, picking, key);
+      return pickedOffer(context, picking, key);
     case 'board-pick':
-      return pickedBoard(situation, picking, key);
+      return pickedBoard(context, picking, key);
     case 'corner-pick':
-      return pickedCorner(situation, picking, key);
+      return pickedCorner(context, picking, key);
   }
 }
 
@@ -262,42 +262,42 @@ function asStep(before: Session, outcome: Outcome, command: string): Outcome {
 }
 
 function pickedOffer(
-  situation: CommandContext,
+  context: CommandContext,
   picking: InteractionOf<'offer'>,
   key: string,
 ): Outcome {
-  const { session } = situation;
-  const offer = offerNow(situation, picking);
-  if (!offer) return applied(withoutInteraction(session), answerOffer(situation));
+  const { session } = context;
+  const offer = offerNow(context, picking);
+  if (!offer) return applied(withoutInteraction(session), answerOffer(context));
   const at = numberLabels(offer.windows.length);
   const typed = picking.typed + key;
   if (!at.some((label) => label.startsWith(typed)))
     return noop(session, `type a number from ${at[0]} to ${at.at(-1)}`);
   const chosen = at.indexOf(typed);
   if (chosen < 0) return applied(withTyped(session, picking, typed), said(typed));
-  const taken = takeOffer({ ...situation, session: withoutInteraction(session) }, offer, chosen);
-  const step = asStep(session, withLastLineup(situation, taken), 'offer-places');
-  const next = startOffer({ ...situation, session: step.session }, { ...picking, typed: '' });
-  return { session: next, trace: [...step.trace, answerOffer({ ...situation, session: next })] };
+  const taken = takeOffer({ ...context, session: withoutInteraction(session) }, offer, chosen);
+  const step = asStep(session, withLastLineup(context, taken), 'offer-places');
+  const next = startOffer({ ...context, session: step.session }, { ...picking, typed: '' });
+  return { session: next, trace: [...step.trace, answerOffer({ ...context, session: next })] };
 }
 
-function takeBoard(situation: CommandContext): Outcome {
-  const { session } = situation;
-  const marked = zoneBoardChoices(situation).find(({ isMarked }) => isMarked);
+function takeBoard(context: CommandContext): Outcome {
+  const { session } = context;
+  const marked = zoneBoardChoices(context).find(({ isMarked }) => isMarked);
   if (!marked) return noop(session, 'no zone board fits this monitor');
-  const closed = { ...situation, session: withoutInteraction(session) };
+  const closed = { ...context, session: withoutInteraction(session) };
   const outcome = useLayout(closed, { kind: 'board', board: marked.board.id });
   const step = asStep(closed.session, outcome, 'pick-board');
-  return withOffers({ ...situation, session: step.session }, step, {});
+  return withOffers({ ...context, session: step.session }, step, {});
 }
 
 function pickedBoard(
-  situation: CommandContext,
+  context: CommandContext,
   picking: InteractionOf<'board-pick'>,
   key: string,
 ): Outcome {
-  const { session } = situation;
-  const choices = zoneBoardChoices(situation);
+  const { session } = context;
+  const choices = zoneBoardChoices(context);
   if (choices.some(({ letter }) => letter === key))
     return applied(withTyped(session, picking, key), said(key));
   const marked = choices.find(({ isMarked }) => isMarked) ?? choices[0]!;
@@ -311,12 +311,12 @@ function pickedBoard(
   }
   const zone = board.zones[numbers.indexOf(digits)];
   if (!zone) return applied(withTyped(session, picking, letter + digits), said(letter + digits));
-  const here = { ...situation, session: withoutInteraction(session) };
+  const here = { ...context, session: withoutInteraction(session) };
   const window = focusedWindow(here);
   if (isOutcome(window)) return window;
   const put = putInZone(here, window, board, zone.name);
   const step = asStep(here.session, withLastLineup(here, put), 'pick-board');
-  return withOffers({ ...situation, session: step.session }, step, {
+  return withOffers({ ...context, session: step.session }, step, {
     besides: window.id,
     board: board.id,
   });
@@ -324,40 +324,40 @@ function pickedBoard(
 
 /** The outcome of a placing, with the empty places offered to other windows, where that is set. */
 export function withOffers(
-  situation: CommandContext,
+  context: CommandContext,
   outcome: Outcome,
   wanted: Partial<InteractionOf<'offer'>>,
 ): Outcome {
-  if (!situation.profile.placing.offers) return outcome;
-  const next = startOffer(situation, wanted);
+  if (!context.profile.placing.offers) return outcome;
+  const next = startOffer(context, wanted);
   if (!interactionOf(next, 'offer')) return outcome;
-  return { session: next, trace: [...outcome.trace, answerOffer({ ...situation, session: next })] };
+  return { session: next, trace: [...outcome.trace, answerOffer({ ...context, session: next })] };
 }
 
 function pickedCorner(
-  situation: CommandContext,
+  context: CommandContext,
   picking: InteractionOf<'corner-pick'>,
   key: string,
 ): Outcome {
-  const { session } = situation;
-  const grid = gridHere(situation);
+  const { session } = context;
+  const grid = gridHere(context);
   const typed = typedOn(grid, picking.typed, key);
   if (typed === null) return noop(session, `two of each at most: ${gridText(grid)}`);
-  if (blockOf(grid, typed)?.isWhole) return takeBlock(situation, typed);
+  if (blockOf(grid, typed)?.isWhole) return takeBlock(context, typed);
   return applied(withTyped(session, picking, typed), said(typed));
 }
 
 /** The focused window over a block of the grid. */
-function takeBlock(situation: CommandContext, typed: string): Outcome {
-  const { session } = situation;
+function takeBlock(context: CommandContext, typed: string): Outcome {
+  const { session } = context;
   const picking = pickingOf(session) as InteractionOf<'corner-pick'>;
-  const { x, y } = blockOf(gridHere(situation), typed)!;
-  const closed = { ...situation, session: withoutInteraction(session) };
+  const { x, y } = blockOf(gridHere(context), typed)!;
+  const closed = { ...context, session: withoutInteraction(session) };
   const placed = withLastLineup(closed, snapTo(closed, { x, y }));
   const step = asStep(closed.session, placed, 'corner-pick');
   if (!picking.goOn) {
     const besides = session.focus === undefined ? {} : { besides: session.focus };
-    return withOffers({ ...situation, session: step.session }, step, besides);
+    return withOffers({ ...context, session: step.session }, step, besides);
   }
   return {
     ...step,
@@ -370,11 +370,11 @@ export const pickFunctions = {
   'corner-pick': cornerPick,
   'corner-go-on': cornerGoOn,
   'keep-block': keepBlock,
-  'bind-block': (now, { keys }) => bindBlock(now, keys),
-  'pick-next': (now) => pickStep(now, 1),
-  'pick-previous': (now) => pickStep(now, -1),
+  'bind-block': (context, { keys }) => bindBlock(context, keys),
+  'pick-next': (context) => pickStep(context, 1),
+  'pick-previous': (context) => pickStep(context, -1),
   'pick-take': pickTake,
   'pick-back': pickBack,
   'pick-drop': pickDrop,
-  pick: (now, { keys }) => pick(now, keys),
+  pick: (context, { keys }) => pick(context, keys),
 } satisfies Partial<CommandFunctions>;

@@ -23,11 +23,11 @@ import { focusedWindow, isOutcome } from './focused-window.ts';
 import { focusedArrangement } from './shares.ts';
 
 /** pocket: the focused window is out of sight, until it is called back. Its place in the order is kept. */
-function pocket(situation: CommandContext): Outcome {
-  const window = focusedWindow(situation);
+function pocket(context: CommandContext): Outcome {
+  const window = focusedWindow(context);
   if (isOutcome(window)) return window;
   return applied(
-    withInteraction(putInPocket(situation.session, window), {
+    withInteraction(putInPocket(context.session, window), {
       kind: 'calling-back',
       window: window.id,
       from: 'desk',
@@ -63,8 +63,8 @@ export function putInPocket(session: Session, window: SessionWindow): Session {
  * call-back: the window pocketed last comes to the present workspace, floating in the middle, or to its
  * former place on the workspace it came from. Again, while it has the focus, pockets it.
  */
-function callBack(situation: CommandContext): Outcome {
-  const { session, profile } = situation;
+function callBack(context: CommandContext): Outcome {
+  const { session, profile } = context;
   const focused = windowOf(session, session.focus);
   const last = interactionOf(session, 'calling-back');
   const isVisitor = focused?.pocketedFrom !== undefined && last?.from !== 'desk';
@@ -78,7 +78,7 @@ function callBack(situation: CommandContext): Outcome {
   }
   const window = windowOf(session, session.pocket?.at(-1));
   if (!window) return noop(session, 'the pocket is empty');
-  const back = takeFromPocket(situation, window);
+  const back = takeFromPocket(context, window);
   return applied(
     withInteraction(back, { kind: 'calling-back', window: window.id, from: 'pocket' }),
     {

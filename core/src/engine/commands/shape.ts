@@ -23,10 +23,10 @@ const MEANING: Record<Shaping, string> = {
 };
 
 /** shape: enters the shaping of the focused window; again, takes all of it as one step. */
-function shape(situation: CommandContext): Outcome {
-  const { session, profile } = situation;
-  if (interactionOf(session, 'shaping')) return takeShaping(situation);
-  const window = focusedWindow(situation);
+function shape(context: CommandContext): Outcome {
+  const { session, profile } = context;
+  if (interactionOf(session, 'shaping')) return takeShaping(context);
+  const window = focusedWindow(context);
   if (isOutcome(window)) return window;
   return applied(
     withInteraction(session, { kind: 'shaping', window: window.id, by: 'grow', steps: 0 }),
@@ -52,11 +52,11 @@ function shapeAs({ session }: CommandContext, by: Shaping): Outcome {
 }
 
 /** shape-step: one step of moving, growing or exchanging; `inward` moves an edge in instead of out. */
-function shapeStep(situation: CommandContext, direction: Direction, inward: boolean): Outcome {
-  const { session } = situation;
+function shapeStep(context: CommandContext, direction: Direction, inward: boolean): Outcome {
+  const { session } = context;
   const shaping = interactionOf(session, 'shaping');
   if (!shaping) return noop(session, NOT);
-  const outcome = stepped(situation, shaping.by, direction, inward);
+  const outcome = stepped(context, shaping.by, direction, inward);
   if (outcome.session === session) return outcome;
   // However many steps there are, dropping takes them all back.
   const next = withUndoStep(session, outcome.session, 'shape-step', Infinity);
@@ -67,27 +67,27 @@ function shapeStep(situation: CommandContext, direction: Direction, inward: bool
 }
 
 function stepped(
-  situation: CommandContext,
+  context: CommandContext,
   by: Shaping,
   direction: Direction,
   inward: boolean,
 ): Outcome {
-  const { growStep } = situation.profile.tiling;
-  if (by === 'grow') return growTowards(situation, direction, inward ? -growStep : growStep);
-  const window = windowOf(situation.session, situation.session.focus);
-  if (by === 'exchange') return moveTowards(situation, direction);
+  const { growStep } = context.profile.tiling;
+  if (by === 'grow') return growTowards(context, direction, inward ? -growStep : growStep);
+  const window = windowOf(context.session, context.session.focus);
+  if (by === 'exchange') return moveTowards(context, direction);
   return window?.held === 'floating' || window?.placing
-    ? nudge(situation, direction)
-    : insertTowards(situation, direction);
+    ? nudge(context, direction)
+    : insertTowards(context, direction);
 }
 
 /** shape-back: takes one step of this shaping back. */
-function shapeBack(situation: CommandContext): Outcome {
-  const { session } = situation;
+function shapeBack(context: CommandContext): Outcome {
+  const { session } = context;
   const shaping = interactionOf(session, 'shaping');
   if (!shaping) return noop(session, NOT);
   if (shaping.steps === 0) return noop(session, 'no step of this shaping is left');
-  const former = stepsBack(situation, 1);
+  const former = stepsBack(context, 1);
   return applied(withInteraction(former, { ...shaping, steps: shaping.steps - 1 }), {
     about: shaping.window,
     decided: 'one step back',
@@ -96,11 +96,11 @@ function shapeBack(situation: CommandContext): Outcome {
 }
 
 /** shape-drop: everything as it was before the shaping. */
-export function dropShaping(situation: CommandContext): Outcome {
-  const { session } = situation;
+export function dropShaping(context: CommandContext): Outcome {
+  const { session } = context;
   const shaping = interactionOf(session, 'shaping');
   if (!shaping) return noop(session, NOT);
-  const former = withoutInteraction(stepsBack(situation, shaping.steps));
+  const former = withoutInteraction(stepsBack(context, shaping.steps));
   return applied(former, {
     about: shaping.window,
     decided: 'as before the shaping',
@@ -109,11 +109,11 @@ export function dropShaping(situation: CommandContext): Outcome {
 }
 
 /** All steps of a shaping are one step of undo. */
-export function takeShaping(situation: CommandContext): Outcome {
-  const shaping = interactionOf(situation.session, 'shaping');
-  const now = withoutInteraction(situation.session);
+export function takeShaping(context: CommandContext): Outcome {
+  const shaping = interactionOf(context.session, 'shaping');
+  const now = withoutInteraction(context.session);
   const hasSteps = shaping !== null && shaping.steps > 0;
-  const next = hasSteps ? withUndoStep(stepsBack(situation, shaping.steps), now, 'shape') : now;
+  const next = hasSteps ? withUndoStep(stepsBack(context, shaping.steps), now, 'shape') : now;
   return applied(next, { decided: 'shaping taken', because: 'by key' });
 }
 
@@ -121,6 +121,6 @@ export const shapeFunctions = {
   shape,
   'shape-back': shapeBack,
   'shape-drop': dropShaping,
-  'shape-as': (now, { by }) => shapeAs(now, by),
-  'shape-step': (now, { direction, inward }) => shapeStep(now, direction, inward ?? false),
+  'shape-as': (context, { by }) => shapeAs(context, by),
+  'shape-step': (context, { direction, inward }) => shapeStep(context, direction, inward ?? false),
 } satisfies Partial<CommandFunctions>;

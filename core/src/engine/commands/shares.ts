@@ -49,10 +49,10 @@ export function adjust(
 }
 
 /** Where the focus is: the layout, and what of it was moved by key. */
-function layoutInFocus(situation: CommandContext): { layout: Layout; adjusted: Adjusted } {
-  const { session } = situation;
+function layoutInFocus(context: CommandContext): { layout: Layout; adjusted: Adjusted } {
+  const { session } = context;
   const { workspace, monitor } = focusedArrangement(session);
-  const { layout } = tilingInFocus(situation);
+  const { layout } = tilingInFocus(context);
   const adjusted = arrangementOf(session, workspace, monitor).adjusted?.[layout.kind] ?? {};
   return { layout, adjusted };
 }
@@ -74,9 +74,9 @@ interface LeadEdge {
 }
 
 /** Where the edge between leads and rest stands; null where there is none. */
-function leadEdge(situation: CommandContext): LeadEdge | null {
-  const { workspace, monitor } = focusedArrangement(situation.session);
-  const { tiles, area, gap, tiling } = arrange(situation, workspace, monitor);
+function leadEdge(context: CommandContext): LeadEdge | null {
+  const { workspace, monitor } = focusedArrangement(context.session);
+  const { tiles, area, gap, tiling } = arrange(context, workspace, monitor);
   const { layout } = tiling;
   if (!('leadCount' in layout) || !tiles || tiles.length <= layout.leadCount) return null;
   const isDouble = layout.kind === 'middle' && tiles.length - layout.leadCount > 1;
@@ -99,12 +99,12 @@ function shareInForce(edge: LeadEdge | null, set: number): number {
  * lead-share-more (1) and lead-share-less (−1): 0.02 at a time within 0.05 – 0.95, and no further than minimums let
  * the edge go. What is kept is the share in force, and the next step goes on from there.
  */
-function stepLeadShare(situation: CommandContext, direction: 1 | -1): Outcome {
-  const { session } = situation;
-  const { layout, adjusted } = layoutInFocus(situation);
+function stepLeadShare(context: CommandContext, direction: 1 | -1): Outcome {
+  const { session } = context;
+  const { layout, adjusted } = layoutInFocus(context);
   const set = presentLeadShare(layout, adjusted);
   if (set === null) return noop(session, `${LAYOUTS[layout.kind].title} has no lead share`);
-  const before = leadEdge(situation);
+  const before = leadEdge(context);
   const leadShare = shareInForce(before, set);
   // Of two edges both may be stopped for some steps: the first share that moves them is meant.
   for (let steps = 1; ; steps++) {
@@ -112,8 +112,8 @@ function stepLeadShare(situation: CommandContext, direction: 1 | -1): Outcome {
     const wanted = Number(Math.min(MOST_SHARE, Math.max(LEAST_SHARE, far)).toFixed(6));
     if ((wanted - leadShare) * direction <= 0)
       return noop(session, `the lead share is at its ${direction > 0 ? 'most' : 'least'}`);
-    const next = withLeadShare(situation, wanted);
-    const edge = leadEdge({ ...situation, session: next });
+    const next = withLeadShare(context, wanted);
+    const edge = leadEdge({ ...context, session: next });
     const share = shareInForce(edge, wanted);
     const isMoved = !before || !edge || (edge.length - before.length) * direction > 0;
     // A step of less than a pixel is kept for the next ones.
@@ -121,7 +121,7 @@ function stepLeadShare(situation: CommandContext, direction: 1 | -1): Outcome {
       const said = leadShareSaid(share, leadShare);
       if (share === wanted) return applied(next, said);
       const because = `${said.because}; a minimum stops the edge there`;
-      return applied(withLeadShare(situation, share), { ...said, because });
+      return applied(withLeadShare(context, share), { ...said, because });
     }
     if (before.isDouble && Math.abs(wanted - far) < 1e-5) continue;
     const at = shareText(before.length / before.shared);
@@ -133,8 +133,8 @@ function leadShareSaid(share: number, before: number) {
   return { decided: `lead share ${shareText(share)}`, because: `it was ${shareText(before)}` };
 }
 
-function withLeadShare(situation: CommandContext, share: number): Session {
-  return adjust(situation, ({ moved = {}, ...kept }) => {
+function withLeadShare(context: CommandContext, share: number): Session {
+  return adjust(context, ({ moved = {}, ...kept }) => {
     const { [SHARE_SPLIT]: _share, ...others } = moved;
     const remaining = Object.keys(others).length > 0 ? { moved: others } : {};
     return { ...kept, ...remaining, leadShare: Number(share.toFixed(6)) };
@@ -147,14 +147,14 @@ function shareText(share: number): string {
 }
 
 /** lead-count-more (1) and lead-count-less (−1), from 1 to as many as there are tiled windows. */
-function stepLeadCount(situation: CommandContext, direction: 1 | -1): Outcome {
-  const { session } = situation;
-  const { layout } = layoutInFocus(situation);
+function stepLeadCount(context: CommandContext, direction: 1 | -1): Outcome {
+  const { session } = context;
+  const { layout } = layoutInFocus(context);
   if (!('leadCount' in layout)) {
     return noop(session, `${LAYOUTS[layout.kind].title} has no lead count`);
   }
   const { workspace, monitor } = focusedArrangement(session);
-  const windows = arrange(situation, workspace, monitor).tiled.length;
+  const windows = arrange(context, workspace, monitor).tiled.length;
   const { leadCount } = layout;
   if (direction > 0 && leadCount >= windows) return noop(session, 'all windows lead already');
   if (direction < 0 && leadCount <= 1) return noop(session, 'one window leads already');
@@ -162,17 +162,17 @@ function stepLeadCount(situation: CommandContext, direction: 1 | -1): Outcome {
   const seen = direction < 0 ? Math.min(leadCount, Math.max(1, windows)) : leadCount;
   const next = Math.max(1, seen + direction);
   return applied(
-    adjust(situation, (adjusted) => ({ ...adjusted, leadCount: next })),
+    adjust(context, (adjusted) => ({ ...adjusted, leadCount: next })),
     { decided: `lead count ${next}`, because: `it was ${leadCount}` },
   );
 }
 
 /** The parts of every split made by hand alike. */
-function evenHand(situation: CommandContext): Outcome {
-  const { session } = situation;
+function evenHand(context: CommandContext): Outcome {
+  const { session } = context;
   const { workspace, monitor } = focusedArrangement(session);
   const arrangement = arrangementOf(session, workspace, monitor);
-  const { hand } = handOf(arrangement, arrange(situation, workspace, monitor));
+  const { hand } = handOf(arrangement, arrange(context, workspace, monitor));
   const even = hand === undefined ? undefined : evened(hand);
   if (even === undefined || isEqual(even, hand)) {
     return noop(session, 'all parts are alike');
@@ -184,17 +184,17 @@ function evenHand(situation: CommandContext): Outcome {
 }
 
 /** even-out: drops every size moved by key, so that the shares of the settings apply again. */
-function evenOut(situation: CommandContext): Outcome {
-  const { session } = situation;
+function evenOut(context: CommandContext): Outcome {
+  const { session } = context;
   const { workspace, monitor } = focusedArrangement(session);
-  const { kind } = tilingInFocus(situation).layout;
+  const { kind } = tilingInFocus(context).layout;
   const asPlaced = withEdgesBack(session, workspace, monitor);
   const placedBack = {
     decided: 'placed windows as they were placed',
     because: 'edges moved by key are dropped',
   };
   if (kind === 'split') {
-    const even = evenHand(asPlaced ? { ...situation, session: asPlaced } : situation);
+    const even = evenHand(asPlaced ? { ...context, session: asPlaced } : context);
     return asPlaced && even.session === asPlaced ? applied(asPlaced, placedBack) : even;
   }
   const adjusted = arrangementOf(session, workspace, monitor).adjusted?.[kind];
@@ -204,7 +204,7 @@ function evenOut(situation: CommandContext): Outcome {
   }
   return applied(
     adjust(
-      asPlaced ? { ...situation, session: asPlaced } : situation,
+      asPlaced ? { ...context, session: asPlaced } : context,
       ({ leadShare: _share, moved: _moved, ...kept }) => kept,
     ),
     { decided: 'sizes as set', because: 'sizes moved by key are dropped' },
@@ -213,9 +213,9 @@ function evenOut(situation: CommandContext): Outcome {
 }
 
 export const shareFunctions = {
-  'lead-share-more': (now) => stepLeadShare(now, 1),
-  'lead-share-less': (now) => stepLeadShare(now, -1),
-  'lead-count-more': (now) => stepLeadCount(now, 1),
-  'lead-count-less': (now) => stepLeadCount(now, -1),
+  'lead-share-more': (context) => stepLeadShare(context, 1),
+  'lead-share-less': (context) => stepLeadShare(context, -1),
+  'lead-count-more': (context) => stepLeadCount(context, 1),
+  'lead-count-less': (context) => stepLeadCount(context, -1),
   'even-out': evenOut,
 } satisfies Partial<CommandFunctions>;

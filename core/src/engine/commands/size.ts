@@ -17,9 +17,9 @@ import { focusedWindow, isOutcome } from './focused-window.ts';
 const WORDS = { maximised: 'maximised', 'full-screen': 'full screen' } as const;
 
 /** maximise and full-screen: over the work area, or the whole monitor; again, the window is back where it was. */
-function toggleSize(situation: CommandContext, state: keyof typeof WORDS): Outcome {
-  const { session } = situation;
-  const window = focusedWindow(situation);
+function toggleSize(context: CommandContext, state: keyof typeof WORDS): Outcome {
+  const { session } = context;
+  const window = focusedWindow(context);
   if (isOutcome(window)) return window;
   const isOn = isIn(window, state);
   if (!isOn && window.resizable === false) return noop(session, 'its size is fixed');
@@ -32,9 +32,9 @@ function toggleSize(situation: CommandContext, state: keyof typeof WORDS): Outco
 }
 
 /** minimise: out of sight; the others close up, and its place in the order is kept. */
-function minimise(situation: CommandContext): Outcome {
-  const { session } = situation;
-  const window = focusedWindow(situation);
+function minimise(context: CommandContext): Outcome {
+  const { session } = context;
+  const window = focusedWindow(context);
   if (isOutcome(window)) return window;
   const hidden = withList(
     withWindow(session, window.id, (there) => withMode(there, 'minimised', true)),
@@ -63,8 +63,8 @@ function restoreLast({ session, profile }: CommandContext): Outcome {
 }
 
 export const sizeFunctions = {
-  maximise: (now) => toggleSize(now, 'maximised'),
-  'full-screen': (now) => toggleSize(now, 'full-screen'),
+  maximise: (context) => toggleSize(context, 'maximised'),
+  'full-screen': (context) => toggleSize(context, 'full-screen'),
   minimise,
   'restore-last': restoreLast,
 } satisfies Partial<CommandFunctions>;

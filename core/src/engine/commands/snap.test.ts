@@ -172,7 +172,7 @@ describe('shared edges of placed windows', () => {
 describe('a placing key that is held', () => {
   const held = testDesk(OFFICE, { ...windows('a', 'b'), focus: 'a' });
   const hold = (command: 'place-left' | 'place-up' | 'focus-next') =>
-    ({ type: 'key-held', command: { command } }) as const;
+    ({ type: 'key-pressed', command: { command } }) as const;
   const released = (taken: boolean) => ({ type: 'key-released', taken }) as const;
 
   it('outlines where the window will be, until its release takes it; Escape drops it', () => {

@@ -39,53 +39,53 @@ function unplaced(window: SessionWindow): SessionWindow {
 }
 
 /** place-D: along its axis, by the two-axis model; the other axis stays as it is. */
-function placeTowards(situation: CommandContext, direction: Direction): Outcome {
+function placeTowards(context: CommandContext, direction: Direction): Outcome {
   const side: SnapSide = isForward(direction) ? 'end' : 'start';
   const axis = axisOf(direction);
-  return steppedOn(situation, axis, side, (window, along) =>
-    placedBeyond(situation, window, direction, { ...along, [axis]: firstOpposite() }),
+  return steppedOn(context, axis, side, (window, along) =>
+    placedBeyond(context, window, direction, { ...along, [axis]: firstOpposite() }),
   );
 
   function firstOpposite(): Along {
     const opposite = side === 'start' ? 'end' : 'start';
-    return onSide(opposite, situation.profile.placing.ladders[axis][0]!);
+    return onSide(opposite, context.profile.placing.ladders[axis][0]!);
   }
 }
 
 /** place-middle: in the middle of the longer side of the work area, a rung further with every press. */
-function placeMiddle(situation: CommandContext): Outcome {
-  return steppedOn(situation, longerSide(situation), 'middle', () =>
-    noop(situation.session, 'it is in the middle'),
+function placeMiddle(context: CommandContext): Outcome {
+  return steppedOn(context, longerSide(context), 'middle', () =>
+    noop(context.session, 'it is in the middle'),
   );
 }
 
 /** The longer side of the area that the focused place has for placing. */
-function longerSide(situation: CommandContext): Axis {
-  const { workspace, monitor } = focusedArrangement(situation.session);
-  const { width, height } = snapArea(situation, workspace, monitor).area;
+function longerSide(context: CommandContext): Axis {
+  const { workspace, monitor } = focusedArrangement(context.session);
+  const { width, height } = snapArea(context, workspace, monitor).area;
   return width >= height ? 'x' : 'y';
 }
 
 function steppedOn(
-  situation: CommandContext,
+  context: CommandContext,
   axis: Axis,
   side: SnapSide,
   beyond: (window: SessionWindow, along: Pick<Snap, 'x' | 'y'>) => Outcome,
 ): Outcome {
-  const { placing } = situation.profile;
-  const window = focusedWindow(situation);
+  const { placing } = context.profile;
+  const window = focusedWindow(context);
   if (isOutcome(window)) return window;
   const { x, y } = window.placing ?? UNPLACED;
   const rung = nextRung({ x, y }[axis], side, placing.ladders[axis], placing);
   if ('to' in rung) {
     return rung.to === 'monitor'
       ? beyond(window, { x, y })
-      : wherePlacedFrom(situation, window, 'the last of its ladder, or the opposite key');
+      : wherePlacedFrom(context, window, 'the last of its ladder, or the opposite key');
   }
   const along = { x, y, [axis]: rung.along };
   return along.x === 'full' && along.y === 'full'
-    ? wherePlacedFrom(situation, window, 'both axes are full again')
-    : placedAt(situation, window, along);
+    ? wherePlacedFrom(context, window, 'both axes are full again')
+    : placedAt(context, window, along);
 }
 
 /** The window where it was before it was placed. */
@@ -121,15 +121,15 @@ function said(window: SessionWindow, decided: string, why: string) {
 
 /** Onto the neighbouring monitor, at the side it comes in by. */
 function placedBeyond(
-  situation: CommandContext,
+  context: CommandContext,
   window: SessionWindow,
   direction: Direction,
   along: Pick<Snap, 'x' | 'y'>,
 ): Outcome {
-  const { session, desk } = situation;
+  const { session, desk } = context;
   const to = monitorTowards(desk, monitorOf(desk, window.monitor), direction);
   if (!to) return noop(session, `no monitor lies ${direction} of here`);
-  const there = joinArrangement(situation, window, to.id, shownOn(session, to.id));
+  const there = joinArrangement(context, window, to.id, shownOn(session, to.id));
   const placed = withSnap(there, window.id, along);
   return applied(
     withFocus(placed, existingWindow(placed, window.id)),
@@ -141,13 +141,13 @@ function placedBeyond(
  * place-at: both axes at once, whatever they were; both full fill the area. Where the window is there already,
  * the next share of the command's own ladder, and after the last one the first again.
  */
-export function snapTo(situation: CommandContext, where: SnapTarget): Outcome {
-  const window = focusedWindow(situation);
+export function snapTo(context: CommandContext, where: SnapTarget): Outcome {
+  const window = focusedWindow(context);
   if (isOutcome(window)) return window;
-  const places = snapPositions(where, longerSide(situation));
+  const places = snapPositions(where, longerSide(context));
   const at = placeNow(window, places);
-  if (at >= 0 && places.length === 1) return noop(situation.session, 'it is placed there already');
-  return placedAt(situation, window, places[(at + 1) % places.length]!);
+  if (at >= 0 && places.length === 1) return noop(context.session, 'it is placed there already');
+  return placedAt(context, window, places[(at + 1) % places.length]!);
 }
 
 /** Which of some places a window stands in by key; −1 where in none. */
@@ -162,9 +162,9 @@ function placeNow(window: SessionWindow, places: readonly SnapText[]) {
  * put-back: ends what placing and maximise did: the window is in its tile, at its place in the order, or
  * where it floated. A window that was widened over zones is in those from before.
  */
-function putBack(situation: CommandContext): Outcome {
-  const { session } = situation;
-  const window = focusedWindow(situation);
+function putBack(context: CommandContext): Outcome {
+  const { session } = context;
+  const window = focusedWindow(context);
   if (isOutcome(window)) return window;
   if (window.placing || isIn(window, 'maximised')) {
     const back = withWindow(session, window.id, (there) =>
@@ -179,7 +179,7 @@ function putBack(situation: CommandContext): Outcome {
       ),
     );
   }
-  const here = zoneBoardHere(situation, window);
+  const here = zoneBoardHere(context, window);
   const seat = here?.seat;
   if (!here || !seat?.before) return noop(session, 'it is where it belongs');
   const { before } = seat;

@@ -22,13 +22,13 @@ import { focusedWindow, isOutcome } from './focused-window.ts';
  * split-across (x) and split-down (y): the next window that opens here divides the focused one so. In
  * another layout that is first taken over as it stands.
  */
-function splitNext(situation: CommandContext, axis: Axis): Outcome {
-  const { session, profile } = situation;
-  const window = focusedWindow(situation);
+function splitNext(context: CommandContext, axis: Axis): Outcome {
+  const { session, profile } = context;
+  const window = focusedWindow(context);
   if (isOutcome(window)) return window;
   const name = windowName(profile, window);
   if (!isTiled(window)) return noop(session, `${name} is not tiled`);
-  const arranged = arrange(situation, window.workspace, window.monitor);
+  const arranged = arrange(context, window.workspace, window.monitor);
   const { layout } = arranged.tiling;
   const former = arrangementOf(session, window.workspace, window.monitor).divides;
   if (layout.kind === 'split' && former?.window === window.id && former.axis === axis) {
@@ -100,6 +100,6 @@ export function carriedOver(session: Session, before: ArrangedWorkspace, to: str
 }
 
 export const splitFunctions = {
-  'split-across': (now) => splitNext(now, 'x'),
-  'split-down': (now) => splitNext(now, 'y'),
+  'split-across': (context) => splitNext(context, 'x'),
+  'split-down': (context) => splitNext(context, 'y'),
 } satisfies Partial<CommandFunctions>;

@@ -16,13 +16,13 @@ import {
 import { onGrid, currentFloatingRect, floatingRectOn, toFloatingRect } from '../floating-rect.ts';
 
 /** A window has another title. */
-export function onWindowRetitled(situation: CommandContext, id: string, title: string): Outcome {
-  const { session } = situation;
+export function onWindowRetitled(context: CommandContext, id: string, title: string): Outcome {
+  const { session } = context;
   if (!windowOf(session, id)) return noop(session, `no window ${id} is open`);
   const titled = withWindow(session, id, (window) => ({ ...window, title }));
   const said = { about: id, decided: `titled ${title}`, because: 'its app says so' };
   if (session.paused) return applied(titled, said);
-  const again = reapplyRules({ ...situation, session: titled }, 'title', [id]);
+  const again = reapplyRules({ ...context, session: titled }, 'title', [id]);
   return applied(again.session, said, ...again.trace);
 }
 
@@ -31,11 +31,11 @@ export function onWindowRetitled(situation: CommandContext, id: string, title: s
  * one left alone, or any while the engine is paused, as it asks; a tile is not the window's to choose.
  */
 export function onWindowRequest(
-  situation: CommandContext,
+  context: CommandContext,
   id: string,
   asked: Partial<Rect>,
 ): Outcome {
-  const { session, profile, desk } = situation;
+  const { session, profile, desk } = context;
   const window = windowOf(session, id);
   if (!window) return noop(session, `no window ${id} is open`);
   const monitor = monitorOf(desk, window.monitor);

@@ -73,19 +73,19 @@ function withoutFromChoice(session: Session, id: string): Session {
 }
 
 /** open-app: always another window of the app. The new window's id is the app's and a number never used before. */
-export function openApp(situation: CommandContext, appId: string, title?: string): Outcome {
-  const { session, profile } = situation;
+export function openApp(context: CommandContext, appId: string, title?: string): Outcome {
+  const { session, profile } = context;
   const app = appNamed(profile, appId);
   if (typeof app === 'string') return noop(session, app);
   const which = title === undefined ? null : furtherNamed(app, title);
   if (typeof which === 'string') return noop(session, which);
-  return onWindowOpened(situation, windowOfApp(situation, app, newId(situation, appId), which));
+  return onWindowOpened(context, windowOfApp(context, app, newId(context, appId), which));
 }
 
 /** open-start: of the apps that are opened at the start, each whose window is not open yet. */
-function openStart(situation: CommandContext): Outcome {
-  const { profile } = situation;
-  let { session } = situation;
+function openStart(context: CommandContext): Outcome {
+  const { profile } = context;
+  let { session } = context;
   const trace: Reason[] = [];
   const open = new Map<string, number>();
   for (const { app } of session.windows) if (app) open.set(app, (open.get(app) ?? 0) + 1);
@@ -96,7 +96,7 @@ function openStart(situation: CommandContext): Outcome {
       continue;
     }
     const app = appNamed(profile, appId);
-    const now = { ...situation, session };
+    const now = { ...context, session };
     const outcome =
       typeof app === 'string'
         ? noop(session, app)
@@ -163,14 +163,14 @@ function windowOfApp(
   };
 }
 
-function closeFocused(situation: CommandContext): Outcome {
-  const { session } = situation;
+function closeFocused(context: CommandContext): Outcome {
+  const { session } = context;
   if (session.focus === undefined) return noop(session, 'no window has the focus');
-  return onWindowClosed(situation, session.focus);
+  return onWindowClosed(context, session.focus);
 }
 
 export const windowFunctions = {
-  'open-app': (now, { app, window }) => openApp(now, app, window),
+  'open-app': (context, { app, window }) => openApp(context, app, window),
   close: closeFocused,
   'open-start': openStart,
 } satisfies Partial<CommandFunctions>;

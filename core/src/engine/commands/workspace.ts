@@ -40,12 +40,12 @@ export function listedWorkspaces(
  * The workspace meant: by its name, else the next or previous one of the monitor with the focus, round
  * its list, or the one that monitor showed last. A sentence for the person when there is none.
  */
-function meant(situation: CommandContext, which: string): HomedWorkspace | string {
-  const { session, desk } = situation;
+function meant(context: CommandContext, which: string): HomedWorkspace | string {
+  const { session, desk } = context;
   const named = desk.workspaces.find((workspace) => workspace.id === which);
   if (named) return named;
   const monitor = session.focusMonitor;
-  const here = listedWorkspaces(situation, monitor);
+  const here = listedWorkspaces(context, monitor);
   const at = here.findIndex(({ id }) => id === shownOn(session, monitor));
   switch (which) {
     case 'next':
@@ -66,19 +66,19 @@ function meant(situation: CommandContext, which: string): HomedWorkspace | strin
   }
 }
 
-/** The situation with a closed workspace open again, when it is called by its name. */
-function reopened(situation: CommandContext, which: string): CommandContext {
-  const { session, profile } = situation;
-  if (!session.workspacesClosed?.includes(which)) return situation;
+/** The context with a closed workspace open again, when it is called by its name. */
+function reopened(context: CommandContext, which: string): CommandContext {
+  const { session, profile } = context;
+  if (!session.workspacesClosed?.includes(which)) return context;
   const open = withList(session, 'workspacesClosed', (ids) => ids.filter((id) => id !== which));
   return { profile, session: open, desk: deskInForce(profile, open) };
 }
 
 /** go-workspace: shows a workspace on its monitor and goes there. */
 function goWorkspace(before: CommandContext, which: string): Outcome {
-  const situation = reopened(before, which);
-  const { session, desk } = situation;
-  const to = meant(situation, which);
+  const context = reopened(before, which);
+  const { session, desk } = context;
+  const to = meant(context, which);
   if (typeof to === 'string') return noop(session, to);
   const monitor = monitorFor(desk, to, session.focusMonitor);
   if (session.focusMonitor === monitor && ownEntry(session.shown, monitor) === to.id) {
@@ -99,16 +99,16 @@ function goWorkspace(before: CommandContext, which: string): Outcome {
  * focus stays where it is, with the window that had it before.
  */
 function putOnWorkspace(before: CommandContext, which: string, follow: boolean): Outcome {
-  const situation = reopened(before, which);
-  const { session, profile, desk } = situation;
+  const context = reopened(before, which);
+  const { session, profile, desk } = context;
   const window = windowOf(session, session.focus);
   if (!window) return noop(session, 'no window has the focus');
-  const to = meant(situation, which);
+  const to = meant(context, which);
   if (typeof to === 'string') return noop(session, to);
   if (to.id === window.workspace) {
     return noop(session, `${windowName(profile, window)} is on workspace ${to.id} already`);
   }
-  const put = joinArrangement(situation, window, monitorFor(desk, to, window.monitor), to.id);
+  const put = joinArrangement(context, window, monitorFor(desk, to, window.monitor), to.id);
   const next = follow
     ? withFocus(put, existingWindow(put, window.id))
     : withFocusOnMonitor(put, session.focusMonitor);
@@ -120,11 +120,11 @@ function putOnWorkspace(before: CommandContext, which: string, follow: boolean):
 }
 
 /** new-workspace: one more on the monitor with the focus, named by the next free number; goes there. */
-function newWorkspace(situation: CommandContext): Outcome {
-  const { session, profile, desk } = situation;
+function newWorkspace(context: CommandContext): Outcome {
+  const { session, profile, desk } = context;
   const monitor = session.focusMonitor;
   const listed = new Set(
-    desk.monitors.flatMap(({ id }) => listedWorkspaces(situation, id).map((one) => one.id)),
+    desk.monitors.flatMap(({ id }) => listedWorkspaces(context, id).map((one) => one.id)),
   );
   const kept = withNamesKept(session, desk, shownOn(session, monitor));
   const pruned = withList(kept, 'workspacesMade', (all) => all.filter((m) => listed.has(m.id)));
@@ -142,8 +142,8 @@ function newWorkspace(situation: CommandContext): Outcome {
 }
 
 /** close-workspace: the present one; its windows go to the one this monitor showed before. */
-function closeWorkspace(situation: CommandContext): Outcome {
-  const { session, profile, desk } = situation;
+function closeWorkspace(context: CommandContext): Outcome {
+  const { session, profile, desk } = context;
   const monitor = session.focusMonitor;
   const closed = shownOn(session, monitor);
   const others = workspacesOn(desk, monitor).filter(({ id }) => id !== closed);
@@ -153,7 +153,7 @@ function closeWorkspace(situation: CommandContext): Outcome {
 
   const members = session.windows.filter(({ workspace }) => workspace === closed);
   const moved = members.reduce<Session>(
-    (now, window) => sentTo({ ...situation, session: now }, window.id, before.id),
+    (now, window) => sentTo({ ...context, session: now }, window.id, before.id),
     session,
   );
   const isMade = session.workspacesMade?.some(({ id }) => id === closed);
@@ -183,9 +183,9 @@ function closeWorkspace(situation: CommandContext): Outcome {
 }
 
 /** A window on another workspace of its own monitor; one in the pocket comes from there now. */
-function sentTo(situation: CommandContext, id: string, workspace: string): Session {
-  const window = existingWindow(situation.session, id);
-  const sent = joinArrangement(situation, window, window.monitor, workspace);
+function sentTo(context: CommandContext, id: string, workspace: string): Session {
+  const window = existingWindow(context.session, id);
+  const sent = joinArrangement(context, window, window.monitor, workspace);
   return withWindow(sent, id, (there) =>
     there.pocketedFrom
       ? { ...there, pocketedFrom: { ...there.pocketedFrom, workspace, monitor: there.monitor } }
@@ -194,8 +194,9 @@ function sentTo(situation: CommandContext, id: string, workspace: string): Sessi
 }
 
 export const workspaceFunctions = {
-  'go-workspace': (now, { which }) => goWorkspace(now, which),
-  'put-on-workspace': (now, { which, follow }) => putOnWorkspace(now, which, follow ?? false),
+  'go-workspace': (context, { which }) => goWorkspace(context, which),
+  'put-on-workspace': (context, { which, follow }) =>
+    putOnWorkspace(context, which, follow ?? false),
   'new-workspace': newWorkspace,
   'close-workspace': closeWorkspace,
 } satisfies Partial<CommandFunctions>;

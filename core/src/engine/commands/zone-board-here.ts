@@ -20,21 +20,21 @@ export interface ZoneBoardHere {
 
 /** The board that gives a window its tile; null where none does. */
 export function zoneBoardHere(
-  situation: CommandContext,
+  context: CommandContext,
   window: SessionWindow,
 ): ZoneBoardHere | null {
-  const arranged = arrange(situation, window.workspace, window.monitor);
+  const arranged = arrange(context, window.workspace, window.monitor);
   const { zoned, tiled } = arranged;
   const seat = zoned?.seats[tiled.findIndex(({ id }) => id === window.id)];
   return zoned && seat ? { arranged, zoned, board: zoned.board, seat } : null;
 }
 
 /** The board that counts for a window: the layout's, else the first that fits its monitor. */
-export function zoneBoardFor(situation: CommandContext, window: SessionWindow): ZoneBoard | null {
-  const { zoned } = arrange(situation, window.workspace, window.monitor);
+export function zoneBoardFor(context: CommandContext, window: SessionWindow): ZoneBoard | null {
+  const { zoned } = arrange(context, window.workspace, window.monitor);
   if (zoned) return zoned.board;
-  const monitor = monitorOf(situation.desk, window.monitor);
-  return fittingZoneBoards(situation.profile, situation.desk, monitor)[0] ?? null;
+  const monitor = monitorOf(context.desk, window.monitor);
+  return fittingZoneBoards(context.profile, context.desk, monitor)[0] ?? null;
 }
 
 /** Puts windows of a workspace into zones of a board. */

@@ -24,12 +24,12 @@ import { withSnap } from './snap.ts';
 
 /** Exchanges a window with those in another zone, or puts it there where that is empty. */
 function exchanged(
-  situation: CommandContext,
+  context: CommandContext,
   window: SessionWindow,
   here: ZoneBoardHere,
   zone: string,
 ): Outcome {
-  const { session, profile } = situation;
+  const { session, profile } = context;
   const { zoned, arranged } = here;
   const there = arranged.tiled.filter(
     ({ id }, i) => id !== window.id && zoned.seats[i]?.zones.includes(zone),
@@ -46,27 +46,27 @@ function exchanged(
 
 /** move-D on a board: into the next zone in that direction; null where there is none, or the window is in none. */
 export function moveOverZones(
-  situation: CommandContext,
+  context: CommandContext,
   window: SessionWindow,
   direction: Direction,
 ): Outcome | null {
-  const here = zoneBoardHere(situation, window);
+  const here = zoneBoardHere(context, window);
   if (!here) return null;
   const { zoned, arranged } = here;
   const { area } = arranged;
   const zone = zoneTowards(here.board, zoned.tracks, area, here.seat.zones, direction);
-  return zone === null ? null : exchanged(situation, window, here, zone);
+  return zone === null ? null : exchanged(context, window, here, zone);
 }
 
 /** move-earlier and move-later on a board: into the zone before or after in its order; null elsewhere. */
-export function moveOverZonesInOrder(situation: CommandContext, step: 1 | -1): Outcome | null {
-  const window = windowOf(situation.session, situation.session.focus);
-  const here = window && zoneBoardHere(situation, window);
+export function moveOverZonesInOrder(context: CommandContext, step: 1 | -1): Outcome | null {
+  const window = windowOf(context.session, context.session.focus);
+  const here = window && zoneBoardHere(context, window);
   if (!window || !here) return null;
   const names = here.board.zones.map(({ name }) => name);
   const next = names[names.indexOf(here.seat.zones[0]!) + step];
-  if (next !== undefined) return exchanged(situation, window, here, next);
-  return noop(situation.session, `it is in the ${step > 0 ? 'last' : 'first'} zone`);
+  if (next !== undefined) return exchanged(context, window, here, next);
+  return noop(context.session, `it is in the ${step > 0 ? 'last' : 'first'} zone`);
 }
 
 /** The zone meant by its name or its number in the board's order; else what would be right. */
@@ -87,31 +87,31 @@ function zoneMeant(board: ZoneBoard, which: string): Zone | string {
  * place-in-zone: by name or by number. On a board the window exchanges with what is there; elsewhere it is
  * placed in that zone of the board that fits its monitor.
  */
-function placeInZone(situation: CommandContext, which: string): Outcome {
-  const { session } = situation;
-  const window = focusedWindow(situation);
+function placeInZone(context: CommandContext, which: string): Outcome {
+  const { session } = context;
+  const window = focusedWindow(context);
   if (isOutcome(window)) return window;
-  const board = zoneBoardFor(situation, window);
+  const board = zoneBoardFor(context, window);
   if (!board) return noop(session, 'no zone board fits this monitor');
   const zone = zoneMeant(board, which);
   if (typeof zone === 'string') return noop(session, zone);
-  return putInZone(situation, window, board, zone.name);
+  return putInZone(context, window, board, zone.name);
 }
 
 /** A window in a zone of a board: exchanged where that board arranges it, else placed. */
 export function putInZone(
-  situation: CommandContext,
+  context: CommandContext,
   window: SessionWindow,
   board: ZoneBoard,
   zone: string,
 ): Outcome {
-  const { session } = situation;
-  const here = zoneBoardHere(situation, window);
+  const { session } = context;
+  const here = zoneBoardHere(context, window);
   if (here?.board.id === board.id) {
     const isThere = here.seat.zones.length === 1 && here.seat.zones[0] === zone;
     if (isThere && !largenessOf(window)) return noop(session, `it is in ${zone} already`);
     const plain = withWindow(session, window.id, withoutLargeness);
-    return exchanged({ ...situation, session: plain }, window, here, zone);
+    return exchanged({ ...context, session: plain }, window, here, zone);
   }
   const now = window.placing?.zone;
   if (now?.board === board.id && now.zones.length === 1 && now.zones[0] === zone)
@@ -124,16 +124,16 @@ export function putInZone(
 }
 
 /** widen-D: over the next zone in that direction too; put-back makes it as narrow as it was. */
-function widen(situation: CommandContext, direction: Direction): Outcome {
-  const { session, profile } = situation;
-  const window = focusedWindow(situation);
+function widen(context: CommandContext, direction: Direction): Outcome {
+  const { session, profile } = context;
+  const window = focusedWindow(context);
   if (isOutcome(window)) return window;
   const said = (zones: readonly string[]) => ({
     about: window.id,
     decided: `over ${zones.join(' and ')}`,
     because: 'widened by key; put-back makes it as narrow as it was',
   });
-  const here = zoneBoardHere(situation, window);
+  const here = zoneBoardHere(context, window);
   if (here) {
     const { seat, board, zoned } = here;
     const { area } = here.arranged;
@@ -146,7 +146,7 @@ function widen(situation: CommandContext, direction: Direction): Outcome {
   const zone = window.placing?.zone;
   const board = zone && profile.boards.find(({ id }) => id === zone.board);
   if (!zone || !board) return noop(session, `${windowName(profile, window)} is in no zone`);
-  const { area, gap } = snapArea(situation, window.workspace, window.monitor);
+  const { area, gap } = snapArea(context, window.workspace, window.monitor);
   const next = zoneTowards(board, tracksOf(board, area, gap), area, zone.zones, direction);
   if (next === null) return noop(session, `no zone lies ${direction} of it`);
   const zones = [...zone.zones, next];
@@ -160,5 +160,5 @@ export function inZonesOf({ id }: ZoneBoard, zones: string[]): Snap {
 
 export const zoneFunctions = {
   ...inDirections('widen', widen),
-  'place-in-zone': (now, { zone }) => placeInZone(now, zone),
+  'place-in-zone': (context, { zone }) => placeInZone(context, zone),
 } satisfies Partial<CommandFunctions>;

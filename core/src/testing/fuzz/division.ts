@@ -1,4 +1,4 @@
-import type { PlacedMonitor } from '../../desk/monitors.ts';
+import type { DeskMonitor } from '../../desk/monitors.ts';
 import type { Rect } from '../../geometry/rect.ts';
 
 /** What a profile says of gaps, as far as made-up ones say it. */
@@ -17,7 +17,7 @@ const px = (logical: number, scale: number) => Math.floor(logical * scale + 0.5 
  */
 export function faultsOfDivision(
   tiles: readonly Rect[],
-  monitor: PlacedMonitor,
+  monitor: DeskMonitor,
   gaps: SaidGaps,
   { isPiled, isAlone }: { isPiled: boolean; isAlone: boolean },
 ): string[] {
@@ -34,7 +34,7 @@ export function faultsOfDivision(
   return cut(places, area, gap);
 }
 
-function areaOf(monitor: PlacedMonitor, said: NonNullable<SaidGaps['outer']>): Rect {
+function areaOf(monitor: DeskMonitor, said: NonNullable<SaidGaps['outer']>): Rect {
   const { scale, reserved } = monitor;
   const outer =
     typeof said === 'number' ? { top: said, right: said, bottom: said, left: said } : said;

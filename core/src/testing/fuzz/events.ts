@@ -69,7 +69,7 @@ const anyCommand: fc.Arbitrary<Command> = fc.oneof(...COMMANDS.map(commandFor));
 const windowId = fc.nat(7).map((n) => `w${n}`);
 const command = anyCommand.map((given): SessionEvent => ({ type: 'command', command: given }));
 const happening: fc.Arbitrary<SessionEvent> = fc.oneof(
-  anyCommand.map((given): SessionEvent => ({ type: 'key-held', command: given })),
+  anyCommand.map((given): SessionEvent => ({ type: 'key-pressed', command: given })),
   fc.boolean().map((taken): SessionEvent => ({ type: 'key-released', taken })),
   fc.tuple(anyWindow, fc.nat(7)).map(([window, n]): SessionEvent => ({
     type: 'window-opened',

@@ -83,8 +83,8 @@ export const FAULTS: readonly Planted[] = [
   {
     name: 'redo goes back once more',
     file: 'engine/history.ts',
-    from: "return travel(situation, 'future', 'past');",
-    to: "return travel(situation, 'past', 'future');",
+    from: "return travel(context, 'future', 'past');",
+    to: "return travel(context, 'past', 'future');",
     run: 'fuzz',
   },
 ];

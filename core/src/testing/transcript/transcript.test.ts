@@ -91,9 +91,9 @@ const DESKS: Record<string, readonly SessionEvent[]> = {
   'picking-a-block': [...plainly('corner-pick'), run({ command: 'pick', keys: 'b' })],
   'picking-a-board': plainly('pick-board'),
   shaping: plainly('shape'),
-  switching: [{ type: 'key-held', command: { command: 'switch-window' } }],
+  switching: [{ type: 'key-pressed', command: { command: 'switch-window' } }],
   previewing: [
-    { type: 'key-held', command: { command: 'place-at', x: { start: '1/2' } } as Command },
+    { type: 'key-pressed', command: { command: 'place-at', x: { start: '1/2' } } as Command },
   ],
   'put-away': plainly('minimise', 'pocket', 'show-desktop'),
   lifted: plainly('stay-above', 'focus-right', 'everywhere', 'focus-right', 'float-all'),

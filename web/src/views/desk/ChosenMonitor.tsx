@@ -1,4 +1,4 @@
-import { droppedAt, type PlacedMonitor } from '@sorn/core/desk';
+import { droppedAt, type DeskMonitor } from '@sorn/core/desk';
 import { useEditGroup } from '../../state/edit-group.ts';
 import { usePull } from '../../ui/pull.ts';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
@@ -9,7 +9,7 @@ const NEAR = 8;
 const CORNER = 12;
 
 /** The monitor in hand: a heavy frame outside its edge. */
-export function ChosenFrame({ monitor, view }: { monitor: PlacedMonitor; view: Viewport }) {
+export function ChosenFrame({ monitor, view }: { monitor: DeskMonitor; view: Viewport }) {
   const { x, y, width, height } = onSheet(view, monitor);
   const [left, top, right, bottom] = [x - 4, y - 4, x + width + 4, y + height + 4];
   return (
@@ -39,8 +39,8 @@ export function Handles(props: {
   onChoose: (id: string) => void;
 }) {
   const { edits, view, onChoose } = props;
-  const group = useEditGroup<PlacedMonitor>();
-  const bind = usePull<[PlacedMonitor]>(({ args: [monitor], from, to, ...pull }) => {
+  const group = useEditGroup<DeskMonitor>();
+  const bind = usePull<[DeskMonitor]>(({ args: [monitor], from, to, ...pull }) => {
     if (pull.isFirst || pull.isTap) onChoose(monitor.id);
     if (pull.isTap) return;
     // What was taken hold of is where it was then, however often it was drawn since.

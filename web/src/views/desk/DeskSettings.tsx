@@ -14,11 +14,11 @@ import { useProfileStore, type DeskLayout } from '../../state/profile-context.ts
 import type { DeskEdits } from './edits.ts';
 
 /** The desks of the profile, which one applies and why, and what is set for it. */
-export function DeskSettings({ placed, edits }: { placed: DeskLayout; edits: DeskEdits }) {
-  const { desk } = placed;
-  const profile = useProfileStore((bench) => bench.profile);
+export function DeskSettings({ deskLayout, edits }: { deskLayout: DeskLayout; edits: DeskEdits }) {
+  const { desk } = deskLayout;
+  const profile = useProfileStore((state) => state.profile);
   const { goTo } = useDeskChange();
-  const session = useProfileStore((bench) => bench.session);
+  const session = useProfileStore((state) => state.session);
   const plugged = pluggedIn(profile, session);
   const present = profile.desks.find(({ id }) => id === desk.desk);
   return (

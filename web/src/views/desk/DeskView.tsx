@@ -17,9 +17,9 @@ import { useDeskEdits } from './edits.ts';
 
 /** Which monitors there are and where they stand; one of them is in hand. */
 export function DeskView() {
-  const placed = useDeskLayout();
-  const { desk, focused } = placed;
-  const edits = useDeskEdits(placed);
+  const deskLayout = useDeskLayout();
+  const { desk, focused } = deskLayout;
+  const edits = useDeskEdits(deskLayout);
   const [chosen, setChosen] = useState<string | null>(null);
   const [isAdding, setAdding] = useState(false);
   const monitor =
@@ -44,22 +44,22 @@ export function DeskView() {
       name="Desk"
       inspector={
         <>
-          <DeskSettings placed={placed} edits={edits} />
+          <DeskSettings deskLayout={deskLayout} edits={edits} />
           <MonitorSettings
             key={monitor.id}
-            placed={placed}
+            deskLayout={deskLayout}
             monitor={monitor}
             edits={edits}
             xInput={xInput}
             topInput={topInput}
           />
           <LineUp monitor={monitor} edits={edits} mmInput={mmInput} />
-          <Homes placed={placed} edits={edits} />
+          <Homes deskLayout={deskLayout} edits={edits} />
         </>
       }
     >
       <Sheet
-        placed={placed}
+        deskLayout={deskLayout}
         around={around}
         marks={(view) => (
           <>

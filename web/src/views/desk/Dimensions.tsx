@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import {
   reservedMeasures,
   positionMeasures,
-  type PlacedMonitor,
+  type DeskMonitor,
   type ReservedMeasure,
   type PositionMeasure,
 } from '@sorn/core/desk';
@@ -13,7 +13,7 @@ import { onSheet, type Viewport } from '../../sheet/viewport.ts';
 import type { DeskEdits } from './edits.ts';
 
 interface Props {
-  monitor: PlacedMonitor;
+  monitor: DeskMonitor;
   edits: DeskEdits;
   view: Viewport;
 }
@@ -167,7 +167,7 @@ function ReservedFigure({ measure, ...props }: Props & { measure: ReservedMeasur
 
 export function setReserved(
   edits: DeskEdits,
-  { id, reserved }: PlacedMonitor,
+  { id, reserved }: DeskMonitor,
   edge: keyof Edges,
   value: number,
 ) {

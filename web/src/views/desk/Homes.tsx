@@ -9,8 +9,8 @@ import { useProfileStore, type DeskLayout } from '../../state/profile-context.ts
 import type { DeskEdits } from './edits.ts';
 
 /** The home of each workspace, by name or by role, and where that is now. */
-export function Homes({ placed, edits }: { placed: DeskLayout; edits: DeskEdits }) {
-  const profile = useProfileStore((bench) => bench.profile);
+export function Homes({ deskLayout, edits }: { deskLayout: DeskLayout; edits: DeskEdits }) {
+  const profile = useProfileStore((state) => state.profile);
   return (
     <Section title="Homes" note="by name, or by role for any desk">
       {profile.workspaces.length === 0 && (
@@ -19,7 +19,7 @@ export function Homes({ placed, edits }: { placed: DeskLayout; edits: DeskEdits 
         </chakra.p>
       )}
       {profile.workspaces.map((workspace) => (
-        <Home key={workspace.id} workspace={workspace} placed={placed} edits={edits} />
+        <Home key={workspace.id} workspace={workspace} deskLayout={deskLayout} edits={edits} />
       ))}
     </Section>
   );
@@ -30,14 +30,14 @@ const TYPED = '…';
 
 function Home(props: {
   workspace: Profile['workspaces'][number];
-  placed: DeskLayout;
+  deskLayout: DeskLayout;
   edits: DeskEdits;
 }) {
-  const { placed, edits } = props;
+  const { deskLayout, edits } = props;
   const { id, name, monitor: home = '' } = props.workspace;
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const [isTyping, setTyping] = useState(false);
-  const now = placed.desk.workspaces.find((workspace) => workspace.id === id);
+  const now = deskLayout.desk.workspaces.find((workspace) => workspace.id === id);
   const roles = [...ROLES, ...edits.standing.map((_, i) => `from-left-${i + 1}`)];
   const options = [
     { value: '', text: 'the primary (not set)' },

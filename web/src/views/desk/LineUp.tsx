@@ -6,7 +6,7 @@ import {
   offsetMm,
   sideAxis,
   type Anchor,
-  type PlacedMonitor,
+  type DeskMonitor,
 } from '@sorn/core/desk';
 import { useState, type Ref } from 'react';
 import { Figure } from '../../ui/Figure.tsx';
@@ -23,12 +23,12 @@ const WORDS = {
 
 /** Lines the monitor in hand up with another as they stand in the room, by millimetres measured there. */
 export function LineUp(props: {
-  monitor: PlacedMonitor;
+  monitor: DeskMonitor;
   edits: DeskEdits;
   mmInput: Ref<HTMLInputElement>;
 }) {
   const { monitor, edits } = props;
-  const monitors = useProfileStore((bench) => bench.profile.monitors);
+  const monitors = useProfileStore((state) => state.profile.monitors);
   const [anchor, setAnchor] = useState<Anchor>('start');
   const [chosen, setChosen] = useState<string | null>(null);
   const others = edits.standing.filter(({ id }) => id !== monitor.id);

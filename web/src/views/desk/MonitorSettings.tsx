@@ -1,5 +1,5 @@
 import { chakra, Flex, Grid } from '@chakra-ui/react';
-import { ROLES, suggestedScale, type PlacedMonitor } from '@sorn/core/desk';
+import { ROLES, suggestedScale, type DeskMonitor } from '@sorn/core/desk';
 import type { Edges } from '@sorn/core/geometry';
 import type { Monitor } from '@sorn/core/model';
 import type { Ref } from 'react';
@@ -17,18 +17,18 @@ const EDGES: readonly (keyof Edges)[] = ['top', 'right', 'bottom', 'left'];
 
 /** The monitor in hand: where it stands, its size, scale and reserved edges, and who it is. */
 export function MonitorSettings(props: {
-  placed: DeskLayout;
-  monitor: PlacedMonitor;
+  deskLayout: DeskLayout;
+  monitor: DeskMonitor;
   edits: DeskEdits;
   xInput: Ref<HTMLInputElement>;
   topInput: Ref<HTMLInputElement>;
 }) {
-  const { placed, monitor, edits } = props;
-  const profile = useProfileStore((bench) => bench.profile);
+  const { deskLayout: deskLayout, monitor, edits } = props;
+  const profile = useProfileStore((state) => state.profile);
   const own = profile.monitors.find(({ id }) => id === monitor.id)!;
   const isPrimary = edits.standing[0] === monitor;
   const onDesk = profile.desks
-    .find(({ id }) => id === placed.desk.desk)
+    .find(({ id }) => id === deskLayout.desk.desk)
     ?.monitors.find((entry) => entry.monitor === monitor.id);
   const suggested = suggestedScale(
     { width: monitor.width, height: monitor.height },
@@ -148,7 +148,7 @@ export function MonitorSettings(props: {
 }
 
 /** Its millimetres as placed. */
-function turnedSize(own: Monitor, { turn }: PlacedMonitor) {
+function turnedSize(own: Monitor, { turn }: DeskMonitor) {
   const { millimetres } = own;
   // Those of a profile are as placed unless the desk turns it further.
   if (!millimetres) return undefined;

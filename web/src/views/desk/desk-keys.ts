@@ -1,4 +1,4 @@
-import { type PlacedMonitor, fromTheLeft } from '@sorn/core/desk';
+import { type DeskMonitor, fromTheLeft } from '@sorn/core/desk';
 import type { Direction } from '@sorn/core/values';
 import type { RefObject } from 'react';
 import { focusFigure } from '../../ui/inspector.ts';
@@ -14,7 +14,7 @@ const ARROWS = [
 
 /** The keys of the Desk view: which monitor is in hand, where it stands, and what it is. */
 export function useDeskKeys(props: {
-  monitor: PlacedMonitor;
+  monitor: DeskMonitor;
   edits: DeskEdits;
   onChoose: (id: string) => void;
   onAdd: () => void;

@@ -9,7 +9,7 @@ import {
   withNewDesk,
   withoutDesk,
   withoutMonitorOnDesk,
-  type PlacedMonitor,
+  type DeskMonitor,
 } from '@sorn/core/desk';
 import type { Desk, DeskEntry, Monitor, Profile } from '@sorn/core/model';
 import type { Direction } from '@sorn/core/values';
@@ -47,13 +47,13 @@ export function useDeskEdits({ desk }: DeskLayout) {
     standing,
     setEntry,
     /** By a step that meets edges, or by one pixel that does not. */
-    step(monitor: PlacedMonitor, direction: Direction, isFine: boolean) {
+    step(monitor: DeskMonitor, direction: Direction, isFine: boolean) {
       const to = isFine
         ? steppedTo(monitor, direction, 1, [], 0)
         : steppedTo(monitor, direction, STEP, others(monitor.id), NEAR);
       setEntry(monitor.id, to, 'move');
     },
-    turn: (monitor: PlacedMonitor) => setEntry(monitor.id, turnedBy90(monitor)),
+    turn: (monitor: DeskMonitor) => setEntry(monitor.id, turnedBy90(monitor)),
     setDesk(change: (desk: Desk) => Desk) {
       edit(onDesk((profile, on) => withDesk(profile, on, change)));
     },
@@ -76,7 +76,7 @@ export function useDeskEdits({ desk }: DeskLayout) {
     },
     known: (device: Parameters<typeof matchMonitor>[1]) =>
       matchMonitor(store.getState().profile.monitors, device),
-    takeOff({ id, name }: PlacedMonitor) {
+    takeOff({ id, name }: DeskMonitor) {
       // A desk is what is connected: where that was told by cables, this one is pulled.
       if (store.getState().session.connected && standing.length > 1) {
         const connected = others(id).map((each) => each.id);

@@ -45,7 +45,7 @@ export function BackupTable(props: {
             <chakra.tr
               key={name}
               data-backup={name}
-              data-in-hand={i === at}
+              data-selected={i === at}
               aria-current={i === at}
               cursor="pointer"
               onClick={() => onAt(i)}

@@ -30,7 +30,7 @@ const titleOf = (what: What): string =>
 
 /** The profile or a piece of it as a file of an open format, shown before it is saved. */
 export function ExportPage({ pages }: { pages: ReactNode }) {
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const [what, setWhat] = useState<What>(WHOLE);
   const [wished, setForm] = useState<Form>('yaml');
   const [drawn, setDrawn] = useState<Drawn>({ monitor: null, board: null, windows: 4 });
@@ -176,7 +176,7 @@ export function ExportPage({ pages }: { pages: ReactNode }) {
 
 function DrawnSettings(props: { what: What; drawn: Drawn; onChange: (drawn: Drawn) => void }) {
   const { what, drawn, onChange } = props;
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const monitors = profile.monitors.map(({ id }) => ({
     value: id,
     text: monitorName(profile, id),

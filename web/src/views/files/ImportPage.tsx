@@ -26,7 +26,7 @@ import { newFindings } from './new-findings.ts';
 
 /** What a file would bring, thing by thing, before any of it is taken. */
 export function ImportPage({ pages }: { pages: ReactNode }) {
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const store = useProfileStoreApi();
   const [brought, setBrought] = useState<ChosenFile | null>(null);
   const [takings, setTakings] = useState<ReadonlyMap<string, Taking>>(new Map());

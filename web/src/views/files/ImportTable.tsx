@@ -57,7 +57,7 @@ function Line(props: {
       data-item={item.id}
       data-kind={item.kind}
       data-taking={taking ?? 'none'}
-      data-in-hand={isHere}
+      data-selected={isHere}
       onClick={onHere}
     >
       <td>

@@ -65,7 +65,7 @@ function Line(props: {
     <chakra.tr
       ref={inSight}
       data-revision={revision}
-      data-in-hand={isChosen}
+      data-selected={isChosen}
       aria-current={isChosen}
       cursor="pointer"
       onClick={() => onChoose(revision)}

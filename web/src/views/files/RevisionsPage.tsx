@@ -24,9 +24,9 @@ type Against = (typeof AGAINST)[number]['value'];
 
 /** Every saved state: when, what changed, how it looks; named, and gone back to. */
 export function RevisionsPage({ pages }: { pages: ReactNode }) {
-  const id = useProfileStore((bench) => bench.id);
-  const profile = useProfileStore((bench) => bench.profile);
-  const saved = useProfileStore((bench) => bench.saves.profile.revision);
+  const id = useProfileStore((state) => state.id);
+  const profile = useProfileStore((state) => state.profile);
+  const saved = useProfileStore((state) => state.saves.profile.revision);
   const store = useProfileStoreApi();
   const [below, setBelow] = useState<number | undefined>();
   const list = useRevisions(id, saved, below);

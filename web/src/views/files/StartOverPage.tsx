@@ -36,7 +36,7 @@ const overOf = (profile: Profile, part: Part): Profile =>
 
 /** A part of the profile, or all of it, begun anew out of the starters. */
 export function StartOverPage({ pages }: { pages: ReactNode }) {
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const store = useProfileStoreApi();
   const navigate = useNavigate();
   const [part, setPart] = useState<Part>('layouts');

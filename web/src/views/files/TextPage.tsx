@@ -23,8 +23,8 @@ const KEPT: Record<Format, string> = {
 
 /** The profile as a text that can be typed in: applied as soon as it is right, and never while it is not. */
 export function TextPage({ pages }: { pages: ReactNode }) {
-  const profile = useProfileStore((bench) => bench.profile);
-  const placed = useDeskLayout();
+  const profile = useProfileStore((state) => state.profile);
+  const deskLayout = useDeskLayout();
   const { text, format, faults, isUnapplied, setFormat, setText, drop } = useOwnText();
   const editor = useRef<EditorView>(null);
   const [help, setHelp] = useState<Help | null>(null);
@@ -48,7 +48,7 @@ export function TextPage({ pages }: { pages: ReactNode }) {
       inspector={
         <>
           <Box height="216px" mb="16px">
-            <Sheet placed={placed} still="Applied" />
+            <Sheet deskLayout={deskLayout} still="Applied" />
           </Box>
           <Section title="Text">
             <SettingRow label="Form" caps={['F']}>

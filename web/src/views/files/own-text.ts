@@ -47,8 +47,8 @@ interface TextInHand {
 /** The profile as text, and what is typed into it. */
 export function useOwnText(): TextInHand {
   const store = useProfileStoreApi();
-  const profile = useProfileStore((bench) => bench.profile);
-  const own = useProfileStore((bench) => bench.text);
+  const profile = useProfileStore((state) => state.profile);
+  const own = useProfileStore((state) => state.text);
   const typed = useTyped.use();
   const { unapplied, format: chosen } = useTyped((state) => state);
   const wished = unapplied?.format ?? chosen ?? own?.format ?? 'yaml';

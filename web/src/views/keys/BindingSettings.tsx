@@ -46,7 +46,7 @@ export function BindingSettings(props: {
   commandSelect: Ref<HTMLSelectElement>;
 }) {
   const { binding, edits } = props;
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const { command, release, layer, app, from, keys, pinned } = binding;
   const first = command ?? release!;
   const { main, layers, marks } = profile.keys;
@@ -168,7 +168,7 @@ function CommandRows(props: {
   onChange: (command: KeyCommand | null) => void;
 }) {
   const { label, command, onChange } = props;
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const ids = KEY_COMMANDS.filter(
     (id) => id === command?.command || (BINDABLE.includes(id) && firstOf(id, profile) !== null),
   );

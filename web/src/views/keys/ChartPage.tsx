@@ -18,7 +18,7 @@ import { fontFaces } from './fonts.ts';
 
 /** One page of all keys, as a picture for a monitor, to print, or as a table. */
 export function ChartPage({ pages }: { pages: ReactNode }) {
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const { monitors } = profile;
   const [monitorId, setMonitor] = useState(monitors[0]!.id);
   const [mode, setMode] = useState<ChartMode>('day');

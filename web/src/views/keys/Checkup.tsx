@@ -18,8 +18,11 @@ export const Checkup = memo(function Checkup(props: {
   onMend: (profile: Profile) => void;
 }) {
   const { profile, findings, at } = props;
-  const inHand = findings[at];
-  const mends = useMemo(() => (inHand ? quickFixesFor(profile, inHand) : []), [profile, inHand]);
+  const selected = findings[at];
+  const mends = useMemo(
+    () => (selected ? quickFixesFor(profile, selected) : []),
+    [profile, selected],
+  );
   return (
     <Section
       title="Checkup"
@@ -32,7 +35,7 @@ export const Checkup = memo(function Checkup(props: {
       )}
       <chakra.ol>
         {findings.map((finding, i) => {
-          const isInHand = i === at;
+          const isSelected = i === at;
           return (
             <chakra.li
               key={`${finding.kind} ${finding.title} ${i}`}
@@ -41,25 +44,25 @@ export const Checkup = memo(function Checkup(props: {
               borderBottom="1px solid"
               borderColor="hairline"
               data-key-finding={finding.kind}
-              data-in-hand={isInHand}
+              data-selected={isSelected}
             >
               <Flex align="center" gap="6px">
                 <chakra.button
                   type="button"
-                  aria-pressed={isInHand}
+                  aria-pressed={isSelected}
                   flex="1"
                   textAlign="left"
                   cursor="pointer"
                   fontSize="13px"
                   fontWeight={650}
-                  color={isInHand ? 'vermilion' : 'ink'}
+                  color={isSelected ? 'vermilion' : 'ink'}
                   onClick={() => props.onFinding(i)}
                 >
                   {finding.title}
                 </chakra.button>
-                {isInHand && findings.length > 1 && <KeyCap>E</KeyCap>}
+                {isSelected && findings.length > 1 && <KeyCap>E</KeyCap>}
               </Flex>
-              {isInHand && (
+              {isSelected && (
                 <Box
                   fontSize="12.5px"
                   css={{ '& button': { whiteSpace: 'normal', textAlign: 'left' } }}

@@ -33,7 +33,7 @@ function Commands(props: {
   onClose: () => void;
   onCommand: (command: KeyCommand, text: string) => void;
 }) {
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const { main } = profile.keys;
   const bound = new Map(
     keyMap(profile).flatMap(({ command, keys }) =>

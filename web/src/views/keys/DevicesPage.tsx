@@ -25,11 +25,11 @@ import { useKeyTrial } from './key-trial.ts';
 
 /** What the map is pressed on: what each device says it can send, beside what arrived from it. */
 export function DevicesPage({ pages }: { pages: ReactNode }) {
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const store = useProfileStoreApi();
   const { devices } = profile.keys;
-  const [inHand, setInHand] = useState<string | null>(null);
-  const device = devices.find(({ id }) => id === inHand) ?? devices[0] ?? null;
+  const [selected, setInHand] = useState<string | null>(null);
+  const device = devices.find(({ id }) => id === selected) ?? devices[0] ?? null;
   const nameInput = useRef<HTMLInputElement>(null);
   const trying = useKeyTrial();
   const edit = (change: (profile: Profile) => Profile, merge = '') =>

@@ -61,7 +61,7 @@ const headingOf = ({ task }: KeyRow) => TASK_TITLES[task];
 /** Every binding: its keys, what it does, how often it did something, its reach, and what was found. */
 export const KeyTable = memo(function KeyTable(props: {
   rows: readonly KeyRow[];
-  inHand: string | null;
+  selected: string | null;
   /** Nothing is shown, because of what. */
   empty: string;
   onRow: (id: string) => void;

@@ -42,7 +42,7 @@ export function KeyboardDrawing(props: {
   /** How often the keys of each binding did something, by their text. */
   uses: ReadonlyMap<string, number>;
   /** The binding in hand, by the keys it is written with. */
-  inHand: string | null;
+  selected: string | null;
   /** Keys of what was found, by code. */
   faulty: ReadonlySet<string>;
   /** Room in pixels. */
@@ -50,7 +50,7 @@ export function KeyboardDrawing(props: {
   height: number;
   onKey: (face: KeyFace) => void;
 }) {
-  const { profile, layer, held, face, uses, inHand, faulty } = props;
+  const { profile, layer, held, face, uses, selected, faulty } = props;
   const board = keyboardOf(profile);
   const faces = useMemo(() => keyFaces(profile, layer, held), [profile, layer, held]);
   const unit = Math.min(props.width / board.width, props.height / board.height, 54);
@@ -85,7 +85,7 @@ export function KeyboardDrawing(props: {
           }
           isFigure={face !== 'commands'}
           isHeld={held.some((modifier) => modifierOf(key.code) === modifier)}
-          isInHand={inHand !== null && faces.get(key.code)?.binding.keys === inHand}
+          isSelected={selected !== null && faces.get(key.code)?.binding.keys === selected}
           isFaulty={faulty.has(key.code)}
           onKey={props.onKey}
         />
@@ -117,7 +117,7 @@ interface KeyProps {
   /** What it shows is a number. */
   isFigure: boolean;
   isHeld: boolean;
-  isInHand: boolean;
+  isSelected: boolean;
   isFaulty: boolean;
   onKey: (face: KeyFace) => void;
 }
@@ -133,7 +133,7 @@ const Key = memo(function Key(props: KeyProps) {
   const kind = isHeld ? 'held' : !face ? 'none' : heat !== null ? `heat${heat}` : FILLS[face.task];
   return (
     <g
-      className={`key ${kind}${face?.isBelow ? ' below' : ''}${props.isInHand ? ' in-hand' : ''}${props.isFaulty ? ' faulty' : ''}`}
+      className={`key ${kind}${face?.isBelow ? ' below' : ''}${props.isSelected ? ' in-hand' : ''}${props.isFaulty ? ' faulty' : ''}`}
       data-key={at.code}
       data-does={face?.text ?? ''}
       onClick={() => {

@@ -33,7 +33,7 @@ const BODIES: Record<Page, (props: { pages: React.ReactNode }) => React.ReactNod
 /** One map of keys: what each does, what is wrong with it, and where else it could be. */
 export function KeysView() {
   const [page, setPage] = useState<Page>('map');
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const isRecording = useRecorder(({ asks }) => asks !== null);
   useRecording(profile);
   usePageKeys(

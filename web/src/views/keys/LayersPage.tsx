@@ -39,15 +39,15 @@ const LASTS_TEXT: Record<Lasts, string> = {
 
 /** The main modifier, layers of keys, bundles, and what the desktop takes. */
 export function LayersPage({ pages }: { pages: ReactNode }) {
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const store = useProfileStoreApi();
   const findings = useFindings() ?? [];
   const edit = (change: (profile: Profile) => Profile, merge = '') =>
     store.getState().edit(change, merge);
   const { main, standIn, layers, bundles, sequenceMs, holdMs } = profile.keys;
-  const [inHand, setInHand] = useState<string | null>(null);
-  const layer = layers.find(({ id }) => id === inHand) ?? layers[0] ?? null;
-  const uses = useProfileStore((bench) => bench.session.uses) ?? NO_USES;
+  const [selected, setInHand] = useState<string | null>(null);
+  const layer = layers.find(({ id }) => id === selected) ?? layers[0] ?? null;
+  const uses = useProfileStore((state) => state.session.uses) ?? NO_USES;
   const takeBinding = useSelection((hand) => hand.takeBinding);
   const nameInput = useRef<HTMLInputElement>(null);
   const setKeys = (patch: Partial<Profile['keys']>, merge = '') =>
@@ -238,7 +238,7 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
         <Box overflow="auto" minH="0" tabIndex={0} role="region" aria-label="Keys of the layer">
           <KeyTable
             rows={rows}
-            inHand={null}
+            selected={null}
             empty={`No key is in the layer ${shownLayer} yet. On the map, N binds a command in the layer that is shown.`}
             onRow={takeBinding}
           />

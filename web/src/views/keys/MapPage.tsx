@@ -28,14 +28,14 @@ const BOARD_HEIGHT = 290;
 
 /** The drawn board of a layer, every binding in a table, and of the one in hand what it does. */
 export function MapPage({ pages }: { pages: ReactNode }) {
-  const profile = useProfileStore((bench) => bench.profile);
-  const uses = useProfileStore((bench) => bench.session.uses) ?? NO_USES;
+  const profile = useProfileStore((state) => state.profile);
+  const uses = useProfileStore((state) => state.session.uses) ?? NO_USES;
   const [layer, setLayer] = useState<string>(BASE);
   const [set, setSet] = useState(0);
   const [face, setFace] = useState<Face>('commands');
   const [filter, setFilter] = useState<Filter>('all');
   const [typed, setTyped] = useState('');
-  const inHand = useSelection(({ binding: id }) => id);
+  const selected = useSelection(({ binding: id }) => id);
   const setInHand = useSelection(({ takeBinding }) => takeBinding);
   const [findingAt, setFinding] = useState(0);
   const [isChoosing, setChoosing] = useState(false);
@@ -56,7 +56,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
     () => new Map(rows.map(({ binding, uses: times }) => [binding.keys, times])),
     [rows],
   );
-  const row = shown.find(({ id }) => id === inHand) ?? shown[0] ?? null;
+  const row = shown.find(({ id }) => id === selected) ?? shown[0] ?? null;
   const binding = row?.binding ?? null;
   const layers = useMemo(
     () => [BASE, ...profile.keys.layers.map(({ id }) => id), ...FIXED_LAYERS],
@@ -194,7 +194,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
             held={held}
             face={face}
             uses={byKeys}
-            inHand={binding?.keys ?? null}
+            selected={binding?.keys ?? null}
             faulty={faulty}
             width={roomWidth}
             height={BOARD_HEIGHT}
@@ -245,7 +245,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
           </Flex>
           <KeyTable
             rows={shown}
-            inHand={row?.id ?? null}
+            selected={row?.id ?? null}
             empty={EMPTY[filter](typed)}
             onRow={choose}
           />

@@ -7,7 +7,7 @@ import { recordedCaps, useRecorder } from './recorder.ts';
 export function Recording() {
   const asks = useRecorder((recorder) => recorder.asks);
   const keys = useRecorder((recorder) => recorder.keys);
-  const { main, standIn } = useProfileStore((bench) => bench.profile.keys);
+  const { main, standIn } = useProfileStore((state) => state.profile.keys);
   if (asks === null) return null;
   return (
     <Box

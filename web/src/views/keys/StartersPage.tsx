@@ -69,7 +69,7 @@ function MovedByLetters({ profile, id }: { profile: Profile; id: KeyStarterId })
 
 /** Ready-made maps, and what would change if one were merged into the map or begun from. */
 export function StartersPage({ pages }: { pages: ReactNode }) {
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const store = useProfileStoreApi();
   const [id, setId] = useState<KeyStarterId>('few');
   const [how, setHow] = useState<How>('merge');
@@ -170,7 +170,7 @@ export function StartersPage({ pages }: { pages: ReactNode }) {
             held={held}
             face="commands"
             uses={NO_COUNTS}
-            inHand={null}
+            selected={null}
             faulty={NO_KEYS}
             width={width}
             height={BOARD_HEIGHT}

@@ -25,8 +25,8 @@ import { AMONG, useSuggestion } from './suggestion.ts';
 
 /** Keys for the least reach: what a device would have, what is left out, and what it would come to. */
 export function SuggestPage({ pages }: { pages: ReactNode }) {
-  const profile = useProfileStore((bench) => bench.profile);
-  const counted = useProfileStore((bench) => bench.session.uses);
+  const profile = useProfileStore((state) => state.profile);
+  const counted = useProfileStore((state) => state.session.uses);
   const store = useProfileStoreApi();
   const { devices, main } = profile.keys;
   const capsOf = useCallback((keys: string) => <KeyCaps caps={keysCaps(keys, main)} />, [main]);
@@ -34,7 +34,7 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
   const [among, setAmong] = useState('all');
   const [isCounted, setCounted] = useState((counted?.length ?? 0) > 0);
   const [grouped, setGrouped] = useState(true);
-  const [inHand, setInHand] = useState<string | null>(null);
+  const [selected, setInHand] = useState<string | null>(null);
   const device = devices.find(({ id }) => id === deviceId) ?? devices[0] ?? null;
   const uses = useMemo(() => (isCounted ? usesByCommand(counted) : null), [isCounted, counted]);
   const { found, fault } = useSuggestion(
@@ -47,7 +47,7 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
   const lines = found
     ? [...found.given.map(({ wish }) => wish.text), ...found.leftOut.map(({ text }) => text)]
     : [];
-  const at = Math.max(0, lines.indexOf(inHand ?? ''));
+  const at = Math.max(0, lines.indexOf(selected ?? ''));
   const text = lines[at] ?? null;
   const command =
     found?.given.find(({ wish }) => wish.text === text)?.wish.command ??
@@ -198,7 +198,9 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
                   : 'No device is declared: D declares one.')}
           </span>
         </Flex>
-        {found && <SuggestionTable found={found} capsOf={capsOf} inHand={text} onRow={setInHand} />}
+        {found && (
+          <SuggestionTable found={found} capsOf={capsOf} selected={text} onRow={setInHand} />
+        )}
       </Paper>
     </ViewLayout>
   );

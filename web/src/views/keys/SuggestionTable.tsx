@@ -66,10 +66,10 @@ export function SuggestionTable(props: {
   found: Suggestion;
   /** Stays the same from drawing to drawing. */
   capsOf: (keys: string) => ReactNode;
-  inHand: string | null;
+  selected: string | null;
   onRow: (text: string) => void;
 }) {
-  const { found, capsOf, inHand, onRow } = props;
+  const { found, capsOf, selected, onRow } = props;
   const columns = useMemo(() => columnsWith(capsOf), [capsOf]);
   const lines = useMemo(
     (): Line[] => [
@@ -86,7 +86,7 @@ export function SuggestionTable(props: {
       idOf={idOf}
       dataOf={dataOf}
       headingOf={headingOf}
-      inHand={inHand}
+      selected={selected}
       onRow={onRow}
       empty="No command is asked for."
     />

@@ -7,7 +7,7 @@ import { AppBalloon } from '../../sheet/AppBalloon.tsx';
 
 /** The apps of the simulated desktop; each press opens another window. */
 export const AppList = memo(function AppList() {
-  const apps = useProfileStore((bench) => bench.profile.apps);
+  const apps = useProfileStore((state) => state.profile.apps);
   const store = useProfileStoreApi();
   return (
     <Section title="Open" note="press its letter, or choose it">

@@ -12,8 +12,8 @@ export const KeyboardOwner = memo(function KeyboardOwner(props: {
   locked: Locked;
 }) {
   const { isGiven, locked } = props;
-  const { handBack, standIn, main } = useProfileStore((bench) => bench.profile.keys);
-  const shaping = useProfileStore((bench) => interactionOf(bench.session, 'shaping'));
+  const { handBack, standIn, main } = useProfileStore((state) => state.profile.keys);
+  const shaping = useProfileStore((state) => interactionOf(state.session, 'shaping'));
   const past = useProfileStore(
     ({ looking, moments }) => looking !== null && moments.length - 1 - looking,
   );

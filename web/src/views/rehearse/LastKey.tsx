@@ -5,7 +5,7 @@ import { useProfileStore } from '../../state/profile-context.ts';
 
 /** The key pressed last, large, with what it did. */
 export const LastKey = memo(function LastKey() {
-  const last = useProfileStore((bench) => bench.log.findLast(({ caps }) => caps.length > 0));
+  const last = useProfileStore((state) => state.log.findLast(({ caps }) => caps.length > 0));
   if (!last) return null;
   return (
     <Flex

@@ -15,7 +15,7 @@ const time = new Intl.DateTimeFormat('en-GB', {
 
 /** What happened, newest first: when, by which keys, and what was decided because of what. */
 export const Log = memo(function Log() {
-  const log = useProfileStore((bench) => bench.log);
+  const log = useProfileStore((state) => state.log);
   const newest = log.slice(-SHOWN).reverse();
   return (
     <Section title="Log" note="newest first">

@@ -8,7 +8,7 @@ import { OverSheet } from './OverSheet.tsx';
 
 /** The modes that desk-mode goes through while its key is held. */
 export function ModeList() {
-  const chosen = useProfileStore((bench) => interactionOf(bench.session, 'choosing-mode')?.mode);
+  const chosen = useProfileStore((state) => interactionOf(state.session, 'choosing-mode')?.mode);
   if (!chosen) return null;
   return (
     <OverSheet

@@ -20,21 +20,19 @@ import { balloonStyle } from '../../ui/balloon-style.ts';
 
 /** What can be chosen now by typing: windows for an empty place, boards and their zones, or a block. */
 export function PickPanel({ view }: { view: Viewport }) {
-  const session = useProfileStore((bench) => bench.session);
-  const profile = useProfileStore((bench) => bench.profile);
+  const session = useProfileStore((state) => state.session);
+  const profile = useProfileStore((state) => state.profile);
   const picking = pickingOf(session);
   if (!picking) return null;
-  const situation = { session, profile, desk: deskInForce(profile, session) };
+  const context = { session, profile, desk: deskInForce(profile, session) };
   if (picking.kind === 'offer') {
-    const offer = offerNow(situation, picking);
-    return (
-      offer && <OfferList situation={situation} offer={offer} typed={picking.typed} view={view} />
-    );
+    const offer = offerNow(context, picking);
+    return offer && <OfferList context={context} offer={offer} typed={picking.typed} view={view} />;
   }
   return picking.kind === 'board-pick' ? (
-    <BoardColumn situation={situation} view={view} />
+    <BoardColumn context={context} view={view} />
   ) : (
-    <CornerNote situation={situation} picking={picking} />
+    <CornerNote context={context} picking={picking} />
   );
 }
 
@@ -46,13 +44,13 @@ const LIST_LINE = 30;
 
 /** The windows for an empty place, in its middle, one number each. */
 function OfferList(props: {
-  situation: CommandContext;
+  context: CommandContext;
   offer: Offer;
   typed: string;
   view: Viewport;
 }) {
-  const { situation, offer, typed, view } = props;
-  const { profile } = situation;
+  const { context, offer, typed, view } = props;
+  const { profile } = context;
   const { place, windows } = offer;
   const frame = onSheet(view, place.rect);
   const labels = numberLabels(windows.length);
@@ -172,10 +170,10 @@ export function useRoomForBoards(): RoomBeside | undefined {
 }
 
 /** The names of the boards that fit the monitor, a letter each, beside its edge: the marked one is drawn on it. */
-function BoardColumn({ situation, view }: { situation: CommandContext; view: Viewport }) {
-  const { desk, session } = situation;
+function BoardColumn({ context, view }: { context: CommandContext; view: Viewport }) {
+  const { desk, session } = context;
   const monitor = monitorOf(desk, session.focusMonitor);
-  const choices = zoneBoardChoices(situation);
+  const choices = zoneBoardChoices(context);
   const numbers = choices.find(({ isMarked }) => isMarked)?.numbers ?? [];
   const list = useRef<HTMLUListElement>(null);
   useEffect(() => {
@@ -249,16 +247,16 @@ function BoardColumn({ situation, view }: { situation: CommandContext; view: Vie
 }
 
 /** What can be typed on the lettered grid, and what is asked while a block is put on a key. */
-function CornerNote(props: { situation: CommandContext; picking: InteractionOf<'corner-pick'> }) {
-  const { situation, picking } = props;
+function CornerNote(props: { context: CommandContext; picking: InteractionOf<'corner-pick'> }) {
+  const { context, picking } = props;
   const { goOn, asksKeys: asks = false } = picking;
   // Keys that could not be taken are still asked for: the last line of the log tells why.
-  const last = useProfileStore((bench) => bench.log.at(-1)?.trace[0]);
+  const last = useProfileStore((state) => state.log.at(-1)?.trace[0]);
   const says = last?.decided === 'nothing to do' ? last.because : '';
-  const { main } = situation.profile.keys;
+  const { main } = context.profile.keys;
   const text = asks
     ? says || `Press the key for this place, with ${main}. Escape: no key.`
-    : `${gridText(gridHere(situation))}${goOn ? '; goes on with the next window' : ''}`;
+    : `${gridText(gridHere(context))}${goOn ? '; goes on with the next window' : ''}`;
   return (
     <Box
       role="status"

@@ -28,12 +28,12 @@ export const Picker = memo(function Picker() {
 function OpenPicker({ kind }: { kind: PickerKind }) {
   const picker = usePicker.use();
   const { close } = picker.getState();
-  const bench = useProfileStore((now) => now);
+  const state = useProfileStore((now) => now);
   const store = useProfileStoreApi();
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState(0);
   const [presses, setPresses] = useState(picker.getState().caps);
-  const choices = choicesFor(kind, bench, typed);
+  const choices = choicesFor(kind, state, typed);
   const at = Math.min(chosen, choices.length - 1);
 
   function take(line: number, caps: readonly string[]) {

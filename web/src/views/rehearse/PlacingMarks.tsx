@@ -17,24 +17,24 @@ import { onSheet, type Viewport } from '../../sheet/viewport.ts';
 
 /** What lies over the windows while something is placed: where it would land, what is offered, or the lettered grid. */
 export function PlacingMarks({ view }: { view: Viewport }) {
-  const session = useProfileStore((bench) => bench.session);
-  const profile = useProfileStore((bench) => bench.profile);
+  const session = useProfileStore((state) => state.session);
+  const profile = useProfileStore((state) => state.profile);
   const picking = pickingOf(session);
   const previewing = interactionOf(session, 'previewing');
   if (!picking && !previewing) return null;
-  const situation = { session, profile, desk: deskInForce(profile, session) };
+  const context = { session, profile, desk: deskInForce(profile, session) };
   if (previewing) {
-    const there = previewedPlacement(situation);
+    const there = previewedPlacement(context);
     return there && <Outline name="preview" rect={there} view={view} />;
   }
   if (picking?.kind === 'offer') {
-    const offer = offerNow(situation, picking);
+    const offer = offerNow(context, picking);
     return offer && <Outline name="offer" rect={offer.place.rect} view={view} />;
   }
   if (picking?.kind === 'board-pick')
-    return <MarkedBoard situation={situation} typed={picking.typed} view={view} />;
+    return <MarkedBoard context={context} typed={picking.typed} view={view} />;
   return picking?.kind === 'corner-pick' ? (
-    <CornerGrid situation={situation} typed={picking.typed} view={view} />
+    <CornerGrid context={context} typed={picking.typed} view={view} />
   ) : null;
 }
 
@@ -42,13 +42,13 @@ export function PlacingMarks({ view }: { view: Viewport }) {
 const DIGIT = { width: 11, height: 18 };
 
 /** The marked board on its monitor, at true scale: a number for each of its zones, and what it is called. */
-function MarkedBoard(props: { situation: CommandContext; typed: string; view: Viewport }) {
-  const { situation, typed, view } = props;
-  const { session } = situation;
-  const marked = zoneBoardChoices(situation).find(({ isMarked }) => isMarked);
+function MarkedBoard(props: { context: CommandContext; typed: string; view: Viewport }) {
+  const { context, typed, view } = props;
+  const { session } = context;
+  const marked = zoneBoardChoices(context).find(({ isMarked }) => isMarked);
   if (!marked) return null;
   const monitor = session.focusMonitor;
-  const { area, gap } = snapArea(situation, session.shown[monitor] ?? '', monitor);
+  const { area, gap } = snapArea(context, session.shown[monitor] ?? '', monitor);
   const { board, numbers } = marked;
   const digits = typed.replace(/^[a-z]/, '');
   return (
@@ -111,12 +111,12 @@ function Outline(props: { name: 'preview' | 'offer' | 'block'; rect: Rect; view:
 }
 
 /** The grid over the focused monitor, lettered along the top and numbered down the side, and the block typed so far. */
-function CornerGrid(props: { situation: CommandContext; typed: string; view: Viewport }) {
-  const { situation, typed, view } = props;
-  const { session } = situation;
-  const grid = gridHere(situation);
+function CornerGrid(props: { context: CommandContext; typed: string; view: Viewport }) {
+  const { context, typed, view } = props;
+  const { session } = context;
+  const grid = gridHere(context);
   const monitor = session.focusMonitor;
-  const { area, gap } = snapArea(situation, session.shown[monitor] ?? '', monitor);
+  const { area, gap } = snapArea(context, session.shown[monitor] ?? '', monitor);
   const cell = (axis: 'x' | 'y', at: number) => ({
     from: at + 1,
     to: at + 1,

@@ -30,11 +30,11 @@ const pickPanel = (view: Viewport) => <PickPanel view={view} />;
 
 /** The profile in use: real key presses run the commands, and the simulated windows arrange themselves. */
 export function RehearseView() {
-  const placed = useDeskLayout();
+  const deskLayout = useDeskLayout();
   const store = useProfileStoreApi();
-  const inHand = useSelection.use();
+  const selected = useSelection.use();
   const navigate = useNavigate();
-  const apps = useProfileStore((bench) => bench.profile.apps);
+  const apps = useProfileStore((state) => state.profile.apps);
   const place = useRef<HTMLDivElement>(null);
   const roomForBoards = useRoomForBoards();
   const keyboard = useSheetKeyboard(place);
@@ -42,8 +42,8 @@ export function RehearseView() {
   const giveInFull = async () => {
     if (await fullScreen.enter()) keyboard.give();
   };
-  const session = useProfileStore((bench) => bench.session);
-  const isPast = useProfileStore((bench) => bench.looking !== null);
+  const session = useProfileStore((state) => state.session);
+  const isPast = useProfileStore((state) => state.looking !== null);
   const [asked, setAsked] = useState<{ id: string; focus: string | undefined } | null>(null);
   // What was asked about stays until the focus goes elsewhere.
   const about = asked && asked.focus === session.focus ? asked.id : session.focus;
@@ -60,12 +60,12 @@ export function RehearseView() {
 
   const makeRule = (id: string) => {
     const { profile, edit } = store.getState();
-    const like = ruleFromWindow({ session, profile, desk: placed.desk }, id);
+    const like = ruleFromWindow({ session, profile, desk: deskLayout.desk }, id);
     if (!like) return;
     // Before all others: it is what the person wants of this very window.
     const made = withNewRule(profile, like, null);
     edit(() => made.profile);
-    inHand.getState().takeRule(made.id);
+    selected.getState().takeRule(made.id);
     void navigate('../rules', { relative: 'path' });
   };
 
@@ -125,7 +125,7 @@ export function RehearseView() {
       inspector={
         <>
           <AppList />
-          <WhyHere placed={placed} id={about} onRule={makeRule} />
+          <WhyHere deskLayout={deskLayout} id={about} onRule={makeRule} />
           <TimeSaved />
           <Log />
         </>
@@ -148,7 +148,7 @@ export function RehearseView() {
           <KeyboardOwner isGiven={keyboard.isGiven} locked={fullScreen.locked} />
           <Box position="relative" flex="1" minH="0">
             <Sheet
-              placed={placed}
+              deskLayout={deskLayout}
               onWindow={chooseWindow}
               marks={placingMarks}
               notes={pickPanel}

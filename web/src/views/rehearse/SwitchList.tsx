@@ -8,9 +8,9 @@ import { ListOverSheet } from './ListOverSheet.tsx';
 
 /** The windows that switch-window goes through, most recent first, while its key is held. */
 export const SwitchList = memo(function SwitchList() {
-  const switching = useProfileStore((bench) => interactionOf(bench.session, 'switching'));
-  const session = useProfileStore((bench) => bench.session);
-  const profile = useProfileStore((bench) => bench.profile);
+  const switching = useProfileStore((state) => interactionOf(state.session, 'switching'));
+  const session = useProfileStore((state) => state.session);
+  const profile = useProfileStore((state) => state.profile);
   if (!switching) return null;
   const lines = switching.among.flatMap((id) => {
     const window = session.windows.find((each) => each.id === id);

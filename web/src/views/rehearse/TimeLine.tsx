@@ -9,8 +9,8 @@ const PLAY_MS = 700;
 /** Steps back and forth through what happened in this visit, and plays it. */
 function useTimeLine() {
   const store = useProfileStoreApi();
-  const count = useProfileStore((bench) => bench.moments.length);
-  const looking = useProfileStore((bench) => bench.looking);
+  const count = useProfileStore((state) => state.moments.length);
+  const looking = useProfileStore((state) => state.looking);
   const [isPlaying, setPlaying] = useState(false);
   const at = looking ?? count - 1;
   const goTo = (moment: number) => store.getState().lookAt(moment);
@@ -44,7 +44,7 @@ function useTimeLine() {
 /** The time line beneath the sheet: a mark for everything that changed the desk, the shown one filled. */
 export const TimeLine = memo(function TimeLine() {
   const { at, count, plays, step, goTo, play } = useTimeLine();
-  const moments = useProfileStore((bench) => bench.moments);
+  const moments = useProfileStore((state) => state.moments);
   const isPast = at < count - 1;
   usePageKeys('time-line', [
     { keys: ['['], caps: ['[', ']'], label: 'back and forth in time', run: () => step(-1) },

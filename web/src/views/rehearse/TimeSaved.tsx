@@ -6,7 +6,7 @@ import { useProfileStore } from '../../state/profile-context.ts';
 
 /** Key presses so far, and the pointer work they spared by the keystroke-level model. */
 export const TimeSaved = memo(function Spared() {
-  const { presses, trips, seconds } = useProfileStore((bench) => bench.effort);
+  const { presses, trips, seconds } = useProfileStore((state) => state.effort);
   const figures = [
     ['presses', String(presses), 'key presses'],
     ['trips', String(trips), 'pointer trips'],

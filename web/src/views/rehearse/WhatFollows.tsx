@@ -10,7 +10,7 @@ const MOST_SHOWN = 14;
 /** Over the sheet while a layer is entered or a sequence has begun: which keys come next, and what they do. */
 export const WhatFollows = memo(function WhatFollows() {
   const next = usePresses((presses) => presses.next);
-  const { main } = useProfileStore((bench) => bench.profile.keys);
+  const { main } = useProfileStore((state) => state.profile.keys);
   if (!next) return null;
   const lines = followingLines(next, main);
   return (

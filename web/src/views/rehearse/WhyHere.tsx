@@ -8,13 +8,13 @@ import { useProfileStore, type DeskLayout } from '../../state/profile-context.ts
 
 /** Why a window is here: how it is held, where, and how large, each with what decided it. */
 export function WhyHere(props: {
-  placed: DeskLayout;
+  deskLayout: DeskLayout;
   id: string | undefined;
   onRule: (id: string) => void;
 }) {
-  const { placed, id, onRule } = props;
-  const session = useProfileStore((bench) => bench.session);
-  const profile = useProfileStore((bench) => bench.profile);
+  const { deskLayout: deskLayout, id, onRule } = props;
+  const session = useProfileStore((state) => state.session);
+  const profile = useProfileStore((state) => state.profile);
   const window = session.windows.find((each) => each.id === id);
   if (!window) {
     return (
@@ -25,10 +25,10 @@ export function WhyHere(props: {
       </Section>
     );
   }
-  const situation = { session, profile, desk: placed.desk };
-  const reasons = whyHere(situation, window.id);
+  const context = { session, profile, desk: deskLayout.desk };
+  const reasons = whyHere(context, window.id);
   // Defaults are told in the Rules view.
-  const ruled = rulesWhy(situation, window.id).filter(({ because }) => because !== 'default');
+  const ruled = rulesWhy(context, window.id).filter(({ because }) => because !== 'default');
   return (
     <Section title={`Why is ${windowName(profile, window)} here?`} note={<KeyCap>Y</KeyCap>}>
       <Reasons reasons={reasons} data={{ 'data-why': window.id }} />

@@ -37,38 +37,38 @@ export const usePresses = perProfile<Presses>(() => ({ state: IDLE, next: null }
  * @param caps the keys as they were pressed
  */
 export function takeInput(
-  bench: StoreApi<ProfileStore>,
+  store: StoreApi<ProfileStore>,
   input: KeyInput,
   caps: readonly string[],
 ): void {
-  const presses = usePresses.of(bench);
+  const presses = usePresses.of(store);
   const { state: before, timer } = presses.getState();
   clearTimeout(timer);
-  const { state, out } = resolveKey(before, input, contextOf(bench.getState()));
+  const { state, out } = resolveKey(before, input, contextOf(store.getState()));
   presses.setState({ state, next: null });
   // A layer that a command leaves is no press of its own.
   const isCommand = out.some(({ type }) => type === 'command');
   for (const each of out) {
     const isAlone = each.type === 'command' || !isCommand;
-    follow(bench, each, isAlone ? caps : [], input);
+    follow(store, each, isAlone ? caps : [], input);
   }
-  if (state !== IDLE) presses.setState({ next: nextKeys(state, contextOf(bench.getState())) });
+  if (state !== IDLE) presses.setState({ next: nextKeys(state, contextOf(store.getState())) });
   const until = nextTime(state);
   if (until === null) return;
-  const wait = () => takeInput(bench, { type: 'wait', at: Math.max(until, performance.now()) }, []);
+  const wait = () => takeInput(store, { type: 'wait', at: Math.max(until, performance.now()) }, []);
   presses.setState({ timer: setTimeout(wait, Math.max(0, until - performance.now())) });
 }
 
 const contextOf = ({ session, profile }: ProfileStore) => keyContext(session, profile);
 
 function follow(
-  bench: StoreApi<ProfileStore>,
+  store: StoreApi<ProfileStore>,
   out: KeyOutput,
   caps: readonly string[],
   input: KeyInput,
 ): void {
   const event = eventOfKey(out);
-  const { profile, happen, note } = bench.getState();
+  const { profile, happen, note } = store.getState();
   const { main } = profile.keys;
   // What was pressed for it may be a while ago, all of it or the beginning.
   const capsOf = (binding: KeyBinding | null, on: On) =>
@@ -86,7 +86,7 @@ function follow(
     case 'ask': {
       const by = { keys: out.binding.keys, command: commandText(out.command) };
       const kind = pickerOf(out.command);
-      if (kind) usePicker.of(bench).getState().open(kind, capsOf(out.binding, out.on), by);
+      if (kind) usePicker.of(store).getState().open(kind, capsOf(out.binding, out.on), by);
       return;
     }
     case 'layer':

@@ -15,7 +15,7 @@ import { useStripKeys } from './strip-keys.ts';
 export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
   const isGiven = useKeyRegister((register) => register.given);
   const setGiven = useKeyRegister((register) => register.give);
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const store = useProfileStoreApi();
   const { handBack, main } = profile.keys;
   const pickers = usePicker.use();

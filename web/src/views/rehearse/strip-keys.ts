@@ -8,13 +8,13 @@ import { useProfileStore } from '../../state/profile-context.ts';
 /** Shows which keys the sheet takes now, along the bottom and in the list of all keys. */
 export function useStripKeys(profile: Profile): void {
   const { handBack, main } = profile.keys;
-  const isShaping = useProfileStore((bench) => bench.session.interaction?.kind === 'shaping');
-  const picking = useProfileStore((bench) => pickingOf(bench.session)?.kind);
-  const isOutlined = useProfileStore((bench) => bench.session.interaction?.kind === 'previewing');
+  const isShaping = useProfileStore((state) => state.session.interaction?.kind === 'shaping');
+  const picking = useProfileStore((state) => pickingOf(state.session)?.kind);
+  const isOutlined = useProfileStore((state) => state.session.interaction?.kind === 'previewing');
   const isAsking = useProfileStore(
-    (bench) => interactionOf(bench.session, 'corner-pick')?.asksKeys === true,
+    (state) => interactionOf(state.session, 'corner-pick')?.asksKeys === true,
   );
-  const isPaused = useProfileStore((bench) => bench.session.paused !== undefined);
+  const isPaused = useProfileStore((state) => state.session.paused !== undefined);
   const shown = (caps: readonly string[], label: string, more: Partial<PageKey> = {}): PageKey => ({
     keys: [],
     caps,

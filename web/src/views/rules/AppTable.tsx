@@ -11,11 +11,11 @@ export function AppTable(props: {
   /** The choice of another page. */
   pages: ReactNode;
   apps: readonly App[];
-  inHand: string | null;
+  selected: string | null;
   onApp: (id: string) => void;
   onAdd: () => void;
 }) {
-  const { apps, inHand, onApp } = props;
+  const { apps, selected, onApp } = props;
   const lines = useMemo(
     () =>
       apps.flatMap((app): Line[] =>
@@ -43,9 +43,9 @@ export function AppTable(props: {
         idOf={idOf}
         dataOf={({ app, window }) => ({
           ...(window === app ? { 'data-app': app.id } : { 'data-app-window': window.title ?? '' }),
-          'data-in-hand': app.id === inHand,
+          'data-selected': app.id === selected,
         })}
-        inHand={inHand}
+        selected={selected}
         onRow={choose}
         empty={
           <>

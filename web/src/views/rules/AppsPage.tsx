@@ -13,7 +13,7 @@ import { StartList } from './StartList.tsx';
 
 /** The apps whose windows rules are about: with their kinds of window and sizes, and those that open at the start. */
 export function AppsPage({ pages, onOther }: { pages: ReactNode; onOther: () => void }) {
-  const apps = useProfileStore((bench) => bench.profile.apps);
+  const apps = useProfileStore((state) => state.profile.apps);
   const store = useProfileStoreApi();
   const [appId, setApp] = useState<string | null>(null);
   const app = apps.find(({ id }) => id === appId) ?? apps[0] ?? null;
@@ -86,7 +86,13 @@ export function AppsPage({ pages, onOther }: { pages: ReactNode; onOther: () => 
     >
       <Paper>
         <Box flex="1" minH="0" display="flex" flexDirection="column">
-          <AppTable pages={pages} apps={apps} inHand={app?.id ?? null} onApp={setApp} onAdd={add} />
+          <AppTable
+            pages={pages}
+            apps={apps}
+            selected={app?.id ?? null}
+            onApp={setApp}
+            onAdd={add}
+          />
         </Box>
       </Paper>
     </ViewLayout>

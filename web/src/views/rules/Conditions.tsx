@@ -138,7 +138,7 @@ function RowFields(props: {
   onRemove: () => void;
 }) {
   const { at, control } = props;
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const fault = props.errors.rows?.[at]?.message;
   return (
     <Controller

@@ -7,7 +7,7 @@ const MOST_GRID = 400;
 
 /** How floating windows stand and move, for all of them. */
 export function FloatingSettings() {
-  const floating = useProfileStore((bench) => bench.profile.floating);
+  const floating = useProfileStore((state) => state.profile.floating);
   const store = useProfileStoreApi();
   const set = (patch: Partial<typeof floating>, merge = '') =>
     store

@@ -47,7 +47,7 @@ export function LandingTable({
   desks,
   desk,
   onDesk,
-  inHand,
+  selected,
   onWindow,
   rule,
   filter,
@@ -58,7 +58,7 @@ export function LandingTable({
   desks: readonly { value: string; text: string }[];
   desk: string;
   onDesk: (id: string) => void;
-  inHand: string | null;
+  selected: string | null;
   onWindow: (id: string) => void;
   /** The rule in hand: windows that it matches are marked. */
   rule: number;
@@ -121,7 +121,7 @@ export function LandingTable({
           'data-landing': id,
           'data-matched': matching.includes(rule),
         })}
-        inHand={inHand}
+        selected={selected}
         onRow={onWindow}
         isSortable
         empty={
@@ -135,7 +135,7 @@ export function LandingTable({
 }
 
 function WindowCell({ landing }: { landing: Landing }) {
-  const app = useProfileStore((bench) => bench.profile.apps.find(({ id }) => id === landing.appId));
+  const app = useProfileStore((state) => state.profile.apps.find(({ id }) => id === landing.appId));
   return (
     <Flex align="center" gap="9px">
       <AppBalloon app={app} name={landing.name} />

@@ -26,14 +26,14 @@ export function RuleList(props: {
   /** The choice of another page. */
   pages: ReactNode;
   rules: readonly Rule[];
-  inHand: string | null;
+  selected: string | null;
   landings: readonly Landing[];
   /** Rules that something was found about. */
   marked: ReadonlyMap<string, readonly string[]>;
   edits: RuleEdits;
   onRule: (id: string) => void;
 }) {
-  const { rules, inHand, landings, marked, edits, onRule } = props;
+  const { rules, selected, landings, marked, edits, onRule } = props;
   const store = useProfileStoreApi();
   const ids = useMemo(() => rules.map(({ id }) => id), [rules]);
   const counts = useMemo(() => matchesOf(landings, rules.length), [landings, rules.length]);
@@ -46,7 +46,7 @@ export function RuleList(props: {
   );
   const { scroller, shown, before, after, measure } = useVirtualRows<HTMLOListElement>({
     count: rules.length,
-    at: ids.indexOf(inHand ?? ''),
+    at: ids.indexOf(selected ?? ''),
     heightOf: () => LINE_HEIGHT,
   });
   // A press alone takes a rule into hand; only a pull moves it.
@@ -91,7 +91,7 @@ export function RuleList(props: {
                   count={rules.length}
                   isPart={shown.length < rules.length}
                   measure={measure}
-                  isInHand={rule.id === inHand}
+                  isSelected={rule.id === selected}
                   matches={counts[at] ?? 0}
                   found={(marked.get(rule.id) ?? []).join('\n')}
                   onRule={onRule}
@@ -138,7 +138,7 @@ const listStyle = {
     borderBottomColor: 'hairline',
   },
   '& li.room': { padding: 0, border: 0 },
-  '& li[data-in-hand=true]': { bg: 'petrol.wash', borderLeftColor: 'petrol' },
+  '& li[data-selected=true]': { bg: 'petrol.wash', borderLeftColor: 'petrol' },
   '& .figure': { fontFamily: 'mono', fontSize: '12px', fontStretch: '88%', color: 'slate' },
   '& .grip': { color: 'slate', cursor: 'grab' },
   '& .number': { fontWeight: 700, minWidth: '3ch', textAlign: 'right' },
@@ -178,7 +178,7 @@ interface LineProps {
   /** Not all of them are drawn. */
   isPart: boolean;
   measure: (row: Element | null) => void;
-  isInHand: boolean;
+  isSelected: boolean;
   matches: number;
   /** What was found about it, a line each; empty where nothing was. */
   found: string;
@@ -187,7 +187,7 @@ interface LineProps {
 }
 
 function RuleLine(props: LineProps) {
-  const { rule, isInHand } = props;
+  const { rule, isSelected } = props;
   const { setNodeRef, setActivatorNodeRef, listeners, transform, transition, isDragging } =
     useSortable({ id: rule.id });
   const { isPart, measure } = props;
@@ -203,7 +203,7 @@ function RuleLine(props: LineProps) {
       ref={place}
       data-index={props.at}
       data-rule={rule.id}
-      data-in-hand={isInHand}
+      data-selected={isSelected}
       data-on={rule.on}
       aria-posinset={props.at + 1}
       aria-setsize={props.count}
@@ -225,8 +225,8 @@ function RuleLine(props: LineProps) {
 
 /** Drawn again only where something of it changed, not with every rule that moves. */
 const LineContent = memo(function LineContent(props: LineProps) {
-  const { rule, at, isInHand, matches, found } = props;
-  const words = useInSight<HTMLButtonElement>(isInHand && !props.isPart, at);
+  const { rule, at, isSelected, matches, found } = props;
+  const words = useInSight<HTMLButtonElement>(isSelected && !props.isPart, at);
   const count = found === '' ? 0 : found.split('\n').length;
   return (
     <>
@@ -235,7 +235,7 @@ const LineContent = memo(function LineContent(props: LineProps) {
         ref={words}
         type="button"
         className="words"
-        aria-pressed={isInHand}
+        aria-pressed={isSelected}
         onClick={() => props.onRule(rule.id)}
       >
         <RuleSentence words={whenWords(rule.when)} /> → <u>{textOf(settingsWords(rule.then))}</u>

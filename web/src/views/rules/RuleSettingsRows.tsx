@@ -18,7 +18,7 @@ export function RuleSettingsRows(props: {
   firstInput: Ref<HTMLSelectElement>;
 }) {
   const { rule, edits } = props;
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const { then, again } = rule;
   return (
     <>

@@ -41,14 +41,14 @@ export function RulesView() {
 
 /** The ordered list; beneath it every known window and where it lands. */
 function RulesPage({ pages, onOther }: { pages: React.ReactNode; onOther: () => void }) {
-  const placed = useDeskLayout();
-  const profile = useProfileStore((bench) => bench.profile);
-  const windows = useProfileStore((bench) => bench.session.windows);
+  const deskLayout = useDeskLayout();
+  const profile = useProfileStore((state) => state.profile);
+  const windows = useProfileStore((state) => state.session.windows);
   const { rules } = profile;
-  const ruleId = useSelection((inHand) => inHand.rule);
-  const setRule = useSelection((inHand) => inHand.takeRule);
+  const ruleId = useSelection((selected) => selected.rule);
+  const setRule = useSelection((selected) => selected.takeRule);
   const [windowId, setWindow] = useState<string | null>(null);
-  const [deskId, setDesk] = useState<string | null>(placed.desk.desk);
+  const [deskId, setDesk] = useState<string | null>(deskLayout.desk.desk);
   const [filter, setFilter] = useState('');
   const desks = profile.desks.map(({ id, name = id }) => ({ value: id, text: name }));
   const desk = desks.find(({ value }) => value === deskId)?.value ?? desks[0]?.value;
@@ -67,7 +67,7 @@ function RulesPage({ pages, onOther }: { pages: React.ReactNode; onOther: () => 
   const firstInput = useRef<HTMLSelectElement>(null);
   const conditions = useRef<AddsCondition>(null);
   const ruleFor = () => {
-    const like = landing && ruleFromWindow(landing.situation, landing.id);
+    const like = landing && ruleFromWindow(landing.context, landing.id);
     if (like) edits.add(like);
   };
 
@@ -119,7 +119,7 @@ function RulesPage({ pages, onOther }: { pages: React.ReactNode; onOther: () => 
           <RuleList
             pages={pages}
             rules={rules}
-            inHand={rule?.id ?? null}
+            selected={rule?.id ?? null}
             landings={landed}
             marked={marked}
             edits={edits}
@@ -132,7 +132,7 @@ function RulesPage({ pages, onOther }: { pages: React.ReactNode; onOther: () => 
             desks={desks}
             desk={desk ?? ''}
             onDesk={setDesk}
-            inHand={landing?.id ?? null}
+            selected={landing?.id ?? null}
             onWindow={setWindow}
             rule={rule ? at : -1}
             filter={filter}

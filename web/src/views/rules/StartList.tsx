@@ -10,9 +10,9 @@ const BY_RULES = '';
 
 /** The apps that open when a session begins, in their order, and on which workspace. */
 export function StartList({ onAdd }: { onAdd: (() => void) | null }) {
-  const start = useProfileStore((bench) => bench.profile.start);
-  const apps = useProfileStore((bench) => bench.profile.apps);
-  const workspaces = useProfileStore((bench) => bench.profile.workspaces);
+  const start = useProfileStore((state) => state.profile.start);
+  const apps = useProfileStore((state) => state.profile.apps);
+  const workspaces = useProfileStore((state) => state.profile.workspaces);
   const store = useProfileStoreApi();
   const change = (at: number, next: (start: Start) => Start | null) =>
     store.getState().edit((profile) => startChanged(profile, at, next));

@@ -29,7 +29,7 @@ export function WhyFor({ landing, onRule }: { landing: Landing | null; onRule: (
       </Section>
     );
   }
-  const all = rulesWhy(landing.situation, landing.id);
+  const all = rulesWhy(landing.context, landing.id);
   const isDefault = ({ because }: Reason) => because === 'default';
   const defaults = all.filter(isDefault).map(({ decided }) => decided);
   const minor = all.filter((reason) => !isDefault(reason) && reason.minor);

@@ -21,9 +21,9 @@ function drawRules(rules: unknown[] = RULES) {
     session: { windows: [{ id: 'a', app: 'maps' }] },
   });
   const names = () => view.profile().rules.map(({ name, id }) => name ?? id);
-  const inHand = () =>
-    document.querySelector('[data-rule][data-in-hand=true]')?.getAttribute('data-rule');
-  return { ...view, names, inHand, keys: (text: string) => view.user.keyboard(text) };
+  const selected = () =>
+    document.querySelector('[data-rule][data-selected=true]')?.getAttribute('data-rule');
+  return { ...view, names, selected, keys: (text: string) => view.user.keyboard(text) };
 }
 
 describe('rules by keys', () => {

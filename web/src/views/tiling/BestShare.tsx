@@ -7,8 +7,8 @@ import { useProfileStoreApi, type DeskLayout } from '../../state/profile-context
 import { searchBestShare, type RunningSearch } from '../../state/best-share.ts';
 
 /** Searches, in a worker, the share that suits the open windows best, and takes it. */
-export function BestShare(props: { placed: DeskLayout; onTake: (share: number) => void }) {
-  const { workspace, monitor } = props.placed.focused;
+export function BestShare(props: { deskLayout: DeskLayout; onTake: (share: number) => void }) {
+  const { workspace, monitor } = props.deskLayout.focused;
   const store = useProfileStoreApi();
   const [progress, setProgress] = useState<Search | null>(null);
   const [found, setFound] = useState<Rating | string | null>(null);

@@ -183,7 +183,7 @@ function ChoiceRow({ edits, field, parameter, value, caps }: RowProps) {
 /** Which board arranges the windows. */
 function BoardRow(props: RowProps) {
   const { edits, field, parameter, value } = props;
-  const boards = useProfileStore((bench) => bench.profile.boards);
+  const boards = useProfileStore((state) => state.profile.boards);
   return (
     <Row {...props}>
       <Select

@@ -14,15 +14,15 @@ import type { TilingEdits } from './edits.ts';
 
 /** The kinds of layout, each drawn by the engine with the number of windows asked for. */
 export function LayoutSettings(props: {
-  placed: DeskLayout;
+  deskLayout: DeskLayout;
   edits: TilingEdits;
   /** Windows in the drawings; as many as there are here, from three to twelve, when null. */
   count: number | null;
   onCount: (count: number) => void;
   countInput: RefObject<HTMLInputElement | null>;
 }) {
-  const { placed, edits } = props;
-  const { workspace, monitor, tiled, area, boards } = placed.focused;
+  const { deskLayout: deskLayout, edits } = props;
+  const { workspace, monitor, tiled, area, boards } = deskLayout.focused;
   const boardOf = (of: Layout) =>
     of.kind === 'board' ? zoneBoardMeant(of, boards.all, boards.fitting) : null;
   const { layout } = edits.tiling;

@@ -1,5 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { workspacesOn, type HomedWorkspace, type PlacedMonitor } from '@sorn/core/desk';
+import { workspacesOn, type HomedWorkspace, type DeskMonitor } from '@sorn/core/desk';
 import { tilingInForce } from '@sorn/core/engine';
 import { originText, layoutText } from '../../sheet/words.ts';
 import {
@@ -9,8 +9,8 @@ import {
 } from '../../state/profile-context.ts';
 
 /** Which layout applies to every workspace on every monitor that can show it, and why. */
-export function PlacesTable({ placed }: { placed: DeskLayout }) {
-  const { desk } = placed;
+export function PlacesTable({ deskLayout }: { deskLayout: DeskLayout }) {
+  const { desk } = deskLayout;
   const rows = desk.workspaces;
   return (
     <Box
@@ -63,7 +63,7 @@ export function PlacesTable({ placed }: { placed: DeskLayout }) {
               {desk.monitors.map((monitor) => (
                 <td key={monitor.id}>
                   {workspacesOn(desk, monitor.id).includes(workspace) && (
-                    <Cell placed={placed} workspace={workspace} monitor={monitor} />
+                    <Cell deskLayout={deskLayout} workspace={workspace} monitor={monitor} />
                   )}
                 </td>
               ))}
@@ -75,13 +75,13 @@ export function PlacesTable({ placed }: { placed: DeskLayout }) {
   );
 }
 
-function Cell(props: { placed: DeskLayout; workspace: HomedWorkspace; monitor: PlacedMonitor }) {
-  const { placed, workspace, monitor } = props;
+function Cell(props: { deskLayout: DeskLayout; workspace: HomedWorkspace; monitor: DeskMonitor }) {
+  const { deskLayout, workspace, monitor } = props;
   const store = useProfileStoreApi();
-  const profile = useProfileStore((bench) => bench.profile);
-  const session = useProfileStore((bench) => bench.session);
+  const profile = useProfileStore((state) => state.profile);
+  const session = useProfileStore((state) => state.session);
   const { layout, from } = tilingInForce(profile, session, workspace.id, monitor.id);
-  const { focused } = placed;
+  const { focused } = deskLayout;
   const isHere = focused.workspace === workspace.id && focused.monitor.id === monitor.id;
   return (
     <chakra.button
@@ -103,7 +103,7 @@ function Cell(props: { placed: DeskLayout; workspace: HomedWorkspace; monitor: P
         {layoutText(layout)}
       </chakra.span>
       <chakra.span display="block" color="slate" fontStretch="92%">
-        {originText(from.kind, workspace.id, monitor.id, placed.desk)}
+        {originText(from.kind, workspace.id, monitor.id, deskLayout.desk)}
       </chakra.span>
     </chakra.button>
   );

@@ -14,11 +14,11 @@ const TEXTS: Record<Reach, string> = {
 
 /** How far an edit reaches: everything, this monitor, this workspace, or this workspace on this monitor. */
 export function ReachChoice(props: {
-  placed: DeskLayout;
+  deskLayout: DeskLayout;
   reach: Reach;
   onReach: (reach: Reach) => void;
 }) {
-  const { workspace, monitor } = props.placed.focused;
+  const { workspace, monitor } = props.deskLayout.focused;
   const meaning: Record<Reach, string> = {
     profile: 'An edit reaches every place that has no setting of its own.',
     monitor: `An edit reaches ${monitor.name}, whatever it shows.`,

@@ -23,7 +23,11 @@ function within(share: number): number {
  * Every window's width or height at every share, with the present one marked: a click takes another,
  * so do arrow keys.
  */
-export function ShareChart(props: { placed: DeskLayout; edits: TilingEdits; lever: Lever | null }) {
+export function ShareChart(props: {
+  deskLayout: DeskLayout;
+  edits: TilingEdits;
+  lever: Lever | null;
+}) {
   const { lever, edits } = props;
   const [asked, setAsked] = useState<Axis | null>(null);
   if (!lever) {
@@ -81,8 +85,8 @@ export function ShareChart(props: { placed: DeskLayout; edits: TilingEdits; leve
       </chakra.p>
       <Flex align="center" gap="8px" minH="28px">
         <BestShare
-          key={`${props.placed.focused.workspace} ${props.placed.focused.monitor.id}`}
-          placed={props.placed}
+          key={`${props.deskLayout.focused.workspace} ${props.deskLayout.focused.monitor.id}`}
+          deskLayout={props.deskLayout}
           onTake={(share) => edits.takeLever(lever, share)}
         />
       </Flex>
@@ -93,7 +97,7 @@ export function ShareChart(props: { placed: DeskLayout; edits: TilingEdits; leve
 /** The curves come a moment later than the sheet: they never hold a key up. */
 function Swept(props: { lever: Lever; axis: Axis; onTake: (share: number) => void }) {
   const lever = useWhenIdle(props.lever);
-  const profile = useProfileStore((bench) => bench.profile);
+  const profile = useProfileStore((state) => state.profile);
   const swept = useMemo(() => sweep(lever, props.axis), [lever, props.axis]);
   const apps = swept.windows.map(({ window }) => profile.apps.find(({ id }) => id === window.app));
   const names = swept.windows.map(({ window }) => windowName(profile, window));

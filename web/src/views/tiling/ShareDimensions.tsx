@@ -10,7 +10,7 @@ import type { TilingEdits } from './edits.ts';
 
 interface Props {
   measures: Measures;
-  placed: DeskLayout;
+  deskLayout: DeskLayout;
   view: Viewport;
 }
 
@@ -18,12 +18,12 @@ interface Props {
  * Where the lines of lead and rest lie: outside the monitor, past its tab; beside it for a division in y.
  * `toward` is how far their feet reach back: short of the tab, whose text they would cross.
  */
-function lineAt({ measures, placed, view }: Props): { at: number; toward: number } {
-  const { monitor } = placed.focused;
+function lineAt({ measures, deskLayout: deskLayout, view }: Props): { at: number; toward: number } {
+  const { monitor } = deskLayout.focused;
   const frame = onSheet(view, monitor);
   const right = frame.x + frame.width;
   if (measures.shares?.axis === 'y') {
-    const blocked = placed.desk.monitors.some(
+    const blocked = deskLayout.desk.monitors.some(
       (other) =>
         other.x >= monitor.x + monitor.width &&
         other.x * view.scale + view.x < right + 40 &&
@@ -35,7 +35,7 @@ function lineAt({ measures, placed, view }: Props): { at: number; toward: number
       : { at: right + 26, toward: right + 14 };
   }
   const bottom = frame.y + frame.height;
-  return tabEdge(monitor, placed.desk, view) === 'top'
+  return tabEdge(monitor, deskLayout.desk, view) === 'top'
     ? { at: frame.y - TAB_HEIGHT - 10, toward: frame.y - TAB_HEIGHT + 2 }
     : { at: bottom + TAB_HEIGHT + 12, toward: bottom + TAB_HEIGHT };
 }

@@ -23,19 +23,19 @@ import { useTilingKeys } from './tiling-keys.ts';
 
 /** Layout, shares and gaps of the workspace that has the focus, drawn and as figures. */
 export function TilingView() {
-  const placed = useDeskLayout();
+  const deskLayout = useDeskLayout();
   const [reach, setReach] = useState<Reach>('profile');
-  const edits = useTilingEdits(placed, reach);
+  const edits = useTilingEdits(deskLayout, reach);
   const innerGap = useRef<HTMLInputElement>(null);
   const outerGap = useRef<HTMLInputElement>(null);
   const countInput = useRef<HTMLInputElement>(null);
   const [count, setCount] = useState<number | null>(null);
-  const session = useProfileStore((bench) => bench.session);
-  const lever = useMemo(() => leverOf(session, placed.focused), [session, placed.focused]);
+  const session = useProfileStore((state) => state.session);
+  const lever = useMemo(() => leverOf(session, deskLayout.focused), [session, deskLayout.focused]);
   const [hasTable, setTable] = useState(false);
   useTilingKeys({
     onTable: () => setTable((shown) => !shown),
-    placed,
+    deskLayout,
     edits,
     innerGap,
     outerGap,
@@ -43,7 +43,7 @@ export function TilingView() {
     reach,
     setReach,
   });
-  const measures = measure(placed.focused);
+  const measures = measure(deskLayout.focused);
 
   return (
     <ViewLayout
@@ -51,15 +51,15 @@ export function TilingView() {
       inspector={
         <>
           <LayoutSettings
-            placed={placed}
+            deskLayout={deskLayout}
             edits={edits}
             count={count}
             onCount={setCount}
             countInput={countInput}
           />
-          <ReachChoice placed={placed} reach={reach} onReach={setReach} />
+          <ReachChoice deskLayout={deskLayout} reach={reach} onReach={setReach} />
           <LayoutParameters edits={edits} />
-          <ShareChart placed={placed} edits={edits} lever={lever} />
+          <ShareChart deskLayout={deskLayout} edits={edits} lever={lever} />
           <GapSettings edits={edits} innerGap={innerGap} outerGap={outerGap} />
           <NewWindowSettings edits={edits} />
           <TooSmallSettings edits={edits} />
@@ -71,24 +71,29 @@ export function TilingView() {
       <Box display="flex" flexDirection="column" height="100%">
         <Box flex="1" minH="0">
           <Sheet
-            placed={placed}
+            deskLayout={deskLayout}
             marks={(view) => (
               <>
-                <ShareLines measures={measures} placed={placed} view={view} />
-                {hasRoom(placed, view) && <GapCallouts measures={measures} view={view} />}
+                <ShareLines measures={measures} deskLayout={deskLayout} view={view} />
+                {hasRoom(deskLayout, view) && <GapCallouts measures={measures} view={view} />}
               </>
             )}
             notes={(view) => (
               <>
-                <ShareFigures measures={measures} placed={placed} view={view} edits={edits} />
-                {hasRoom(placed, view) && (
+                <ShareFigures
+                  measures={measures}
+                  deskLayout={deskLayout}
+                  view={view}
+                  edits={edits}
+                />
+                {hasRoom(deskLayout, view) && (
                   <GapFigures measures={measures} view={view} edits={edits} />
                 )}
               </>
             )}
           />
         </Box>
-        {hasTable && <PlacesTable placed={placed} />}
+        {hasTable && <PlacesTable deskLayout={deskLayout} />}
       </Box>
     </ViewLayout>
   );

@@ -6,7 +6,7 @@ import { useProfileStore, useProfileStoreApi } from '../../state/profile-context
 
 /** Whether monitors have workspaces of their own, and what becomes of empty ones. For the whole profile. */
 export function WorkspaceSettings() {
-  const { workspacesAre, emptyWorkspaces } = useProfileStore((bench) => bench.profile.tiling);
+  const { workspacesAre, emptyWorkspaces } = useProfileStore((state) => state.profile.tiling);
   const store = useProfileStoreApi();
   const set = (patch: Partial<Profile['tiling']>) =>
     store.getState().edit((profile) => ({ ...profile, tiling: { ...profile.tiling, ...patch } }));

@@ -33,9 +33,9 @@ export interface TilingEdits {
 }
 
 /** @param reach how far an edit is wished to reach; it lands no farther than where the value comes from */
-export function useTilingEdits(placed: DeskLayout, reach: Reach): TilingEdits {
+export function useTilingEdits(deskLayout: DeskLayout, reach: Reach): TilingEdits {
   const store = useProfileStoreApi();
-  const { tiling, workspace, monitor } = placed.focused;
+  const { tiling, workspace, monitor } = deskLayout.focused;
   const { from } = tiling;
   const scope = (reached: Reach) => scopeOf(reached, workspace, monitor.id);
 
@@ -74,12 +74,12 @@ export function useTilingEdits(placed: DeskLayout, reach: Reach): TilingEdits {
       else {
         const by = lever.edgeBy(share);
         const { edge, window } = lever.of;
-        const bench = store.getState();
-        if (bench.session.focus !== window) bench.happen({ type: 'window-focused', id: window });
-        bench.run({ command: 'move-edge', direction: edge, by });
+        const state = store.getState();
+        if (state.session.focus !== window) state.happen({ type: 'window-focused', id: window });
+        state.run({ command: 'move-edge', direction: edge, by });
       }
     },
-    originOf: (field) => originText(from[field], workspace, monitor.id, placed.desk),
+    originOf: (field) => originText(from[field], workspace, monitor.id, deskLayout.desk),
     setBack(field) {
       const origin = from[field];
       if (origin === undefined || origin === 'default') return undefined;

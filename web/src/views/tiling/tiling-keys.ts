@@ -15,7 +15,7 @@ function after<T>(list: readonly T[], item: T): T {
 
 /** The keys of the Tiling view, each for a setting of the inspector. */
 export function useTilingKeys(props: {
-  placed: DeskLayout;
+  deskLayout: DeskLayout;
   edits: TilingEdits;
   innerGap: RefObject<HTMLInputElement | null>;
   outerGap: RefObject<HTMLInputElement | null>;
@@ -25,11 +25,11 @@ export function useTilingKeys(props: {
   /** Shows the table of places, or puts it away. */
   onTable: () => void;
 }): void {
-  const { placed, edits, reach } = props;
+  const { deskLayout: deskLayout, edits, reach } = props;
   const store = useProfileStoreApi();
   const { layout, gaps } = edits.tiling;
   const can = LAYOUTS[layout.kind].can;
-  const { workspace, monitor } = placed.focused;
+  const { workspace, monitor } = deskLayout.focused;
 
   const share = (by: number) => {
     const stepped = (value: number) => Number(Math.min(1, Math.max(0, value + by)).toFixed(4));
@@ -112,7 +112,7 @@ export function useTilingKeys(props: {
       label: 'next workspace',
       run: () => {
         const { session, profile } = store.getState();
-        const listed = listedWorkspaces({ session, profile, desk: placed.desk }, monitor.id);
+        const listed = listedWorkspaces({ session, profile, desk: deskLayout.desk }, monitor.id);
         const ids = listed.map(({ id }) => id);
         store.getState().run({ command: 'go-workspace', which: after(ids, workspace) });
       },

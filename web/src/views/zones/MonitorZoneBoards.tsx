@@ -10,20 +10,20 @@ import { useUseHere } from './use-here.ts';
 
 /** Which board each monitor gets, why, and what arranges its workspace now. */
 export function MonitorZoneBoards(props: {
-  placed: DeskLayout;
+  deskLayout: DeskLayout;
   board: ZoneBoard | null;
   monitor: string;
 }) {
-  const { placed, board, monitor: inHand } = props;
-  const { desk, shown } = placed;
-  const profile = useProfileStore((bench) => bench.profile);
-  const useHere = useUseHere(inHand);
+  const { deskLayout: deskLayout, board, monitor: selected } = props;
+  const { desk, shown } = deskLayout;
+  const profile = useProfileStore((state) => state.profile);
+  const useHere = useUseHere(selected);
   return (
     <Section title="Monitors" note="the board each gets, and why">
       {shown.map(({ monitor, workspace, tiling, zoned }) => {
         const fits = zoneBoardFits(profile, desk, monitor);
         const first = fits.find((fit) => fit.fits);
-        const isHere = monitor.id === inHand;
+        const isHere = monitor.id === selected;
         const isOn = isHere && board !== null && useHere.board === board.id;
         return (
           <chakra.div

@@ -1,5 +1,5 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import type { PlacedMonitor } from '@sorn/core/desk';
+import type { DeskMonitor } from '@sorn/core/desk';
 import { gridOf } from '@sorn/core/engine';
 import { keyMap, withoutBinding } from '@sorn/core/keys';
 import { without } from '@sorn/core/model';
@@ -44,9 +44,9 @@ const GRID_SIDES = [
 ] as const;
 
 /** Ladders and what else decides how windows are placed by key. */
-export function PlacingSettings({ monitor }: { monitor: PlacedMonitor }) {
-  const placing = useProfileStore((bench) => bench.profile.placing);
-  const profile = useProfileStore((bench) => bench.profile);
+export function PlacingSettings({ monitor }: { monitor: DeskMonitor }) {
+  const placing = useProfileStore((state) => state.profile.placing);
+  const profile = useProfileStore((state) => state.profile);
   const places = keyMap(profile).flatMap((binding) => {
     const { from, command, keys } = binding;
     if (from !== 'own' || command?.command !== 'place-at') return [];
@@ -156,7 +156,7 @@ export function PlacingSettings({ monitor }: { monitor: PlacedMonitor }) {
 
 /** The rungs of one axis, typed as shares apart from each other by spaces. */
 function Ladder({ axis, label }: { axis: 'x' | 'y'; label: string }) {
-  const ladders = useProfileStore((bench) => bench.profile.placing.ladders);
+  const ladders = useProfileStore((state) => state.profile.placing.ladders);
   const store = useProfileStoreApi();
   const parsed = (text: string) =>
     read(snapSettingsSchema, { ladders: { ...ladders, [axis]: rungsIn(text) } });

@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { deskInForce, type PlacedMonitor } from '@sorn/core/desk';
+import { deskInForce, type DeskMonitor } from '@sorn/core/desk';
 import { letterOf } from '@sorn/core/snap';
 import { STARTER_ZONE_BOARDS } from '@sorn/core/starters';
 import { zoneBoardFits } from '@sorn/core/zones';
@@ -12,7 +12,7 @@ import type { ZoneEdits } from './edits.ts';
 /** Boards to begin from, a letter each: those for the monitor in hand first. */
 export function StarterZoneBoards(props: {
   isOpen: boolean;
-  monitor: PlacedMonitor;
+  monitor: DeskMonitor;
   edits: ZoneEdits;
   onClose: () => void;
 }) {
@@ -23,10 +23,10 @@ export function StarterZoneBoards(props: {
   );
 }
 
-function Lines(props: { monitor: PlacedMonitor; edits: ZoneEdits; onClose: () => void }) {
+function Lines(props: { monitor: DeskMonitor; edits: ZoneEdits; onClose: () => void }) {
   const { monitor, edits, onClose } = props;
-  const session = useProfileStore((bench) => bench.session);
-  const profile = useProfileStore((bench) => bench.profile);
+  const session = useProfileStore((state) => state.session);
+  const profile = useProfileStore((state) => state.profile);
   const fits = zoneBoardFits(
     { boards: [...STARTER_ZONE_BOARDS] },
     deskInForce(profile, session),

@@ -63,7 +63,7 @@ function ZoneShape({ drawn, at, isChosen, view }: ZoneProps) {
       data-zone={name}
       data-at={`${rect.x},${rect.y}`}
       data-size={`${rect.width} × ${rect.height}`}
-      data-in-hand={isChosen}
+      data-selected={isChosen}
     >
       <rect
         x={x}
@@ -126,15 +126,19 @@ function ZoneText({ drawn, at, isChosen, view }: ZoneProps) {
 }
 
 /** The board that each other monitor gets, thin. */
-export function OtherZoneBoards(props: { placed: DeskLayout; besides: string; view: Viewport }) {
-  const { placed, besides, view } = props;
-  const session = useProfileStore((bench) => bench.session);
-  const profile = useProfileStore((bench) => bench.profile);
-  const situation = { session, profile, desk: placed.desk };
-  return placed.shown.map(({ workspace, monitor, boards, zoned }) => {
+export function OtherZoneBoards(props: {
+  deskLayout: DeskLayout;
+  besides: string;
+  view: Viewport;
+}) {
+  const { deskLayout: deskLayout, besides, view } = props;
+  const session = useProfileStore((state) => state.session);
+  const profile = useProfileStore((state) => state.profile);
+  const context = { session, profile, desk: deskLayout.desk };
+  return deskLayout.shown.map(({ workspace, monitor, boards, zoned }) => {
     const board = zoned?.board ?? boards.fitting[0];
     if (monitor.id === besides || !board) return null;
-    const { zones } = drawZoneBoard(board, snapArea(situation, workspace, monitor.id));
+    const { zones } = drawZoneBoard(board, snapArea(context, workspace, monitor.id));
     return (
       <g key={monitor.id} data-board-of={monitor.id} aria-hidden>
         {zones.map((rect, i) => {

@@ -17,8 +17,8 @@ export function ZoneBoardList(props: {
   onBoard: (id: string) => void;
   onAdd: () => void;
 }) {
-  const { fits, board: inHand, edits, onBoard, onAdd } = props;
-  const unfit = fits.find(({ board, fits: doesFit }) => board.id === inHand?.id && !doesFit);
+  const { fits, board: selected, edits, onBoard, onAdd } = props;
+  const unfit = fits.find(({ board, fits: doesFit }) => board.id === selected?.id && !doesFit);
   return (
     <Section
       title="Boards"
@@ -41,7 +41,7 @@ export function ZoneBoardList(props: {
           <ListLine
             key={board.id}
             name={zoneBoardName(board)}
-            isHere={board.id === inHand?.id}
+            isHere={board.id === selected?.id}
             data={{ 'data-board-line': board.id }}
             before={<ZoneBoardPicture board={board} width={42} height={24} />}
             onChoose={() => onBoard(board.id)}
@@ -57,7 +57,7 @@ export function ZoneBoardList(props: {
           {zoneBoardName(unfit.board)} is not for this monitor: {unfit.because}.
         </chakra.p>
       )}
-      {inHand && (
+      {selected && (
         <Flex gap="14px" mt="6px" fontSize="12px" color="slate" align="center">
           <span>
             <KeyCap>G</KeyCap> earlier
@@ -66,7 +66,7 @@ export function ZoneBoardList(props: {
             <KeyCap>Shift</KeyCap> <KeyCap>G</KeyCap> later
           </span>
           <chakra.span flex="1" />
-          <TextButton label={`Delete the board ${zoneBoardName(inHand)}`} onClick={edits.drop}>
+          <TextButton label={`Delete the board ${zoneBoardName(selected)}`} onClick={edits.drop}>
             delete
           </TextButton>
         </Flex>

@@ -11,7 +11,7 @@ import type { ZoneEdits } from './edits.ts';
 
 /** What the board in hand is called, and for which shape of work area it is. */
 export function ZoneBoardSettings({ board, edits }: { board: ZoneBoard; edits: ZoneEdits }) {
-  const monitors = useProfileStore((bench) => bench.profile.monitors);
+  const monitors = useProfileStore((state) => state.profile.monitors);
   const shape = board.for;
   const set = (patch: Partial<Record<keyof ZoneBoardShape, unknown>>) => {
     const next = { ...shape, ...patch };

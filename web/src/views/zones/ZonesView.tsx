@@ -20,10 +20,10 @@ import { useZoneKeys } from './zone-keys.ts';
 
 /** Boards of zones, drawn on the monitor they are made for; one zone of one board is in hand. */
 export function ZonesView() {
-  const placed = useDeskLayout();
-  const { desk, focused } = placed;
-  const profile = useProfileStore((bench) => bench.profile);
-  const session = useProfileStore((bench) => bench.session);
+  const deskLayout = useDeskLayout();
+  const { desk, focused } = deskLayout;
+  const profile = useProfileStore((state) => state.profile);
+  const session = useProfileStore((state) => state.session);
   const [monitorId, setMonitor] = useState(focused.monitor.id);
   const [boardId, setBoard] = useState<string | null>(null);
   const [zoneName, setZone] = useState<string | null>(null);
@@ -31,7 +31,7 @@ export function ZonesView() {
   const monitor = desk.monitors.find(({ id }) => id === monitorId) ?? focused.monitor;
   const workspace = session.shown[monitor.id]!;
   const fits = zoneBoardFits(profile, desk, monitor);
-  const shown = placed.shown.find((arranged) => arranged.monitor.id === monitor.id)!;
+  const shown = deskLayout.shown.find((arranged) => arranged.monitor.id === monitor.id)!;
   const own =
     shown.tiling.layout.kind === 'board'
       ? zoneBoardMeant(shown.tiling.layout, shown.boards.all, shown.boards.fitting)
@@ -87,19 +87,19 @@ export function ZonesView() {
             />
           )}
           {board && <ZoneBoardSettings key={board.id} board={board} edits={edits} />}
-          <MonitorZoneBoards placed={placed} board={board} monitor={monitor.id} />
+          <MonitorZoneBoards deskLayout={deskLayout} board={board} monitor={monitor.id} />
           <PlacingSettings monitor={monitor} />
         </>
       }
     >
       <Sheet
-        placed={placed}
+        deskLayout={deskLayout}
         around={around}
         isPlan
         keepsShift
         marks={(view) => (
           <>
-            <OtherZoneBoards placed={placed} besides={monitor.id} view={view} />
+            <OtherZoneBoards deskLayout={deskLayout} besides={monitor.id} view={view} />
             {drawn && (
               <>
                 <ZoneBoardDrawing drawn={drawn} zone={zone} view={view} />

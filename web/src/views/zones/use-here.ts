@@ -4,8 +4,8 @@ import { useProfileStore, useProfileStoreApi } from '../../state/profile-context
 /** Which board is set for the workspace a monitor shows there, and the change of that. */
 export function useUseHere(monitor: string) {
   const store = useProfileStoreApi();
-  const workspace = useProfileStore((bench) => bench.session.shown[monitor] ?? '');
-  const places = useProfileStore((bench) => bench.profile.tiling.places);
+  const workspace = useProfileStore((state) => state.session.shown[monitor] ?? '');
+  const places = useProfileStore((state) => state.profile.tiling.places);
   const layout = places.find(
     (place) => place.monitor === monitor && place.workspace === workspace,
   )?.layout;

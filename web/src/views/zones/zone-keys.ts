@@ -1,4 +1,4 @@
-import { fromTheLeft, type PlacedMonitor } from '@sorn/core/desk';
+import { fromTheLeft, type DeskMonitor } from '@sorn/core/desk';
 import type { ZoneBoard } from '@sorn/core/model';
 import type { Direction } from '@sorn/core/values';
 import type { RefObject } from 'react';
@@ -22,8 +22,8 @@ export function useZoneKeys(props: {
   edits: ZoneEdits;
   board: ZoneBoard | null;
   zone: string | null;
-  monitor: PlacedMonitor;
-  monitors: readonly PlacedMonitor[];
+  monitor: DeskMonitor;
+  monitors: readonly DeskMonitor[];
   boards: readonly ZoneBoard[];
   nameInput: RefObject<HTMLInputElement | null>;
   weightInput: RefObject<HTMLInputElement | null>;
