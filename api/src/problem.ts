@@ -11,7 +11,7 @@ export const problemSchema = z.object({
       z.object({
         path: z.string(),
         found: z.string(),
-        right: z.string(),
+        expected: z.string(),
         line: z.int().exactOptional(),
       }),
     )

@@ -103,6 +103,6 @@ export const PROFILES = {
   nameRevision: route('PUT', '/profiles/:id/revisions/:number/name', {
     body: fields({ label: textOf(80) }),
   }),
-  /** Server-sent events, each as `newsSchema` has it. */
-  news: route('GET', '/profiles/:id/news'),
+  /** Server-sent events, each as `changeEventSchema` has it. */
+  changes: route('GET', '/profiles/:id/changes'),
 } as const;

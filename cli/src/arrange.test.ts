@@ -175,8 +175,8 @@ describe('sorn arrange', () => {
       'monitors:\n  - { id: m, width: 800 }\ntiling: { gaps: { iner: 3 } }\n',
     );
     expect(faultsOf(bad, session)).toEqual([
-      'bad.yaml: monitors[0].height: nothing; right would be a whole number from 1 to 100000',
-      'bad.yaml: tiling.gaps.iner: 3; right would be no such field; the nearest is inner',
+      'bad.yaml: monitors[0].height: nothing; expected a whole number from 1 to 100000',
+      'bad.yaml: tiling.gaps.iner: 3; expected a known field; the nearest is inner',
     ]);
   });
 

@@ -21,12 +21,12 @@ describe('sorn chart', () => {
     expect(tall).toContain('#152323');
   });
 
-  it('tells what would be right instead of what it was asked for', () => {
+  it('tells what was expected of what it was asked for', () => {
     expect(() => chartFile(demo, { as: 'pdf' })).toThrow(
-      '--as: "pdf"; right would be one of markdown, csv, html, svg',
+      '--as: "pdf"; expected one of markdown, csv, html, svg',
     );
     expect(() => chartFile(demo, { as: 'svg', monitor: 'tal' })).toThrow(
-      '--monitor: "tal"; right would be one of wide, tall, lap, wall',
+      '--monitor: "tal"; expected one of wide, tall, lap, wall',
     );
   });
 });

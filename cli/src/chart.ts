@@ -18,13 +18,13 @@ export function chartFile(
     const form = FORMS[as];
     if (form) return form(profile);
     const right = [...Object.keys(FORMS), 'svg'].join(', ');
-    throw new BadInput([`--as: "${as}"; right would be one of ${right}`]);
+    throw new BadInput([`--as: "${as}"; expected one of ${right}`]);
   }
   const wanted = monitor ?? profile.monitors[0]!.id;
   const found = profile.monitors.find(({ id, name }) => id === wanted || name === wanted);
   if (!found) {
     const ids = profile.monitors.map(({ id }) => id).join(', ');
-    throw new BadInput([`--monitor: "${wanted}"; right would be one of ${ids}`]);
+    throw new BadInput([`--monitor: "${wanted}"; expected one of ${ids}`]);
   }
   return `${chartSvg(profile, found, night ? 'night' : 'day')}\n`;
 }

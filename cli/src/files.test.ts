@@ -58,9 +58,9 @@ describe('sorn export', () => {
     expect(exportFile(demoFile, { as: 'svg', board: board.id })).toContain(board.zones[0]!.name);
   });
 
-  it('tells what would be right', () => {
+  it('tells what was expected', () => {
     expect(told(() => exportFile(demoFile, { as: 'xml' }))).toEqual([
-      '--as is xml; right would be one of yaml, toml, json, csv, svg',
+      '--as is xml; expected one of yaml, toml, json, csv, svg',
     ]);
     expect(told(() => exportFile(demoFile, { pieces: 'rules,gaps' }))[0]).toContain(
       '--pieces is gaps',
@@ -107,11 +107,11 @@ describe('sorn import', () => {
   });
 
   it('takes what is in the way, or both', () => {
-    const taken = imported({ pieces: 'rules', clashes: 'take' }).rules;
+    const taken = imported({ pieces: 'rules', conflicts: 'take' }).rules;
     expect(taken.find(({ id }) => id === 'duty-line')!.when.all).toEqual([
       { of: 'app', is: 'post' },
     ]);
-    const both = imported({ pieces: 'rules', clashes: 'both' }).rules;
+    const both = imported({ pieces: 'rules', conflicts: 'both' }).rules;
     expect(both.map(({ id }) => id)).toContain('duty-line-2');
   });
 
@@ -119,8 +119,8 @@ describe('sorn import', () => {
     const plan = importFile(demoFile, file, { plan: true, pieces: 'rules,layouts' });
     expect(plan.split('\n')).toEqual(
       expect.arrayContaining([
-        'clash   rules   rule 1 “Duty Line”',
-        'added   rules   rule 2 “Notes float”',
+        'conflict rules   rule 1 “Duty Line”',
+        'added    rules   rule 2 “Notes float”',
       ]),
     );
     expect(plan).toContain('inner gap 10 → 3');
@@ -135,7 +135,7 @@ describe('sorn import', () => {
     });
     const broken = written('broken.csv', 'id,all\nposts,app post\n');
     expect(told(() => importFile(demoFile, broken, {}))[0]).toMatch(
-      /broken\.csv: line 2, all: app post; right would be/,
+      /broken\.csv: line 2, all: app post; expected/,
     );
   });
 });

@@ -54,7 +54,7 @@ function table({ rules, keys }: Profile, pieces: readonly Piece[] = []): string 
   if (pieces.length === 1 && piece === 'rules') return rulesCsv(rules);
   if (pieces.length === 1 && piece === 'keys') return keysCsv(keys);
   throw new BadInput([
-    '--as csv: only one of rules and keys is a table; right would be --pieces rules, or --pieces keys',
+    '--as csv: only one of rules and keys is a table; expected --pieces rules, or --pieces keys',
   ]);
 }
 
@@ -65,18 +65,18 @@ function drawing(
   const on = monitor ?? profile.desks[0]?.primary ?? profile.monitors[0]!.id;
   const board = profile.boards.find(({ id }) => id === boardId);
   if (boardId !== undefined && !board)
-    throw new BadInput([`--board is ${boardId}; right would be one of ${listed(profile.boards)}`]);
+    throw new BadInput([`--board is ${boardId}; expected one of ${listed(profile.boards)}`]);
   const count = Number(windows);
   if (!Number.isInteger(count) || count < 1 || count > MOST_DRAWN)
     throw new BadInput([
-      `--windows is ${windows}; right would be a whole number from 1 to ${MOST_DRAWN}`,
+      `--windows is ${windows}; expected a whole number from 1 to ${MOST_DRAWN}`,
     ]);
   try {
     return board ? zoneBoardSvg(profile, board, on) : layoutSvg(profile, on, count);
   } catch (error) {
     if (!(error instanceof RangeError)) throw error;
     throw new BadInput([
-      `--monitor: ${error.message}; right would be one of ${listed(profile.monitors)}`,
+      `--monitor: ${error.message}; expected one of ${listed(profile.monitors)}`,
     ]);
   }
 }
@@ -84,23 +84,23 @@ function drawing(
 export interface ImportOptions {
   as?: string;
   pieces?: string;
-  clashes?: string;
+  conflicts?: string;
   plan?: boolean;
 }
 
-const CLASHES = ['keep', 'take', 'both'] as const;
+const CONFLICTS = ['keep', 'take', 'both'] as const;
 
 /** `sorn import PROFILE FILE`: the profile with what a file brings; or only what that would be. */
 export function importFile(profileFile: string, file: string, options: ImportOptions): string {
   const profile = readInput(profileFile, profileSchema);
   const brought = readPieces(file, profile);
   const pieces = options.pieces === undefined ? PIECES : piecesOf(options.pieces);
-  const clashes = oneOf(options.clashes ?? 'keep', CLASHES, '--clashes');
+  const conflicts = oneOf(options.conflicts ?? 'keep', CONFLICTS, '--conflicts');
   const items = importItems(profile, brought).filter(({ piece }) => pieces.includes(piece));
   if (options.plan) return `${items.flatMap(planLines).join('\n') || 'Nothing to bring in.'}\n`;
   const taken = items.flatMap(({ id, kind, canBoth }) => {
-    if (kind === 'clash' && clashes === 'keep') return [];
-    const taking = kind === 'clash' && clashes === 'both' && canBoth ? 'both' : 'theirs';
+    if (kind === 'conflict' && conflicts === 'keep') return [];
+    const taking = kind === 'conflict' && conflicts === 'both' && canBoth ? 'both' : 'theirs';
     return [[id, taking] as const];
   });
   const made = withImported(profile, brought, new Map(taken));
@@ -114,8 +114,8 @@ export function importFile(profileFile: string, file: string, options: ImportOpt
 
 function planLines({ kind, piece, text, details }: ImportItem): string[] {
   return [
-    `${kind.padEnd(7)} ${piece.padEnd(7)} ${text}`,
-    ...details.map((detail) => `                ${detail}`),
+    `${kind.padEnd(8)} ${piece.padEnd(7)} ${text}`,
+    ...details.map((detail) => `                 ${detail}`),
   ];
 }
 
@@ -155,7 +155,7 @@ function oneOf<const T extends readonly string[]>(
   option: string,
 ): T[number] {
   if ((words as readonly string[]).includes(value)) return value as T[number];
-  throw new BadInput([`${option} is ${value}; right would be one of ${words.join(', ')}`]);
+  throw new BadInput([`${option} is ${value}; expected one of ${words.join(', ')}`]);
 }
 
 const listed = (items: readonly { id: string }[]) => items.map(({ id }) => id).join(', ') || 'none';

@@ -63,7 +63,7 @@ function bytesOf(file: string): Buffer {
     if (error instanceof RefusedFile) throw error;
     const { code, message } = error as NodeJS.ErrnoException;
     const why = code === 'ENOENT' ? 'no such file' : message;
-    throw new BadInput([`${file}: ${why}; right would be a file that can be read, or -`]);
+    throw new BadInput([`${file}: ${why}; expected a file that can be read, or -`]);
   }
 }
 

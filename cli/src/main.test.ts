@@ -38,7 +38,7 @@ describe('the command line', () => {
     child.stdin.on('drain', pour);
     pour();
     const { code, said } = await endOf(child);
-    expect([code, said]).toEqual([2, '-: larger than 16 MiB; right would be a smaller file\n']);
+    expect([code, said]).toEqual([2, '-: larger than 16 MiB; expected a smaller file\n']);
     const device = sorn('check', '/dev/zero');
     device.stdout.resume();
     expect((await endOf(device)).said).toContain('larger than 16 MiB');

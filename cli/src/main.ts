@@ -93,7 +93,7 @@ program
   .argument('<profile>', 'profile file (JSON, YAML or TOML); - reads standard input')
   .argument('<file>', 'the file that is brought in (JSON, YAML, TOML or CSV)')
   .option('--pieces <list>', `only these, of ${PIECES.join(',')}`)
-  .option('--clashes <how>', 'keep (what is here), take (what the file has) or both', 'keep')
+  .option('--conflicts <how>', 'keep (what is here), take (what the file has) or both', 'keep')
   .option('--as <form>', 'yaml, toml or json; that of the profile file where left out')
   .option('--plan', 'only tell what it would bring')
   .action((profile: string, file: string, options: ImportOptions) =>

@@ -187,11 +187,11 @@ describe('sorn play', () => {
   it('tells every fault of a script with its path', () => {
     const bad = ['focus-lft', { command: 'go-workspace', wich: 'B' }, { opn: {} }, { close: 3 }];
     expect(faultsOf(bad)).toEqual([
-      'bad.yaml: [0]: "focus-lft"; right would be a command; the nearest is focus-left',
-      'bad.yaml: [1].which: nothing; right would be a name of 1 to 80 characters without spaces or slashes',
-      'bad.yaml: [1].wich: "B"; right would be no such field; the nearest is which',
-      'bad.yaml: [2].command: nothing; right would be a command with what it needs, such as {"command": "focus-left"}',
-      'bad.yaml: [3].close: 3; right would be a name of 1 to 80 characters without spaces or slashes',
+      'bad.yaml: [0]: "focus-lft"; expected a command; the nearest is focus-left',
+      'bad.yaml: [1].which: nothing; expected a name of 1 to 80 characters without spaces or slashes',
+      'bad.yaml: [1].wich: "B"; expected a known field; the nearest is which',
+      'bad.yaml: [2].command: nothing; expected a command with what it needs, such as {"command": "focus-left"}',
+      'bad.yaml: [3].close: 3; expected a name of 1 to 80 characters without spaces or slashes',
     ]);
   });
 });

@@ -102,7 +102,7 @@ describe('place-at', () => {
       /steps\[0\]\.x: .*full, \{start: share\}/,
     );
     expect(() => shapes(PROFILE, [at({ start: '3/2' })])).toThrow(
-      /steps\[0\]\.x\.start: "3\/2"; right would be a share above 0 and below 1/,
+      /steps\[0\]\.x\.start: "3\/2"; expected a share above 0 and below 1/,
     );
     expect(() => shapes(PROFILE, [at('full', { from: 3, to: 2, of: 4 })])).toThrow(
       /cells counted from 1/,

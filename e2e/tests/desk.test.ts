@@ -95,11 +95,11 @@ describe('a monitor from an EDID file', () => {
     await poll(() => window('pitreader-1')).toMatchObject(above);
   });
 
-  it('that is none is told apart, with what would be right', async () => {
+  it('that is none is told apart, with what was expected', async () => {
     await giveEdid('cut.bin', edidBytes({}).slice(0, 100));
     const alert = open.page.getByRole('alert');
     await poll(() => alert.innerText()).toBe(
-      'cut.bin: the file ends after 100 bytes; right would be 128, and 128 more for each extension.',
+      'cut.bin: the file ends after 100 bytes; expected 128, and 128 more for each extension.',
     );
     await press('Escape');
     await poll(() => open.page.locator('[data-monitor]').count()).toBe(3);

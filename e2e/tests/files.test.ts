@@ -55,7 +55,7 @@ describe('the profile as text', () => {
     const line = text.split('\n').findIndex((each) => each.includes('inner: 40')) + 1;
     await type(text.replace('inner: 40', 'inner: wide'));
     await open.page.getByText(`Line ${line}`, { exact: true }).waitFor();
-    await open.page.getByText('right would be logical pixels from 0 to 10000').waitFor();
+    await open.page.getByText('expected logical pixels from 0 to 10000').waitFor();
     await open.page.locator('[data-applied=false]').waitFor();
     expect(await at('bulletin')).toBe(behindLead(40));
     expect((await kept()).tiling.gaps).toMatchObject({ inner: 40 });

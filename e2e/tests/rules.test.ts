@@ -148,13 +148,13 @@ describe('rules, by keys', () => {
       ],
     );
     expect(await open.page.locator('[data-import-fault]').allInnerTexts()).toEqual([
-      'tour-notes.desktop, line 5: “nonsense”; right would be Key=Value',
+      'tour-notes.desktop, line 5: “nonsense”; expected Key=Value',
       'tour-notes.desktop, line 7: Icon was given in line 6 already',
       'link.desktop, line 2: Type is “Link”; it tells of no app',
       'windows.csv, line 1: no column is called “titel”; the nearest is title',
-      'windows.csv, line 3: kind: "dialgo"; right would be one of normal, dialog, utility',
-      'windows.csv, line 4: min_width: 0; right would be a whole number from 1 to 100000',
-      'windows.csv, line 7: app: "snow pits"; right would be a name of 1 to 80 characters without spaces or slashes',
+      'windows.csv, line 3: kind: "dialgo"; expected one of normal, dialog, utility',
+      'windows.csv, line 4: min_width: 0; expected a whole number from 1 to 100000',
+      'windows.csv, line 7: app: "snow pits"; expected a name of 1 to 80 characters without spaces or slashes',
     ]);
     expect(await textOf('[data-imported]')).toBe('1 added, 2 changed.');
     // The app more, and a further window of Station Feed.

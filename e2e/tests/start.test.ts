@@ -7,7 +7,7 @@ import { fixture } from '../desk/fixture.ts';
 import { startServer } from '../desk/server.ts';
 import { drawnWindows, figuresOf, keyWorks, saved } from '../desk/sheet.ts';
 
-const ROOT = fileURLToPath(new URL('../..', import.meta.url));
+const ROOT = fileURLToPath(new URL('../../', import.meta.url));
 const running = fixture({ file: 'deep/er/own.db' });
 
 const poll = (read: () => Promise<unknown>) => expect.poll(read, { timeout: 20_000 });
@@ -172,8 +172,8 @@ describe('the command line', () => {
     );
     expect([bad.status, bad.stdout]).toEqual([2, '']);
     expect(bad.stderr.trim().split('\n')).toEqual([
-      '-: monitors[0].width: nothing; right would be a whole number from 1 to 100000',
-      '-: monitors[0].height: nothing; right would be a whole number from 1 to 100000',
+      '-: monitors[0].width: nothing; expected a whole number from 1 to 100000',
+      '-: monitors[0].height: nothing; expected a whole number from 1 to 100000',
     ]);
     expect(sorn(['arange']).status).toBe(2);
   });

@@ -118,7 +118,7 @@ describe('two pages on one profile', () => {
       await mine.context.setOffline(false);
       const panel = mine.page.getByRole('dialog', { name: 'Changed here and in another window' });
       await panel.waitFor();
-      expect(await panel.locator('[data-clash]').allTextContents()).toEqual([
+      expect(await panel.locator('[data-conflict]').allTextContents()).toEqual([
         expect.stringMatching(/^order of rules/),
       ]);
       await mine.page.keyboard.press('o');
@@ -169,7 +169,7 @@ describe('two pages on one profile', () => {
       expect(kept).toContain('"inner":20');
     }));
 
-  it('a clash is shown field by field; each is decided by key, and nothing else is lost', () =>
+  it('a conflict is shown field by field; each is decided by key, and nothing else is lost', () =>
     two(async (mine, theirs, id) => {
       await mine.context.setOffline(true);
       await typeShare(mine.page, '0.7');
@@ -189,9 +189,9 @@ describe('two pages on one profile', () => {
 
       const panel = mine.page.getByRole('dialog', { name: 'Changed here and in another window' });
       await panel.waitFor();
-      const lines = await panel.locator('[data-clash]').allTextContents();
+      const lines = await panel.locator('[data-conflict]').allTextContents();
       expect(lines).toHaveLength(2);
-      const row = (text: string) => panel.locator('[data-clash]').filter({ hasText: text });
+      const row = (text: string) => panel.locator('[data-conflict]').filter({ hasText: text });
       await row('lead share').getByText('0.7').waitFor();
       await row('lead share').getByText('0.5').waitFor();
       await row('inner gap').getByText('14').waitFor();

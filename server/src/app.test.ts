@@ -115,7 +115,7 @@ describe('sessions', () => {
       {
         path: 'windows[1].held',
         found: '"nailed"',
-        right: 'one of tiled, floating, pocketed, left-alone',
+        expected: 'one of tiled, floating, pocketed, left-alone',
       },
     ]);
     expect((await api.get('/api/profiles/desk/session')).body.revision).toBe(0);

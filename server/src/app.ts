@@ -23,7 +23,7 @@ import { storeIn } from './storage/store.ts';
 
 export interface AppOptions {
   db: LibSQLDatabase;
-  news: ChangeEvents;
+  changes: ChangeEvents;
   backups: Backups;
   /** Folder in which backups lie. */
   folder: string;
@@ -40,7 +40,7 @@ const DAY_MS = 24 * 60 * 60 * 1000;
 
 /** The whole server but for listening: the API, and the page for every other path. */
 export function createApp(options: AppOptions): Express {
-  const { db, news, backups, demo, log, hosts, token, page } = options;
+  const { db, changes, backups, demo, log, hosts, token, page } = options;
   const app = express();
   app.disable('x-powered-by');
   app.disable('etag');
@@ -85,9 +85,9 @@ export function createApp(options: AppOptions): Express {
   const folder = backupFolder(options.folder);
   const keepAll = () => backups.keep('before-delete');
   const body = express.json({ limit: '8mb', verify: refuseOtherText });
-  app.use('/api', body, profileRoutes(store, demo, news, keepAll));
-  app.use('/api', revisionRoutes(history, news), changeEventRoutes(store, news));
-  app.use('/api', backupRoutes(backups, folder, settingsIn(db), news));
+  app.use('/api', body, profileRoutes(store, demo, changes, keepAll));
+  app.use('/api', revisionRoutes(history, changes), changeEventRoutes(store, changes));
+  app.use('/api', backupRoutes(backups, folder, settingsIn(db), changes));
   app.use('/api', (request, response) => {
     sendProblem(response, 'not-found', `${request.method} ${request.originalUrl} does nothing.`);
   });

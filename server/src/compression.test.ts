@@ -33,7 +33,7 @@ async function bytesOf(path: string, encodings: string) {
   for await (const part of answer) {
     parts.push(part as Buffer);
     // What goes on for ever is told from its beginning.
-    if (path.endsWith('/news')) break;
+    if (path.endsWith('/changes')) break;
   }
   listening.closeAllConnections();
   listening.close();
@@ -62,7 +62,7 @@ it('compresses what it answers', async () => {
 it('tells what happens at once, not when there is enough to compress', async () => {
   await serverWithScript();
   await server.api.post('/api/profiles').send({ profile: PROFILE });
-  const { encoding, bytes } = await bytesOf('/api/profiles/desk/news', 'gzip, br');
+  const { encoding, bytes } = await bytesOf('/api/profiles/desk/changes', 'gzip, br');
   expect(encoding).toBeUndefined();
   expect(bytes.toString()).toContain('retry:');
 });

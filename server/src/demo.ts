@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { profileSchema, sessionSchema, type Profile, type SessionInput } from '@sorn/core/model';
 
-const FOLDER = new URL('../../demo', import.meta.url);
+const FOLDER = new URL('../../demo/', import.meta.url);
 
 function readJson(name: string): unknown {
   return JSON.parse(readFileSync(new URL(name, FOLDER), 'utf8'));

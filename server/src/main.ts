@@ -7,14 +7,14 @@ import { tokenIn } from './access/token.ts';
 import { createApp } from './app.ts';
 import { backupsOf, type Backups } from './backup/backups.ts';
 import { demoData } from './demo.ts';
-import { changeEvents } from './change-events.ts';
+import { makeChangeEvents } from './change-events.ts';
 import { inUrl, readOptions, type Options } from './options.ts';
 import { historyIn } from './storage/history.ts';
 import { openDatabase, type OpenDatabase } from './storage/open.ts';
 import { settingsIn } from './storage/server-settings.ts';
 import { storeIn, type Store } from './storage/store.ts';
 
-const REPOSITORY = fileURLToPath(new URL('../..', import.meta.url));
+const REPOSITORY = fileURLToPath(new URL('../../', import.meta.url));
 
 /** Ends with a message for the person, not a stack. */
 function giveUp(error: unknown): never {
@@ -62,11 +62,11 @@ async function start(options: Options): Promise<void> {
   if (demo) await loadDemo(storeIn(database.db), fresh);
   const folder = join(dirname(file), 'backups');
   const backups = backupsOf(file, folder);
-  const news = changeEvents();
+  const changes = makeChangeEvents();
 
   const app = createApp({
     db: database.db,
-    news,
+    changes,
     backups,
     folder,
     demo: demoData,
@@ -94,7 +94,7 @@ async function start(options: Options): Promise<void> {
         void Promise.allSettled([database.close(), backups.end()]).then(() => process.exit(0));
       });
       // Those who listen are told first, and do not take it for a fault.
-      news.end();
+      changes.end();
       setTimeout(() => server.closeAllConnections(), GOODBYE_MS);
     });
   }

@@ -40,7 +40,7 @@ describe('the server’s options', () => {
     expect([inUrl('::1'), inUrl('127.0.0.1'), inUrl('hut')]).toEqual(['[::1]', '127.0.0.1', 'hut']);
   });
 
-  it('are refused with what would be right', () => {
+  it('are refused with what was expected', () => {
     expect(() => read('--port', '4680x')).toThrow('a whole number from 0 to 65535');
     expect(() => read('--fresh')).toThrow('for the demo alone');
     expect(() => read('--prot', '1')).toThrow('--prot');

@@ -88,7 +88,7 @@ export function problemHandler(log: Logger): ErrorRequestHandler {
       return;
     }
     if (error instanceof BadBackup) {
-      const faults = error.lines.map((right) => ({ path: '', found: 'the backup', right }));
+      const faults = error.lines.map((expected) => ({ path: '', found: 'the backup', expected }));
       sendProblem(response, 'bad-backup', error.lines[0]!, faults);
       return;
     }

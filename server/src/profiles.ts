@@ -35,7 +35,7 @@ export function bodyOf<R extends Route<string, z.ZodType>>(
   sendProblem(
     response,
     'invalid',
-    `${first.path || 'The body'} is ${first.found}; right would be ${first.right}.`,
+    `${first.path || 'The body'} is ${first.found}; expected ${first.expected}.`,
     result.faults,
   );
   return undefined;
@@ -66,7 +66,7 @@ function needsBase(request: Request, response: Response): number | undefined {
 export function profileRoutes(
   store: Store,
   demo: () => { profile: Profile; session: SessionInput },
-  news: ChangeEvents,
+  changes: ChangeEvents,
   /** Keeps everything as a backup. */
   keepAll: () => Promise<unknown>,
 ): Router {
@@ -109,7 +109,7 @@ export function profileRoutes(
     const { id } = request.params;
     const saved = await store.saveProfile(id, body.profile, base, body.text);
     answerSave(response, saved, id);
-    if (saved && 'revision' in saved) news.tell(id, { profile: saved.revision });
+    if (saved && 'revision' in saved) changes.tell(id, { profile: saved.revision });
   });
 
   serve(routes, PROFILES.remove, async (request, response) => {
@@ -143,7 +143,7 @@ export function profileRoutes(
     const { id } = request.params;
     const saved = await store.saveSession(id, session, base);
     answerSave(response, saved, id);
-    if (saved && 'revision' in saved) news.tell(id, { session: saved.revision });
+    if (saved && 'revision' in saved) changes.tell(id, { session: saved.revision });
   });
 
   return routes;

@@ -111,13 +111,13 @@ it('the schema of the files is published', async () => {
   expect(body).toEqual(JSON.parse(JSON.stringify(publishedSchema())));
 });
 
-describe('news', () => {
+describe('changes told to those who listen', () => {
   it('tell at once what is there, then each save of the profile and of its session', async () => {
     await api.post('/api/profiles').send({ profile: PROFILE });
     const listening = server.app.listen(0, '127.0.0.1');
     await new Promise((resolve) => listening.once('listening', resolve));
     const { port } = listening.address() as AddressInfo;
-    const answer = await fetch(`http://127.0.0.1:${port}${AT}/news`);
+    const answer = await fetch(`http://127.0.0.1:${port}${AT}/changes`);
     expect(answer.headers.get('content-type')).toBe('text/event-stream');
     const reader = answer.body!.pipeThrough(new TextDecoderStream()).getReader();
     let heard = '';

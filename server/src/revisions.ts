@@ -13,7 +13,7 @@ const MOST = 50;
 const numberSchema = wholeNumber(1, 1_000_000_000);
 
 /** The routes of what was saved before: the list, one of them, and its name. */
-export function revisionRoutes(history: History, news: ChangeEvents): Router {
+export function revisionRoutes(history: History, changes: ChangeEvents): Router {
   const routes = Router();
 
   serve(routes, PROFILES.revisions, async (request, response) => {
@@ -46,7 +46,7 @@ export function revisionRoutes(history: History, news: ChangeEvents): Router {
     const isThere = wanted.success && (await history.name(id, wanted.data, label));
     if (!isThere) sendProblem(response, 'not-found', `${id} has no revision ${number}.`);
     else {
-      news.tell(id, {});
+      changes.tell(id, {});
       response.status(204).end();
     }
   });

@@ -20,8 +20,8 @@ function storedReader<S extends Schema>(schema: S) {
     if (found !== undefined) return found;
     const result = read(schema, JSON.parse(content));
     if (!result.ok) {
-      const { path, found: there, right } = result.faults[0]!;
-      const detail = `${path} is ${there}; right would be ${right}. It is kept as it is.`;
+      const { path, found: there, expected } = result.faults[0]!;
+      const detail = `${path} is ${there}; expected ${expected}. It is kept as it is.`;
       sendProblem(response, 'unreadable', detail, result.faults);
       return undefined;
     }

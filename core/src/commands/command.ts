@@ -55,7 +55,7 @@ export const keyCommandSchema = z.discriminatedUnion(
   { error },
 ) as unknown as CommandSchema<KeyCommand>;
 
-/** What would be right in the place of something that is no command: the nearest one, where one is near. */
+/** What was expected in the place of something that is no command: the nearest one, where one is near. */
 export function expectedCommand(typed: unknown): string {
   const nearest = typeof typed === 'string' ? nearestName(typed, COMMANDS) : null;
   if (nearest === typed && nearest !== null)

@@ -147,7 +147,7 @@ function mended(bytes: Uint8Array) {
 }
 
 describe('a file that is no EDID', () => {
-  it('is told apart, with what would be right', () => {
+  it('is told apart, with what was expected', () => {
     const good = edidBytes({});
     const wrong = Uint8Array.from(good);
     wrong[20]! ^= 1;
@@ -155,16 +155,16 @@ describe('a file that is no EDID', () => {
     other[18] = 2;
     mended(other);
     expect(faultOf(wrong)).toMatch(
-      /^its checksum is wrong: byte 127 is [0-9A-F]{2}, and [0-9A-F]{2} would be right/,
+      /^its checksum is wrong: byte 127 is [0-9A-F]{2}; expected [0-9A-F]{2}/,
     );
     expect(faultOf(good.slice(0, 100))).toBe(
-      'the file ends after 100 bytes; right would be 128, and 128 more for each extension',
+      'the file ends after 100 bytes; expected 128, and 128 more for each extension',
     );
     expect(faultOf(new TextEncoder().encode('{"monitors": []}'))).toBe(
       'this is no EDID: it does not begin with 00 FF FF FF FF FF FF 00',
     );
     expect(faultOf(new Uint8Array())).toMatch(/^the file is empty/);
-    expect(faultOf(other)).toBe('it is an EDID of version 2.4; right would be 1.3 or 1.4');
+    expect(faultOf(other)).toBe('it is an EDID of version 2.4; expected 1.3 or 1.4');
   });
 
   it('with a broken or missing extension is read, and noted', () => {

@@ -33,7 +33,7 @@ const SERIAL = 0xff;
 /** Some monitors give an aspect in the place of a size. */
 const LEAST_MM = 40;
 
-/** Reads an EDID file. A file that is none gives one sentence: what is wrong, and what would be right. */
+/** Reads an EDID file. A file that is none gives one sentence: what is wrong, and what was expected. */
 export function readEdid(bytes: Uint8Array): EdidRead {
   const fault = faultOf(bytes);
   if (fault !== null) return { ok: false, fault };
@@ -67,20 +67,20 @@ export function readEdid(bytes: Uint8Array): EdidRead {
 }
 
 function faultOf(bytes: Uint8Array): string | null {
-  if (bytes.length === 0) return 'the file is empty; right would be an EDID of 128 bytes or more';
+  if (bytes.length === 0) return 'the file is empty; expected an EDID of 128 bytes or more';
   if (!HEADER.slice(0, bytes.length).every((byte, i) => bytes[i] === byte)) {
     return 'this is no EDID: it does not begin with 00 FF FF FF FF FF FF 00';
   }
   if (bytes.length < BLOCK) {
-    return `the file ends after ${bytes.length} bytes; right would be 128, and 128 more for each extension`;
+    return `the file ends after ${bytes.length} bytes; expected 128, and 128 more for each extension`;
   }
   const sum = sumOf(bytes, 0);
   if (sum !== 0) {
     const right = (bytes[BLOCK - 1]! - sum + 256) % 256;
-    return `its checksum is wrong: byte 127 is ${hex(bytes[BLOCK - 1]!)}, and ${hex(right)} would be right for the others; the file was changed or cut`;
+    return `its checksum is wrong: byte 127 is ${hex(bytes[BLOCK - 1]!)}; expected ${hex(right)} for the bytes before it; the file was changed or cut`;
   }
   if (bytes[18] !== 1) {
-    return `it is an EDID of version ${bytes[18]}.${bytes[19]}; right would be 1.3 or 1.4`;
+    return `it is an EDID of version ${bytes[18]}.${bytes[19]}; expected 1.3 or 1.4`;
   }
   return null;
 }

@@ -50,11 +50,11 @@ describe('desktop entries', () => {
       'map.desktop',
     );
     expect(told(read)).toEqual([
-      '1: it stands before any group; right would be [Desktop Entry] first',
-      '4: name is not read; right would be Name',
-      '5: “Na me=x”; right would be Key=Value',
+      '1: it stands before any group; expected [Desktop Entry] first',
+      '4: name is not read; expected Name',
+      '5: “Na me=x”; expected Key=Value',
       '7: Name was given in line 6 already',
-      '8: “Icon=a\\qb”; right would be \\s, \\n, \\t, \\r or \\\\ after a backslash',
+      '8: “Icon=a\\qb”; expected \\s, \\n, \\t, \\r or \\\\ after a backslash',
       '9: “area map” has characters that no id has; it is area-map',
     ]);
     expect(read.app).toEqual({ id: 'area-map', name: 'Area Map', kind: 'normal' });
@@ -64,7 +64,7 @@ describe('desktop entries', () => {
     expect(readDesktopEntry('Hello', 'x')).toEqual({
       app: null,
       faults: [
-        { line: 1, text: 'it stands before any group; right would be [Desktop Entry] first' },
+        { line: 1, text: 'it stands before any group; expected [Desktop Entry] first' },
         { line: 1, text: 'no group [Desktop Entry]: this is no desktop entry' },
       ],
     });
@@ -72,7 +72,7 @@ describe('desktop entries', () => {
       '2: Type is “Directory”; it tells of no app',
     ]);
     expect(told(entry('Type=Program', 'Name=Post'))).toEqual([
-      '2: Type is “Program”; right would be Application',
+      '2: Type is “Program”; expected Application',
     ]);
     expect(entry('Type=Application', 'Name=x', 'StartupWMClass=///').app).toBeNull();
   });
@@ -103,13 +103,13 @@ describe('lists of windows', () => {
     );
     expect(told(read)).toEqual([
       '1: no column is called “colour”; one of app, name, title, kind, parent, width, height, min_width, min_height, max_width, max_height, resizable',
-      '4: title: nothing; right would be text of at most 20000 characters',
-      '5: kind: "window"; right would be one of normal, dialog, utility',
-      '5: resizable: "perhaps"; right would be true or false',
-      '5: height: nothing; right would be a whole number from 1 to 100000',
-      '6: 8 values; right would be at most 7',
-      '7: app: nothing; right would be a name of 1 to 80 characters without spaces or slashes',
-      '8: width: "12.5"; right would be a whole number from 1 to 100000',
+      '4: title: nothing; expected text of at most 20000 characters',
+      '5: kind: "window"; expected one of normal, dialog, utility',
+      '5: resizable: "perhaps"; expected true or false',
+      '5: height: nothing; expected a whole number from 1 to 100000',
+      '6: 8 values; expected at most 7',
+      '7: app: nothing; expected a name of 1 to 80 characters without spaces or slashes',
+      '8: width: "12.5"; expected a whole number from 1 to 100000',
       '10: a has a window “x” already',
     ]);
     expect(read.apps).toEqual([
@@ -130,10 +130,10 @@ describe('lists of windows', () => {
 
   it('without what is needed are refused', () => {
     expect(told(readWindowsCsv(''))[0]).toContain(
-      '1: the file is empty; right would be a line with app, name',
+      '1: the file is empty; expected a line with app, name',
     );
     expect(told(readWindowsCsv('title\nx\n'))).toEqual([
-      '1: no column app; right would be one with the id of each window’s app, or one with its name',
+      '1: no column app; expected one with the id of each window’s app, or one with its name',
     ]);
   });
 });

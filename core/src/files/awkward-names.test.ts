@@ -30,7 +30,7 @@ describe('a table', () => {
       'd,D,app shell,floating',
     ];
     expect(refusal('a.csv', `${text.join('\n')}\n`)).toEqual([
-      'a.csv: line 8, all: app shell; right would be a condition a line, such as "app is shell" or "width from 300 to 900"',
+      'a.csv: line 8, all: app shell; expected a condition a line, such as "app is shell" or "width from 300 to 900"',
     ]);
     const lines = refusal('a.csv', `${text.slice(0, -1).join('\r\n')}\r\n`);
     expect(lines.map((line) => /line \d+, [\w.[\]]+/.exec(line)?.[0])).toEqual([
@@ -45,7 +45,7 @@ describe('a table', () => {
 
   it('brings nothing where a quote stays open, and tells the line in which it is opened', () => {
     expect(refusal('a.csv', 'id,name\na,A\nb,"B\nc,C\n')).toEqual([
-      'a.csv: line 3: a quote that is opened here is never closed; right would be comma-separated values',
+      'a.csv: line 3: a quote that is opened here is never closed; expected comma-separated values',
     ]);
   });
 
@@ -67,11 +67,11 @@ describe('a file that is brought in', () => {
     for (const name of ['a.json', 'a.yaml', 'a.toml', 'a'])
       for (const text of ['', ' \n\n', '\uFEFF'])
         expect(refusal(name, text)).toEqual([
-          `${name}: empty; right would be a text that says something`,
+          `${name}: empty; expected a text that says something`,
         ]);
     for (const name of ['a.yaml', 'a.toml'])
       expect(refusal(name, '# only this\n')).toEqual([
-        `${name}: empty; right would be a text that says something`,
+        `${name}: empty; expected a text that says something`,
       ]);
     expect(refusal('a.csv', '')[0]).toContain('a.csv: line 1: the file is empty');
     expect(refusal('a.json', '{}')).toEqual([]);
@@ -102,7 +102,7 @@ describe('a file that is brought in', () => {
   it('names no modifier that does not exist; one that is a bundle where it goes is one', () => {
     const csv = 'keys,command\nMain+KeyK,undo\nWrong+KeyY,redo\n';
     expect(refusal('k.csv', csv)).toEqual([
-      'k.csv: line 3, keys: "Wrong+KeyY"; right would be modifiers among Main, Ctrl, Alt, Shift, Meta, not Wrong',
+      'k.csv: line 3, keys: "Wrong+KeyY"; expected modifiers among Main, Ctrl, Alt, Shift, Meta, not Wrong',
     ]);
     expect(refusal('k.csv', csv, ['Wrong'])).toEqual([]);
     const bindings = [{ keys: 'Shfit+KeyY', command: { command: 'undo' } }];
@@ -256,7 +256,7 @@ describe('names of any characters', () => {
   it('with half a character are no TOML, which says so; they are read again from the others', () => {
     const value = { name: 'whole', apps: [{ id: 'a', name: 'half \uD800' }] };
     const because =
-      'apps[0].name: half a character (a lone surrogate), which TOML cannot hold; right would be YAML or JSON';
+      'apps[0].name: half a character (a lone surrogate), which TOML cannot hold; expected YAML or JSON';
     expect(whyNot(value, 'toml')).toBe(because);
     expect(() => writeText(value, 'toml')).toThrow(because);
     for (const format of ['json', 'yaml'] as const) {

@@ -7,7 +7,7 @@ export interface Column<T> {
   name: string;
   /** undefined: the cell is empty. */
   write: (item: T) => string | undefined;
-  /** Puts what a cell that is not empty says into a thing; a text tells what would be right instead. */
+  /** Puts what a cell that is not empty says into a thing; a text tells what was expected. */
   read: (cell: string, into: Record<string, unknown>) => string | undefined;
 }
 
@@ -30,16 +30,18 @@ export interface CsvItems {
 export function readCsv<T>(text: string, columns: readonly Column<T>[]): Read<CsvItems> {
   const { rows, faults: broken } = csvRows(text);
   if (broken.length > 0) {
-    const right = 'comma-separated values';
-    return fails(broken.map(({ line, text: found }) => ({ path: `line ${line}`, found, right })));
+    const expected = 'comma-separated values';
+    return fails(
+      broken.map(({ line, text: found }) => ({ path: `line ${line}`, found, expected })),
+    );
   }
   const [head, ...lines] = rows;
   const named = head?.cells.map((cell) => columns.find(({ name }) => name === cell.trim())) ?? [];
   const unknown = head?.cells.filter((_, i) => named[i] === undefined) ?? [];
   if (!head || unknown.length > 0) {
-    const right = `columns named ${columns.map(({ name }) => name).join(', ')}`;
+    const expected = `columns named ${columns.map(({ name }) => name).join(', ')}`;
     const found = unknown.join(', ') || 'the file is empty';
-    return fails([{ path: `line ${head?.line ?? 1}`, found, right }]);
+    return fails([{ path: `line ${head?.line ?? 1}`, found, expected }]);
   }
   const faults: Fault[] = [];
   const items = lines.map(({ line, cells }) => {
@@ -47,9 +49,9 @@ export function readCsv<T>(text: string, columns: readonly Column<T>[]): Read<Cs
     cells.forEach((cell, i) => {
       const column = named[i];
       if (!column || cell === '') return;
-      const right = column.read(cell.replace(/^'/, ''), item);
-      if (right !== undefined)
-        faults.push({ path: `line ${line}, ${column.name}`, found: cell, right });
+      const expected = column.read(cell.replace(/^'/, ''), item);
+      if (expected !== undefined)
+        faults.push({ path: `line ${line}, ${column.name}`, found: cell, expected });
     });
     return item;
   });

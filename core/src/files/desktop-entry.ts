@@ -40,21 +40,21 @@ export function readDesktopEntry(text: string, file: string): ReadEntry {
       return;
     }
     if (group === null) {
-      faults.push({ line, text: `it stands before any group; right would be [${GROUP}] first` });
+      faults.push({ line, text: `it stands before any group; expected [${GROUP}] first` });
       return;
     }
     if (group !== GROUP) return;
     const at = content.indexOf('=');
     const named = at < 0 ? null : KEY.exec(content.slice(0, at).trimEnd());
     if (!named) {
-      faults.push({ line, text: `${shown(content)}; right would be Key=Value` });
+      faults.push({ line, text: `${shown(content)}; expected Key=Value` });
       return;
     }
     const [, key = '', locale] = named;
     if (locale !== undefined) return;
     const nearest = READ.includes(key) ? null : nearestName(key, READ);
     if (nearest !== null && nearest.toLowerCase() === key.toLowerCase()) {
-      faults.push({ line, text: `${key} is not read; right would be ${nearest}` });
+      faults.push({ line, text: `${key} is not read; expected ${nearest}` });
       return;
     }
     const earlier = values.get(key);
@@ -66,7 +66,7 @@ export function readDesktopEntry(text: string, file: string): ReadEntry {
     if (value === null) {
       faults.push({
         line,
-        text: `${shown(content)}; right would be \\s, \\n, \\t, \\r or \\\\ after a backslash`,
+        text: `${shown(content)}; expected \\s, \\n, \\t, \\r or \\\\ after a backslash`,
       });
       return;
     }
@@ -85,9 +85,9 @@ function appFrom(
   faults: LineFault[],
 ): App | null {
   const type = values.get('Type');
-  if (!type) faults.push({ line: 1, text: 'no Type; right would be Type=Application' });
+  if (!type) faults.push({ line: 1, text: 'no Type; expected Type=Application' });
   else if (type.value !== 'Application') {
-    const right = TYPES.includes(type.value) ? 'it tells of no app' : 'right would be Application';
+    const right = TYPES.includes(type.value) ? 'it tells of no app' : 'expected Application';
     faults.push({ line: type.line, text: `Type is ${shown(type.value)}; ${right}` });
     return null;
   }

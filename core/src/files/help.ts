@@ -51,7 +51,7 @@ export const HELP: Readonly<Record<string, string>> = {
 
   desks: 'Physical situations: which monitors are connected, and where they stand',
   monitor: 'A monitor by its id or name, a pattern with * or ?, or a role such as widest',
-  primary: 'The monitor with the bench mark; the first one where left out',
+  primary: 'The monitor with the dark mark; the first one where left out',
   mode: 'What connected monitors do together: extend, mirror, or only one is lit',
   only: 'The monitor that is lit where only one is',
   workspaces: 'Named pages of windows, called by a letter or digit',

@@ -11,7 +11,7 @@ export interface ImportItem {
   id: string;
   piece: Piece;
   /** Not here yet; here, and otherwise; or something else stands in its place here. */
-  kind: 'added' | 'changed' | 'clash';
+  kind: 'added' | 'changed' | 'conflict';
   /** What it is: "rule 4 “Duty Line”". */
   text: string;
   /** What would be otherwise, in words. */
@@ -43,13 +43,13 @@ export function importItems(profile: Profile, file: FromFile): ImportItem[] {
     groups.set(idOf(item), group);
   }
   return [...groups].map(([id, { path, details, kind }]) => {
-    const isClash = kind === 'changed' && isAnother(path, profile, file.profile);
+    const isConflict = kind === 'changed' && isAnother(path, profile, file.profile);
     const text = partText(path, kind === 'added' ? file.profile : profile);
     const own = `${text}: `;
     return {
       id,
       piece: pieceOf(path[0]!)!,
-      kind: isClash ? 'clash' : kind,
+      kind: isConflict ? 'conflict' : kind,
       text,
       details: details.map((detail) =>
         detail.startsWith(own) ? detail.slice(own.length) : detail,

@@ -45,19 +45,19 @@ function edited(profile: Profile, { list, how, at, to }: Edit, by: string): Prof
 }
 
 /**
- * What somebody else changed of a base and a merged profile has not got, though no clash names it. Compares plain
+ * What somebody else changed of a base and a merged profile has not got, though no conflict names it. Compares plain
  * data: entries by id, fields by JSON, order by pairs.
  */
 function lost(
   base: Profile,
   theirs: Profile,
   value: Profile,
-  clashes: readonly Conflict[],
+  conflicts: readonly Conflict[],
 ): string[] {
   const json = (of: unknown) => JSON.stringify(of);
   const isNamed = (...path: string[]) =>
-    clashes.some((clash) =>
-      path.every((part, i) => i >= clash.path.length || clash.path[i] === part),
+    conflicts.some((conflict) =>
+      path.every((part, i) => i >= conflict.path.length || conflict.path[i] === part),
     );
   const missing: string[] = [];
   for (const list of LISTS) {
@@ -87,23 +87,25 @@ function lost(
   return missing;
 }
 
-const isOrderOf = (list: string) => (clash: Conflict) =>
-  clash.path[0] === list && clash.path.length === 2;
+const isOrderOf = (list: string) => (conflict: Conflict) =>
+  conflict.path[0] === list && conflict.path.length === 2;
 
-describe('nothing of theirs is missing unless a clash names it', () => {
+describe('nothing of theirs is missing unless a conflict names it', () => {
   test('for any edits on both sides', () => {
     fc.assert(
       fc.property(anyEdits, anyEdits, (ours, others) => {
         const mine = ours.reduce((made, edit) => edited(made, edit, 'mine'), DEMO);
         const theirs = others.reduce((made, edit) => edited(made, edit, 'theirs'), DEMO);
-        const { value, clashes } = mergeProfiles(DEMO, mine, theirs);
-        expect(lost(DEMO, theirs, value, clashes)).toEqual([]);
+        const { value, conflicts } = mergeProfiles(DEMO, mine, theirs);
+        expect(lost(DEMO, theirs, value, conflicts)).toEqual([]);
         // Nor is anything of mine, the other way about.
-        expect(lost(DEMO, mine, value, clashes)).toEqual([]);
-        // Decided for them, all of theirs is there, and no clash is left.
-        const sides = new Map(clashes.map((clash) => [conflictId(clash), 'theirs'] as const));
+        expect(lost(DEMO, mine, value, conflicts)).toEqual([]);
+        // Decided for them, all of theirs is there, and no conflict is left.
+        const sides = new Map(
+          conflicts.map((conflict) => [conflictId(conflict), 'theirs'] as const),
+        );
         const decided = mergeProfiles(DEMO, mine, theirs, sides);
-        expect(decided.clashes).toEqual([]);
+        expect(decided.conflicts).toEqual([]);
         expect(lost(DEMO, theirs, decided.value, [])).toEqual([]);
       }),
       { numRuns: 400 },
@@ -131,8 +133,8 @@ describe('the order of a list is a value of its own', () => {
   test('moved there, it comes in, and is told', () => {
     const theirs = order('R', 'S', 'M', 'B');
     const mine = { ...base, name: 'Mine' };
-    const { value, clashes } = mergeProfiles(base, mine, theirs);
-    expect(clashes).toEqual([]);
+    const { value, conflicts } = mergeProfiles(base, mine, theirs);
+    expect(conflicts).toEqual([]);
     expect(ids(value.workspaces)).toEqual(['R', 'S', 'M', 'B']);
     expect(value.name).toBe('Mine');
     expect(changeTexts(base, value).length).toBeGreaterThan(1);
@@ -152,20 +154,25 @@ describe('the order of a list is a value of its own', () => {
     ]);
   });
 
-  test('moved in both to the same, there is nothing to decide; moved differently, it is a clash that is decided', () => {
+  test('moved in both to the same, there is nothing to decide; moved differently, it is a conflict that is decided', () => {
     const mine = order('R', 'B', 'M', 'S');
     const theirs = order('M', 'B', 'S', 'R');
-    expect(mergeProfiles(base, mine, mine).clashes).toEqual([]);
-    const { value, clashes } = mergeProfiles(base, mine, theirs);
-    expect(clashes.filter(isOrderOf('workspaces'))).toHaveLength(1);
+    expect(mergeProfiles(base, mine, mine).conflicts).toEqual([]);
+    const { value, conflicts } = mergeProfiles(base, mine, theirs);
+    expect(conflicts.filter(isOrderOf('workspaces'))).toHaveLength(1);
     expect(ids(value.workspaces)).toEqual(['R', 'B', 'M', 'S']);
-    expect(conflictWords(clashes[0]!, value)).toEqual({
+    expect(conflictWords(conflicts[0]!, value)).toEqual({
       what: 'order of workspaces',
       mine: 'R, B, M, S',
       theirs: 'M, B, S, R',
     });
-    const taken = mergeProfiles(base, mine, theirs, new Map([[conflictId(clashes[0]!), 'theirs']]));
-    expect(taken.clashes).toEqual([]);
+    const taken = mergeProfiles(
+      base,
+      mine,
+      theirs,
+      new Map([[conflictId(conflicts[0]!), 'theirs']]),
+    );
+    expect(taken.conflicts).toEqual([]);
     expect(ids(taken.value.workspaces)).toEqual(['M', 'B', 'S', 'R']);
   });
 
@@ -173,9 +180,9 @@ describe('the order of a list is a value of its own', () => {
     const [first, second, ...rest] = DEMO.rules;
     const mine = { ...DEMO, rules: [second!, first!, ...rest] };
     const theirs = { ...DEMO, rules: [...rest, first!, second!] };
-    const { clashes } = mergeProfiles(DEMO, mine, theirs);
-    expect(clashes).toHaveLength(1);
-    expect(conflictWords(clashes[0]!, DEMO).what).toBe('order of rules');
-    expect(conflictWords(clashes[0]!, DEMO).mine).toMatch(/^Slope Cams, Duty Line/);
+    const { conflicts } = mergeProfiles(DEMO, mine, theirs);
+    expect(conflicts).toHaveLength(1);
+    expect(conflictWords(conflicts[0]!, DEMO).what).toBe('order of rules');
+    expect(conflictWords(conflicts[0]!, DEMO).mine).toMatch(/^Slope Cams, Duty Line/);
   });
 });

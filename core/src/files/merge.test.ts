@@ -10,8 +10,8 @@ import { conflictId, merge, type Conflict } from './merge.ts';
 import { fileOf, readFile, type FromFile, type Piece } from './pieces.ts';
 
 const RUNS = { numRuns: 40 };
-const theirsIn = (clashes: readonly Conflict[]) =>
-  new Map(clashes.map((clash) => [conflictId(clash), 'theirs'] as const));
+const theirsIn = (conflicts: readonly Conflict[]) =>
+  new Map(conflicts.map((conflict) => [conflictId(conflict), 'theirs'] as const));
 
 const BOARD = {
   id: 'two',
@@ -25,24 +25,26 @@ describe('two edits of the same profile', () => {
   test('of which one is none are the other', () => {
     fc.assert(
       fc.property(anyProfile, anyProfile, (base, other) => {
-        expect(merge(base, other, base)).toEqual({ value: other, clashes: [] });
-        expect(merge(base, base, other)).toEqual({ value: other, clashes: [] });
-        expect(merge(base, other, other)).toEqual({ value: other, clashes: [] });
-        const { clashes } = merge(base, base, other);
-        expect(clashes).toEqual([]);
+        expect(merge(base, other, base)).toEqual({ value: other, conflicts: [] });
+        expect(merge(base, base, other)).toEqual({ value: other, conflicts: [] });
+        expect(merge(base, other, other)).toEqual({ value: other, conflicts: [] });
+        const { conflicts } = merge(base, base, other);
+        expect(conflicts).toEqual([]);
       }),
       RUNS,
     );
   });
 
-  test('each field is as one of the two has it, and a clash is told where both differ', () => {
+  test('each field is as one of the two has it, and a conflict is told where both differ', () => {
     fc.assert(
       fc.property(anyProfile, anyProfile, anyProfile, (base, mine, theirs) => {
-        const { value, clashes } = merge(base, mine, theirs);
+        const { value, conflicts } = merge(base, mine, theirs);
         for (const { path, kind } of differences(base, mine)) {
           // The same entry twice, and the order of lists, are told apart by the tests below.
           if (kind === 'moved' || path.some((part) => part.includes(' #'))) continue;
-          const isTold = clashes.some((clash) => clash.path.every((part, i) => part === path[i]));
+          const isTold = conflicts.some((conflict) =>
+            conflict.path.every((part, i) => part === path[i]),
+          );
           const isTheirs = differences(value, theirs).every((other) => !isSame(other.path, path));
           const isMine = differences(value, mine).every((other) => !isSame(other.path, path));
           expect(isTold || isMine || isTheirs).toBe(true);
@@ -52,33 +54,33 @@ describe('two edits of the same profile', () => {
     );
   });
 
-  test('a gap and a rule go together; two gaps clash, field by field', () => {
+  test('a gap and a rule go together; two gaps conflict, field by field', () => {
     const [first, ...rest] = DEMO.rules;
     const mine = withGap(DEMO, {}, 'inner', 4);
     const theirs = { ...DEMO, rules: [...rest, { ...first!, name: 'Last' }] };
     const together = merge(DEMO, mine, theirs);
-    expect(together.clashes).toEqual([]);
+    expect(together.conflicts).toEqual([]);
     expect(together.value).toEqual({ ...mine, rules: theirs.rules });
 
     const other = withGap(withGap(DEMO, {}, 'inner', 8), {}, 'outer', 0);
     const apart = merge(DEMO, mine, other);
-    expect(apart.clashes).toEqual([
+    expect(apart.conflicts).toEqual([
       { path: ['tiling', 'gaps', 'inner'], base: 10, mine: 4, theirs: 8 },
     ]);
     expect(apart.value.tiling.gaps).toMatchObject({ inner: 4, outer: 0 });
-    const settled = merge(DEMO, mine, other, theirsIn(apart.clashes)).value;
+    const settled = merge(DEMO, mine, other, theirsIn(apart.conflicts)).value;
     expect(settled.tiling.gaps).toMatchObject({ inner: 8, outer: 0 });
   });
 
-  test('what one takes out and the other changes is a clash, and nothing is lost unasked', () => {
+  test('what one takes out and the other changes is a conflict, and nothing is lost unasked', () => {
     const mine = { ...DEMO, rules: DEMO.rules.slice(1) };
     const theirs = {
       ...DEMO,
       rules: DEMO.rules.map((rule, i) => (i === 0 ? { ...rule, on: false } : rule)),
     };
-    const { clashes } = merge(DEMO, mine, theirs);
-    expect(clashes).toMatchObject([{ path: ['rules', DEMO.rules[0]!.id], mine: undefined }]);
-    const back = merge(DEMO, mine, theirs, theirsIn(clashes)).value;
+    const { conflicts } = merge(DEMO, mine, theirs);
+    expect(conflicts).toMatchObject([{ path: ['rules', DEMO.rules[0]!.id], mine: undefined }]);
+    const back = merge(DEMO, mine, theirs, theirsIn(conflicts)).value;
     expect(back.rules.find(({ id }) => id === DEMO.rules[0]!.id)).toMatchObject({ on: false });
   });
 
@@ -95,9 +97,9 @@ describe('two edits of the same profile, as a profile', () => {
   test('are always a profile, and what is decided is as decided', () => {
     fc.assert(
       fc.property(anyProfile, anyProfile, anyProfile, (base, mine, theirs) => {
-        const { value, clashes } = mergeProfiles(base, mine, theirs);
+        const { value, conflicts } = mergeProfiles(base, mine, theirs);
         expect(profileSchema.parse(value)).toEqual(value);
-        const taken = mergeProfiles(base, mine, theirs, theirsIn(clashes));
+        const taken = mergeProfiles(base, mine, theirs, theirsIn(conflicts));
         expect(profileSchema.parse(taken.value)).toEqual(taken.value);
       }),
       RUNS,
@@ -112,15 +114,15 @@ describe('two edits of the same profile, as a profile', () => {
       name: 'Theirs',
       zones: [{ name: 'Right', columns: [2, 2], rows: [1, 1] }],
     });
-    const { value, clashes } = mergeProfiles(base, mine, theirs);
+    const { value, conflicts } = mergeProfiles(base, mine, theirs);
     expect(value).toEqual(mine);
-    expect(clashes).toMatchObject([{ path: ['boards'] }]);
-    expect(mergeProfiles(base, mine, theirs, theirsIn(clashes)).value).toEqual(theirs);
+    expect(conflicts).toMatchObject([{ path: ['boards'] }]);
+    expect(mergeProfiles(base, mine, theirs, theirsIn(conflicts)).value).toEqual(theirs);
   });
 
   test('of which it is not known what both began from, differ field by field', () => {
-    const { clashes, value } = mergeProfiles(null, DEMO, withGap(DEMO, {}, 'inner', 3));
-    expect(clashes).toMatchObject([{ path: ['tiling', 'gaps', 'inner'], mine: 10, theirs: 3 }]);
+    const { conflicts, value } = mergeProfiles(null, DEMO, withGap(DEMO, {}, 'inner', 3));
+    expect(conflicts).toMatchObject([{ path: ['tiling', 'gaps', 'inner'], mine: 10, theirs: 3 }]);
     expect(value).toEqual(DEMO);
   });
 });
@@ -194,9 +196,9 @@ describe('a file that is brought in', () => {
     );
     expect(items.map(({ piece, kind, canBoth }) => [piece, kind, canBoth])).toEqual([
       ['rules', 'changed', true],
-      ['rules', 'clash', true],
+      ['rules', 'conflict', true],
       ['rules', 'added', false],
-      ['keys', 'clash', false],
+      ['keys', 'conflict', false],
     ]);
   });
 

@@ -10,26 +10,26 @@ export interface Conflict {
 }
 
 export interface Merged<T> {
-  /** Both edits together; mine where they clash. */
+  /** Both edits together; mine where they conflict. */
   value: T;
-  clashes: Conflict[];
+  conflicts: Conflict[];
 }
 
-/** How parts are settled, by `clashId`: as one of the two has them. */
+/** How parts are settled, by `conflictId`: as one of the two has them. */
 export type Decisions = ReadonlyMap<string, 'mine' | 'theirs'>;
 
 /**
  * Both edits of a base in one, field by field (three-way merge): what only one of them changed is as that
- * one has it. Where both changed the same field to something else, mine is taken and the clash told; what
+ * one has it. Where both changed the same field to something else, mine is taken and the conflict told; what
  * is decided is taken as decided. The order of a list is a field of its own.
  */
 export function merge<T>(base: T, mine: T, theirs: T, decided: Decisions = NOTHING): Merged<T> {
-  const clashes: Conflict[] = [];
-  const value = merged(base, mine, theirs, [], clashes, decided) as T;
-  return { value, clashes };
+  const conflicts: Conflict[] = [];
+  const value = merged(base, mine, theirs, [], conflicts, decided) as T;
+  return { value, conflicts };
 }
 
-/** What a clash is known by. */
+/** What a conflict is known by. */
 export const conflictId = ({ path }: { path: Path }): string => JSON.stringify(path);
 
 const NOTHING: Decisions = new Map();
@@ -39,7 +39,7 @@ function merged(
   mine: unknown,
   theirs: unknown,
   path: Path,
-  clashes: Conflict[],
+  conflicts: Conflict[],
   decided: Decisions,
 ): unknown {
   if (isSame(mine, theirs) || isSame(base, theirs)) return mine;
@@ -50,18 +50,18 @@ function merged(
     const old = Array.isArray(base) ? base : [];
     const lists = [old, mine, theirs].map((list) => entriesOf(path, list));
     const [known, own, other] = lists;
-    if (known && own && other) return mergedList(known, own, other, path, clashes, decided);
+    if (known && own && other) return mergedList(known, own, other, path, conflicts, decided);
   }
   if (isFields(mine) && isFields(theirs) && !isOtherKind(mine, theirs)) {
     const old = isFields(base) ? base : {};
     const names = new Set([...Object.keys(mine), ...Object.keys(theirs)]);
     const parts = [...names].map((name) => {
       const at = [...path, name];
-      return [name, merged(old[name], mine[name], theirs[name], at, clashes, decided)] as const;
+      return [name, merged(old[name], mine[name], theirs[name], at, conflicts, decided)] as const;
     });
     return Object.fromEntries(parts.filter(([, value]) => value !== undefined));
   }
-  clashes.push({ path, base, mine, theirs });
+  conflicts.push({ path, base, mine, theirs });
   return mine;
 }
 
@@ -75,29 +75,29 @@ function mergedList(
   mine: Entries,
   theirs: Entries,
   path: Path,
-  clashes: Conflict[],
+  conflicts: Conflict[],
   decided: Decisions,
 ): unknown[] {
   const values = new Map<string, unknown>();
   for (const name of new Set([...mine.keys(), ...theirs.keys()])) {
     const [old, own, other] = [base, mine, theirs].map((entries) => entries.get(name)?.value);
-    const value = merged(old, own, other, [...path, name], clashes, decided);
+    const value = merged(old, own, other, [...path, name], conflicts, decided);
     if (value !== undefined) values.set(name, value);
   }
-  const isTheirsFirst = orderedAs(base, mine, theirs, path, clashes, decided) === 'theirs';
+  const isTheirsFirst = orderedAs(base, mine, theirs, path, conflicts, decided) === 'theirs';
   const [first, second] = isTheirsFirst ? [theirs, mine] : [mine, theirs];
   return inOrder([...first.keys()], [...second.keys()])
     .filter((name) => values.has(name))
     .map((name) => values.get(name));
 }
 
-/** Whose order a list is in: the one's who changed it. Where both did, to another one, that is a clash. */
+/** Whose order a list is in: the one's who changed it. Where both did, to another one, that is a conflict. */
 function orderedAs(
   base: Entries,
   mine: Entries,
   theirs: Entries,
   path: Path,
-  clashes: Conflict[],
+  conflicts: Conflict[],
   decided: Decisions,
 ): 'mine' | 'theirs' {
   const isMoved = (entries: Entries) => !isSame(order(base, entries), order(entries, base));
@@ -109,7 +109,7 @@ function orderedAs(
   const decision = decided.get(conflictId({ path: orderPath(path) }));
   if (decision) return decision;
   if (isOrdered(path))
-    clashes.push({
+    conflicts.push({
       path: orderPath(path),
       base: order(base, base),
       mine: order(mine, mine),

@@ -30,7 +30,7 @@ export function parseText(text: string, format: Format): Parsed {
   return isEmpty ? { ok: false, faults: [{ message: EMPTY }], format } : parsed;
 }
 
-const EMPTY = 'empty; right would be a text that says something';
+const EMPTY = 'empty; expected a text that says something';
 
 /** Nothing but comments. A JSON text of an empty object says that everything goes without saying. */
 function saysNothing(value: unknown, format: Format): boolean {
@@ -101,7 +101,7 @@ function firstLine(message: string): string {
 
 function faultIn(error: unknown, text: string, format: Format): TextFault {
   if (error instanceof ReferenceError) {
-    return { message: `its aliases stand for too much; right would be at most ${MOST_ALIASES}` };
+    return { message: `its aliases stand for too much; expected at most ${MOST_ALIASES}` };
   }
   if (error instanceof TomlError) {
     const message = firstLine(error.message).replace(/^Invalid TOML document: /, '');

@@ -33,14 +33,14 @@ describe('files of every version', () => {
     const result = readFile({ ...DEMO, version: 5 });
     expect(result).toMatchObject({
       ok: false,
-      faults: [{ path: 'version', found: '5', right: expect.stringContaining('newer Sorn') }],
+      faults: [{ path: 'version', found: '5', expected: expect.stringContaining('newer Sorn') }],
     });
   });
 
   test('nothing is null', () => {
     expect(read(profileSchema, { ...DEMO, rules: null })).toMatchObject({
       ok: false,
-      faults: [{ path: 'rules', found: 'null', right: expect.stringContaining('leave it out') }],
+      faults: [{ path: 'rules', found: 'null', expected: expect.stringContaining('leave it out') }],
     });
   });
 });
@@ -65,7 +65,7 @@ describe('hostile files are refused with a reason', () => {
     ]);
     const monitors = Array.from({ length: 600_000 }, () => 1);
     expect(read(profileSchema, { monitors })).toMatchObject({
-      faults: [{ path: '', right: 'a file of at most 500000 values' }],
+      faults: [{ path: '', expected: 'a file of at most 500000 values' }],
     });
     const wrong = read(profileSchema, { rules: Array.from({ length: 900 }, () => 1) });
     expect(wrong.ok ? [] : wrong.faults).toHaveLength(100);
@@ -89,7 +89,7 @@ describe('hostile files are refused with a reason', () => {
     if (parsed.ok) {
       expect(readFile(parsed.value)).toMatchObject({
         ok: false,
-        faults: [{ right: expect.stringContaining('nested') }],
+        faults: [{ expected: expect.stringContaining('nested') }],
       });
     } else expect(parsed.faults[0]!.message).toBe('nested too deeply to be read');
   });
@@ -132,7 +132,7 @@ describe('hostile files are refused with a reason', () => {
       faults: [{ path: 'line 1', found: 'hold' }],
     });
     expect(readRulesCsv('id,on\na,maybe\n')).toMatchObject({
-      faults: [{ path: 'line 2, on', found: 'maybe', right: 'yes or no' }],
+      faults: [{ path: 'line 2, on', found: 'maybe', expected: 'yes or no' }],
     });
     expect(readRulesCsv('id,all\na,app shell\n')).toMatchObject({
       faults: [{ path: 'line 2, all' }],

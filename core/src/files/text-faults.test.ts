@@ -30,7 +30,7 @@ describe.each(FORMATS)('faults of a text in %s', (format) => {
       {
         line,
         at: expect.stringMatching(/^"?scale"?$/),
-        message: 'monitors[2].scale is 90; right would be a scale from 0.25 to 8',
+        message: 'monitors[2].scale is 90; expected a scale from 0.25 to 8',
       },
     ]);
   });
@@ -51,8 +51,8 @@ describe.each(FORMATS)('faults of a text in %s', (format) => {
 test('a mistyped field is told with the nearest, and every other fault beside it', () => {
   const text = 'monitors:\n  - id: m\n    widht: 10\n    height: 0\n';
   expect(faultsOf(text, 'yaml').map(({ line, message }) => [line, message])).toEqual([
-    [2, 'monitors[0].width is nothing; right would be a whole number from 1 to 100000'],
-    [4, 'monitors[0].height is 0; right would be a whole number from 1 to 100000'],
-    [3, 'monitors[0].widht: no such field; the nearest is width'],
+    [2, 'monitors[0].width is nothing; expected a whole number from 1 to 100000'],
+    [4, 'monitors[0].height is 0; expected a whole number from 1 to 100000'],
+    [3, 'monitors[0].widht is 10; expected a known field; the nearest is width'],
   ]);
 });

@@ -28,10 +28,8 @@ export function readProfileText(text: string, format: Format): ProfileRead {
   const profile = read(profileSchema, parsed.value);
   const found = profile.ok ? unknownModifiers(profile.value) : profile.faults;
   if (profile.ok && found.length === 0) return { profile: profile.value, faults: [] };
-  const faults = found.map(({ path, found: there, right }) => {
-    const message = right.startsWith('no such field')
-      ? `${path}: ${right}`
-      : `${path || 'the whole text'} is ${there}; right would be ${right}`;
+  const faults = found.map(({ path, found: there, expected }) => {
+    const message = `${path || 'the whole text'} is ${there}; expected ${expected}`;
     return placed(text, spanOf(text, format, stepsOf(path)), message);
   });
   return { profile: null, faults };

@@ -18,8 +18,8 @@ export function unknownModifiers(profile: Profile, bundles: readonly string[] = 
     if (unknown === undefined) return [];
     const nearest = nearestName(unknown, known);
     const hint = nearest ? `; the nearest to ${unknown} is ${nearest}` : `, not ${unknown}`;
-    const right = `modifiers among ${known.join(', ')}${hint}`;
-    return [{ path, found: shortJson(keys), right }];
+    const expected = `modifiers among ${known.join(', ')}${hint}`;
+    return [{ path, found: shortJson(keys), expected }];
   });
 }
 

@@ -52,7 +52,7 @@ function columnsOf(head: CsvRow | undefined, faults: LineFault[]): (Column | nul
   if (!head) {
     faults.push({
       line: 1,
-      text: `the file is empty; right would be a line with ${WINDOW_COLUMNS.join(', ')}`,
+      text: `the file is empty; expected a line with ${WINDOW_COLUMNS.join(', ')}`,
     });
     return null;
   }
@@ -71,7 +71,7 @@ function columnsOf(head: CsvRow | undefined, faults: LineFault[]): (Column | nul
   if (columns.includes('app') || columns.includes('name')) return columns;
   faults.push({
     line: head.line,
-    text: 'no column app; right would be one with the id of each window’s app, or one with its name',
+    text: 'no column app; expected one with the id of each window’s app, or one with its name',
   });
   return null;
 }
@@ -83,7 +83,7 @@ function namedCells(
   faults: LineFault[],
 ): Cells | null {
   if (cells.length > columns.length) {
-    faults.push({ line, text: `${cells.length} values; right would be at most ${columns.length}` });
+    faults.push({ line, text: `${cells.length} values; expected at most ${columns.length}` });
     return null;
   }
   const row: Cells = {};
@@ -109,10 +109,10 @@ function takeRow(row: Cells, line: number, apps: Map<string, App>, faults: LineF
       };
   const result = known ? read(appWindowSchema, input) : read(appSchema, input);
   if (!result.ok) {
-    for (const { path, found, right } of result.faults) {
+    for (const { path, found, expected } of result.faults) {
       faults.push({
         line,
-        text: `${columnOf(path, known !== undefined)}: ${found}; right would be ${right}`,
+        text: `${columnOf(path, known !== undefined)}: ${found}; expected ${expected}`,
       });
     }
     return;

@@ -33,7 +33,7 @@ export function writeText(value: object, format: Format): string {
 export function whyNot(value: object, format: Format): string | null {
   const path = format === 'toml' ? halfCharacter(value, []) : null;
   if (path === null) return null;
-  return `${pathText(path)}: half a character (a lone surrogate), which TOML cannot hold; right would be YAML or JSON`;
+  return `${pathText(path)}: half a character (a lone surrogate), which TOML cannot hold; expected YAML or JSON`;
 }
 
 /** The path to the first text that is no whole characters. */

@@ -86,7 +86,7 @@ describe('keys in a file', () => {
       : `${read.error.issues[0]!.path.join('.')}: ${read.error.issues[0]!.message}`;
   };
 
-  it('are told with what would be right where they are mistyped', () => {
+  it('are told with what was expected where they are mistyped', () => {
     const binding = (keys: string) =>
       faultOf({ bindings: [{ keys, command: { command: 'float' } }] });
     expect(binding('Main+KeyLL')).toBe(

@@ -17,7 +17,7 @@ import { keyMap } from './map.ts';
 import { reachOfKey, reachTable } from './reach.ts';
 import { suggest, withSuggestion } from './suggest.ts';
 
-const DEMO = new URL('../../../demo', import.meta.url);
+const DEMO = new URL('../../../demo/', import.meta.url);
 const json = (name: string): unknown => JSON.parse(readFileSync(new URL(name, DEMO), 'utf8'));
 const demo = profileSchema.parse(json('bulletin-desk.profile.json'));
 const MOUSE: InputDevice = {

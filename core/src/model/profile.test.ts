@@ -16,7 +16,7 @@ describe('faults of a profile', () => {
     expect(faults({ monitors: MONITORS })).toEqual([]);
   });
 
-  it('tell the path, what is there and what would be right', () => {
+  it('tell the path, what is there and what was expected', () => {
     const bad = {
       monitors: [
         { id: 'a b', width: 0, height: 1080 },
@@ -30,19 +30,19 @@ describe('faults of a profile', () => {
       keys: { main: 'Super' },
     };
     expect(faults(bad)).toEqual([
-      'monitors[0].id: "a b"; right would be a name of 1 to 80 characters without spaces or slashes',
-      'monitors[0].width: 0; right would be a whole number from 1 to 100000',
-      'monitors[1].scale: "two"; right would be a scale from 0.25 to 8',
-      'tiling.layout.leadShare: 1.2; right would be a share from 0 to 1',
-      'tiling.gaps.inner: -3; right would be logical pixels from 0 to 10000',
-      'tiling.places[0]: {"gaps":{}}; right would be a place that names a workspace, a monitor or both',
-      'keys.main: "Super"; right would be one of Ctrl, Alt, Shift, Meta',
+      'monitors[0].id: "a b"; expected a name of 1 to 80 characters without spaces or slashes',
+      'monitors[0].width: 0; expected a whole number from 1 to 100000',
+      'monitors[1].scale: "two"; expected a scale from 0.25 to 8',
+      'tiling.layout.leadShare: 1.2; expected a share from 0 to 1',
+      'tiling.gaps.inner: -3; expected logical pixels from 0 to 10000',
+      'tiling.places[0]: {"gaps":{}}; expected a place that names a workspace, a monitor or both',
+      'keys.main: "Super"; expected one of Ctrl, Alt, Shift, Meta',
     ]);
   });
 
   it('tell a mistyped field with the nearest that exists', () => {
     expect(faults({ monitors: MONITORS, tilng: {} })).toEqual([
-      'tilng: {}; right would be no such field; the nearest is tiling',
+      'tilng: {}; expected a known field; the nearest is tiling',
     ]);
     expect(
       faults({ monitors: MONITORS, tiling: { layout: { kind: 'lead', leadshare: 0.4 } } })[0],
@@ -52,13 +52,13 @@ describe('faults of a profile', () => {
   it('tell missing things, wrong kinds of thing, and ids given twice', () => {
     expect(faults([])).toEqual([
       expect.stringMatching(
-        /^the whole input: \[\]; right would be an object with version, name, monitors/,
+        /^the whole input: \[\]; expected an object with version, name, monitors/,
       ),
     ]);
-    expect(faults({})).toEqual(['monitors: nothing; right would be a list of at most 32 monitors']);
-    expect(faults({ monitors: [] })).toEqual(['monitors: []; right would be at least one monitor']);
+    expect(faults({})).toEqual(['monitors: nothing; expected a list of at most 32 monitors']);
+    expect(faults({ monitors: [] })).toEqual(['monitors: []; expected at least one monitor']);
     expect(faults({ monitors: [...MONITORS, ...MONITORS] })).toEqual([
-      'monitors[1].id: "m"; right would be an id that no other of the monitors has',
+      'monitors[1].id: "m"; expected an id that no other of the monitors has',
     ]);
     expect(faults({ monitors: MONITORS, tiling: { layout: { kind: 'spiral' } } })[0]).toContain(
       'a layout whose kind is one of lead, middle, columns',

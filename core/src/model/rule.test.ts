@@ -35,33 +35,30 @@ describe('rules in a file', () => {
   it.each([
     [
       when({ of: 'ap', is: 'x' }),
-      'rules[0].when.all[0].of: "ap"; right would be one of app, title, parent',
+      'rules[0].when.all[0].of: "ap"; expected one of app, title, parent',
     ],
-    [when({ is: 'x' }), 'rules[0].when.all[0].of: nothing; right would be one of app, title'],
-    [when('app'), 'rules[0].when.all[0]: "app"; right would be an object with of'],
-    [when({ of: 'app' }), 'rules[0].when.all[0].is: nothing; right would be text of 1 to 400'],
-    [when({ of: 'app', is: '' }), 'rules[0].when.all[0].is: ""; right would be text of 1 to 400'],
-    [when({ of: 'app', is: 'x', has: 'y' }), 'rules[0].when.all[0].has: "y"; right would be'],
+    [when({ is: 'x' }), 'rules[0].when.all[0].of: nothing; expected one of app, title'],
+    [when('app'), 'rules[0].when.all[0]: "app"; expected an object with of'],
+    [when({ of: 'app' }), 'rules[0].when.all[0].is: nothing; expected text of 1 to 400'],
+    [when({ of: 'app', is: '' }), 'rules[0].when.all[0].is: ""; expected text of 1 to 400'],
+    [when({ of: 'app', is: 'x', has: 'y' }), 'rules[0].when.all[0].has: "y"; expected'],
     [
       when({ of: 'title', matches: '(?=a)' }),
-      'rules[0].when.all[0].matches: "(?=a)"; right would be a pattern that can be matched in linear time; invalid or unsupported Perl syntax',
+      'rules[0].when.all[0].matches: "(?=a)"; expected a pattern that can be matched in linear time; invalid or unsupported Perl syntax',
     ],
     [
       when({ of: 'kind', is: 'dialgo' }),
-      'rules[0].when.all[0].is: "dialgo"; right would be one of normal, dialog, utility',
+      'rules[0].when.all[0].is: "dialgo"; expected one of normal, dialog, utility',
     ],
-    [
-      when({ of: 'width' }),
-      'rules[0].when.all[0]: {"of":"width"}; right would be `from`, `to` or both',
-    ],
+    [when({ of: 'width' }), 'rules[0].when.all[0]: {"of":"width"}; expected `from`, `to` or both'],
     [when({ of: 'monitor', has: 'x' }), 'rules[0].when.all[0].is: nothing'],
     [
       { id: 'r', then: { hold: 'tiled' } },
-      'rules[0].then.hold: "tiled"; right would be no such field; the nearest is held',
+      'rules[0].then.hold: "tiled"; expected a known field; the nearest is held',
     ],
     [
       { id: 'r', then: { zone: 'Upper', placing: {} } },
-      'rules[0].then.placing: {}; right would be a zone or a placing, not both',
+      'rules[0].then.placing: {}; expected a zone or a placing, not both',
     ],
     [{ then: {} }, 'rules[0].id: nothing'],
   ])('tell a fault with its path: %j', (rule, fault) => {
@@ -70,7 +67,7 @@ describe('rules in a file', () => {
 
   it('have ids of their own', () => {
     expect(faults({ id: 'r' }, { id: 'r' })).toEqual([
-      'rules[1].id: "r"; right would be an id that no other of the rules has',
+      'rules[1].id: "r"; expected an id that no other of the rules has',
     ]);
   });
 });
@@ -112,7 +109,7 @@ describe('a profile of version 1', () => {
       read(profileSchema, { version: 1, monitors, apps: [{ id: 'a', held: 'nailed' }] }),
     ).toMatchObject({
       faults: [
-        { path: 'rules[0].then.held', right: 'one of tiled, floating, pocketed, left-alone' },
+        { path: 'rules[0].then.held', expected: 'one of tiled, floating, pocketed, left-alone' },
       ],
     });
     expect(read(profileSchema, { version: 5, monitors })).toMatchObject({

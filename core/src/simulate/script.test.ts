@@ -79,7 +79,7 @@ describe('a script', () => {
   it('tells what is no step, and what a command needs said with it', () => {
     const faults = (script: unknown) => {
       const result = read(scriptSchema, script);
-      return result.ok ? [] : result.faults.map(({ path, right }) => `${path}: ${right}`);
+      return result.ok ? [] : result.faults.map(({ path, expected }) => `${path}: ${expected}`);
     };
     expect(faults(['go-workspace'])).toEqual([
       '[0]: {"command": "go-workspace", …} with what it needs',
@@ -88,6 +88,8 @@ describe('a script', () => {
     expect(faults({ steps: [{ release: 'now' }] })).toEqual([
       'steps[0].release: one of taken, dropped',
     ]);
-    expect(faults({ stebs: [] })).toContainEqual('stebs: no such field; the nearest is steps');
+    expect(faults({ stebs: [] })).toContainEqual(
+      'stebs: a known field; the nearest is steps',
+    );
   });
 });

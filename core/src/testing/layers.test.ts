@@ -52,7 +52,7 @@ describe('what may import what', () => {
       'what-is-for-tests-stays-in-tests',
       {
         'testing/desk.ts': 'export const desk = 1;\n',
-        'engine/place.ts': "export { desk } from './desk.ts';\n",
+        'engine/place.ts': "export { desk } from '../testing/desk.ts';\n",
       },
     ],
     [
@@ -94,7 +94,7 @@ describe('what may import what', () => {
     ],
     [
       'ui-knows-nothing-of-the-desk',
-      { 'web/src/ui/KeyCap.tsx': "export { one } from '../engine/reduce.ts';\n" },
+      { 'web/src/ui/KeyCap.tsx': "export { one } from '../../../core/src/engine/reduce.ts';\n" },
     ],
     ['every-import-is-found', { 'engine/a.ts': "export { b } from './nowhere.ts';\n" }],
   ])('finds %s', (rule, planted) => {

@@ -55,11 +55,11 @@ describe('the zones of a board', () => {
 describe('a board in a file', () => {
   const faultsOf = (board: object) => {
     const result = read(profileSchema, { ...OFFICE, boards: [{ id: 'b', ...board }] });
-    return result.ok ? [] : result.faults.map(({ path, right }) => `${path}: ${right}`);
+    return result.ok ? [] : result.faults.map(({ path, expected }) => `${path}: ${expected}`);
   };
   const zone = { name: 'a', columns: [1, 1], rows: [1, 1] };
 
-  it('has faults told with their path and what would be right', () => {
+  it('has faults told with their path and what was expected', () => {
     expect(faultsOf({ columns: [] })).toEqual([
       'boards[0].columns: at least one weight: a board has at least one of its columns',
     ]);

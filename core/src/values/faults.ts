@@ -6,8 +6,8 @@ export interface Fault {
   path: string;
   /** What is there, as JSON, shortened; "nothing" when it is missing. */
   found: string;
-  /** What would be right. */
-  right: string;
+  /** What was expected. */
+  expected: string;
 }
 
 export type Read<T> = { ok: true; value: T } | { ok: false; faults: Fault[] };
@@ -21,7 +21,7 @@ export function pathText(path: readonly PropertyKey[]): string {
 }
 
 export function faultText(fault: Fault): string {
-  return `${fault.path || 'the whole input'}: ${fault.found}; right would be ${fault.right}`;
+  return `${fault.path || 'the whole input'}: ${fault.found}; expected ${fault.expected}`;
 }
 
 /** No file of Sorn's needs more levels; what reads and tells faults may go down a level a call. */
@@ -50,12 +50,12 @@ function countOf(value: unknown, soFar = 0): number {
 /** Reads unknown input by a schema: the value with its defaults, or the faults in it, the first hundred of them. */
 export function read<T extends z.ZodType>(schema: T, input: unknown): Read<z.output<T>> {
   if (isDeeper(input, MOST_LEVELS)) {
-    const right = `a file nested at most ${MOST_LEVELS} levels deep`;
-    return { ok: false, faults: [{ path: '', found: 'more levels than that', right }] };
+    const expected = `a file nested at most ${MOST_LEVELS} levels deep`;
+    return { ok: false, faults: [{ path: '', found: 'more levels than that', expected }] };
   }
   if (countOf(input) > MOST_VALUES) {
-    const right = `a file of at most ${MOST_VALUES} values`;
-    return { ok: false, faults: [{ path: '', found: 'more values than that', right }] };
+    const expected = `a file of at most ${MOST_VALUES} values`;
+    return { ok: false, faults: [{ path: '', found: 'more values than that', expected }] };
   }
   const result = schema.safeParse(input);
   if (result.success) return { ok: true, value: result.data };
@@ -70,9 +70,9 @@ function faultsOf(issue: z.core.$ZodIssue, input: unknown): Fault[] {
       : [issue.path];
   return paths.map((path) => {
     const found = valueAt(input, path);
-    const right =
+    const expected =
       found === null ? `${issue.message}; or leave it out: null says nothing` : issue.message;
-    return { path: pathText(path), found: shortJson(found), right };
+    return { path: pathText(path), found: shortJson(found), expected };
   });
 }
 

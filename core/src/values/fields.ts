@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { nearestName } from './nearest-name.ts';
 
-// Every message here says what would be right; the fault that carries it adds the path and what was found.
+// Every message here says what was expected; the fault that carries it adds the path and what was found.
 
 const WHOLE = (least: number, most: number) =>
   least === -most
@@ -56,7 +56,7 @@ export function fields<S extends z.core.$ZodLooseShape>(shape: S) {
       if (issue.code !== 'unrecognized_keys') return `an object with ${known.join(', ')}`;
       const [key = ''] = issue.keys as string[];
       const nearest = nearestName(key, known);
-      return nearest ? `no such field; the nearest is ${nearest}` : `one of ${known.join(', ')}`;
+      return nearest ? `a known field; the nearest is ${nearest}` : `one of ${known.join(', ')}`;
     },
   });
 }

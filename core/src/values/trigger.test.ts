@@ -51,7 +51,7 @@ describe('a trigger as text', () => {
     );
   });
 
-  it('that is none is told with what would be right, and never read as another', () => {
+  it('that is none is told with what was expected, and never read as another', () => {
     fc.assert(
       fc.property(fc.string({ maxLength: 30 }), (text) => {
         const read = readTrigger(text);

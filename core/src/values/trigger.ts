@@ -27,7 +27,7 @@ const TRIGGER =
 const NAME = /^[A-Za-z][A-Za-z0-9-]{0,39}$/;
 const TYPES = 'types:';
 
-/** A trigger read off its text; a message of what would be right where it is none. */
+/** A trigger read off its text; a message of what was expected where it is none. */
 export function readTrigger(text: string): Trigger | string {
   const [first = '', ...rest] = text.trim().split(/ +/);
   const how: How = first === 'tap' || first === 'hold' ? first : 'press';
@@ -82,8 +82,7 @@ export function triggerOf(text: string): Trigger {
   const found = known.get(text);
   if (found) return found;
   const trigger = readTrigger(text);
-  if (typeof trigger === 'string')
-    throw new Error(`${text} is no trigger; right would be ${trigger}`);
+  if (typeof trigger === 'string') throw new Error(`${text} is no trigger; expected ${trigger}`);
   if (known.size >= MOST_KNOWN) known.clear();
   known.set(text, trigger);
   return trigger;

@@ -21,7 +21,7 @@ export function backupRoutes(
   backups: Backups,
   folder: BackupFolder,
   settings: Settings,
-  news: ChangeEvents,
+  changes: ChangeEvents,
 ): Router {
   const routes = Router();
 
@@ -100,7 +100,7 @@ export function backupRoutes(
   serve(routes, BACKUPS.restore, (request, response) =>
     withBackup(request, response, async (path) => {
       response.json(await backups.restore(path));
-      news.tellAll();
+      changes.tellAll();
     }),
   );
 

@@ -49,8 +49,8 @@ export function checkedRow(name: string, value: unknown, isChecked: boolean): Ro
   if (!isChecked) {
     const result = read(number === '' ? sessionFileSchema : revisionSchema, value);
     if (!result.ok) {
-      const { path, found, right } = result.faults[0]!;
-      throw new BadBackup(`${name}: ${path || 'the file'}: ${found}; right would be ${right}`);
+      const { path, found, expected } = result.faults[0]!;
+      throw new BadBackup(`${name}: ${path || 'the file'}: ${found}; expected ${expected}`);
     }
   }
   if (number === '') {

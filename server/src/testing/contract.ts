@@ -19,8 +19,8 @@ export const heldToContract: RequestHandler = (request, response, next) => {
     const plain: unknown = JSON.parse(JSON.stringify(value));
     const answer = read(route.answer, plain);
     if (answer.ok) return json.call(response, value);
-    const { path: at, found, right } = answer.faults[0]!;
-    throw new Error(`${method} ${path} answers ${at} ${found}; the contract has ${right}`);
+    const { path: at, found, expected } = answer.faults[0]!;
+    throw new Error(`${method} ${path} answers ${at} ${found}; the contract has ${expected}`);
   };
   next();
 };

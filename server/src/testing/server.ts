@@ -9,7 +9,7 @@ import { backupsOf, type Backups } from '../backup/backups.ts';
 import { backupsHere } from './plain-backups.ts';
 import { heldToContract } from './contract.ts';
 import { demoData } from '../demo.ts';
-import { changeEvents } from '../change-events.ts';
+import { makeChangeEvents } from '../change-events.ts';
 import { openDatabase, type OpenDatabase } from '../storage/open.ts';
 
 export const PROFILE = { name: 'Desk', monitors: [{ id: 'm', width: 1920, height: 1080 }] };
@@ -49,7 +49,7 @@ export async function testServer(
   const logged: string[] = [];
   const app = createApp({
     db: database.db,
-    news: changeEvents(),
+    changes: makeChangeEvents(),
     backups,
     folder: join(folder, 'backups'),
     demo: demoData,

@@ -124,7 +124,7 @@ function Tab({ monitor, view, deskLayout }: Props) {
         cx={frame.x + 5}
         cy={middle}
         r={4.5}
-        className={`bench-mark${monitor === desk.monitors[0] ? ' primary' : ''}`}
+        className={`level-mark${monitor === desk.monitors[0] ? ' primary' : ''}`}
       >
         <title>{monitor === desk.monitors[0] ? 'Primary monitor' : 'Monitor'}</title>
       </circle>

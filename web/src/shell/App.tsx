@@ -54,7 +54,7 @@ function Screens() {
   );
 }
 
-/** Another profile is another bench: nothing of the former one stays. */
+/** Another profile has another store: nothing of the former one stays. */
 function ProfileById() {
   const { id = '' } = useParams();
   return <OpenProfile key={id} id={id} />;

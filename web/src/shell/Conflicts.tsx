@@ -17,8 +17,8 @@ const SIDES = [
 
 /** What was changed here and in another window to something else: field by field, until it is decided. */
 export function Conflicts({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
-  const clashing = useProfileStore((state) => state.clashing);
-  if (!clashing) return null;
+  const conflicting = useProfileStore((state) => state.conflicting);
+  if (!conflicting) return null;
   return (
     <Panel
       title="Changed here and in another window"
@@ -26,27 +26,29 @@ export function Conflicts({ isOpen, onClose }: { isOpen: boolean; onClose: () =>
       onClose={onClose}
       width="760px"
     >
-      <ClashTable key={clashing.theirs.revision} clashing={clashing} />
+      <ConflictTable key={conflicting.theirs.revision} conflicting={conflicting} />
     </Panel>
   );
 }
 
-function ClashTable({ clashing }: { clashing: Conflicting }) {
-  const { clashes } = clashing;
+function ConflictTable({ conflicting }: { conflicting: Conflicting }) {
+  const { conflicts } = conflicting;
   const profile = useProfileStore((state) => state.profile);
   const store = useProfileStoreApi();
-  const [sides, setSides] = useState<readonly Side[]>(() => clashes.map(() => 'mine'));
+  const [sides, setSides] = useState<readonly Side[]>(() => conflicts.map(() => 'mine'));
   const [at, setAt] = useState(0);
   const choose = (row: number, side: Side) =>
     setSides(sides.map((each, i) => (i === row ? side : each)));
-  const settle = () =>
-    store.getState().settle(new Map(clashes.map((clash, i) => [conflictId(clash), sides[i]!])));
+  const take = () =>
+    store
+      .getState()
+      .resolveConflicts(new Map(conflicts.map((conflict, i) => [conflictId(conflict), sides[i]!])));
   usePanelKeys((key) => {
     switch (key) {
       case 'arrowdown':
       case 'arrowup': {
         const to = at + (key === 'arrowdown' ? 1 : -1);
-        setAt(Math.min(clashes.length - 1, Math.max(0, to)));
+        setAt(Math.min(conflicts.length - 1, Math.max(0, to)));
         return true;
       }
       case 't':
@@ -54,7 +56,7 @@ function ClashTable({ clashing }: { clashing: Conflicting }) {
         choose(at, key === 't' ? 'mine' : 'theirs');
         return true;
       case 'enter':
-        settle();
+        take();
         return true;
       default:
         return false;
@@ -66,7 +68,7 @@ function ClashTable({ clashing }: { clashing: Conflicting }) {
         Everything else that was changed in either window goes together. Until these are decided
         nothing of the profile is saved here.
       </chakra.p>
-      <Box maxH="50vh" overflowY="auto" tabIndex={0} role="region" aria-label="What clashes">
+      <Box maxH="50vh" overflowY="auto" tabIndex={0} role="region" aria-label="What conflicts">
         <chakra.table width="100%" fontSize="12.5px" css={tableStyle}>
           <thead>
             <tr>
@@ -77,11 +79,15 @@ function ClashTable({ clashing }: { clashing: Conflicting }) {
             </tr>
           </thead>
           <tbody>
-            {clashes.map((clash: Conflict, i) => {
-              const words = conflictWords(clash, profile);
+            {conflicts.map((conflict: Conflict, i) => {
+              const words = conflictWords(conflict, profile);
               const what = words.what || 'the profile';
               return (
-                <tr key={conflictId(clash)} data-clash={conflictId(clash)} data-selected={i === at}>
+                <tr
+                  key={conflictId(conflict)}
+                  data-conflict={conflictId(conflict)}
+                  data-selected={i === at}
+                >
                   <td>{what}</td>
                   <td>{words.mine}</td>
                   <td>{words.theirs}</td>
@@ -103,7 +109,7 @@ function ClashTable({ clashing }: { clashing: Conflicting }) {
         <KeyCap>↑</KeyCap>
         <KeyCap>↓</KeyCap> line <KeyCap>T</KeyCap> this window <KeyCap>O</KeyCap> the other
         <Box flex="1" />
-        <Button size="sm" borderRadius="edge" onClick={settle}>
+        <Button size="sm" borderRadius="edge" onClick={take}>
           Decide so <KeyCap>Enter</KeyCap>
         </Button>
       </Flex>

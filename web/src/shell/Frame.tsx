@@ -27,11 +27,11 @@ export function Frame() {
   const toggleEngine = useEngineToggle();
   const name = useProfileStore((state) => state.profile.name);
   // Asked at once; put away, it is asked again by the line below the bar.
-  const isClashing = useProfileStore((state) => state.clashing !== null);
-  const [asked, setAsked] = useState(isClashing);
-  if (asked !== isClashing) {
-    setAsked(isClashing);
-    setPanel(isClashing ? 'clashes' : null);
+  const isConflicting = useProfileStore((state) => state.conflicting !== null);
+  const [asked, setAsked] = useState(isConflicting);
+  if (asked !== isConflicting) {
+    setAsked(isConflicting);
+    setPanel(isConflicting ? 'conflicts' : null);
   }
   useEffect(() => {
     document.title = `${name} · Sorn`;
@@ -72,14 +72,14 @@ export function Frame() {
       minor: true,
       run: toggleEngine,
     },
-    ...(isClashing
+    ...(isConflicting
       ? [
           {
             keys: ['Enter'],
             ctrl: true,
             caps: ['Ctrl', 'Enter'],
-            label: 'decide what clashes',
-            run: () => setPanel('clashes'),
+            label: 'decide what conflicts',
+            run: () => setPanel('conflicts'),
           },
         ]
       : []),

@@ -6,26 +6,26 @@ import { OpenFault } from '../ui/Fault.tsx';
 import { Frame } from './Frame.tsx';
 import { OnItsWay } from './lazy-part.tsx';
 
-/** Opens a profile on a bench for as long as it is in hand. */
+/** Opens a profile, with a store of its own, for as long as it is shown. */
 export function OpenProfile({ id }: { id: string }) {
   const kept = useStored(id);
-  const bench = useMemo(
+  const store = useMemo(
     () => (kept.data ? createProfileStore(kept.data.profile, kept.data.session) : null),
     [kept.data],
   );
 
   useEffect(() => {
-    if (!bench) return;
+    if (!store) return;
     localStorage.setItem('sorn.last', id);
-    return bench.getState().open();
-  }, [id, bench]);
+    return store.getState().open();
+  }, [id, store]);
 
   if (kept.isError) {
     return <OpenFault text={kept.error.message} onAgain={() => void kept.refetch()} />;
   }
-  if (!bench) return <OnItsWay />;
+  if (!store) return <OnItsWay />;
   return (
-    <ProfileContext value={bench}>
+    <ProfileContext value={store}>
       <Frame />
     </ProfileContext>
   );

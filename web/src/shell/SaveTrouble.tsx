@@ -7,9 +7,9 @@ import { TextButton } from '../ui/TextButton.tsx';
 
 /** Says why something is not saved, what came in from elsewhere, and lets the person decide where only they can. */
 export function SaveTrouble({ onPanel }: { onPanel: (panel: PanelName) => void }) {
-  const clashes = useProfileStore((state) => state.clashing?.clashes.length ?? 0);
+  const conflicts = useProfileStore((state) => state.conflicting?.conflicts.length ?? 0);
   const { profile, session } = useProfileStore((state) => state.saves);
-  const cameIn = useProfileStore((state) => state.cameIn);
+  const remoteChanges = useProfileStore((state) => state.remoteChanges);
   const store = useProfileStoreApi();
   const failed = [profile, session].find((state) => state.kind === 'failed');
   if (failed?.kind === 'failed') {
@@ -22,14 +22,14 @@ export function SaveTrouble({ onPanel }: { onPanel: (panel: PanelName) => void }
       </Bar>
     );
   }
-  if (clashes > 0) {
+  if (conflicts > 0) {
     return (
       <Bar isTrouble>
         <chakra.span flex="1">
-          Changed here and in another window: {clashes} {clashes === 1 ? 'field' : 'fields'} to
+          Changed here and in another window: {conflicts} {conflicts === 1 ? 'field' : 'fields'} to
           decide. Until then nothing of the profile is saved here.
         </chakra.span>
-        <Button size="xs" borderRadius="edge" onClick={() => onPanel('clashes')}>
+        <Button size="xs" borderRadius="edge" onClick={() => onPanel('conflicts')}>
           Decide <KeyCaps caps={['Ctrl', 'Enter']} />
         </Button>
       </Bar>
@@ -55,13 +55,15 @@ export function SaveTrouble({ onPanel }: { onPanel: (panel: PanelName) => void }
       </Bar>
     );
   }
-  if (cameIn.length > 0) {
+  if (remoteChanges.length > 0) {
     return (
       <Bar>
-        <chakra.span flex="1" minW="0" truncate data-came-in={cameIn.length}>
-          Changed in another window: {cameIn.join('; ')}
+        <chakra.span flex="1" minW="0" truncate data-came-in={remoteChanges.length}>
+          Changed in another window: {remoteChanges.join('; ')}
         </chakra.span>
-        <TextButton onClick={() => store.setState({ cameIn: [] })}>Put this line away</TextButton>
+        <TextButton onClick={() => store.setState({ remoteChanges: [] })}>
+          Put this line away
+        </TextButton>
       </Bar>
     );
   }

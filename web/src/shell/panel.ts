@@ -5,4 +5,4 @@ export interface PanelProps {
   onPanel: (panel: PanelName) => void;
 }
 
-export type PanelName = 'clashes' | 'keys' | 'find' | 'settings' | 'checkup' | 'connections';
+export type PanelName = 'conflicts' | 'keys' | 'find' | 'settings' | 'checkup' | 'connections';

@@ -8,7 +8,7 @@ export const PANELS = {
   keys: lazyPart(async () => (await import('./KeyHelp.tsx')).KeyHelp, isOpened),
   settings: lazyPart(async () => (await import('./Settings.tsx')).Settings, isOpened),
   connections: lazyPart(async () => (await import('./Connections.tsx')).Connections, isOpened),
-  clashes: lazyPart(async () => (await import('./Conflicts.tsx')).Conflicts, isOpened),
+  conflicts: lazyPart(async () => (await import('./Conflicts.tsx')).Conflicts, isOpened),
   checkup: lazyPart(async () => (await import('./Checkup.tsx')).Checkup, isOpened),
   find: lazyPart(async () => (await import('./FindAnything.tsx')).FindAnything, isOpened),
 };

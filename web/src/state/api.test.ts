@@ -49,7 +49,7 @@ describe('what the server answers', () => {
 
 describe('a refusal', () => {
   it('tells title, detail and faults', async () => {
-    const faults = [{ path: 'name', found: '7', right: 'text' }];
+    const faults = [{ path: 'name', found: '7', expected: 'text' }];
     const type = 'urn:sorn:problem:invalid';
     answering(422, {
       type,

@@ -60,10 +60,10 @@ async function call<R extends Route>(route: R, options: Options<R>): Promise<Ans
   const text = await response.text();
   const answer = read(route.answer, jsonIn(text));
   if (answer.ok) return answer.value as Answer<R>;
-  const { path, found, right } = answer.faults[0]!;
+  const { path, found, expected } = answer.faults[0]!;
   throw new ApiError(
     response.status,
-    `The server answered what this page does not know: ${path || 'the answer'} is ${found}; expected ${right}.`,
+    `The server answered what this page does not know: ${path || 'the answer'} is ${found}; expected ${expected}.`,
     answer.faults,
   );
 }
@@ -96,7 +96,7 @@ const meant = (backup: Blob | string) =>
   typeof backup === 'string' ? { backup } : new Blob([backup], { type: 'application/zip' });
 
 /** Where what is saved of a profile elsewhere is told. */
-export const changeEventsUrl = (id: string) => `/api${pathOf(PROFILES.news, { id })}`;
+export const changeEventsUrl = (id: string) => `/api${pathOf(PROFILES.changes, { id })}`;
 
 export const api = {
   list: () => call(PROFILES.list, { parameters: NONE }),

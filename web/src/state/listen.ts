@@ -5,12 +5,12 @@ import { jsonIn, changeEventsUrl } from './api.ts';
 const AGAIN_MS = 3_000;
 
 /**
- * Hears what is saved of a profile elsewhere, while the page is in sight: a browser has few connections to one
- * server, and a page that comes into sight again is told at once what there is.
+ * Listens to what is saved of a profile elsewhere, while the page is in sight: a browser has few connections to one
+ * server, and a page that comes into sight again is event at once what there is.
  *
  * @returns what ends it
  */
-export function listen(id: string, hear: (news: ChangeEvent) => void): () => void {
+export function listen(id: string, onServerEvent: (event: ChangeEvent) => void): () => void {
   let source: EventSource | null = null;
   let later: ReturnType<typeof setTimeout> | undefined;
   function leave() {
@@ -28,9 +28,9 @@ export function listen(id: string, hear: (news: ChangeEvent) => void): () => voi
     } else if (!source) {
       source = new EventSource(changeEventsUrl(id));
       source.onmessage = ({ data }) => {
-        const told = changeEventSchema.safeParse(jsonIn(String(data)));
-        // What cannot be read tells nothing; whatever it was about is told again when one comes back.
-        if (told.success) hear(told.data);
+        const event = changeEventSchema.safeParse(jsonIn(String(data)));
+        // What cannot be read tells nothing; whatever it was about is event again when one comes back.
+        if (event.success) onServerEvent(event.data);
       };
       source.addEventListener('closing', comeBack);
       // The browser comes back by itself but where the answer was none to listen to.

@@ -27,10 +27,10 @@ export interface ProfileStore {
   profile: Profile;
   /** What the person wrote last as text, perhaps older than the profile: comments are in it. */
   text: OwnText | null;
-  /** Edits made here and elsewhere that clash. Nothing is saved until somebody decides. */
-  clashing: Conflicting | null;
+  /** Edits made here and elsewhere that conflict. Nothing is saved until somebody decides. */
+  conflicting: Conflicting | null;
   /** What somebody else changed, in words, since the last edit here. */
-  cameIn: readonly string[];
+  remoteChanges: readonly string[];
   /** The desk as it is shown: as it is, or while the time line is looked through, as it was. */
   session: Session;
   /** How the desk stood after each thing that happened in this visit, the present last. */
@@ -63,8 +63,8 @@ export interface ProfileStore {
   groupEdits: () => (isDropped: boolean) => void;
   undoEdit: () => void;
   redoEdit: () => void;
-  /** Decides clashes, by their ids; what is not decided stays as it is here. */
-  settle: (decided: Decisions) => void;
+  /** Decides conflicts, by their ids; what is not decided stays as it is here. */
+  resolveConflicts: (decided: Decisions) => void;
   /** After somebody else saved the desk: keeps what is here, in the place of theirs. */
   keepMine: () => void;
   /** After somebody else saved the desk: takes theirs. */

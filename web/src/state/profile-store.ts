@@ -27,7 +27,7 @@ function draftOf(kept: StoredProfile, { revision, session }: StoredSession): Dra
   };
 }
 
-/** Takes what the server keeps, with edits that an earlier visit could not save, onto a bench. */
+/** Makes the store of a profile from what the server keeps, and from edits that an earlier visit could not save. */
 export function createProfileStore(
   kept: StoredProfile,
   keptSession: StoredSession,
@@ -54,7 +54,7 @@ export function createProfileStore(
   /** Edits that are one step until their group ends; `future` is what could be redone before them. */
   let group: { isBegun: boolean; future: readonly UndoEntry[] } | null = null;
   const store = createStore<ProfileStore>((set, get) => {
-    const { savers, rememberUnsaved, settle, takeSession, hear } = savingOf({
+    const { savers, rememberUnsaved, resolveConflicts, takeSession, onServerEvent } = savingOf({
       kept,
       keptSession,
       draft,
@@ -97,11 +97,11 @@ export function createProfileStore(
       };
     }
 
-    /** Takes another profile, with whatever else becomes other by that: all who listen hear of it once. */
+    /** Takes another profile, with whatever else becomes other by that: all who listen are told once. */
     function takeProfile(next: Profile, text: OwnText | null, others: Partial<ProfileStore>) {
       const before = present();
       const becomes = withProfile(next, 'profile edited');
-      set({ ...others, ...becomes, text, cameIn: NOTHING_CAME });
+      set({ ...others, ...becomes, text, remoteChanges: NOTHING_CAME });
       savers.profile.offer({ profile: next, text });
       if (becomes.session !== before) savers.session.offer(becomes.session);
     }
@@ -132,8 +132,8 @@ export function createProfileStore(
       id,
       profile,
       text: draftText.success ? draftText.data : (kept.text ?? null),
-      clashing: null,
-      cameIn: NOTHING_CAME,
+      conflicting: null,
+      remoteChanges: NOTHING_CAME,
       session: opened.session,
       moments: withMoment([], opened.session, 'opened'),
       looking: null,
@@ -228,7 +228,7 @@ export function createProfileStore(
       },
       undoEdit: () => travel('past', 'future', 'undo'),
       redoEdit: () => travel('future', 'past', 'redo'),
-      settle,
+      resolveConflicts,
       keepMine() {
         const { session: state } = get().saves;
         if (state.kind !== 'stale' || state.present === null) return;
@@ -242,11 +242,11 @@ export function createProfileStore(
       },
       open() {
         addEventListener('pagehide', rememberUnsaved);
-        const deaf = listen(id, (news) => void hear(news));
+        const stopListening = listen(id, (event) => void onServerEvent(event));
         if (draftProfile.success) savers.profile.offer({ profile, text: get().text });
         if (draftSession.success) savers.session.offer(opened.session);
         return () => {
-          deaf();
+          stopListening();
           removeEventListener('pagehide', rememberUnsaved);
           rememberUnsaved();
           for (const saver of Object.values(savers)) void saver.flush().finally(saver.stop);

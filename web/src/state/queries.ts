@@ -7,7 +7,7 @@ export function useProfiles() {
   return useQuery({ queryKey: LIST, queryFn: api.list });
 }
 
-/** A profile and its session as the server keeps them: read once a visit, then the bench has them. */
+/** A profile and its session as the server keeps them: read once a visit, then the store has them. */
 export function useStored(id: string) {
   return useQuery({
     queryKey: ['kept', id],

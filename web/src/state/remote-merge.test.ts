@@ -32,7 +32,7 @@ beforeEach(() => {
   });
 });
 
-const hands = (mine: Profile, base = 1, sent: readonly Profile[] = []) => ({
+const dependencies = (mine: Profile, base = 1, sent: readonly Profile[] = []) => ({
   known: { revision: 1, profile: FIRST },
   base,
   mine,
@@ -41,10 +41,10 @@ const hands = (mine: Profile, base = 1, sent: readonly Profile[] = []) => ({
 
 describe('what somebody else saved', () => {
   it('is nothing where there is nothing newer, or it cannot be read', async () => {
-    expect(await mergeRemote('desk', () => hands(FIRST))).toBeNull();
+    expect(await mergeRemote('desk', () => dependencies(FIRST))).toBeNull();
     atServer(named('Theirs'));
     vi.mocked(api.read).mockRejectedValueOnce(new ApiError(0, 'no answer'));
-    expect(await mergeRemote('desk', () => hands(FIRST))).toBeNull();
+    expect(await mergeRemote('desk', () => dependencies(FIRST))).toBeNull();
   });
 
   it('goes together with what is changed here, and with what is changed while it is read', async () => {
@@ -54,8 +54,8 @@ describe('what somebody else saved', () => {
       mine = withGap(mine, {}, 'outer', 1);
       return kept(2, states.get(2)!);
     });
-    const taken = await mergeRemote('desk', () => hands(mine));
-    expect(taken).toMatchObject({ clashes: [], value: { name: 'Theirs' } });
+    const taken = await mergeRemote('desk', () => dependencies(mine));
+    expect(taken).toMatchObject({ conflicts: [], value: { name: 'Theirs' } });
     expect(taken!.value.tiling.gaps).toMatchObject({ inner: 4, outer: 1 });
   });
 
@@ -63,8 +63,8 @@ describe('what somebody else saved', () => {
     atServer(withGap(FIRST, {}, 'outer', 0));
     atServer(named('Theirs', states.get(2)));
     const mine = withGap(states.get(2)!, {}, 'inner', 4);
-    const taken = await mergeRemote('desk', () => hands(mine, 2));
-    expect(taken).toMatchObject({ clashes: [], value: { name: 'Theirs' } });
+    const taken = await mergeRemote('desk', () => dependencies(mine, 2));
+    expect(taken).toMatchObject({ conflicts: [], value: { name: 'Theirs' } });
     expect(taken!.value.tiling.gaps).toMatchObject({ inner: 4, outer: 0 });
   });
 
@@ -74,14 +74,14 @@ describe('what somebody else saved', () => {
     atServer(named('Theirs', sent));
     const mine = withGap(FIRST, {}, 'inner', 7);
     const taken = await mergeRemote('desk', () =>
-      hands(mine, 1, [withGap(FIRST, {}, 'inner', 5), sent]),
+      dependencies(mine, 1, [withGap(FIRST, {}, 'inner', 5), sent]),
     );
-    expect(taken).toMatchObject({ clashes: [], value: { name: 'Theirs' } });
+    expect(taken).toMatchObject({ conflicts: [], value: { name: 'Theirs' } });
     expect(taken!.value.tiling.gaps).toMatchObject({ inner: 7 });
     const others = await mergeRemote('desk', () =>
-      hands(mine, 1, [withGap(FIRST, {}, 'inner', 5)]),
+      dependencies(mine, 1, [withGap(FIRST, {}, 'inner', 5)]),
     );
-    expect(others!.clashes.map(({ path }) => path)).toEqual([['tiling', 'gaps', 'inner']]);
+    expect(others!.conflicts.map(({ path }) => path)).toEqual([['tiling', 'gaps', 'inner']]);
   });
 
   it('is asked about field by field where what both began from is gone', async () => {
@@ -91,20 +91,23 @@ describe('what somebody else saved', () => {
     states.set(3, named('Theirs'));
     vi.mocked(api.read).mockImplementationOnce(async () => kept(3, states.get(3)!));
     const mine = withGap(named('Mine'), {}, 'inner', 4);
-    const taken = await mergeRemote('desk', () => hands(mine, 2));
-    expect(taken!.clashes.map(({ path }) => path)).toEqual([['name'], ['tiling', 'gaps', 'inner']]);
+    const taken = await mergeRemote('desk', () => dependencies(mine, 2));
+    expect(taken!.conflicts.map(({ path }) => path)).toEqual([
+      ['name'],
+      ['tiling', 'gaps', 'inner'],
+    ]);
     expect(taken!.value).toEqual(mine);
   });
 });
 
-describe('a clash', () => {
+describe('a conflict', () => {
   it('is settled as it is decided, and keeps what was done here since', () => {
-    const clashing = { base: FIRST, theirs: kept(2, named('Theirs')), clashes: [] };
+    const conflicting = { base: FIRST, theirs: kept(2, named('Theirs')), conflicts: [] };
     const mine = withGap(named('Mine'), {}, 'inner', 4);
-    const decided = resolveConflicts(mine, clashing, new Map([['["name"]', 'theirs']]));
+    const decided = resolveConflicts(mine, conflicting, new Map([['["name"]', 'theirs']]));
     expect(decided.name).toBe('Theirs');
     expect(decided.tiling.gaps).toMatchObject({ inner: 4 });
-    expect(resolveConflicts(mine, clashing, new Map()).name).toBe('Mine');
+    expect(resolveConflicts(mine, conflicting, new Map()).name).toBe('Mine');
   });
 });
 

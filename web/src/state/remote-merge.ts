@@ -9,7 +9,7 @@ export interface Conflicting {
   /** What both began from; null where it is not known any more. */
   base: Profile | null;
   theirs: StoredProfile;
-  clashes: readonly Conflict[];
+  conflicts: readonly Conflict[];
 }
 
 /** What is in hand, where it differs from what the server had. */
@@ -27,7 +27,7 @@ export interface RemoteMerge {
   theirs: StoredProfile;
   base: Profile | null;
   value: Profile;
-  clashes: readonly Conflict[];
+  conflicts: readonly Conflict[];
 }
 
 /**
@@ -36,16 +36,16 @@ export interface RemoteMerge {
  */
 export async function mergeRemote(
   id: string,
-  hands: () => SyncDependencies,
+  dependencies: () => SyncDependencies,
 ): Promise<RemoteMerge | null> {
   const theirs = await api.read(id).catch(() => null);
-  if (!theirs || theirs.revision <= hands().base) return null;
-  const { known, base, sent } = hands();
+  if (!theirs || theirs.revision <= dependencies().base) return null;
+  const { known, base, sent } = dependencies();
   const begun =
     (await arrivedUnanswered(id, base, sent)) ??
     (known.revision === base ? known.profile : await profileAt(id, base));
   // Whatever was done while that was read is part of what is in hand.
-  return { theirs, base: begun, ...mergeProfiles(begun, hands().mine, theirs.profile) };
+  return { theirs, base: begun, ...mergeProfiles(begun, dependencies().mine, theirs.profile) };
 }
 
 /** What arrived of a save whose answer got lost: what was done here since goes on from that. */

@@ -22,14 +22,14 @@ export interface ProfileDocument {
   text: OwnText | null;
 }
 
-/** What saving is told of a bench, and does to it. */
+/** What saving reads of a store, and changes in it. */
 interface SyncDependencies {
   kept: StoredProfile;
   keptSession: StoredSession;
   draft: Draft;
   get: () => ProfileStore;
   set: (part: Partial<ProfileStore>) => void;
-  /** What a bench holds once its profile is another. */
+  /** What the store holds once its profile is another. */
   withProfile: (next: Profile, text: string) => Partial<ProfileStore>;
 }
 
@@ -37,9 +37,9 @@ interface Saving {
   savers: { profile: Autosaver<ProfileDocument>; session: Autosaver<Session> };
   /** Keeps in the browser what is not saved. */
   rememberUnsaved: () => void;
-  settle: (decided: Decisions) => void;
+  resolveConflicts: (decided: Decisions) => void;
   takeSession: () => Promise<void>;
-  hear: (news: ChangeEvent) => Promise<void>;
+  onServerEvent: (event: ChangeEvent) => Promise<void>;
 }
 
 const staleAt = (revision: number, present: number): SaveState => ({
@@ -48,7 +48,7 @@ const staleAt = (revision: number, present: number): SaveState => ({
   present,
 });
 
-/** Saves what is done on a bench, and takes in what others saved of the same profile. */
+/** Saves what is done in a store, and merges what others saved of the same profile. */
 export function savingOf({
   kept,
   keptSession,
@@ -62,7 +62,7 @@ export function savingOf({
     set({ saves: { ...get().saves, [kind]: state } });
     if (state.kind === 'failed' || state.kind === 'saved') rememberUnsaved();
     // Somebody else saved the profile: what they changed and what was changed here go together.
-    if (kind === 'profile' && state.kind === 'stale') void takeInProfile();
+    if (kind === 'profile' && state.kind === 'stale') void mergeRemoteProfile();
   };
   /** What the server has, as far as it was heard of. */
   let known = { revision: kept.revision, profile: kept.profile };
@@ -110,25 +110,25 @@ export function savingOf({
     });
   }
 
-  let takingIn = false;
-  async function takeInProfile() {
-    if (takingIn || get().clashing) return;
-    takingIn = true;
+  let isMerging = false;
+  async function mergeRemoteProfile() {
+    if (isMerging || get().conflicting) return;
+    isMerging = true;
     await savers.profile.idle();
     savers.profile.hold();
-    const hands = () => ({
+    const dependencies = () => ({
       known,
       base: savers.profile.base(),
       mine: get().profile,
       sent: (savers.profile.pending()?.sent ?? []).map((each) => each.profile),
     });
-    const taking = await mergeRemote(id, hands).finally(() => (takingIn = false));
-    if (!taking) savers.profile.rebase(savers.profile.base());
-    else if (taking.clashes.length > 0) {
-      const { base, theirs, clashes } = taking;
+    const merge = await mergeRemote(id, dependencies).finally(() => (isMerging = false));
+    if (!merge) savers.profile.rebase(savers.profile.base());
+    else if (merge.conflicts.length > 0) {
+      const { base, theirs, conflicts } = merge;
       const saves = { ...get().saves, profile: staleAt(savers.profile.base(), theirs.revision) };
-      set({ clashing: { base, theirs, clashes }, saves });
-    } else accept(taking, taking.value);
+      set({ conflicting: { base, theirs, conflicts }, saves });
+    } else accept(merge, merge.value);
   }
 
   /** What somebody else saved is the ground that everything here stands on from now on. */
@@ -143,13 +143,13 @@ export function savingOf({
     const isOwnText = get().text !== sentText;
     const text = isOwnText ? get().text : (theirs.text ?? null);
     if (!isOwnText) sentText = text;
-    const cameIn = changeTexts(mine, value);
-    set({ past: carried(get().past), future: carried(get().future), clashing: null, text });
+    const remoteChanges = changeTexts(mine, value);
+    set({ past: carried(get().past), future: carried(get().future), conflicting: null, text });
     known = { revision: theirs.revision, profile: theirs.profile };
     // What is told of it decides nothing: whatever differs is taken over.
     if (!isSame(value, mine)) {
       // Whoever changed the profile saves the desk as it became by that.
-      set({ cameIn, ...withProfile(value, 'profile changed elsewhere') });
+      set({ remoteChanges, ...withProfile(value, 'profile changed elsewhere') });
     }
     savers.profile.drop();
     if (!isSame(value, theirs.profile) || isOwnText) savers.profile.offer({ profile: value, text });
@@ -157,7 +157,7 @@ export function savingOf({
   }
 
   /** The desk as somebody else left it; what is done to it here goes on from there. */
-  async function takeInSession() {
+  async function takeRemoteSession() {
     const theirs = await api.readSession(id).catch(() => null);
     if (!theirs?.session || theirs.revision <= savers.session.base()) return;
     if (savers.session.pending()) return;
@@ -170,20 +170,20 @@ export function savingOf({
     savers.session.rebase(theirs.revision);
   }
 
-  async function hear({ profile: saved = 0, session: stands = 0 }: ChangeEvent) {
+  async function onServerEvent({ profile: saved = 0, session: stands = 0 }: ChangeEvent) {
     await Promise.all([savers.profile.idle(), savers.session.idle()]);
-    if (saved > savers.profile.base()) await takeInProfile();
-    if (stands > savers.session.base()) await takeInSession();
+    if (saved > savers.profile.base()) await mergeRemoteProfile();
+    if (stands > savers.session.base()) await takeRemoteSession();
   }
 
   return {
     savers,
     rememberUnsaved,
-    settle(decided) {
-      const { clashing, profile: mine } = get();
-      if (clashing) accept(clashing, resolveConflicts(mine, clashing, decided));
+    resolveConflicts(decided) {
+      const { conflicting, profile: mine } = get();
+      if (conflicting) accept(conflicting, resolveConflicts(mine, conflicting, decided));
     },
-    takeSession: takeInSession,
-    hear,
+    takeSession: takeRemoteSession,
+    onServerEvent,
   };
 }

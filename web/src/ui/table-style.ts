@@ -1,4 +1,4 @@
-/** A table on the bench: hairlines between rows, its head stays in sight. */
+/** Hairlines between rows, its head stays in sight. */
 export const tableStyle = {
   borderCollapse: 'collapse',
   '& th, & td': { textAlign: 'left', pr: '10px', verticalAlign: 'middle' },

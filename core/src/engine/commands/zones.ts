@@ -69,7 +69,7 @@ export function moveOverZonesInOrder(context: CommandContext, step: 1 | -1): Out
   return noop(context.session, `it is in the ${step > 0 ? 'last' : 'first'} zone`);
 }
 
-/** The zone meant by its name or its number in the board's order; else what would be right. */
+/** The zone meant by its name or its number in the board's order; else what was expected. */
 function zoneMeant(board: ZoneBoard, which: string): Zone | string {
   const named = zoneNamed(board, which);
   if (named) return named;

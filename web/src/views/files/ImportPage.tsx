@@ -58,7 +58,7 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
     setSaid('');
     const fresh = result.file ? importItems(store.getState().profile, result.file) : [];
     setTakings(
-      new Map(fresh.flatMap(({ id, kind }) => (kind === 'clash' ? [] : [[id, 'theirs']]))),
+      new Map(fresh.flatMap(({ id, kind }) => (kind === 'conflict' ? [] : [[id, 'theirs']]))),
     );
   }
   const give = (item: ImportItem, taking: Taking | null) => {

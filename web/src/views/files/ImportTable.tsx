@@ -6,7 +6,7 @@ import { CUT, ListTable } from './ListTable.tsx';
 const KINDS: Record<ImportItem['kind'], string> = {
   added: '+ new',
   changed: '~ otherwise',
-  clash: '! in the way',
+  conflict: '! in the way',
 };
 
 const COLUMNS = [
@@ -74,8 +74,8 @@ function Line(props: {
       </td>
       <td>{PIECE_NAMES[item.piece].title}</td>
       <chakra.td
-        color={item.kind === 'clash' ? 'vermilion' : 'slate'}
-        fontWeight={item.kind === 'clash' ? 600 : 400}
+        color={item.kind === 'conflict' ? 'vermilion' : 'slate'}
+        fontWeight={item.kind === 'conflict' ? 600 : 400}
       >
         {KINDS[item.kind]}
       </chakra.td>

@@ -35,11 +35,11 @@ function drawText() {
 describe('the profile as text', () => {
   it('is applied when the typing rests, with its comments kept', () => {
     const { text, type, pass, profile } = drawText();
-    type('name: Desk', 'name: Bench # mine');
+    type('name: Desk', 'name: Den # mine');
     pass(299);
     expect([profile().name, text().isUnapplied]).toEqual(['Desk', true]);
     pass(1);
-    expect([profile().name, text().isUnapplied]).toEqual(['Bench', false]);
+    expect([profile().name, text().isUnapplied]).toEqual(['Den', false]);
     expect(text().text).toContain('# mine');
   });
 

@@ -95,7 +95,7 @@ async function readFile(file: File): Promise<FileRead> {
     faults: [{ line: 1, text }],
   });
   if (file.size > MOST_BYTES)
-    return none(`it has ${file.size} bytes; right would be at most ${MOST_BYTES}`);
+    return none(`it has ${file.size} bytes; expected at most ${MOST_BYTES}`);
   let text: string;
   try {
     text = new TextDecoder('utf-8', { fatal: true }).decode(await file.arrayBuffer());

@@ -100,7 +100,7 @@ export function isBlank({ value }: ConditionRow): boolean {
 /** Why a row is no condition; null where it is one. */
 export function rowFault(row: ConditionRow): string | null {
   const result = read(conditionSchema, conditionOf(row));
-  return result.ok ? null : `right would be ${result.faults[0]!.right}`;
+  return result.ok ? null : `expected ${result.faults[0]!.expected}`;
 }
 
 /** All rows as the conditions of a rule; null where one of them is not right. */

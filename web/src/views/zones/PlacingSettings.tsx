@@ -168,7 +168,7 @@ function Ladder({ axis, label }: { axis: 'x' | 'y'; label: string }) {
         isNeeded
         faultOf={(text) => {
           const result = parsed(text);
-          return result.ok ? null : result.faults[0]!.right;
+          return result.ok ? null : result.faults[0]!.expected;
         }}
         onChange={(text) => {
           const result = parsed(text);
