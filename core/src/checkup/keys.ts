@@ -54,7 +54,7 @@ function twice(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
   });
 }
 
-/** A chord that hides a longer sequence, and a key of two roles that hides what it did by itself. */
+/** A chord that hides a longer sequence, and a tap-hold key that hides what it did by itself. */
 function hidden(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
   const longer = new Map<string, KeyBinding[]>();
   const whole = new Map<string, KeyBinding>();

@@ -66,11 +66,11 @@ export function withMonitorOnDesk(
   profile: Profile,
   desk: string,
   monitor: Monitor,
-  standing: readonly DeskMonitor[],
+  monitors: readonly DeskMonitor[],
 ): Profile {
   const isNew = !profile.monitors.some(({ id }) => id === monitor.id);
-  const x = Math.max(0, ...standing.map((each) => each.x + each.width));
-  const y = standing.length > 0 ? Math.min(...standing.map((each) => each.y)) : 0;
+  const x = Math.max(0, ...monitors.map((each) => each.x + each.width));
+  const y = monitors.length > 0 ? Math.min(...monitors.map((each) => each.y)) : 0;
   const there = isNew ? { ...profile, monitors: [...profile.monitors, monitor] } : profile;
   return withDesk(there, desk, (before) => ({
     ...before,
@@ -97,15 +97,15 @@ export function withoutMonitorOnDesk(profile: Profile, desk: string, monitor: st
 export function withNewDesk(
   profile: Profile,
   name: string,
-  standing: readonly DeskMonitor[],
+  present: readonly DeskMonitor[],
 ): { profile: Profile; desk: string } {
   const id = freeId(
     name,
     profile.desks.map((desk) => desk.id),
   );
-  const monitors = standing.map(({ id: monitor, ...placed }): DeskEntry => {
+  const monitors = present.map(({ id: monitor, ...position }): DeskEntry => {
     const own = profile.monitors.find((each) => each.id === monitor)!;
-    const { x, y, width, height, turn, scale, reserved } = placed;
+    const { x, y, width, height, turn, scale, reserved } = position;
     const isOwnSize = width === own.width && height === own.height;
     return {
       monitor,

@@ -168,11 +168,11 @@ export function arrange(
 /** What `arrange` would give if the workspace were tiled or kept otherwise; nothing is changed. */
 export function arrangeAs(
   session: Session,
-  { workspace, monitor, tiled, left, unseated, tiling, boards }: ArrangedWorkspace,
+  { workspace, monitor, tiled, overflow, unseated, tiling, boards }: ArrangedWorkspace,
   otherwise: { tiling?: TilingInForce; arrangement?: Arrangement },
 ): ArrangedWorkspace {
   const arrangement = otherwise.arrangement ?? arrangementOf(session, workspace, monitor.id);
-  const all = new Map([...tiled, ...left, ...unseated].map((window) => [window.id, window]));
+  const all = new Map([...tiled, ...overflow, ...unseated].map((window) => [window.id, window]));
   const inOrder = arrangement.order.flatMap((id) => all.get(id) ?? []);
   const place = { workspace, monitor, boards, tiling: otherwise.tiling ?? tiling };
   return withRoom(session, inOrder, (windows, beneath) =>
@@ -207,7 +207,7 @@ function divided(
     monitor,
     tiling,
     tiled,
-    left: NONE,
+    overflow: NONE,
     over,
     afloat: NONE,
     area,

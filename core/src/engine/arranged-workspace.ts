@@ -36,7 +36,7 @@ export interface ArrangedWorkspace {
   /** The windows that the layout arranges, in their order: position i in the tree is window i here. */
   tiled: readonly SessionWindow[];
   /** Windows that left the tiles because the minimums could not all be met, the one opened last first. */
-  left: readonly SessionWindow[];
+  overflow: readonly SessionWindow[];
   /** Positions for which no pixel is left: their windows lie beneath the last tile, and have that one. */
   over: readonly number[];
   /** Windows that float, for they found no tile or no zone. */

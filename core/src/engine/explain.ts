@@ -40,13 +40,13 @@ function heldBecause(
   { profile }: CommandContext,
   window: SessionWindow,
   { held }: Placement,
-  { tiling, left }: ArrangedWorkspace,
+  { tiling, overflow }: ArrangedWorkspace,
 ): Reason {
   const decided = window.placing ? 'placed' : held.replace('-', ' ');
   const { ruled } = window;
   const because = () => {
     if (window.held === 'tiled' && held === 'floating' && !window.placing) {
-      return left.includes(window)
+      return overflow.includes(window)
         ? 'there is no room for its minimum; when too small: float'
         : `${LAYOUTS[tiling.layout.kind].title} gives no tiles`;
     }
@@ -86,7 +86,7 @@ const ORIGINS: Record<Origin, string> = {
 };
 
 function tileBecause(window: SessionWindow, arranged: ArrangedWorkspace): Reason {
-  const { tiling, tiled, left, over, zoned } = arranged;
+  const { tiling, tiled, overflow, over, zoned } = arranged;
   const seat = zoned?.seats[tiled.indexOf(window)];
   if (zoned && seat) {
     const board = `${zoneBoardName(zoned.board)}, ${ORIGINS[tiling.from.board ?? tiling.from.kind ?? 'default']}`;
@@ -104,7 +104,7 @@ function tileBecause(window: SessionWindow, arranged: ArrangedWorkspace): Reason
   const decided = over.includes(at)
     ? 'beneath the last tile: no pixel is left for one of its own'
     : at < 0
-      ? `beneath the last tile of ${tiled.length}, with ${left.length - 1} more`
+      ? `beneath the last tile of ${tiled.length}, with ${overflow.length - 1} more`
       : `${isLead ? 'lead, ' : ''}number ${at + 1} of ${tiled.length} in the order`;
   return { decided, because: `${title}, ${ORIGINS[tiling.from.kind ?? 'default']}` };
 }

@@ -207,8 +207,8 @@ function arrangementsAfter(
 ): Session['arrangements'] {
   const after = { ...now, ...former };
   for (const [key, arrangement] of Object.entries(former)) {
-    if (!now[key]?.left) continue;
-    after[key] = { ...arrangement, left: true };
+    if (!now[key]?.detached) continue;
+    after[key] = { ...arrangement, detached: true };
     const [workspace = '', monitor = ''] = key.split('/');
     const home = homeOfWorkspace(desk, workspace);
     if (desk.joined || home === undefined || home === monitor) continue;

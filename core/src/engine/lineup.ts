@@ -58,14 +58,14 @@ export function lineupOf(
  * with its very title first, then in the order in which they opened. Null where none is open.
  */
 export function matched(session: Session, wanted: readonly LineupWindow[]): (string | null)[] {
-  const left = new Set(session.windows.filter(({ held }) => held !== 'left-alone'));
+  const unmatched = new Set(session.windows.filter(({ held }) => held !== 'left-alone'));
   const found = wanted.map((): string | null => null);
   const take = (isIt: (window: SessionWindow, of: LineupWindow) => boolean) =>
     wanted.forEach((of, i) => {
       if (found[i] !== null) return;
-      for (const window of left) {
+      for (const window of unmatched) {
         if (!isIt(window, of)) continue;
-        left.delete(window);
+        unmatched.delete(window);
         found[i] = window.id;
         return;
       }

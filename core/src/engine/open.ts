@@ -146,7 +146,7 @@ function ids(list: readonly { id: string }[]): string[] {
 function whereItWas({ id, workspace, monitor }: WindowInput, { arrangements }: SessionInput) {
   if (workspace === undefined || monitor === undefined) return null;
   const arrangement = arrangements[arrangementKey(workspace, monitor)];
-  return arrangement && !arrangement.left && arrangement.order.includes(id)
+  return arrangement && !arrangement.detached && arrangement.order.includes(id)
     ? { workspace, monitor }
     : null;
 }

@@ -195,7 +195,7 @@ function expectSound(desk: TestDesk) {
   }
   const { session } = desk;
   const ids = session.windows.map(({ id }) => id);
-  const live = Object.entries(session.arrangements).filter(([, { left }]) => !left);
+  const live = Object.entries(session.arrangements).filter(([, { detached }]) => !detached);
   const listed = live.flatMap(([, { order }]) => order);
   expect(listed.filter((id) => ids.includes(id)).length).toBeGreaterThanOrEqual(ids.length);
   for (const window of session.windows) {

@@ -174,7 +174,7 @@ function arrangementsAfterMoves(before: Arrangements, moves: readonly Move[]): A
     const gone = leaving.filter((id) => !move.staying.has(id));
     const isAll = gone.length === from.order.length;
     after[key] = isAll
-      ? { ...from, left: true }
+      ? { ...from, detached: true }
       : gone.reduce((now, id) => withoutWindow(now, id), from);
     return { ...move, listed };
   });
@@ -194,8 +194,8 @@ function arrangementAfterArrival(
   coming: Arrangement,
   staying: ReadonlySet<string>,
 ): Arrangement {
-  const { left, afloat: _afloat, divides: _divides, ...mine } = there ?? { order: [] };
-  if (there && !left && there.order.length > 0) {
+  const { detached, afloat: _afloat, divides: _divides, ...mine } = there ?? { order: [] };
+  if (there && !detached && there.order.length > 0) {
     return { ...there, order: [...new Set([...there.order, ...coming.order])] };
   }
   const state = {

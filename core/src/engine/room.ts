@@ -51,26 +51,26 @@ export function withRoom(
 ): ArrangedWorkspace {
   let now = divide(tiled, []);
   const { whenTooSmall } = now.arranged.tiling;
-  const left: SessionWindow[] = [];
-  if (now.allFit || whenTooSmall === 'squeeze') return complete(now, left);
+  const overflow: SessionWindow[] = [];
+  if (now.allFit || whenTooSmall === 'squeeze') return complete(now, overflow);
   const age = new Map(session.windows.map((window, i) => [window.id, i]));
   const oldestFirst = [...tiled].sort((a, b) => age.get(a.id)! - age.get(b.id)!);
   const gone = new Set<SessionWindow>();
   while (!now.allFit && oldestFirst.length > 1) {
     const last = oldestFirst.pop()!;
-    left.push(last);
+    overflow.push(last);
     gone.add(last);
     now = divide(
       tiled.filter((window) => !gone.has(window)),
-      whenTooSmall === 'stack' ? left : [],
+      whenTooSmall === 'stack' ? overflow : [],
     );
   }
-  return complete(now, left);
+  return complete(now, overflow);
 }
 
-function complete({ arranged }: Division, left: readonly SessionWindow[]): ArrangedWorkspace {
-  if (left.length === 0) return arranged;
+function complete({ arranged }: Division, overflow: readonly SessionWindow[]): ArrangedWorkspace {
+  if (overflow.length === 0) return arranged;
   const isAfloat = arranged.tiling.whenTooSmall === 'float';
-  const afloat = [...arranged.unseated, ...(isAfloat ? left : [])];
-  return { ...arranged, left, afloat };
+  const afloat = [...arranged.unseated, ...(isAfloat ? overflow : [])];
+  return { ...arranged, overflow, afloat };
 }

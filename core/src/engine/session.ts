@@ -64,7 +64,7 @@ const lives = new WeakMap<Arrangement, Arrangement>();
 
 /** An arrangement as it is now: of one that was left, only what was chosen by key still holds. */
 function liveOf(arrangement: Arrangement = EMPTY): Arrangement {
-  if (!arrangement.left) return arrangement;
+  if (!arrangement.detached) return arrangement;
   const { layout, adjusted } = arrangement;
   const live = lives.get(arrangement) ?? {
     order: [],
@@ -294,7 +294,7 @@ export function mendOrders(session: Session): Session {
     const former = session.arrangements[key] ?? EMPTY;
     const here = members.get(key) ?? new Set<string>();
     // How a workspace was on a monitor that it left is not touched until it returns.
-    if (former.left && here.size === 0) {
+    if (former.detached && here.size === 0) {
       arrangements[key] = former;
       continue;
     }

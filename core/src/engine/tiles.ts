@@ -12,7 +12,7 @@ export function readTiles(session: Session, arranged: ArrangedWorkspace): TileRe
   // Where windows lie over each other, the focus decides which is on top.
   const isLasting =
     arranged.tiling.layout.kind !== 'single' &&
-    arranged.left.length === 0 &&
+    arranged.overflow.length === 0 &&
     arranged.over.length === 0 &&
     (arranged.zoned?.piles.length ?? 0) === 0;
   if (isLasting) arranged.read = read;
@@ -37,7 +37,7 @@ function readAnew(session: Session, arranged: ArrangedWorkspace): TileReading {
     return { entries, findings };
   }
   const { kind } = arranged.tiling.layout;
-  const onTop = kind === 'single' ? topOf(session, [...tiled, ...arranged.left]) : null;
+  const onTop = kind === 'single' ? topOf(session, [...tiled, ...arranged.overflow]) : null;
   const beneath = new Set<SessionWindow>();
   const lie = (windows: readonly SessionWindow[], top: SessionWindow) => {
     for (const window of windows) if (window !== top) beneath.add(window);
@@ -101,26 +101,26 @@ function topOfLast(session: Session, pile: readonly SessionWindow[]): SessionWin
 /** Windows without a tile of their own: floating, or beneath the last tile, where the focused one is on top. */
 function readLeft(
   session: Session,
-  { left, tiling, workspace, monitor }: ArrangedWorkspace,
+  { overflow, tiling, workspace, monitor }: ArrangedWorkspace,
   ofAll: SessionWindow | null,
   entries: GivenTile[],
   findings: ArrangementFinding[],
 ): void {
   const now = tiling.whenTooSmall;
-  if (now === 'squeeze' || left.length === 0) return;
-  for (const window of left) {
+  if (now === 'squeeze' || overflow.length === 0) return;
+  for (const window of overflow) {
     findings.push({ kind: 'no-tile', window: window.id, workspace, monitor: monitor.id, now });
   }
   if (now === 'float') return;
   const last = entries.at(-1)!;
-  const pile = ofAll ? left : [last.window, ...left];
+  const pile = ofAll ? overflow : [last.window, ...overflow];
   const onTop = ofAll ?? topOfLast(session, pile);
   if (!ofAll) entries.pop();
   for (const window of pile) {
     entries.push({ window, tile: last.tile, covered: window !== onTop });
   }
   const place = { workspace, monitor: monitor.id };
-  for (const window of left) {
+  for (const window of overflow) {
     findings.push(...squeezes(window.id, last.tile, minimumOf(window, monitor.scale), place));
   }
 }

@@ -214,7 +214,7 @@ export const HELP: Readonly<Record<string, string>> = {
   modifiers: 'The modifiers it stands for',
   'devices.modifiers': 'Whether it can send modifiers',
   sequenceMs: 'How long the next press of a sequence is waited for, in milliseconds',
-  holdMs: 'How long a key of two roles is down before it is held, in milliseconds',
+  holdMs: 'How long a tap-hold key is down before it counts as held, in milliseconds',
   taken: 'Shortcuts that something outside takes',
   devices: 'Keyboards and pointing devices, and what they can send',
   buttons: 'How many buttons it has',

@@ -93,8 +93,8 @@ export function setBack(profile: Profile, command: KeyCommand): Profile {
 /** True where a command has other keys than the starter gives it. */
 export function changedCommands(profile: Profile): ReadonlySet<string> {
   const { bindings, without, from } = profile.keys;
-  const left = new Set(without.map((keys) => triggerText(triggerOf(keys))));
-  const starter = STARTER_MAPS[from].bindings(profile).filter(({ keys }) => left.has(keys));
+  const leftOut = new Set(without.map((keys) => triggerText(triggerOf(keys))));
+  const starter = STARTER_MAPS[from].bindings(profile).filter(({ keys }) => leftOut.has(keys));
   return new Set(
     [...bindings, ...starter].flatMap(({ command, release }) =>
       [command, release].flatMap((each) => (each ? [commandText(each)] : [])),
@@ -150,14 +150,14 @@ export function withMerged(profile: Profile, from: KeyStarterId): Profile {
   const kept = keyMap(profile).filter((binding) => binding.layer === BASE && same(binding));
   const there = new Set(kept.map(({ canonicalTrigger }) => canonicalTrigger));
   const own = new Set(inTheWay.filter(({ at }) => at >= 0).map(({ at }) => at));
-  const left = inTheWay.filter(({ from: of }) => of === 'starter');
+  const hidden = inTheWay.filter(({ from: of }) => of === 'starter');
   const { bindings, without } = profile.keys;
   const next = withKeys(profile, {
     bindings: [
       ...merged.filter(({ canonicalTrigger }) => !there.has(canonicalTrigger)).map(asOwn),
       ...bindings.filter((_, i) => !own.has(i)),
     ],
-    without: [...without, ...left.map(({ keys }) => starterKeysOf(keys, profile.keys))],
+    without: [...without, ...hidden.map(({ keys }) => starterKeysOf(keys, profile.keys))],
   });
   return withDeviceOf(next, from);
 }

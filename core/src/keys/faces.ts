@@ -7,7 +7,7 @@ import { inOrder, type Modifier } from '../values/modifiers.ts';
 import { FIXED_BINDINGS, keyMap, type KeyBinding } from './map.ts';
 import { definitionOf } from '../commands/registry.ts';
 
-/** What a key of a drawn board does, in a layer and with modifiers held. */
+/** What a key of a drawn board does, in a layer and with modifiers down. */
 export interface KeyFace {
   binding: KeyBinding;
   /** In a few letters; … where a sequence begins. */
@@ -17,13 +17,13 @@ export interface KeyFace {
   isBelow: boolean;
 }
 
-/** What every key does, by its code, with just these modifiers held. Keys that do nothing are left out. */
+/** What every key does, by its code, with just these modifiers down. Keys that do nothing are left out. */
 export function keyFaces(
   profile: Profile,
   layer: string,
-  held: readonly Modifier[],
+  modifiersDown: readonly Modifier[],
 ): ReadonlyMap<string, KeyFace> {
-  const wanted = inOrder(held).join('+');
+  const wanted = inOrder(modifiersDown).join('+');
   const faces = new Map<string, KeyFace>();
   const add = (binding: KeyBinding, isBelow: boolean) => {
     const { trigger, command, release } = binding;

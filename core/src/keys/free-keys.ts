@@ -47,12 +47,15 @@ export function nearestFree(
     ? []
     : [...MODIFIERS.filter((name) => name !== profile.keys.main && !withMain.includes(name))];
   let best: { keys: string; far: number } | null = null;
-  for (const held of [withMain, ...more.map((name) => [...withMain, name])]) {
+  for (const modifiersDown of [withMain, ...more.map((name) => [...withMain, name])]) {
     for (const input of inputs) {
-      const keys = triggerText({ how: 'press', steps: [{ modifiers: held, code: input }] });
+      const keys = triggerText({
+        how: 'press',
+        steps: [{ modifiers: modifiersDown, code: input }],
+      });
       const to = place(input);
       const apart = from && to ? Math.hypot(from.x - to.x, from.y - to.y) : 0;
-      const far = apart + MODIFIER_COUNTS * (held.length - withMain.length);
+      const far = apart + MODIFIER_COUNTS * (modifiersDown.length - withMain.length);
       if ((!best || far < best.far) && input !== 'Escape' && isFree(keys)) best = { keys, far };
     }
   }

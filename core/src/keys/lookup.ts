@@ -22,8 +22,8 @@ export function findBinding(
   modifiers: readonly Modifier[],
   app: string | null,
 ): readonly KeyBinding[] {
-  for (const held of meanings(table, modifiers, done > 0)) {
-    for (const step of stepsOf(pressed, held)) {
+  for (const modifiersDown of meanings(table, modifiers, done > 0)) {
+    for (const step of stepsOf(pressed, modifiersDown)) {
       const sign = stepText(step);
       const all =
         typeof among === 'string'

@@ -66,10 +66,10 @@ export function ownBindings({ keys }: Profile): KeyBinding[] {
 function starterBindings(profile: Profile): KeyBinding[] {
   const { from, without, main } = profile.keys;
   const expand = expander(profile.keys);
-  const left = new Set(without.map((keys) => triggerText(triggerOf(keys))));
+  const leftOut = new Set(without.map((keys) => triggerText(triggerOf(keys))));
   return STARTER_MAPS[from]
     .bindings(profile)
-    .filter(({ keys }) => !left.has(keys))
+    .filter(({ keys }) => !leftOut.has(keys))
     .map(({ keys, command, release }) => ({
       ...expand(beside(keys, main)),
       command,

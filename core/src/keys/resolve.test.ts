@@ -103,7 +103,7 @@ describe('sequences', () => {
   });
 });
 
-describe('keys of two roles', () => {
+describe('tap-hold keys', () => {
   const profile = profileWith(
     [
       { keys: 'tap Space', command: does('float') },

@@ -26,7 +26,7 @@ const WAY_HOME = 'Escape leads home';
  * come of it, in their order. Pure; times come with the inputs.
  *
  * A layer that lacks a key lets it through to the one below. A chord comes before the sequences that begin
- * with it. A key of two roles is held once its time is over or another key was pressed and let go while it was
+ * with it. A tap-hold key is held once its time is over or another key was pressed and let go while it was
  * down; let go before, it is tapped, and what was pressed meanwhile comes after that. Escape alone leads home
  * from every layer and sequence.
  */
@@ -148,7 +148,7 @@ class Resolving {
     else this.press(input);
   }
 
-  /** A key that goes down while a key of two roles waits. */
+  /** A key that goes down while a tap-hold key is undecided. */
   private wait(input: Down): void {
     const { undecided } = this.state;
     if (undecided && modifierOf(undecided.code) !== null) this.decide('hold', input.at);
@@ -299,7 +299,7 @@ class Resolving {
     if (at >= 0) this.leave(layers.length - at, 'its key was let go');
   }
 
-  /** A key of two roles is known to be tapped, or held; what waited with it follows. */
+  /** It is decided whether a tap-hold key was tapped or held; the inputs that were kept meanwhile follow. */
   private decide(role: 'tap' | 'hold', at: number): void {
     const { undecided } = this.state;
     if (!undecided) return;
@@ -378,22 +378,22 @@ class Resolving {
    */
   private heldWith(input: Down): Modifier[] {
     const { table } = this.context;
-    const held = new Set(input.modifiers);
-    const standing = this.state.down.filter(({ code }) => modifierOf(code) === table.standIn);
-    if (standing.length > 1) held.add(table.main).add(table.standIn as Modifier);
+    const modifiersDown = new Set(input.modifiers);
+    const standIns = this.state.down.filter(({ code }) => modifierOf(code) === table.standIn);
+    if (standIns.length > 1) modifiersDown.add(table.main).add(table.standIn as Modifier);
     const stands = this.state.down.filter(({ role }) => role === 'bundle' || role === 'stand-in');
     for (const { code } of stands) {
       const itself = modifierOf(code);
       const isHeldElse = this.state.down.some(
         (key) => key.role === 'modifier' && modifierOf(key.code) === itself,
       );
-      if (itself !== null && !isHeldElse) held.delete(itself);
+      if (itself !== null && !isHeldElse) modifiersDown.delete(itself);
     }
     for (const { code, role } of stands) {
-      if (role === 'stand-in') held.add(table.main);
-      else for (const modifier of table.bundles.get(code) ?? []) held.add(modifier);
+      if (role === 'stand-in') modifiersDown.add(table.main);
+      else for (const modifier of table.bundles.get(code) ?? []) modifiersDown.add(modifier);
     }
-    return inOrder(held);
+    return inOrder(modifiersDown);
   }
 
   private hold(key: KeyState['down'][number]): void {

@@ -61,7 +61,7 @@ export interface KeyState {
   layers: readonly EnteredLayer[];
   /** A sequence that has begun: what it can become, how many presses are done, until when the next is waited for. */
   pending: { among: readonly KeyBinding[]; done: number; until: number } | null;
-  /** A key of two roles that is down, until it is known which; what happens meanwhile waits with it. */
+  /** A tap-hold key that is down, until it is decided which of the two it does; inputs are kept meanwhile. */
   undecided: {
     code: string;
     until: number;

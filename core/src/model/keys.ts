@@ -149,7 +149,7 @@ export const keysSchema = fields({
   bundles: listOf(bundleSchema, 'bundles', 20).default([]),
   /** How long the next press of a sequence is waited for. */
   sequenceMs: whole(100, 10_000).default(1_000),
-  /** How long a key of two roles is down before it is held rather than tapped. */
+  /** How long a tap-hold key is down before it counts as held rather than tapped. */
   holdMs: whole(50, 2_000).default(220),
   /** Shortcuts that the desktop takes; the common ones where left out. */
   taken: listOf(takenSchema, 'lists of shortcuts', 20).exactOptional(),

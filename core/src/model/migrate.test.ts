@@ -73,12 +73,16 @@ describe('a file from before version 4', () => {
       uses: [{ keys: 'Main+KeyU', command: 'peek-desktop', times: 3 }],
     });
     const adjusted = { columns: { weights: { columns: [2, 1] } }, lead: { leadShare: 0.4 } };
-    const arrangements = { 'B/m': { order: [], adjusted } };
+    const arrangements = { 'B/m': { order: [], adjusted, left: true } };
     const step = { command: 'grow-right', windows: {}, arrangements, shown: {}, focusMonitor: 'm' };
     const former = sessionSchema.parse({ arrangements, past: [step] });
     const present = { columns: { moved: { columns: [2, 1] } }, lead: { leadShare: 0.4 } };
     expect(former.arrangements['B/m']?.adjusted).toEqual(present);
-    expect(former.past[0]?.arrangements['B/m']?.adjusted).toEqual(present);
+    expect(former.past[0]?.arrangements['B/m']).toEqual({
+      order: [],
+      adjusted: present,
+      detached: true,
+    });
     const bare = { kind: 'bare-desktop', focus: 'mail-1', whilePressed: false };
     expect(session.interaction).toEqual(bare);
     const pressed = sessionSchema.parse({ desktop: { whileHeld: true }, putAway: 'mail-1' });

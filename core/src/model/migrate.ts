@@ -144,7 +144,7 @@ function withRulesForApps(profile: Fields): Fields {
 export function migratedSession(input: unknown): unknown {
   if (!isFields(input)) return input;
   const session = withInteraction(
-    withMovedSizes(withFlatTrees({ ...(withoutWishes(input) as Fields) })),
+    withDetached(withMovedSizes(withFlatTrees({ ...(withoutWishes(input) as Fields) }))),
   );
   const { uses } = session;
   if (Array.isArray(uses)) {
@@ -204,6 +204,15 @@ function withMovedSizes(session: Fields): Fields {
       return [kind, { ...rest, moved: weights }] as const;
     });
     return { ...part, adjusted: Object.fromEntries(kinds) };
+  });
+}
+
+/** An arrangement whose monitor went was marked as left. */
+function withDetached(session: Fields): Fields {
+  return inArrangements(session, (part) => {
+    if (!('left' in part)) return part;
+    const { left, ...rest } = part;
+    return { ...rest, detached: left };
   });
 }
 

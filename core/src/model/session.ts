@@ -144,7 +144,7 @@ const arrangementSchema = fields({
   /** Windows in their order, tiled or not. A pocketed one keeps its place while it is called back elsewhere. */
   order: listOf(idField, 'window ids', MOST),
   /** The workspace is on another monitor: this is how it was here, for its return. */
-  left: flagField.exactOptional(),
+  detached: flagField.exactOptional(),
   /** The tree made by hand. */
   hand: handTreeSchema.exactOptional(),
   /** The zones windows are in, by board and by window. */

@@ -17,7 +17,7 @@ export interface Rating {
 }
 
 /** Rates the windows as they are arranged. */
-export function rate(share: number, { tiled, left, tiles, monitor }: ArrangedWorkspace): Rating {
+export function rate(share: number, { tiled, overflow, tiles, monitor }: ArrangedWorkspace): Rating {
   const { scale } = monitor;
   let met = 0;
   let wasted = 0;
@@ -28,7 +28,7 @@ export function rate(share: number, { tiled, left, tiles, monitor }: ArrangedWor
     if (tile.width >= wanted.width && tile.height >= wanted.height) met++;
     wasted += tile.width * tile.height - used(window, tile, scale);
   });
-  return { share, met, of: tiled.length + left.length, wasted };
+  return { share, met, of: tiled.length + overflow.length, wasted };
 }
 
 /** What a window wants on each axis, else what it needs, in physical pixels. */

@@ -36,9 +36,9 @@ export function leverOf(session: Session, arranged: ArrangedWorkspace): Lever | 
 }
 
 function shareLever(session: Session, arranged: ArrangedWorkspace): Lever | null {
-  const { tiling, tiled, left, workspace, monitor } = arranged;
+  const { tiling, tiled, overflow, workspace, monitor } = arranged;
   const { layout } = tiling;
-  const count = tiled.length + left.length;
+  const count = tiled.length + overflow.length;
   const there = arrangementOf(session, workspace, monitor.id);
   const at = (field: 'leadShare' | 'share') => (share: number) =>
     arrangeAs(session, arranged, {

@@ -72,19 +72,19 @@ function actionsOf(keys: string, { keys: map }: Profile): readonly Action[] {
   const { how, steps } = triggerOf(keys);
   const apart = { wait: APART_MS };
   return steps.flatMap(({ modifiers, code, types }) => {
-    const held = modifiers.map((name) => {
+    const modifiersDown = modifiers.map((name) => {
       const bundle = map.bundles.find(({ id }) => id === name);
       return bundle?.hold ?? codeOfModifier(name === MAIN ? map.main : (name as Modifier));
     });
     const key = code ?? codeTyping(types ?? '');
     const stays = how === 'hold' ? { wait: map.holdMs + APART_MS } : apart;
     return [
-      ...held.flatMap((down): Action[] => [{ down }, apart]),
+      ...modifiersDown.flatMap((down): Action[] => [{ down }, apart]),
       { down: key, ...(types !== undefined && { types }) },
       stays,
       { up: key },
       apart,
-      ...[...held].reverse().flatMap((up): Action[] => [{ up }, apart]),
+      ...[...modifiersDown].reverse().flatMap((up): Action[] => [{ up }, apart]),
     ];
   });
 }

@@ -207,7 +207,7 @@ type Standing = ReadonlyMap<string, string>;
 function standingOf({ session, profile }: Pressing): Standing {
   const { placements } = checkPlacements(session, profile);
   const orders = Object.entries(session.arrangements).filter(
-    ([, { order, left }]) => order.length > 0 && !left,
+    ([, { order, detached }]) => order.length > 0 && !detached,
   );
   return new Map([
     ...placements.map(

@@ -44,8 +44,8 @@ export function sweptShares(
 export function sweep(lever: Lever, axis: Axis): Sweep {
   const shares = sweptShares();
   const samples = shares.map((share) => lever.at(share));
-  const { tiled, left, monitor } = lever.at(lever.present);
-  const windows = [...tiled, ...left].map((window): SweptWindow => {
+  const { tiled, overflow, monitor } = lever.at(lever.present);
+  const windows = [...tiled, ...overflow].map((window): SweptWindow => {
     const minimum = minimumOf(window, monitor.scale);
     const wanted = axis === 'x' ? window.wanted?.width : window.wanted?.height;
     return {

@@ -3,7 +3,7 @@ import { CODES, isCode, keyName, MOST_BUTTONS } from './codes.ts';
 import { MAIN, modifierOf, MODIFIERS, type Modifier } from './modifiers.ts';
 import { nearestName } from './nearest-name.ts';
 
-/** How a key sets its binding off: when it goes down, or, of a key with two roles, by a tap or by being held. */
+/** How a key sets its binding off: when it goes down, or, of a tap-hold key, by a tap or by being held. */
 type How = 'press' | 'tap' | 'hold';
 
 /** One press of a trigger as it is written: modifiers by name (also Main, also a bundle), and a key. */

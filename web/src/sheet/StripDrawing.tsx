@@ -7,9 +7,9 @@ import { onSheet, type Viewport } from './viewport.ts';
 export function StripDrawing({ arranged, view }: { arranged: ArrangedWorkspace; view: Viewport }) {
   const profile = useProfileStore((state) => state.profile);
   const focus = useProfileStore((state) => state.session.focus);
-  const { strip, tiled, left } = arranged;
+  const { strip, tiled, overflow } = arranged;
   if (!strip) return null;
-  const windows = [...tiled, ...left];
+  const windows = [...tiled, ...overflow];
   const frame = onSheet(view, strip.rect);
   const isRow = strip.kind === 'tabs';
   const width = isRow ? frame.width / windows.length : frame.width;

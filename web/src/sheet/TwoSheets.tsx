@@ -17,20 +17,20 @@ export function TwoSheets(props: {
   const { before, after, titles, moves } = props;
   return (
     <Grid templateColumns="1fr 1fr" flex="1" minH="0">
-      <OneSheet standing={before} title={titles[0]} moves={moves} at="from" />
-      <OneSheet standing={after} title={titles[1]} moves={moves} at="to" />
+      <OneSheet state={before} title={titles[0]} moves={moves} at="from" />
+      <OneSheet state={after} title={titles[1]} moves={moves} at="to" />
     </Grid>
   );
 }
 
 function OneSheet(props: {
-  standing: DeskState;
+  state: DeskState;
   title: string;
   moves: readonly WindowMove[];
   at: 'from' | 'to';
 }) {
-  const { standing, title, moves, at } = props;
-  const { profile, session } = standing;
+  const { state, title, moves, at } = props;
+  const { profile, session } = state;
   const store = useProfileStoreApi();
   const own = useMemo(
     () => createStore(() => ({ ...store.getState(), profile, session, openedWith: [] })),

@@ -17,8 +17,8 @@ export function inDrawingOrder(placements: readonly Placement[], session: Sessio
   );
   const layer = (placement: Placement) => layers.get(placement)!;
   const places = new Map(
-    Object.values(session.arrangements).flatMap(({ order, left }) =>
-      left ? [] : order.map((id, i) => [id, i] as const),
+    Object.values(session.arrangements).flatMap(({ order, detached }) =>
+      detached ? [] : order.map((id, i) => [id, i] as const),
     ),
   );
   const rank = (each: Placement) =>

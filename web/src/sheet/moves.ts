@@ -14,10 +14,10 @@ export function useMoves(before: DeskState, after: DeskState): readonly WindowMo
   const { profile, session } = before;
   const { profile: nextProfile, session: nextSession } = after;
   return useMemo(() => {
-    const standing = (of: DeskState) => ({ ...of, desk: deskInForce(of.profile, of.session) });
+    const withDesk = (of: DeskState) => ({ ...of, desk: deskInForce(of.profile, of.session) });
     return movesBetween(
-      standing({ profile, session }),
-      standing({ profile: nextProfile, session: nextSession }),
+      withDesk({ profile, session }),
+      withDesk({ profile: nextProfile, session: nextSession }),
     );
   }, [profile, session, nextProfile, nextSession]);
 }

@@ -87,13 +87,13 @@ export function createProfileStore(
         (part) => before[part] === next[part],
       );
       // Former moments stand on monitors and workspaces that may be gone.
-      const standing = isSameDesk ? moments : moments.slice(-1);
+      const stillValid = isSameDesk ? moments : moments.slice(-1);
       const { session } = reduce(present(), { type: 'profile-edited', before }, next);
       return {
         profile: next,
         session,
         looking: null,
-        moments: withMoment(standing, session, text),
+        moments: withMoment(stillValid, session, text),
       };
     }
 

@@ -90,9 +90,9 @@ function openStart(context: CommandContext): Outcome {
   const open = new Map<string, number>();
   for (const { app } of session.windows) if (app) open.set(app, (open.get(app) ?? 0) + 1);
   for (const { app: appId, ...goes } of profile.start) {
-    const left = open.get(appId) ?? 0;
-    if (left > 0) {
-      open.set(appId, left - 1);
+    const openAlready = open.get(appId) ?? 0;
+    if (openAlready > 0) {
+      open.set(appId, openAlready - 1);
       continue;
     }
     const app = appNamed(profile, appId);

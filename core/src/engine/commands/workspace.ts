@@ -164,15 +164,15 @@ function closeWorkspace(context: CommandContext): Outcome {
   const { workspacesPut, ...unput } = closing;
   const put = workspacesPut?.filter(({ id }) => id !== closed) ?? [];
   const without: Session = { ...unput, ...(put.length > 0 && { workspacesPut: put }) };
-  const { shownBefore: _former, ...left } = {
+  const { shownBefore: _former, ...rest } = {
     ...without,
     ...shownNow(without, monitor, before.id),
   };
   // Workspaces that only fill a monitor may be called otherwise without it.
-  const rest = relocateWindows(left, profile, deskInForce(profile, left));
-  const focused = windowOf(rest, session.focus);
+  const relocated = relocateWindows(rest, profile, deskInForce(profile, rest));
+  const focused = windowOf(relocated, session.focus);
   const name = profile.workspaces.find(({ id }) => id === closed)?.name;
-  return applied(focused ? withFocus(rest, focused) : withFocusOnMonitor(rest, monitor), {
+  return applied(focused ? withFocus(relocated, focused) : withFocusOnMonitor(relocated, monitor), {
     about: closed,
     decided: `workspace ${closed} closed`,
     because:

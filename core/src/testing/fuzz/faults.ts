@@ -62,8 +62,8 @@ export const FAULTS: readonly Planted[] = [
   {
     name: 'how a workspace was on a monitor that goes is forgotten',
     file: 'engine/relocation.ts',
-    from: '? { ...from, left: true }',
-    to: '? { order: from.order, left: true }',
+    from: '? { ...from, detached: true }',
+    to: '? { order: from.order, detached: true }',
     run: 'returns',
   },
   {

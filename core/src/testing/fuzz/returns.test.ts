@@ -177,7 +177,7 @@ describe('whatever happens on whatever desk', TIMEOUT, () => {
         const desk = deskInForce(profile, session);
         for (const monitor of desk.monitors) {
           const workspace = ownEntry(session.shown, monitor.id)!;
-          const { tiling, tiled, left, over } = arrange(
+          const { tiling, tiled, overflow, over } = arrange(
             { session, profile, desk },
             workspace,
             monitor.id,
@@ -190,7 +190,7 @@ describe('whatever happens on whatever desk', TIMEOUT, () => {
           );
           if (tiles.length === 0) continue;
           divided++;
-          const isPiled = left.length > 0 || over.length > 0;
+          const isPiled = overflow.length > 0 || over.length > 0;
           const isAlone = tiled.length === 1;
           const gaps = profile.tiling.gaps ?? {};
           expect(faultsOfDivision(tiles, monitor, gaps, { isPiled, isAlone })).toEqual([]);

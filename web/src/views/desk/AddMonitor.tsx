@@ -41,7 +41,7 @@ export function AddMonitor(props: { edits: DeskEdits; isOpen: boolean; onClose: 
 function Ways({ edits, onClose }: { edits: DeskEdits; onClose: () => void }) {
   const monitors = useProfileStore((state) => state.profile.monitors);
   const file = useRef<HTMLInputElement>(null);
-  const known = monitors.filter(({ id }) => !edits.standing.some((each) => each.id === id));
+  const known = monitors.filter(({ id }) => !edits.monitors.some((each) => each.id === id));
   const add = (monitor: Monitor) => {
     edits.add(monitor);
     onClose();

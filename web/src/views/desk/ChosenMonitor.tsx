@@ -51,12 +51,12 @@ export function Handles(props: {
         x: Math.round(start.x + (to[0] - from[0]) / view.scale),
         y: Math.round(start.y + (to[1] - from[1]) / view.scale),
       };
-      const others = edits.standing.filter(({ id }) => id !== start.id);
+      const others = edits.monitors.filter(({ id }) => id !== start.id);
       edits.setEntry(start.id, droppedAt(start, there, others, Math.round(NEAR / view.scale)));
     }
     if (pull.isLast) group.end(pull.isDropped);
   });
-  return edits.standing.map((monitor) => (
+  return edits.monitors.map((monitor) => (
     <rect
       key={monitor.id}
       {...bind(monitor)}

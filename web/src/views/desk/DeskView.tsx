@@ -23,8 +23,8 @@ export function DeskView() {
   const [chosen, setChosen] = useState<string | null>(null);
   const [isAdding, setAdding] = useState(false);
   const monitor =
-    edits.standing.find(({ id }) => id === chosen) ??
-    edits.standing.find(({ id }) => id === focused.monitor.id)!;
+    edits.monitors.find(({ id }) => id === chosen) ??
+    edits.monitors.find(({ id }) => id === focused.monitor.id)!;
   const xInput = useRef<HTMLInputElement>(null);
   const topInput = useRef<HTMLInputElement>(null);
   const mmInput = useRef<HTMLInputElement>(null);
@@ -37,7 +37,7 @@ export function DeskView() {
     topInput,
     mmInput,
   });
-  const around = useSteadyBounds(edits.standing);
+  const around = useSteadyBounds(edits.monitors);
 
   return (
     <ViewLayout
@@ -89,9 +89,9 @@ const LEEWAY = 0.05;
 const SHRUNK = 1.25;
 
 /** What the sheet fits around: it stays while monitors are moved about there, so that the drawing does too. */
-function useSteadyBounds(standing: readonly Rect[]): readonly Rect[] {
-  const [held, setHeld] = useState(standing);
-  const now = boundsOf(standing)!;
+function useSteadyBounds(monitors: readonly Rect[]): readonly Rect[] {
+  const [held, setHeld] = useState(monitors);
+  const now = boundsOf(monitors)!;
   const former = boundsOf(held)!;
   const room = Math.max(former.width, former.height) * LEEWAY;
   const isInside =
@@ -100,7 +100,7 @@ function useSteadyBounds(standing: readonly Rect[]): readonly Rect[] {
     now.x + now.width <= former.x + former.width + room &&
     now.y + now.height <= former.y + former.height + room;
   const isSmall = former.width > now.width * SHRUNK && former.height > now.height * SHRUNK;
-  if (held.length === standing.length && isInside && !isSmall) return held;
-  setHeld(standing);
-  return standing;
+  if (held.length === monitors.length && isInside && !isSmall) return held;
+  setHeld(monitors);
+  return monitors;
 }

@@ -44,7 +44,7 @@ function lineAt(measure: PositionMeasure, { monitor, edits, view }: Props) {
     const beside = isLeft ? before(first) : after(first);
     const from = measure.from * view.scale + view.y;
     const line = { x: beside.at, y: from, width: 1, height: second.y - from };
-    const isTaken = edits.standing.some((each) => meet(onSheet(view, each), line));
+    const isTaken = edits.monitors.some((each) => meet(onSheet(view, each), line));
     return !isTaken ? beside : isLeft ? after(second) : before(second);
   }
   // Beside the one that begins further right, under or over the other.
@@ -59,7 +59,7 @@ export function DeskLines(props: Props) {
   const { monitor, edits, view } = props;
   return (
     <>
-      {positionMeasures(monitor, edits.standing).map((measure) => (
+      {positionMeasures(monitor, edits.monitors).map((measure) => (
         <DimensionLine
           key={measure.kind}
           measure={measure}
@@ -95,7 +95,7 @@ export function DeskFigures(props: Props) {
   const { monitor, edits, view } = props;
   return (
     <>
-      {positionMeasures(monitor, edits.standing).map((measure) => (
+      {positionMeasures(monitor, edits.monitors).map((measure) => (
         <StandingFigure key={measure.kind} measure={measure} {...props} />
       ))}
       {reservedMeasures(monitor).map((measure) => (

@@ -82,7 +82,7 @@ function Told(props: {
     ...(serial !== null && { serial }),
     ...(name !== null && { name }),
   });
-  const isHere = match && edits.standing.some(({ id }) => id === match.monitor.id);
+  const isHere = match && edits.monitors.some(({ id }) => id === match.monitor.id);
   const scale = pixels ? suggestedScale(pixels, millimetres) : 1;
   const add = () =>
     pixels &&

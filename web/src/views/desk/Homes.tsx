@@ -38,7 +38,7 @@ function Home(props: {
   const profile = useProfileStore((state) => state.profile);
   const [isTyping, setTyping] = useState(false);
   const now = deskLayout.desk.workspaces.find((workspace) => workspace.id === id);
-  const roles = [...ROLES, ...edits.standing.map((_, i) => `from-left-${i + 1}`)];
+  const roles = [...ROLES, ...edits.monitors.map((_, i) => `from-left-${i + 1}`)];
   const options = [
     { value: '', text: 'the primary (not set)' },
     ...profile.monitors.map((each) => ({ value: each.id, text: each.name ?? each.id })),

@@ -31,9 +31,9 @@ export function LineUp(props: {
   const monitors = useProfileStore((state) => state.profile.monitors);
   const [anchor, setAnchor] = useState<Anchor>('start');
   const [chosen, setChosen] = useState<string | null>(null);
-  const others = edits.standing.filter(({ id }) => id !== monitor.id);
+  const others = edits.monitors.filter(({ id }) => id !== monitor.id);
   const other =
-    others.find(({ id }) => id === chosen) ?? besideMonitor(monitor, edits.standing) ?? others[0];
+    others.find(({ id }) => id === chosen) ?? besideMonitor(monitor, edits.monitors) ?? others[0];
   if (!other) return null;
   const { millimetres } = monitors.find(({ id }) => id === other.id)!;
   const words = WORDS[sideAxis(monitor, other)];

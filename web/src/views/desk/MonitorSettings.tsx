@@ -26,7 +26,7 @@ export function MonitorSettings(props: {
   const { deskLayout: deskLayout, monitor, edits } = props;
   const profile = useProfileStore((state) => state.profile);
   const own = profile.monitors.find(({ id }) => id === monitor.id)!;
-  const isPrimary = edits.standing[0] === monitor;
+  const isPrimary = edits.monitors[0] === monitor;
   const onDesk = profile.desks
     .find(({ id }) => id === deskLayout.desk.desk)
     ?.monitors.find((entry) => entry.monitor === monitor.id);
@@ -138,7 +138,7 @@ export function MonitorSettings(props: {
               Make it the primary (P)
             </TextButton>
           )}
-          {edits.standing.length > 1 && (
+          {edits.monitors.length > 1 && (
             <TextButton onClick={() => edits.takeOff(monitor)}>Take it off (Delete)</TextButton>
           )}
         </Flex>

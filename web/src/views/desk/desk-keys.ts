@@ -24,7 +24,7 @@ export function useDeskKeys(props: {
 }) {
   const { monitor, edits } = props;
   const choose = (by: 1 | -1) => {
-    const ring = fromTheLeft(edits.standing);
+    const ring = fromTheLeft(edits.monitors);
     const at = ring.findIndex(({ id }) => id === monitor.id);
     props.onChoose(ring[(at + by + ring.length) % ring.length]!.id);
   };
@@ -64,7 +64,7 @@ export function useDeskKeys(props: {
       label: 'take it off',
       minor: true,
       run: () => {
-        if (edits.standing.length > 1) edits.takeOff(monitor);
+        if (edits.monitors.length > 1) edits.takeOff(monitor);
       },
     },
     { keys: ['n'], label: 'one more desk', minor: true, run: edits.addDesk },

@@ -33,8 +33,8 @@ export function useDeskEdits({ desk }: DeskLayout) {
     const written = withDeskWritten(profile, desk);
     return change(written.profile, written.desk);
   };
-  const standing = [...desk.monitors, ...desk.others];
-  const others = (id: string) => standing.filter((monitor) => monitor.id !== id);
+  const monitors = [...desk.monitors, ...desk.others];
+  const others = (id: string) => monitors.filter((monitor) => monitor.id !== id);
 
   function setEntry(id: string, patch: Partial<DeskEntry>, merge = '') {
     edit(
@@ -44,7 +44,7 @@ export function useDeskEdits({ desk }: DeskLayout) {
   }
 
   return {
-    standing,
+    monitors,
     setEntry,
     /** By a step that meets edges, or by one pixel that does not. */
     step(monitor: DeskMonitor, direction: Direction, isFine: boolean) {
@@ -68,9 +68,9 @@ export function useDeskEdits({ desk }: DeskLayout) {
     },
     /** Puts a monitor on the desk; on a desk that is in use it is plugged in with that. */
     add(monitor: Monitor) {
-      edit(onDesk((profile, on) => withMonitorOnDesk(profile, on, monitor, standing)));
+      edit(onDesk((profile, on) => withMonitorOnDesk(profile, on, monitor, monitors)));
       const { profile, session, happen } = store.getState();
-      const connected = [...new Set([...standing.map(({ id }) => id), monitor.id])];
+      const connected = [...new Set([...monitors.map(({ id }) => id), monitor.id])];
       const isThere = profile.monitors.some(({ id }) => id === monitor.id);
       if (session.connected && isThere) happen({ type: 'monitors-changed', connected });
     },
@@ -78,7 +78,7 @@ export function useDeskEdits({ desk }: DeskLayout) {
       matchMonitor(store.getState().profile.monitors, device),
     takeOff({ id, name }: DeskMonitor) {
       // A desk is what is connected: where that was told by cables, this one is pulled.
-      if (store.getState().session.connected && standing.length > 1) {
+      if (store.getState().session.connected && monitors.length > 1) {
         const connected = others(id).map((each) => each.id);
         proposals
           .getState()
@@ -99,7 +99,7 @@ export function useDeskEdits({ desk }: DeskLayout) {
       const names = profile.desks.map(({ name }) => name);
       let number = profile.desks.length + 1;
       while (names.includes(`Desk ${number}`)) number++;
-      const made = withNewDesk(profile, `Desk ${number}`, standing);
+      const made = withNewDesk(profile, `Desk ${number}`, monitors);
       edit(() => made.profile);
       connect(
         { type: 'command', command: { command: 'use-desk', desk: made.desk } },

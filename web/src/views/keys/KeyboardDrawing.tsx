@@ -33,11 +33,11 @@ const FILLS: Record<Task, string> = {
 const HEAT_STEPS = 4;
 const STROKE = 3;
 
-/** The board of the profile with what each key does in a layer while modifiers are held. */
+/** The board of the profile with what each key does in a layer while modifiers are down. */
 export function KeyboardDrawing(props: {
   profile: Profile;
   layer: string;
-  held: readonly Modifier[];
+  modifiersDown: readonly Modifier[];
   face: Face;
   /** How often the keys of each binding did something, by their text. */
   uses: ReadonlyMap<string, number>;
@@ -50,9 +50,12 @@ export function KeyboardDrawing(props: {
   height: number;
   onKey: (face: KeyFace) => void;
 }) {
-  const { profile, layer, held, face, uses, selected, faulty } = props;
+  const { profile, layer, modifiersDown, face, uses, selected, faulty } = props;
   const board = keyboardOf(profile);
-  const faces = useMemo(() => keyFaces(profile, layer, held), [profile, layer, held]);
+  const faces = useMemo(
+    () => keyFaces(profile, layer, modifiersDown),
+    [profile, layer, modifiersDown],
+  );
   const unit = Math.min(props.width / board.width, props.height / board.height, 54);
   // Where the board is wide, its keys are drawn higher, so that two lines have room.
   const high = Math.max(unit, Math.min(unit * 1.3, props.height / board.height));
@@ -65,7 +68,7 @@ export function KeyboardDrawing(props: {
       width={`${board.width * unit}px`}
       height={`${board.height * high}px`}
       role="group"
-      aria-label={`${board.title}, layer ${layer}${held.length > 0 ? ` with ${held.join(' ')}` : ''}`}
+      aria-label={`${board.title}, layer ${layer}${modifiersDown.length > 0 ? ` with ${modifiersDown.join(' ')}` : ''}`}
       css={boardStyle}
       data-board={board.form}
     >
@@ -84,7 +87,7 @@ export function KeyboardDrawing(props: {
               : null
           }
           isFigure={face !== 'commands'}
-          isHeld={held.some((modifier) => modifierOf(key.code) === modifier)}
+          isDown={modifiersDown.some((modifier) => modifierOf(key.code) === modifier)}
           isSelected={selected !== null && faces.get(key.code)?.binding.keys === selected}
           isFaulty={faulty.has(key.code)}
           onKey={props.onKey}
@@ -116,7 +119,7 @@ interface KeyProps {
   heat: number | null;
   /** What it shows is a number. */
   isFigure: boolean;
-  isHeld: boolean;
+  isDown: boolean;
   isSelected: boolean;
   isFaulty: boolean;
   onKey: (face: KeyFace) => void;
@@ -124,13 +127,13 @@ interface KeyProps {
 
 /** Drawn again only where something of it changed: there are a hundred of them. */
 const Key = memo(function Key(props: KeyProps) {
-  const { at, unit, high, face, shows, heat, isHeld } = props;
+  const { at, unit, high, face, shows, heat, isDown } = props;
   const [x, y] = [at.x * unit + 1, at.y * high + 1];
   const [width, height] = [at.width * unit - 3, at.height * high - 3];
   // Where the pad is, its keys need not say that they are on it.
   const name = keyName(at.code).replace(/^Pad /, '');
   const lines = linesOf(shows, width - 7, face && high > 40 ? 2 : 1);
-  const kind = isHeld ? 'held' : !face ? 'none' : heat !== null ? `heat${heat}` : FILLS[face.task];
+  const kind = isDown ? 'down' : !face ? 'none' : heat !== null ? `heat${heat}` : FILLS[face.task];
   return (
     <g
       className={`key ${kind}${face?.isBelow ? ' below' : ''}${props.isSelected ? ' in-hand' : ''}${props.isFaulty ? ' faulty' : ''}`}
@@ -224,8 +227,8 @@ const boardStyle = {
   '& .slants rect.fill': { fill: 'url(#keys-slants)', opacity: 0.3 },
   '& .ink rect.under': { fill: 'ink' },
   '& .ink text': { fill: 'sheet' },
-  '& .held rect.under': { fill: 'vermilion', stroke: 'vermilion' },
-  '& .held text': { fill: 'petrol.contrast' },
+  '& .down rect.under': { fill: 'vermilion', stroke: 'vermilion' },
+  '& .down text': { fill: 'petrol.contrast' },
   '& .heat0 rect.under': { fill: 'sheet' },
   '& .heat1 rect.fill': { fill: 'petrol', opacity: 0.12 },
   '& .heat2 rect.fill': { fill: 'petrol', opacity: 0.25 },

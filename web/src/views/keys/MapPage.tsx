@@ -65,7 +65,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
   const layerNow = layers.includes(layer) ? layer : BASE;
   const sets = useMemo(() => modifierSets(profile, layerNow), [profile, layerNow]);
   const pressed = usePressedModifiers(profile);
-  const held = useMemo(
+  const modifiersDown = useMemo(
     () => inOrder([...(sets[set % Math.max(1, sets.length)] ?? []), ...pressed]),
     [sets, set, pressed],
   );
@@ -180,9 +180,11 @@ export function MapPage({ pages }: { pages: ReactNode }) {
             />
             <KeyCap>[</KeyCap>
             <KeyCap>]</KeyCap>
-            <chakra.span ml="10px">{held.length > 0 ? 'holding' : 'holding nothing'}</chakra.span>
-            <span data-holding={held.join(' ')}>
-              <KeyCaps caps={held} />
+            <chakra.span ml="10px">
+              {modifiersDown.length > 0 ? 'holding' : 'holding nothing'}
+            </chakra.span>
+            <span data-holding={modifiersDown.join(' ')}>
+              <KeyCaps caps={modifiersDown} />
             </span>
             <KeyCap>H</KeyCap>
             <chakra.span flex="1" />
@@ -191,7 +193,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
           <KeyboardDrawing
             profile={profile}
             layer={layerNow}
-            held={held}
+            modifiersDown={modifiersDown}
             face={face}
             uses={byKeys}
             selected={binding?.keys ?? null}

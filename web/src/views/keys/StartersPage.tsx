@@ -81,7 +81,7 @@ export function StartersPage({ pages }: { pages: ReactNode }) {
   const sets = useMemo(() => modifierSets(alone, BASE), [alone]);
   const [set, setSet] = useState(0);
   const pressed = usePressedModifiers(profile);
-  const held = pressed.length > 0 ? pressed : (sets[set % Math.max(1, sets.length)] ?? []);
+  const modifiersDown = pressed.length > 0 ? pressed : (sets[set % Math.max(1, sets.length)] ?? []);
   const [setRoom, width] = useRoom();
   const changes = useMemo(() => mapChanges(profile, next), [profile, next]);
   const take = () => {
@@ -155,10 +155,12 @@ export function StartersPage({ pages }: { pages: ReactNode }) {
         <Box ref={setRoom} minW="0">
           <Flex align="center" gap="6px" pb="6px" fontSize="13px" color="slate">
             <span>
-              {held.length > 0 ? `${STARTER_MAPS[id].title}, with` : STARTER_MAPS[id].title}
+              {modifiersDown.length > 0
+                ? `${STARTER_MAPS[id].title}, with`
+                : STARTER_MAPS[id].title}
             </span>
-            <span data-holding={held.join(' ')}>
-              <KeyCaps caps={held} />
+            <span data-holding={modifiersDown.join(' ')}>
+              <KeyCaps caps={modifiersDown} />
             </span>
             <chakra.span flex="1" />
             <KeyCap>H</KeyCap>
@@ -167,7 +169,7 @@ export function StartersPage({ pages }: { pages: ReactNode }) {
           <KeyboardDrawing
             profile={alone}
             layer={BASE}
-            held={held}
+            modifiersDown={modifiersDown}
             face="commands"
             uses={NO_COUNTS}
             selected={null}

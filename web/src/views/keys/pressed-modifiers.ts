@@ -5,14 +5,14 @@ import { modifiersOf } from '../../ui/modifiers.ts';
 
 /** The modifiers that are down now, the stand-in as the main one; none once the page is left. */
 export function usePressedModifiers({ keys: { main, standIn } }: Profile): readonly Modifier[] {
-  const [held, setHeld] = useState<readonly Modifier[]>([]);
+  const [modifiersDown, setModifiersDown] = useState<readonly Modifier[]>([]);
   useEffect(() => {
     function onKey(event: KeyboardEvent) {
       const meant = modifiersOf(event).map((modifier) => (modifier === standIn ? main : modifier));
       const next = inOrder(meant);
-      setHeld((before) => (before.join() === next.join() ? before : next));
+      setModifiersDown((before) => (before.join() === next.join() ? before : next));
     }
-    const onBlur = () => setHeld([]);
+    const onBlur = () => setModifiersDown([]);
     addEventListener('keydown', onKey);
     addEventListener('keyup', onKey);
     addEventListener('blur', onBlur);
@@ -22,5 +22,5 @@ export function usePressedModifiers({ keys: { main, standIn } }: Profile): reado
       removeEventListener('blur', onBlur);
     };
   }, [main, standIn]);
-  return held;
+  return modifiersDown;
 }
