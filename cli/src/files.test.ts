@@ -35,17 +35,17 @@ describe('sorn export', () => {
     expect(readInput(file, profileSchema)).toEqual(demo);
   });
 
-  it('only the pieces that are asked for, as files and as tables', () => {
-    const file = exportFile(demoFile, { as: 'json', pieces: 'rules,boards' });
+  it('only the sections that are asked for, as files and as tables', () => {
+    const file = exportFile(demoFile, { as: 'json', sections: 'rules,boards' });
     expect(Object.keys(JSON.parse(file) as object)).toEqual([
       '$schema',
       'version',
       'boards',
       'rules',
     ]);
-    const rules = exportFile(demoFile, { as: 'csv', pieces: 'rules' });
+    const rules = exportFile(demoFile, { as: 'csv', sections: 'rules' });
     expect(rules.split('\n')[1]).toMatch(/^duty-line,Duty Line,yes,app is dutyline,/);
-    expect(exportFile(demoFile, { as: 'csv', pieces: 'keys' })).toMatch(
+    expect(exportFile(demoFile, { as: 'csv', sections: 'keys' })).toMatch(
       /^keys,command,command with,/,
     );
   });
@@ -62,10 +62,10 @@ describe('sorn export', () => {
     expect(told(() => exportFile(demoFile, { as: 'xml' }))).toEqual([
       '--as is xml; expected one of yaml, toml, json, csv, svg',
     ]);
-    expect(told(() => exportFile(demoFile, { pieces: 'rules,gaps' }))[0]).toContain(
-      '--pieces is gaps',
+    expect(told(() => exportFile(demoFile, { sections: 'rules,gaps' }))[0]).toContain(
+      '--sections is gaps',
     );
-    expect(told(() => exportFile(demoFile, { as: 'csv' }))[0]).toContain('--pieces rules');
+    expect(told(() => exportFile(demoFile, { as: 'csv' }))[0]).toContain('--sections rules');
     expect(told(() => exportFile(demoFile, { as: 'svg', monitor: 'moon' }))[0]).toContain('moon');
     expect(told(() => exportFile(demoFile, { as: 'svg', windows: '0' }))[0]).toContain(
       '--windows is 0',
@@ -97,8 +97,8 @@ describe('sorn import', () => {
     return profileSchema.parse(JSON.parse(text));
   };
 
-  it('brings in only the pieces that are asked for, and keeps what is in the way', () => {
-    const made = imported({ pieces: 'rules' });
+  it('brings in only the sections that are asked for, and keeps what is in the way', () => {
+    const made = imported({ sections: 'rules' });
     expect(made.rules.map(({ id }) => id).sort()).toEqual(
       [...demo.rules.map(({ id }) => id), 'notes'].sort(),
     );
@@ -107,16 +107,16 @@ describe('sorn import', () => {
   });
 
   it('takes what is in the way, or both', () => {
-    const taken = imported({ pieces: 'rules', conflicts: 'take' }).rules;
+    const taken = imported({ sections: 'rules', conflicts: 'take' }).rules;
     expect(taken.find(({ id }) => id === 'duty-line')!.when.all).toEqual([
       { of: 'app', is: 'post' },
     ]);
-    const both = imported({ pieces: 'rules', conflicts: 'both' }).rules;
+    const both = imported({ sections: 'rules', conflicts: 'both' }).rules;
     expect(both.map(({ id }) => id)).toContain('duty-line-2');
   });
 
   it('tells beforehand what it would bring', () => {
-    const plan = importFile(demoFile, file, { plan: true, pieces: 'rules,layouts' });
+    const plan = importFile(demoFile, file, { plan: true, sections: 'rules,layouts' });
     expect(plan.split('\n')).toEqual(
       expect.arrayContaining([
         'conflict rules   rule 1 “Duty Line”',

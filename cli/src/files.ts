@@ -8,7 +8,7 @@ import {
   importItems,
   keysCsv,
   layoutSvg,
-  PIECES,
+  SECTIONS,
   rulesCsv,
   withImported,
   whyNot,
@@ -16,15 +16,15 @@ import {
   zoneBoardSvg,
   type ImportItem,
   type Format,
-  type Piece,
+  type SectionId,
 } from '@sorn/core/files';
 import { profileSchema, type Profile } from '@sorn/core/model';
 import { faultText } from '@sorn/core/values';
-import { BadInput, readInput, readPieces } from './input.ts';
+import { BadInput, readInput, readSections } from './input.ts';
 
 export interface ExportOptions {
   as?: string;
-  pieces?: string;
+  sections?: string;
   monitor?: string;
   board?: string;
   windows?: string;
@@ -33,14 +33,14 @@ export interface ExportOptions {
 const FORMS = [...FORMATS, 'csv', 'svg'] as const;
 const MOST_DRAWN = 99;
 
-/** `sorn export PROFILE`: the profile, or pieces of it, in another form. */
+/** `sorn export PROFILE`: the profile, or sections of it, in another form. */
 export function exportFile(file: string, options: ExportOptions): string {
   const form = oneOf(options.as ?? 'yaml', FORMS, '--as');
   const profile = readInput(file, profileSchema);
-  const pieces = options.pieces === undefined ? undefined : piecesOf(options.pieces);
-  if (form === 'csv') return table(profile, pieces);
+  const sections = options.sections === undefined ? undefined : sectionsOf(options.sections);
+  if (form === 'csv') return table(profile, sections);
   if (form === 'svg') return drawing(profile, options);
-  return written(fileOf(profile, pieces), form, file);
+  return written(fileOf(profile, sections), form, file);
 }
 
 function written(value: object, format: Format, file: string): string {
@@ -49,12 +49,12 @@ function written(value: object, format: Format, file: string): string {
   return writeText(value, format);
 }
 
-function table({ rules, keys }: Profile, pieces: readonly Piece[] = []): string {
-  const [piece] = pieces;
-  if (pieces.length === 1 && piece === 'rules') return rulesCsv(rules);
-  if (pieces.length === 1 && piece === 'keys') return keysCsv(keys);
+function table({ rules, keys }: Profile, sections: readonly SectionId[] = []): string {
+  const [section] = sections;
+  if (sections.length === 1 && section === 'rules') return rulesCsv(rules);
+  if (sections.length === 1 && section === 'keys') return keysCsv(keys);
   throw new BadInput([
-    '--as csv: only one of rules and keys is a table; expected --pieces rules, or --pieces keys',
+    '--as csv: only one of rules and keys is a table; expected --sections rules, or --sections keys',
   ]);
 }
 
@@ -83,7 +83,7 @@ function drawing(
 
 export interface ImportOptions {
   as?: string;
-  pieces?: string;
+  sections?: string;
   conflicts?: string;
   plan?: boolean;
 }
@@ -93,10 +93,10 @@ const CONFLICTS = ['keep', 'take', 'both'] as const;
 /** `sorn import PROFILE FILE`: the profile with what a file brings; or only what that would be. */
 export function importFile(profileFile: string, file: string, options: ImportOptions): string {
   const profile = readInput(profileFile, profileSchema);
-  const brought = readPieces(file, profile);
-  const pieces = options.pieces === undefined ? PIECES : piecesOf(options.pieces);
+  const brought = readSections(file, profile);
+  const sections = options.sections === undefined ? SECTIONS : sectionsOf(options.sections);
   const conflicts = oneOf(options.conflicts ?? 'keep', CONFLICTS, '--conflicts');
-  const items = importItems(profile, brought).filter(({ piece }) => pieces.includes(piece));
+  const items = importItems(profile, brought).filter(({ section }) => sections.includes(section));
   if (options.plan) return `${items.flatMap(planLines).join('\n') || 'Nothing to bring in.'}\n`;
   const taken = items.flatMap(({ id, kind, canBoth }) => {
     if (kind === 'conflict' && conflicts === 'keep') return [];
@@ -112,9 +112,9 @@ export function importFile(profileFile: string, file: string, options: ImportOpt
   return written(fileOf(made.value), format, file);
 }
 
-function planLines({ kind, piece, text, details }: ImportItem): string[] {
+function planLines({ kind, section, text, details }: ImportItem): string[] {
   return [
-    `${kind.padEnd(8)} ${piece.padEnd(7)} ${text}`,
+    `${kind.padEnd(8)} ${section.padEnd(7)} ${text}`,
     ...details.map((detail) => `                 ${detail}`),
   ];
 }
@@ -145,8 +145,8 @@ function newFindings(before: Profile, after: Profile): string[] {
   return texts(after).filter((text) => !known.has(text));
 }
 
-function piecesOf(text: string): Piece[] {
-  return text.split(',').map((name) => oneOf(name.trim(), PIECES, '--pieces'));
+function sectionsOf(text: string): SectionId[] {
+  return text.split(',').map((name) => oneOf(name.trim(), SECTIONS, '--sections'));
 }
 
 function oneOf<const T extends readonly string[]>(

@@ -26,8 +26,8 @@ export function readInput<S extends Parameters<typeof read>[0]>(file: string, sc
   return sound(file, read(schema, valueIn(file, textOf(file))) as Read<ReturnType<S['parse']>>);
 }
 
-/** Reads what a file of a profile, of pieces of one, or a table of rules or keys would bring into a profile. */
-export function readPieces(file: string, { keys }: Profile): FromFile {
+/** Reads what a file of a profile, of sections of one, or a table of rules or keys would bring into a profile. */
+export function readSections(file: string, { keys }: Profile): FromFile {
   const bundles = keys.bundles.map(({ id }) => id);
   const result = readFileText(file, textOf(file), bundles);
   if (result.ok) return result.value;

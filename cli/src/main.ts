@@ -1,6 +1,6 @@
 #!/usr/bin/env node
 import { Command } from 'commander';
-import { PIECES } from '@sorn/core/files';
+import { SECTIONS } from '@sorn/core/files';
 import { arrangeFiles } from './arrange.ts';
 import { chartFile } from './chart.ts';
 import { checkFile } from './check.ts';
@@ -70,14 +70,14 @@ program
 
 program
   .command('export')
-  .description('print a profile, or pieces of it, in another form')
+  .description('print a profile, or sections of it, in another form')
   .argument('<profile>', 'profile file (JSON, YAML or TOML); - reads standard input')
   .option(
     '--as <form>',
     'yaml, toml, json, csv (rules or keys alone) or svg (a layout or a board)',
     'yaml',
   )
-  .option('--pieces <list>', `only these, of ${PIECES.join(',')}`)
+  .option('--sections <list>', `only these, of ${SECTIONS.join(',')}`)
   .option('--monitor <id>', 'draw it on this monitor (svg)')
   .option('--board <id>', 'draw this zone board rather than the layout in force (svg)')
   .option('--windows <count>', 'how many windows the layout arranges (svg)', '4')
@@ -88,11 +88,11 @@ program
 program
   .command('import')
   .description(
-    'print a profile with what a file brings: a profile, pieces of one, or a table of rules or keys',
+    'print a profile with what a file brings: a profile, sections of one, or a table of rules or keys',
   )
   .argument('<profile>', 'profile file (JSON, YAML or TOML); - reads standard input')
   .argument('<file>', 'the file that is brought in (JSON, YAML, TOML or CSV)')
-  .option('--pieces <list>', `only these, of ${PIECES.join(',')}`)
+  .option('--sections <list>', `only these, of ${SECTIONS.join(',')}`)
   .option('--conflicts <how>', 'keep (what is here), take (what the file has) or both', 'keep')
   .option('--as <form>', 'yaml, toml or json; that of the profile file where left out')
   .option('--plan', 'only tell what it would bring')

@@ -10,7 +10,7 @@ export function keysView(open: DemoPage) {
   /** What a key of the drawn board says it does. */
   const does = (code: string) =>
     open.page.locator(`[data-key="${code}"]`).getAttribute('data-does');
-  /** The binding in hand, as the inspector tells it. */
+  /** The selected binding, as the inspector tells it. */
   const sentence = async () => (await textOf('[data-sentence]')).replace(/\s+/g, ' ');
   const findings = () =>
     open.page

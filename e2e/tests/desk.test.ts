@@ -149,7 +149,7 @@ describe('what would happen', () => {
   });
 });
 
-describe('the monitor in hand', () => {
+describe('the selected monitor', () => {
   it('is turned, scaled and gets reserved edges; its windows follow', async () => {
     await press(']');
     await poll(chosen).toBe('lap');

@@ -157,7 +157,7 @@ describe('a file', () => {
     await toImport();
     await choose('other.json', JSON.stringify(other));
     await open.page.locator('[data-item]').first().waitFor();
-    // None, then the piece of the thing in hand: the rules stand before the layouts.
+    // None, then the section of the selected thing: the rules stand before the layouts.
     await press('a');
     await poll(() => open.page.locator('[data-taking=theirs]').count()).toBe(0);
     await press('p');
@@ -185,7 +185,7 @@ describe('a file', () => {
     expect(await kept()).toEqual(before);
   });
 
-  it('saved by key is the profile, whole and in pieces', async () => {
+  it('saved by key is the profile, whole and in sections', async () => {
     const before = await kept();
     await press('e');
     const download = async () => {

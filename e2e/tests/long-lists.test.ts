@@ -6,7 +6,7 @@ import { keyWorks, saved } from '../desk/sheet.ts';
 
 const running = fixture();
 
-/** True where the row in hand is wholly within the list that scrolls. */
+/** True where the selected row is wholly within the list that scrolls. */
 const IN_SIGHT = (row: Element) => {
   let list: Element | null = row.parentElement;
   while (list && !/auto|scroll/.test(getComputedStyle(list).overflowY)) list = list.parentElement;
@@ -15,7 +15,7 @@ const IN_SIGHT = (row: Element) => {
   return own.top >= around.top + head - 1 && own.bottom <= around.bottom + 1;
 };
 
-it('a long list draws what is in sight, follows the row in hand, and tells how long it is', async () => {
+it('a long list draws what is in sight, follows the selected row, and tells how long it is', async () => {
   const { url } = running.server;
   const id = await largeProfile(url);
   const { page, context, said } = await visit(running.browser, `${url}/${id}/rules`);

@@ -78,7 +78,7 @@ describe('rules, by keys', () => {
       'When a window’s app is areamap and its title is “Hazard legend” and its kind is utility, float it and put it on workspace B.',
     );
     await press('s');
-    await poll(focusedLabel).toBe('Held');
+    await poll(focusedLabel).toBe('Window is');
     await press('t');
     await tabTo('Workspace');
     await press('m');
@@ -186,7 +186,7 @@ describe('rules, by keys', () => {
     // It comes after Duty Line, where no other rule says anything of Pit Reader.
     expect((await order())[1]).toBe('rule');
     await press('s');
-    await poll(focusedLabel).toBe('Held');
+    await poll(focusedLabel).toBe('Window is');
     await type('leave');
     await press('Escape');
     await poll(() => lands('Pit Reader')).toBe('left alone | B | Korvane Wide 34 | rule 2');

@@ -36,7 +36,7 @@ const drawnAt = async (selector: string) => {
 };
 const selected = () => open.page.locator('[data-zone][data-selected=true]').getAttribute('data-zone');
 
-/** Gives a zone in hand another name, by keys. */
+/** Gives a selected zone another name, by keys. */
 async function name(text: string) {
   await press('Enter');
   await open.page.keyboard.type(text);

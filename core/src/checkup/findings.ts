@@ -7,8 +7,13 @@ export type Finding = ArrangementFinding | ProfileFinding;
 /**
  * A finding in one sentence.
  * @param name gives a window's or a monitor's name for a person
+ * @param thing gives the name of what stands at a path; the path itself where left out
  */
-export function findingText(finding: Finding, name: (id: string) => string): string {
+export function findingText(
+  finding: Finding,
+  name: (id: string) => string,
+  thing: (path: string) => string = (path) => path,
+): string {
   switch (finding.kind) {
     case 'squeeze': {
       const size = finding.axis === 'x' ? 'wide' : 'high';
@@ -27,7 +32,7 @@ export function findingText(finding: Finding, name: (id: string) => string): str
     }
     case 'unknown-name': {
       const hint = finding.nearest ? ` The nearest is ${finding.nearest}.` : '';
-      return `${finding.path} names ${finding.value}, which does not exist.${hint}`;
+      return `${thing(finding.path)} names ${finding.value}, which does not exist.${hint}`;
     }
     case 'overlap':
       return `${name(finding.monitor)} and ${name(finding.other)} overlap by ${finding.width} × ${finding.height} px on the desk ${finding.desk}.`;

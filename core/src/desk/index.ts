@@ -23,7 +23,8 @@ export {
   positionMeasures,
 } from './measures.ts';
 export { type DeskMonitor, monitorName } from './monitors.ts';
-export { ROLES, fromTheLeft } from './roles.ts';
+export { ROLES, fromTheLeft, monitorText, roleText } from './roles.ts';
+export { inchesText, screenSizeText } from './screen-size.ts';
 export {
   ANCHORS,
   type Anchor,

@@ -12,6 +12,21 @@ export function isRole(which: string): boolean {
   return (ROLES as readonly string[]).includes(which) || FROM_LEFT.test(which);
 }
 
+const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'];
+
+/** A role in words: "the widest", "second from the left". A text that is no role stays as it is. */
+export function roleText(which: string): string {
+  const number = Number(FROM_LEFT.exec(which)?.[1]);
+  if (number) return `${ORDINALS[number - 1] ?? `number ${number}`} from the left`;
+  return isRole(which) ? `the ${which}` : which;
+}
+
+/** The monitor that a name or a role means, in words: "monitor Korvane", "the widest monitor". */
+export function monitorText(which: string): string {
+  if (!isRole(which)) return `monitor ${which}`;
+  return FROM_LEFT.test(which) ? `the monitor ${roleText(which)}` : `${roleText(which)} monitor`;
+}
+
 export function isPattern(which: string): boolean {
   return /[*?]/.test(which);
 }

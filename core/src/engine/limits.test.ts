@@ -106,7 +106,7 @@ describe('ids that name members of every object', () => {
   it('but for the one that no record can keep, which is refused in words', () => {
     expect(read(profileSchema, { monitors: [{ ...monitor, id: '__proto__' }] })).toMatchObject({
       ok: false,
-      faults: [{ path: 'monitors[0].id', right: 'a name other than __proto__' }],
+      faults: [{ path: 'monitors[0].id', expected: 'a name other than __proto__' }],
     });
   });
 });

@@ -1,3 +1,4 @@
+import { countText } from '../values/count-text.ts';
 import { deskInForce } from '../desk/desk.ts';
 import { arrange } from '../engine/arrange.ts';
 import { openSession } from '../engine/open.ts';
@@ -60,7 +61,12 @@ export function layoutSvg(
   );
   const named = (tiles ?? []).map((tile, i) => ({ ...tile, name: tiled[i]!.id }));
   const layout = LAYOUTS[tiling.layout.kind].title;
-  return drawing(monitor, named, `${layout}, ${count} windows, on ${monitor.name}`, mode);
+  return drawing(
+    monitor,
+    named,
+    `${layout}, ${countText(count, 'window')}, on ${monitor.name}`,
+    mode,
+  );
 }
 
 /** The profile's first desk, with some windows without wishes on what a monitor shows. */

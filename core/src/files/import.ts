@@ -3,13 +3,13 @@ import { read, type Read } from '../values/faults.ts';
 import { differences, isFields, isSame } from './differences.ts';
 import { entriesOf, isOrdered, listEnd, valueAt, type Path } from './lists.ts';
 import { inOrder } from './merge.ts';
-import { pieceOf, type FromFile, type Piece } from './pieces.ts';
+import { sectionOf, type FromFile, type SectionId } from './sections.ts';
 import { changeText, partText } from './words.ts';
 
 /** One thing that a file would bring. */
 export interface ImportItem {
   id: string;
-  piece: Piece;
+  section: SectionId;
   /** Not here yet; here, and otherwise; or something else stands in its place here. */
   kind: 'added' | 'changed' | 'conflict';
   /** What it is: "rule 4 “Duty Line”". */
@@ -48,7 +48,7 @@ export function importItems(profile: Profile, file: FromFile): ImportItem[] {
     const own = `${text}: `;
     return {
       id,
-      piece: pieceOf(path[0]!)!,
+      section: sectionOf(path[0]!)!,
       kind: isConflict ? 'conflict' : kind,
       text,
       details: details.map((detail) =>

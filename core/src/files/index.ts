@@ -13,12 +13,19 @@ export { mergeProfiles } from './merge-profiles.ts';
 export { type Conflict, type Decisions, conflictId } from './merge.ts';
 export { type OwnText, ownTextSchema } from './own-text.ts';
 export { notReadText, parseFile, parseText } from './parse.ts';
-export { type FromFile, PIECES, PIECE_NAMES, type Piece, SCHEMA_PATH, fileOf } from './pieces.ts';
+export {
+  type FromFile,
+  SECTIONS,
+  SECTION_NAMES,
+  type SectionId,
+  SCHEMA_PATH,
+  fileOf,
+} from './sections.ts';
 export { publishedSchema } from './published-schema.ts';
 export { readFileText } from './read-text.ts';
 export { rulesCsv } from './rules-csv.ts';
 export { type PlacedFault, readProfileText } from './text-faults.ts';
 export { RETENTION_TEXT, expiredRevisions } from './retention.ts';
 export { WINDOW_COLUMNS, readWindowsCsv } from './windows-csv.ts';
-export { changeTexts, conflictWords } from './words.ts';
+export { changeTexts, conflictWords, thingAt } from './words.ts';
 export { whyNot, writeText } from './write.ts';

@@ -11,7 +11,7 @@ import {
   writeCsv,
   type Column,
 } from './csv.ts';
-import { readFile, type FromFile } from './pieces.ts';
+import { readFile, type FromFile } from './sections.ts';
 
 type When = 'command' | 'release';
 

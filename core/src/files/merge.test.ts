@@ -7,7 +7,7 @@ import { differences, isSame } from './differences.ts';
 import { importItems, withImported, type Taking } from './import.ts';
 import { mergeProfiles } from './merge-profiles.ts';
 import { conflictId, merge, type Conflict } from './merge.ts';
-import { fileOf, readFile, type FromFile, type Piece } from './pieces.ts';
+import { fileOf, readFile, type FromFile, type SectionId } from './sections.ts';
 
 const RUNS = { numRuns: 40 };
 const theirsIn = (conflicts: readonly Conflict[]) =>
@@ -161,18 +161,18 @@ describe('a file that is brought in', () => {
     );
   });
 
-  test('only of some pieces changes no other', () => {
+  test('only of some sections changes no other', () => {
     fc.assert(
       fc.property(
         anyProfile,
         anyProfile,
-        fc.constantFrom<Piece>('rules', 'boards'),
-        (profile, other, piece) => {
+        fc.constantFrom<SectionId>('rules', 'boards'),
+        (profile, other, section) => {
           const file = fileWith(fileOf(other));
-          const items = importItems(profile, file).filter((item) => item.piece === piece);
+          const items = importItems(profile, file).filter((item) => item.section === section);
           const made = withImported(profile, file, every(items));
           if (!made.ok) throw new Error(JSON.stringify(made.faults));
-          const field = piece as 'rules' | 'boards';
+          const field = section as 'rules' | 'boards';
           expect({ ...made.value, [field]: [] }).toEqual({ ...profile, [field]: [] });
         },
       ),
@@ -194,7 +194,7 @@ describe('a file that is brought in', () => {
         keys: { ...DEMO.keys, bindings: [{ ...keys, command: { command: 'undo' } }] },
       }),
     );
-    expect(items.map(({ piece, kind, canBoth }) => [piece, kind, canBoth])).toEqual([
+    expect(items.map(({ section, kind, canBoth }) => [section, kind, canBoth])).toEqual([
       ['rules', 'changed', true],
       ['rules', 'conflict', true],
       ['rules', 'added', false],

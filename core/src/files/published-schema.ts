@@ -1,18 +1,18 @@
 import { PROFILE_VERSION } from '../model/migrate.ts';
 import { profileJson } from './compact.ts';
 import { helpFor } from './help.ts';
-import { SCHEMA_URL } from './pieces.ts';
+import { SCHEMA_URL } from './sections.ts';
 import { withEachPart, type JsonSchema } from './schema-json.ts';
 import { withSharedParts } from './shared-parts.ts';
 
-/** The published JSON Schema of profile files, whole or of some pieces. */
+/** The published JSON Schema of profile files, whole or of some sections. */
 export function publishedSchema(): JsonSchema {
   const { $schema, properties, required: _monitors, ...rest } = profileJson();
   const said = described({
     ...($schema !== undefined && { $schema }),
     $id: SCHEMA_URL,
     title: `Sorn profile, version ${PROFILE_VERSION}`,
-    description: 'A profile, or some pieces of one. A whole one has its monitors.',
+    description: 'A profile, or some sections of one. A whole one has its monitors.',
     ...rest,
     properties: {
       $schema: { type: 'string' },

@@ -2,7 +2,7 @@ import { faultText, type Fault, type Read } from '../values/faults.ts';
 import type { Format } from './format.ts';
 import { readKeysCsv } from './keys-csv.ts';
 import { notReadText, parseFile } from './parse.ts';
-import { readFile, type FromFile } from './pieces.ts';
+import { readFile, type FromFile } from './sections.ts';
 import { spanOf, stepsOf } from './positions.ts';
 import { readRulesCsv } from './rules-csv.ts';
 
@@ -10,7 +10,7 @@ import { readRulesCsv } from './rules-csv.ts';
 export type FileRead = { ok: true; value: FromFile } | { ok: false; lines: string[] };
 
 /**
- * Reads a file by its name and text: a profile or pieces of one in JSON, YAML or TOML, or a table (CSV) of rules
+ * Reads a file by its name and text: a profile or sections of one in JSON, YAML or TOML, or a table (CSV) of rules
  * or of keys, which its first line tells apart.
  *
  * @param bundles of the profile that it is brought into: keys can name them

@@ -7,7 +7,7 @@ import { textIn } from './bytes.ts';
 import { FORMATS } from './format.ts';
 import { readKeysCsv } from './keys-csv.ts';
 import { parseFile, parseText, textFaultText } from './parse.ts';
-import { fileOf, readFile } from './pieces.ts';
+import { fileOf, readFile } from './sections.ts';
 import { readRulesCsv } from './rules-csv.ts';
 
 const utf8 = (text: string) => new TextEncoder().encode(text);

@@ -9,7 +9,7 @@ import { compactProfile } from './compact.ts';
 import { FORMATS } from './format.ts';
 import { keysCsv, readKeysCsv } from './keys-csv.ts';
 import { parseText } from './parse.ts';
-import { fileOf, PIECE_FIELDS, PIECES, readFile } from './pieces.ts';
+import { fileOf, SECTION_FIELDS, SECTIONS, readFile } from './sections.ts';
 import { publishedSchema } from './published-schema.ts';
 import { readRulesCsv, rulesCsv } from './rules-csv.ts';
 import { writeText } from './write.ts';
@@ -31,13 +31,13 @@ describe('a profile that leaves and comes back is the same', () => {
     );
   });
 
-  test('in pieces: each says its own part, and nothing else', () => {
+  test('in sections: each says its own part, and nothing else', () => {
     fc.assert(
-      fc.property(anyProfile, fc.constantFrom(...PIECES), (profile, piece) => {
-        const parsed = readFile(fileOf(profile, [piece]));
+      fc.property(anyProfile, fc.constantFrom(...SECTIONS), (profile, section) => {
+        const parsed = readFile(fileOf(profile, [section]));
         if (!parsed.ok) throw new Error(JSON.stringify(parsed.faults));
-        expect(parsed.value.says).toEqual(PIECE_FIELDS[piece].map((field) => [field]));
-        for (const field of PIECE_FIELDS[piece])
+        expect(parsed.value.says).toEqual(SECTION_FIELDS[section].map((field) => [field]));
+        for (const field of SECTION_FIELDS[section])
           expect(parsed.value.profile[field]).toEqual(profile[field]);
       }),
       RUNS,
@@ -64,8 +64,8 @@ describe('a profile that leaves and comes back is the same', () => {
       publishedSchema(),
     );
     fc.assert(
-      fc.property(anyProfile, fc.subarray([...PIECES]), (profile, pieces) => {
-        for (const file of [fileOf(profile), fileOf(profile, pieces), profile]) {
+      fc.property(anyProfile, fc.subarray([...SECTIONS]), (profile, sections) => {
+        for (const file of [fileOf(profile), fileOf(profile, sections), profile]) {
           validate(file);
           expect(validate.errors ?? []).toEqual([]);
         }

@@ -17,7 +17,7 @@ import {
   writeCsv,
   type Column,
 } from './csv.ts';
-import { readFile, type FromFile } from './pieces.ts';
+import { readFile, type FromFile } from './sections.ts';
 
 /** Settings that are on or off, and those that are more than a word. */
 const FLAGS: readonly Setting[] = ['stayAbove', 'everywhere', 'focus', 'remember'];

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, test } from 'vitest';
 import { profileSchema, type Profile } from '../model/profile.ts';
 import { withGap, withLayoutField, withPlain } from '../tiling/settings-edit.ts';
-import { changeTexts } from './words.ts';
+import { changeTexts, thingAt } from './words.ts';
 
 const demo = profileSchema.parse(
   JSON.parse(
@@ -59,5 +59,30 @@ describe('what changed, in words', () => {
     expect(texts).toContainEqual(
       expect.stringMatching(`^zone ${zone!.name} of board .*: rows .* → 1, 2$`),
     );
+  });
+});
+
+describe('what stands at a path of a fault, by its name', () => {
+  test.each([
+    [
+      'rules[0].then.monitor',
+      `rule 1 “${demo.rules[0]!.name!}”: monitor`,
+      ['rules', demo.rules[0]!.id, 'then', 'monitor'],
+    ],
+    [
+      'monitors[1].scale',
+      `monitor ${demo.monitors[1]!.name!}: scale`,
+      ['monitors', demo.monitors[1]!.id, 'scale'],
+    ],
+    ['tiling.gaps.inner', 'inner gap', ['tiling', 'gaps', 'inner']],
+    ['rules[99].on', 'rules', ['rules']],
+  ])('%s', (path, text, steps) => {
+    expect(thingAt(demo, path)).toEqual({ text, path: steps });
+  });
+
+  test('a condition is one of several of a rule', () => {
+    const { text, path } = thingAt(demo, 'rules[0].when.all[0].is');
+    expect(path).toEqual(['rules', demo.rules[0]!.id, 'when', 'all']);
+    expect(text).toContain('rule 1');
   });
 });

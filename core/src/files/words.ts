@@ -1,3 +1,4 @@
+import { stepsOf, type PathStep } from './positions.ts';
 import type { KeyCommand } from '../commands/registry.ts';
 import { commandText } from '../commands/command.ts';
 
@@ -149,6 +150,35 @@ function namesText(list: Path, names: unknown, profile: Profile): string {
     return list[0] === 'workspaces' ? name : (entry?.name ?? name);
   };
   return (names as readonly string[]).map(called).join(', ');
+}
+
+/** A thing of a profile that a fault or finding is about. */
+export interface NamedThing {
+  /** "rule 5 “Duty Line”: monitor". */
+  text: string;
+  /** The path to it by what entries of lists are known by: ["rules", "duty", "then", "monitor"]. */
+  path: Path;
+}
+
+/** What stands at a path as faults tell it, such as "rules[4].then.monitor". */
+export function thingAt(profile: Profile, faultPath: string): NamedThing {
+  const path: string[] = [];
+  let value: unknown = profile;
+  for (const step of stepsOf(faultPath)) {
+    const names = Array.isArray(value) ? entriesOf(path, value) : null;
+    // A list without entries of their own is one value: what is in it has no name.
+    const name = typeof step === 'number' ? names && [...names.keys()][step] : step;
+    if (typeof name !== 'string') break;
+    path.push(name);
+    value = (value as Record<PathStep, unknown> | undefined)?.[step];
+  }
+  const end = entryEnd(path);
+  const field = path.slice(end);
+  const text = [
+    ...(end > 0 ? [subject(path.slice(0, end), profile)] : []),
+    ...(field.length > 0 ? [fieldWords(field)] : []),
+  ].join(': ');
+  return { text, path };
 }
 
 /** What a part of a profile is called: an entry of a list, or a setting. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readFile } from '../files/pieces.ts';
+import { readFile } from '../files/sections.ts';
 import { scriptSchema } from '../simulate/script.ts';
 import { profileSchema } from './profile.ts';
 import { sessionSchema } from './session.ts';
@@ -50,7 +50,7 @@ describe('a file from before version 4', () => {
     expect(opposite({ version: 4 })).toBe('other-side');
   });
 
-  it('in pieces says nothing that it did not say', () => {
+  it('in sections says nothing that it did not say', () => {
     const rules = readFile({ version: 3, rules: [] });
     expect(rules.ok && rules.value.says).toEqual([['rules']]);
     const layouts = readFile({ version: 3, placing: {} });

@@ -26,13 +26,13 @@ const base = profileSchema.parse({
 const order = ({ rules }: Profile) => rules.map(({ id }) => id).join(' ');
 
 describe('the list of rules', () => {
-  it('takes a new rule behind the one in hand, or first, with an id of its own', () => {
+  it('takes a new rule behind the selected one, or first, with an id of its own', () => {
     expect(order(withNewRule(base, EMPTY_RULE, 'b').profile)).toBe('a b rule c');
     const twice = withNewRule(withNewRule(base, EMPTY_RULE, null).profile, EMPTY_RULE, null);
     expect([order(twice.profile), twice.id]).toEqual(['rule-2 rule a b c', 'rule-2']);
   });
 
-  it('has a rule once more behind the first, without it, and with another in hand then', () => {
+  it('has a rule once more behind the first, without it, and with another selected then', () => {
     const copied = ruleDuplicated(base, 'a');
     expect([order(copied.profile), copied.id]).toEqual(['a a-2 b c', 'a-2']);
     expect(copied.profile.rules[1]).toMatchObject({ name: 'First, copy', then: { zone: 'left' } });

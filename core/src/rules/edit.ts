@@ -1,7 +1,7 @@
 import type { Profile } from '../model/profile.ts';
 import type { Rule, RuleSettings } from '../model/rule.ts';
 
-/** A profile that was changed, and the rule that is in hand then. */
+/** A profile that was changed, and the rule that is selected then. */
 export interface RuleEdited {
   profile: Profile;
   id: string;
@@ -42,7 +42,7 @@ export function ruleDuplicated(profile: Profile, id: string): RuleEdited {
   return withNewRule(profile, copy, id, id);
 }
 
-/** Without a rule; the next one is in hand then, else the one before. */
+/** Without a rule; the next one is selected then, else the one before. */
 export function withoutRule(profile: Profile, id: string): { profile: Profile; id: string | null } {
   const at = profile.rules.findIndex((rule) => rule.id === id);
   const rules = profile.rules.filter((rule) => rule.id !== id);

@@ -18,5 +18,6 @@ export {
   settingsWords,
   textOf,
   whenWords,
+  withMonitorNames,
 } from './say.ts';
 export { ruleSentence } from './sentence.ts';

@@ -1,3 +1,4 @@
+import { monitorText } from '../desk/roles.ts';
 import {
   GROUPS,
   type Condition,
@@ -105,7 +106,7 @@ const SETTING_WORDS: {
 } = {
   held: (held) => [strong(HELD_WORDS[held])],
   workspace: (id) => [plainText('workspace '), strong(id)],
-  monitor: (name) => [plainText('monitor '), strong(name)],
+  monitor: (which) => [strong(monitorText(which))],
   zone: (zone) => [plainText('zone '), strong(quoted(zone))],
   placing: (placing) => [plainText('placed '), strong(snapText(placing))],
   size: ({ width, height }) => [strong(`${width} × ${height}`)],
@@ -132,6 +133,21 @@ export function settingWords<S extends Setting>(then: RuleSettings, setting: S):
   const value = then[setting];
   if (value === undefined) return null;
   return SETTING_WORDS[setting](value as never);
+}
+
+/** A rule as a person reads it: with the names of monitors in the place of their ids. */
+export function withMonitorNames<R extends Pick<Rule, 'when' | 'then'>>(
+  rule: R,
+  nameOf: (id: string) => string,
+): R {
+  const { when, then } = rule;
+  const named = (condition: Condition): Condition =>
+    condition.of === 'monitor' ? { ...condition, is: nameOf(condition.is) } : condition;
+  return {
+    ...rule,
+    when: { all: when.all.map(named), any: when.any.map(named), none: when.none.map(named) },
+    then: then.monitor === undefined ? then : { ...then, monitor: nameOf(then.monitor) },
+  };
 }
 
 /** What a setting of a rule says, in words; empty where the rule does not give it. */

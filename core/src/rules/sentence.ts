@@ -1,3 +1,4 @@
+import { monitorText } from '../desk/roles.ts';
 import type { Condition, Rule, RuleSettings, Setting } from '../model/rule.ts';
 import { snapText } from '../values/snap-text.ts';
 import { isAboutText } from './facts.ts';
@@ -84,7 +85,7 @@ type Order<S extends Setting> = (value: NonNullable<RuleSettings[S]>) => Words[]
 /** Where a window is put: these go together. */
 const PLACES: { [S in Setting]?: Order<S> } = {
   workspace: (id) => [plainText('on '), strong(`workspace ${id}`)],
-  monitor: (name) => [plainText('on '), strong(`monitor ${name}`)],
+  monitor: (which) => [plainText('on '), strong(monitorText(which))],
   zone: (zone) => [plainText('in '), strong(`zone ${quoted(zone)}`)],
   placing: (placing) => [strong(snapText(placing))],
   corner: (corner) => [strong(CORNER_WORDS[corner])],

@@ -17,8 +17,8 @@ describe('a rule in words', () => {
         when: { all: [{ of: 'app', is: 'areamap' }] },
         then: { workspace: 'M', zone: 'Middle', monitor: 'widest' },
       },
-      'When a window’s app is areamap, put it on workspace M on monitor widest in zone “Middle”.',
-      'app is areamap → workspace M, monitor widest, zone “Middle”',
+      'When a window’s app is areamap, put it on workspace M on the widest monitor in zone “Middle”.',
+      'app is areamap → workspace M, the widest monitor, zone “Middle”',
     ],
     [
       {

@@ -17,7 +17,10 @@ export interface Rating {
 }
 
 /** Rates the windows as they are arranged. */
-export function rate(share: number, { tiled, overflow, tiles, monitor }: ArrangedWorkspace): Rating {
+export function rate(
+  share: number,
+  { tiled, overflow, tiles, monitor }: ArrangedWorkspace,
+): Rating {
   const { scale } = monitor;
   let met = 0;
   let wasted = 0;

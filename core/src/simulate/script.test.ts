@@ -88,8 +88,6 @@ describe('a script', () => {
     expect(faults({ steps: [{ release: 'now' }] })).toEqual([
       'steps[0].release: one of taken, dropped',
     ]);
-    expect(faults({ stebs: [] })).toContainEqual(
-      'stebs: a known field; the nearest is steps',
-    );
+    expect(faults({ stebs: [] })).toContainEqual('stebs: a known field; the nearest is steps');
   });
 });

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest';
 import { checkProfile } from '../checkup/profile.ts';
 import { deskInForce } from '../desk/desk.ts';
 import { openSession } from '../engine/open.ts';
-import { PIECES } from '../files/pieces.ts';
+import { SECTIONS } from '../files/sections.ts';
 import { changeTexts } from '../files/words.ts';
 import { keyMap } from '../keys/map.ts';
 
@@ -56,9 +56,9 @@ describe('a profile made of three answers', () => {
 
 describe('starting over', () => {
   const profile = profileSchema.parse(OFFICE);
-  test.each(PIECES)('changes %s, and no other part', (piece) => {
-    const fresh = startedOver(profile, piece, apps);
-    const others = PIECES.filter((other) => other !== piece);
+  test.each(SECTIONS)('changes %s, and no other part', (section) => {
+    const fresh = startedOver(profile, section, apps);
+    const others = SECTIONS.filter((other) => other !== section);
     const back = others.reduce((made, other) => startedOver(made, other, apps), fresh);
     expect(back).toEqual(allStartedOver(profile, apps));
     expect(fresh.monitors).toEqual(profile.monitors);

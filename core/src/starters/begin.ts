@@ -2,7 +2,7 @@ import { commandText } from '../commands/command.ts';
 import { quickFixesFor } from '../checkup/quick-fixes.ts';
 import { checkKeys } from '../checkup/keys.ts';
 import { checkProfile } from '../checkup/profile.ts';
-import { PIECES, withPiece, type Piece } from '../files/pieces.ts';
+import { SECTIONS, withSection, type SectionId } from '../files/sections.ts';
 import { asOwn, withBinding, withMerged } from '../keys/edit.ts';
 import { freeKeys, nearestFree } from '../keys/free-keys.ts';
 import { keyMap, type KeyBinding } from '../keys/map.ts';
@@ -91,10 +91,10 @@ function withBoardsThatFit(profile: Profile): Profile {
 }
 
 /**
- * A profile in which a piece begins anew, out of the starters. Desks keep the monitors, which are what
+ * A profile in which a section begins anew, out of the starters. Desks keep the monitors, which are what
  * stands on the table, and lose where they stand and what they show.
  */
-export function startedOver(profile: Profile, piece: Piece, apps: Profile['apps']): Profile {
+export function startedOver(profile: Profile, section: SectionId, apps: Profile['apps']): Profile {
   const { monitors } = profile;
   const fresh = withBoardsThatFit(
     profileSchema.parse({
@@ -105,10 +105,10 @@ export function startedOver(profile: Profile, piece: Piece, apps: Profile['apps'
       tiling: { gaps: GAPS },
     }),
   );
-  return withPiece(profile, piece, fresh);
+  return withSection(profile, section, fresh);
 }
 
-/** A profile in which all pieces begin anew. */
+/** A profile in which all sections begin anew. */
 export function allStartedOver(profile: Profile, apps: Profile['apps']): Profile {
-  return PIECES.reduce((made, piece) => startedOver(made, piece, apps), profile);
+  return SECTIONS.reduce((made, section) => startedOver(made, section, apps), profile);
 }

@@ -32,7 +32,7 @@ export const LAYOUTS = Object.fromEntries(
   LAYOUT_KINDS.map((kind) => [kind, { ...DEFINITIONS[kind], can: abilitiesOf(kind) }]),
 ) as unknown as { [K in LayoutKind]: LayoutInfo<K> };
 
-/** The definition of the layout in hand, whichever kind it is. */
+/** The definition of a layout, whichever kind it is. */
 export function definitionOfLayout(layout: Layout): LayoutInfo<LayoutKind> {
   return LAYOUTS[layout.kind] as unknown as LayoutInfo<LayoutKind>;
 }

@@ -10,6 +10,7 @@ export {
   parametersOf,
 } from './layout.ts';
 export { MODIFIERS, type Modifier, inOrder, isModifierCode, modifierOf } from './modifiers.ts';
+export { countText } from './count-text.ts';
 export { hasPattern } from './pattern.ts';
 export { snapTargetText, snapText } from './snap-text.ts';
 export {

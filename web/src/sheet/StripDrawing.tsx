@@ -1,3 +1,4 @@
+import { countText } from '@sorn/core/values';
 import { windowName, type ArrangedWorkspace } from '@sorn/core/engine';
 import { useProfileStore } from '../state/profile-context.ts';
 import { shortened } from './text-width.ts';
@@ -17,7 +18,7 @@ export function StripDrawing({ arranged, view }: { arranged: ArrangedWorkspace; 
   return (
     <g
       role="img"
-      aria-label={`${isRow ? 'Tabs' : 'List'} of ${windows.length} windows`}
+      aria-label={`${isRow ? 'Tabs' : 'List'} of ${countText(windows.length, 'window')}`}
       data-strip={strip.kind}
     >
       {windows.map((window, i) => {

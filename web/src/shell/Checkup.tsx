@@ -1,6 +1,7 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { findingText, groupedFindings, type Finding, type FindingGroup } from '@sorn/core/checkup';
 import { monitorName } from '@sorn/core/desk';
+import { thingAt } from '@sorn/core/files';
 import { windowName } from '@sorn/core/engine';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
@@ -99,7 +100,9 @@ function FindingLine({ finding, onClose }: { finding: Finding; onClose: () => vo
     </TextButton>
   );
   return (
-    <Line text={findingText(finding, nameOf)}>
+    <Line
+      text={findingText(finding, nameOf, (path) => thingAt(store.getState().profile, path).text)}
+    >
       {'window' in finding &&
         way('Go to it', () =>
           store.getState().happen({ type: 'window-focused', id: finding.window }),
@@ -111,10 +114,30 @@ function FindingLine({ finding, onClose }: { finding: Finding; onClose: () => vo
           selected.getState().takeRule(finding.rule);
           void navigate('rules');
         })}
+      {finding.kind === 'unknown-name' &&
+        way('Show it', () => {
+          const [list = '', entry = ''] = thingAt(store.getState().profile, finding.path).path;
+          if (list === 'rules') selected.getState().takeRule(entry);
+          void navigate(VIEW_OF[list] ?? 'files');
+        })}
       {'about' in finding && way('Show the keys', () => void navigate('keys'))}
       {OF_DESK.includes(finding.kind) && way('Show the desk', () => void navigate('desk'))}
     </Line>
   );
 }
+
+/** The view in which a part of the profile is set. */
+const VIEW_OF: Readonly<Record<string, string>> = {
+  monitors: 'desk',
+  desks: 'desk',
+  workspaces: 'desk',
+  tiling: 'tiling',
+  boards: 'zones',
+  placing: 'zones',
+  rules: 'rules',
+  apps: 'rules',
+  start: 'rules',
+  keys: 'keys',
+};
 
 const OF_DESK: readonly Finding['kind'][] = ['overlap', 'apart', 'unreached', 'homed-nowhere'];

@@ -43,7 +43,7 @@ function Lists({ onClose }: { onClose: () => void }) {
       id,
       key: String(i + 1),
       text: name,
-      says: plugged.includes(id) ? 'plugged in; pull it' : 'not plugged in; plug it in',
+      says: plugged.includes(id) ? 'plugged in; unplug' : 'not plugged in; plug in',
       isOn: plugged.includes(id),
       run: () => pull(id),
     })),
@@ -76,7 +76,7 @@ function Lists({ onClose }: { onClose: () => void }) {
   });
   return (
     <>
-      <List title="Cables" note="a digit pulls or plugs" lines={lines.cables} onTake={take} />
+      <List title="Cables" note="a digit plugs in or unplugs" lines={lines.cables} onTake={take} />
       <List title="Desks" note={desk.because} lines={lines.desks} onTake={take} />
       <List title="Mode" note="of this desk, for now" lines={lines.modes} onTake={take} />
     </>

@@ -1,9 +1,10 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { bindingId } from '@sorn/core/checkup';
 import { commandText, LAST, RUNNABLE, type Command } from '@sorn/core/commands';
+import { monitorName } from '@sorn/core/desk';
 import { nearness } from '@sorn/core/engine';
 import { bindingText, keyMap } from '@sorn/core/keys';
-import { knownWindows, textOf, whenWords } from '@sorn/core/rules';
+import { knownWindows, textOf, whenWords, withMonitorNames } from '@sorn/core/rules';
 import { LAYOUTS } from '@sorn/core/tiling';
 import { keysCaps, LAYOUT_KINDS, MODES } from '@sorn/core/values';
 import { Command as Finder } from 'cmdk';
@@ -188,7 +189,7 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
       ),
       ...profile.rules.map((rule, at) => ({
         group: 'Rules',
-        text: `${at + 1} ${rule.name ?? textOf(whenWords(rule.when))}`,
+        text: `${at + 1} ${rule.name ?? textOf(whenWords(withMonitorNames(rule, (id) => monitorName(profile, id)).when))}`,
         run: () => {
           selected.getState().takeRule(rule.id);
           void navigate('rules');

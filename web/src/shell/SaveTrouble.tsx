@@ -1,3 +1,4 @@
+import { countText } from '@sorn/core/values';
 import { Box, Button, chakra, Flex } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { useProfileStore, useProfileStoreApi } from '../state/profile-context.ts';
@@ -26,8 +27,8 @@ export function SaveTrouble({ onPanel }: { onPanel: (panel: PanelName) => void }
     return (
       <Bar isTrouble>
         <chakra.span flex="1">
-          Changed here and in another window: {conflicts} {conflicts === 1 ? 'field' : 'fields'} to
-          decide. Until then nothing of the profile is saved here.
+          Changed here and in another window: {countText(conflicts, 'field')} to decide. Until then
+          nothing of the profile is saved here.
         </chakra.span>
         <Button size="xs" borderRadius="edge" onClick={() => onPanel('conflicts')}>
           Decide <KeyCaps caps={['Ctrl', 'Enter']} />

@@ -1,3 +1,4 @@
+import { countText } from '@sorn/core/values';
 import { chakra, Flex, IconButton } from '@chakra-ui/react';
 import { ChevronDown, Moon, Redo2, Settings2, Sun, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
@@ -58,11 +59,7 @@ function FindingsCount({ onPanel }: { onPanel: (panel: PanelName) => void }) {
   const findings = useFindings();
   const found = findings && findingCount(findings);
   const text =
-    found === null
-      ? 'Findings …'
-      : found === 0
-        ? 'No findings'
-        : `${found} ${found === 1 ? 'finding' : 'findings'}`;
+    found === null ? 'Findings …' : found === 0 ? 'No findings' : countText(found, 'finding');
   return (
     <chakra.button
       type="button"

@@ -8,7 +8,7 @@ export interface ChosenFile {
 }
 
 /**
- * Reads a chosen file: a profile or pieces of one, or a table of rules or keys. Never throws.
+ * Reads a chosen file: a profile or sections of one, or a table of rules or keys. Never throws.
  * @param bundles of the profile that it is brought into
  */
 export async function readChosen(

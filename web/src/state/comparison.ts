@@ -3,7 +3,7 @@ import type { Profile, Session } from '@sorn/core/model';
 import { useMemo } from 'react';
 import { useProfileStore } from './profile-context.ts';
 
-/** The desk in hand as it is, and as it would be with another profile. */
+/** The desk as it is, and as it would be with another profile. */
 export function useComparison(next: Profile | undefined): {
   now: { profile: Profile; session: Session };
   then: { profile: Profile; session: Session };

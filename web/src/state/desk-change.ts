@@ -19,7 +19,7 @@ export function pluggedIn(profile: Profile, session: Session): readonly string[]
   return [...monitors, ...others].map(({ id }) => id);
 }
 
-/** Asks for a monitor to be pulled, or plugged in: what would happen is shown first. */
+/** Asks for a monitor to be unplugged, or plugged in: what would happen is shown first. */
 export function useCable(): (monitor: string) => void {
   const store = useProfileStoreApi();
   const proposals = useProposal.use();
@@ -33,7 +33,7 @@ export function useCable(): (monitor: string) => void {
       .getState()
       .proposeEvent(
         { type: 'monitors-changed', connected, byHand: true },
-        isIn ? `Pull the cable of ${name}` : `Plug in ${name}`,
+        isIn ? `Unplug ${name}` : `Plug in ${name}`,
       );
   };
 }

@@ -9,7 +9,7 @@ type Stores<T> = (<S>(select: (state: T) => S) => S) & {
 };
 
 /**
- * Something of the page that belongs to the profile in hand: each time a profile is opened it begins anew, so that
+ * Something of the page that belongs to the profile that is open: each time a profile is opened it begins anew, so that
  * nothing of another one has to be reset.
  *
  * @param begin makes its first state

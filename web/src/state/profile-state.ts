@@ -21,7 +21,7 @@ export interface LogEntry {
 export type UndoEntry =
   { profile: Profile; text: OwnText | null } | { step: Session['past'][number] };
 
-/** The profile in hand: what is wanted, what is there, and how far both are saved. */
+/** The profile that is open: what is wanted, what is there, and how far both are saved. */
 export interface ProfileStore {
   id: string;
   profile: Profile;

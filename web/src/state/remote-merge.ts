@@ -12,7 +12,7 @@ export interface Conflicting {
   conflicts: readonly Conflict[];
 }
 
-/** What is in hand, where it differs from what the server had. */
+/** What this page has, and what it last knew of the server. */
 interface SyncDependencies {
   /** What the server had at the base, where it was last heard of. */
   known: { revision: number; profile: Profile };
@@ -22,7 +22,7 @@ interface SyncDependencies {
   sent: readonly Profile[];
 }
 
-/** What somebody else saved, read and merged with what is in hand. */
+/** What somebody else saved, read and merged with what is here. */
 export interface RemoteMerge {
   theirs: StoredProfile;
   base: Profile | null;
@@ -31,7 +31,7 @@ export interface RemoteMerge {
 }
 
 /**
- * Reads what the server has now and merges it with what is in hand, field by field.
+ * Reads what the server has now and merges it with what is here, field by field.
  * @returns null where there is nothing newer, or it cannot be read now
  */
 export async function mergeRemote(
@@ -44,7 +44,7 @@ export async function mergeRemote(
   const begun =
     (await arrivedUnanswered(id, base, sent)) ??
     (known.revision === base ? known.profile : await profileAt(id, base));
-  // Whatever was done while that was read is part of what is in hand.
+  // Whatever was done while that was read is part of what is here.
   return { theirs, base: begun, ...mergeProfiles(begun, dependencies().mine, theirs.profile) };
 }
 

@@ -1,6 +1,6 @@
 import { perProfile } from './per-profile.ts';
 
-/** What is in hand across views: Rehearse can make a rule that the Rules view goes on with. */
+/** What is selected across views: Rehearse can make a rule that the Rules view goes on with. */
 interface InHand {
   rule: string | null;
   /** A binding, by its id in the map. */

@@ -23,7 +23,7 @@ const ROW_HEIGHT = 31;
 const HEADING_HEIGHT = 30;
 const HEAD_HEIGHT = 26;
 
-/** A table that scrolls by itself, one row of which is in hand. Of a long one only what is in sight is drawn. */
+/** A table that scrolls by itself, one row of which is selected. Of a long one only what is in sight is drawn. */
 export function DataTable<R extends object>(props: {
   label: string;
   rows: readonly R[];

@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 
-/** A line of a list in the inspector, one of which is in hand or in force: its name, and what stands around it. */
+/** A line of a list in the inspector, one of which is selected or in force: its name, and what stands around it. */
 export function ListLine(props: {
   name: string;
   isHere: boolean;

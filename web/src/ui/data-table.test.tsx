@@ -51,7 +51,7 @@ function drawTable(rows: readonly Row[], headingOf?: (row: Row) => string) {
 }
 
 describe('a table', () => {
-  it('shows its rows in their order, marks the one in hand, and tells which one is pressed', async () => {
+  it('shows its rows in their order, marks the selected one, and tells which one is pressed', async () => {
     const { user, chosen, lines } = drawTable(ROWS);
     expect(lines()).toEqual(['Maps3', 'Notes20', 'Post1']);
     const marked = document.querySelectorAll('[data-selected=true]');

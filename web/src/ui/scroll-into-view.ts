@@ -1,7 +1,7 @@
 import { useEffect, useRef, type RefObject } from 'react';
 
 /**
- * Keeps what is in hand in sight, in a list that scrolls.
+ * Keeps what is here in sight, in a list that scrolls.
  *
  * @param place where it stands in the list: one that is moved is followed
  */

@@ -19,9 +19,9 @@ interface VirtualRows<E extends HTMLElement> {
 }
 
 /**
- * Of a long list only the rows in sight are drawn, and some around them. The row in hand is kept in sight.
+ * Of a long list only the rows in sight are drawn, and some around them. The selected row is kept in sight.
  *
- * @param at the place of the row in hand; -1 for none
+ * @param at the place of the selected row; -1 for none
  * @param heightOf in pixels
  * @param headHeight of what covers the top while the list scrolls
  */

@@ -1,3 +1,4 @@
+import { countText } from '../../values/count-text.ts';
 import type { ZoneDivision } from '../../zones/division.ts';
 import { largenessOf } from '../../model/window-mode.ts';
 import { inDirections, type CommandFunctions } from './command-functions.ts';
@@ -128,7 +129,7 @@ function edgeMoved(window: SessionWindow, direction: Direction, pixels: number, 
   return {
     about: window.id,
     decided: `${edge} edge ${pixels > 0 ? 'out' : 'in'} by ${Math.abs(pixels)} px`,
-    because: `${pixels > 0 ? 'grown by key' : 'shrunk by key'}${others > 0 ? `; ${others} other windows along that line go with it` : ''}`,
+    because: `${pixels > 0 ? 'grown by key' : 'shrunk by key'}${others > 0 ? `; ${countText(others, 'other window')} along that line ${others === 1 ? 'goes' : 'go'} with it` : ''}`,
     pixels,
   };
 }

@@ -1,3 +1,4 @@
+import { countText } from '../../values/count-text.ts';
 import { nothingTyped, type CommandFunctions } from './command-functions.ts';
 import { LAST } from '../../commands/command.ts';
 import { monitorOf } from '../../desk/desk.ts';
@@ -46,7 +47,7 @@ function saveLineup(context: CommandContext, name: string): Outcome {
   ]);
   return applied(next, {
     about: workspace,
-    decided: `lineup ${name}: ${saved.windows.length} windows with their places`,
+    decided: `lineup ${name}: ${countText(saved.windows.length, 'window')} with ${saved.windows.length === 1 ? 'its place' : 'their places'}`,
     because: former ? 'saved by key; the one of that name is replaced' : 'saved by key',
   });
 }
@@ -102,7 +103,7 @@ function recallLineup(context: CommandContext, which: string): Outcome {
     next ? withFocus(placed, next) : placed,
     {
       about: there.workspace,
-      decided: `${name}: ${count} windows on workspace ${there.workspace}`,
+      decided: `${name}: ${countText(count, 'window')} on workspace ${there.workspace}`,
       because: isSamePlace
         ? 'recalled to where it was'
         : `recalled on ${monitorOf(context.desk, there.monitor).name}`,

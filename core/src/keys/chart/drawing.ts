@@ -1,3 +1,4 @@
+import { countText } from '../../values/count-text.ts';
 import { shortText } from '../../commands/command.ts';
 import { BASE } from '../../model/keys.ts';
 import type { Profile } from '../../model/profile.ts';
@@ -97,7 +98,7 @@ export function chartSvg(
     `<rect width="${round(w)}" height="${round(h)}" fill="${colours.ground}"/>`,
     `<rect x="12" y="12" width="${round(w - 24)}" height="${round(h - 24)}" rx="2" fill="${colours.sheet}" stroke="${colours.hairline}"/>`,
     `<text x="${MARGIN}" y="36" font-size="15" font-weight="650">${html(profile.name)}</text>`,
-    `<text x="${round(w - MARGIN)}" y="36" font-size="12" text-anchor="end" style="fill:${colours.slate}">Keys · main modifier ${profile.keys.main} · ${keyMap(profile).length} bindings</text>`,
+    `<text x="${round(w - MARGIN)}" y="36" font-size="12" text-anchor="end" style="fill:${colours.slate}">Keys · main modifier ${profile.keys.main} · ${countText(keyMap(profile).length, 'binding')}</text>`,
     board.svg,
     ...texts,
     '</svg>',

@@ -4,7 +4,7 @@ import { compactProfile } from '../../files/compact.ts';
 import { readDesktopEntry } from '../../files/desktop-entry.ts';
 import { FORMATS } from '../../files/format.ts';
 import { keysCsv } from '../../files/keys-csv.ts';
-import { fileOf } from '../../files/pieces.ts';
+import { fileOf } from '../../files/sections.ts';
 import { readFileText } from '../../files/read-text.ts';
 import { rulesCsv } from '../../files/rules-csv.ts';
 import { readProfileText } from '../../files/text-faults.ts';

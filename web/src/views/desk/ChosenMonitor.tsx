@@ -8,7 +8,7 @@ import type { DeskEdits } from './edits.ts';
 const NEAR = 8;
 const CORNER = 12;
 
-/** The monitor in hand: a heavy frame outside its edge. */
+/** The selected monitor: a heavy frame outside its edge. */
 export function ChosenFrame({ monitor, view }: { monitor: DeskMonitor; view: Viewport }) {
   const { x, y, width, height } = onSheet(view, monitor);
   const [left, top, right, bottom] = [x - 4, y - 4, x + width + 4, y + height + 4];

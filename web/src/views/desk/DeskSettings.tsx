@@ -82,9 +82,9 @@ export function DeskSettings({ deskLayout, edits }: { deskLayout: DeskLayout; ed
             onChange={(mode) => edits.setDesk((there) => ({ ...there, mode }))}
           />
           {present.mode === 'one' && (
-            <SettingRow label="Lit alone">
+            <SettingRow label="The only one lit">
               <Select
-                label="Lit alone"
+                label="The only one lit"
                 value={present.only ?? ''}
                 options={[
                   { value: '', text: 'the primary' },

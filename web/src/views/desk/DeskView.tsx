@@ -15,7 +15,7 @@ import { Ways } from './Ways.tsx';
 import { useDeskKeys } from './desk-keys.ts';
 import { useDeskEdits } from './edits.ts';
 
-/** Which monitors there are and where they stand; one of them is in hand. */
+/** Which monitors there are and where they stand; one of them is selected. */
 export function DeskView() {
   const deskLayout = useDeskLayout();
   const { desk, focused } = deskLayout;

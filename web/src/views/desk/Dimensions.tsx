@@ -54,7 +54,7 @@ function lineAt(measure: PositionMeasure, { monitor, edits, view }: Props) {
     : { at: first.y - OFF, toward: first.y };
 }
 
-/** Dimension lines: how the monitor in hand stands off the one beside it, and its reserved edges. */
+/** Dimension lines: how the selected monitor stands off the one beside it, and its reserved edges. */
 export function DeskLines(props: Props) {
   const { monitor, edits, view } = props;
   return (

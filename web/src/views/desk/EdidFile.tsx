@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { readEdid, suggestedScale, type Edid } from '@sorn/core/desk';
+import { screenSizeText, readEdid, suggestedScale, type Edid } from '@sorn/core/desk';
 import type { Monitor } from '@sorn/core/model';
 import { useState, type Ref } from 'react';
 import { FileInput } from '../../ui/FileInput.tsx';
@@ -100,7 +100,7 @@ function Told(props: {
     ['Maker, model', `${maker} ${model}`],
     ['Serial', serial ?? 'none'],
     ['Pixels', pixels ? `${pixels.width} × ${pixels.height}${refresh(edid)}` : 'none'],
-    ['Lit area', millimetres ? `${millimetres.width} × ${millimetres.height} mm` : 'not told'],
+    ['Screen size', millimetres ? screenSizeText(millimetres) : 'not told'],
     ['Scale', `${scale}, suggested from its density`],
     ['EDID', edid.version],
   ];

@@ -1,5 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { monitorName, ROLES } from '@sorn/core/desk';
+import { roleText, monitorName, ROLES } from '@sorn/core/desk';
 import type { Profile } from '@sorn/core/model';
 import { useState } from 'react';
 import { Section } from '../../ui/Section.tsx';
@@ -42,7 +42,7 @@ function Home(props: {
   const options = [
     { value: '', text: 'the primary (not set)' },
     ...profile.monitors.map((each) => ({ value: each.id, text: each.name ?? each.id })),
-    ...roles.map((role) => ({ value: role, text: `the ${role}` })),
+    ...roles.map((role) => ({ value: role, text: roleText(role) })),
     { value: TYPED, text: 'a name like …' },
   ];
   const isTyped = isTyping || !options.some(({ value }) => value === home);

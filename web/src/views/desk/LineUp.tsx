@@ -21,7 +21,7 @@ const WORDS = {
   y: { start: 'upper edges', middle: 'middles', end: 'lower edges' },
 };
 
-/** Lines the monitor in hand up with another as they stand in the room, by millimetres measured there. */
+/** Lines the selected monitor up with another as they stand in the room, by millimetres measured there. */
 export function LineUp(props: {
   monitor: DeskMonitor;
   edits: DeskEdits;
@@ -38,24 +38,24 @@ export function LineUp(props: {
   const { millimetres } = monitors.find(({ id }) => id === other.id)!;
   const words = WORDS[sideAxis(monitor, other)];
   return (
-    <Section title="Line up" note="as they stand in the room">
+    <Section title="Align by real size">
       <Flex direction="column" gap="4px">
         <SettingRow label="With">
           <Select
-            label="Line up with"
+            label="Align with"
             value={other.id}
             options={others.map(({ id, name }) => ({ value: id, text: name }))}
             onChange={setChosen}
           />
         </SettingRow>
         <Choice
-          label="What is lined up"
+          label="What is aligned"
           value={anchor}
           options={ANCHORS.map((value) => ({ value, text: words[value] }))}
           onChange={setAnchor}
         />
         {millimetres ? (
-          <SettingRow label="Off, in the room" caps={['L']}>
+          <SettingRow label="Offset, in mm" caps={['L']}>
             <Figure
               label="Off in millimetres"
               value={offsetMm(monitor, other, millimetres, anchor)}

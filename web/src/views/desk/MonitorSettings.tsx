@@ -1,5 +1,5 @@
 import { chakra, Flex, Grid } from '@chakra-ui/react';
-import { ROLES, suggestedScale, type DeskMonitor } from '@sorn/core/desk';
+import { inchesText, roleText, ROLES, suggestedScale, type DeskMonitor } from '@sorn/core/desk';
 import type { Edges } from '@sorn/core/geometry';
 import type { Monitor } from '@sorn/core/model';
 import type { Ref } from 'react';
@@ -15,7 +15,7 @@ import type { DeskEdits } from './edits.ts';
 
 const EDGES: readonly (keyof Edges)[] = ['top', 'right', 'bottom', 'left'];
 
-/** The monitor in hand: where it stands, its size, scale and reserved edges, and who it is. */
+/** The selected monitor: where it stands, its size, scale and reserved edges, and who it is. */
 export function MonitorSettings(props: {
   deskLayout: DeskLayout;
   monitor: DeskMonitor;
@@ -119,7 +119,7 @@ export function MonitorSettings(props: {
             value={own.fallback ?? ''}
             options={[
               { value: '', text: 'its neighbour' },
-              ...ROLES.map((role) => ({ value: role, text: `the ${role}` })),
+              ...ROLES.map((role) => ({ value: role, text: roleText(role) })),
               ...profile.monitors
                 .filter(({ id }) => id !== own.id)
                 .map(({ id, name = id }) => ({ value: id, text: name })),
@@ -184,7 +184,7 @@ function Millimetres({ own, edits }: { own: Monitor; edits: DeskEdits }) {
       'millimetres',
     );
   return (
-    <SettingRow label="Lit area" origin={millimetres ? '' : 'not known'}>
+    <SettingRow label="Screen size" origin={millimetres ? inchesText(millimetres) : 'not known'}>
       {(['width', 'height'] as const).map((axis) => (
         <Figure
           key={axis}

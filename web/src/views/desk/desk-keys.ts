@@ -12,7 +12,7 @@ const ARROWS = [
   ['ArrowDown', 'down', '↓'],
 ] as const satisfies readonly (readonly [string, Direction, string])[];
 
-/** The keys of the Desk view: which monitor is in hand, where it stands, and what it is. */
+/** The keys of the Desk view: which monitor is selected, where it stands, and what it is. */
 export function useDeskKeys(props: {
   monitor: DeskMonitor;
   edits: DeskEdits;
@@ -29,8 +29,8 @@ export function useDeskKeys(props: {
     props.onChoose(ring[(at + by + ring.length) % ring.length]!.id);
   };
   usePageKeys('Desk', [
-    { keys: ['['], caps: ['[', ']'], label: 'in hand', run: () => choose(-1) },
-    { keys: [']'], label: 'next monitor in hand', minor: true, run: () => choose(1) },
+    { keys: ['['], caps: ['[', ']'], label: 'select', run: () => choose(-1) },
+    { keys: [']'], label: 'select the next monitor', minor: true, run: () => choose(1) },
     ...ARROWS.map(([key, direction, cap], i) => ({
       keys: [key],
       shift: false,
@@ -51,7 +51,12 @@ export function useDeskKeys(props: {
     { keys: ['t'], label: 'turn', run: () => edits.turn(monitor) },
     { keys: ['g'], label: 'figures', run: () => focusFigure(props.xInput) },
     { keys: ['e'], label: 'edges', run: () => focusFigure(props.topInput) },
-    { keys: ['l'], label: 'line up in mm', minor: true, run: () => focusFigure(props.mmInput) },
+    {
+      keys: ['l'],
+      label: 'align by real size',
+      minor: true,
+      run: () => focusFigure(props.mmInput),
+    },
     {
       keys: ['p'],
       label: 'make it the primary',

@@ -82,10 +82,7 @@ export function useDeskEdits({ desk }: DeskLayout) {
         const connected = others(id).map((each) => each.id);
         proposals
           .getState()
-          .proposeEvent(
-            { type: 'monitors-changed', connected, byHand: true },
-            `Pull the cable of ${name}`,
-          );
+          .proposeEvent({ type: 'monitors-changed', connected, byHand: true }, `Unplug ${name}`);
         return;
       }
       proposals.getState().proposeEdit(

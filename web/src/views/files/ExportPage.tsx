@@ -1,6 +1,6 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { monitorName } from '@sorn/core/desk';
-import { PIECE_NAMES, PIECES, whyNot, type Piece } from '@sorn/core/files';
+import { SECTION_NAMES, SECTIONS, whyNot, type SectionId } from '@sorn/core/files';
 import { zoneBoardName } from '@sorn/core/tiling';
 import { useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
@@ -17,18 +17,20 @@ import { useProfileStore } from '../../state/profile-context.ts';
 import { Action } from './Action.tsx';
 import { exportFile, formsFor, WHOLE, type Drawn, type Form, type What } from './export-file.ts';
 
-const ALL: readonly What[] = [WHOLE, ...PIECES, 'layout-drawing', 'board-drawing'];
+const ALL: readonly What[] = [WHOLE, ...SECTIONS, 'layout-drawing', 'board-drawing'];
 const MOST_WINDOWS = 9;
 
-const TITLES: Record<Exclude<What, Piece>, string> = {
+const TITLES: Record<Exclude<What, SectionId>, string> = {
   whole: 'The whole profile',
   'layout-drawing': 'A layout, drawn',
   'board-drawing': 'A zone board, drawn',
 };
 const titleOf = (what: What): string =>
-  what in PIECE_NAMES ? PIECE_NAMES[what as Piece].title : TITLES[what as keyof typeof TITLES];
+  what in SECTION_NAMES
+    ? SECTION_NAMES[what as SectionId].title
+    : TITLES[what as keyof typeof TITLES];
 
-/** The profile or a piece of it as a file of an open format, shown before it is saved. */
+/** The profile or a section of it as a file of an open format, shown before it is saved. */
 export function ExportPage({ pages }: { pages: ReactNode }) {
   const profile = useProfileStore((state) => state.profile);
   const [what, setWhat] = useState<What>(WHOLE);
@@ -85,7 +87,7 @@ export function ExportPage({ pages }: { pages: ReactNode }) {
       name="Files"
       inspector={
         <>
-          <Section title="What" note="whole, in pieces, or drawn">
+          <Section title="What" note="whole, in sections, or drawn">
             <chakra.ul>
               {ALL.map((each) => (
                 <ListLine
@@ -95,9 +97,9 @@ export function ExportPage({ pages }: { pages: ReactNode }) {
                   data={{ 'data-export': each }}
                   onChoose={() => setWhat(each)}
                 >
-                  {each in PIECE_NAMES && (
+                  {each in SECTION_NAMES && (
                     <chakra.span color="slate" fontSize="12px" truncate maxW="210px">
-                      {PIECE_NAMES[each as Piece].says}
+                      {SECTION_NAMES[each as SectionId].says}
                     </chakra.span>
                   )}
                 </ListLine>

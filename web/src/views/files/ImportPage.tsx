@@ -1,13 +1,13 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import {
   importItems,
-  PIECE_NAMES,
-  PIECES,
+  SECTION_NAMES,
+  SECTIONS,
   withImported,
   type ImportItem,
   type Taking,
 } from '@sorn/core/files';
-import { faultText } from '@sorn/core/values';
+import { countText, faultText } from '@sorn/core/values';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { FileInput } from '../../ui/FileInput.tsx';
@@ -80,9 +80,7 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
   const take = () => {
     if (!next || count === 0) return;
     store.getState().edit(() => next);
-    setSaid(
-      `${count} ${count === 1 ? 'thing' : 'things'} taken from ${brought!.name}. Ctrl Z takes it back.`,
-    );
+    setSaid(`${countText(count, 'thing')} taken from ${brought!.name}. Ctrl Z takes it back.`);
     setBrought(null);
   };
   const choose = () => {
@@ -99,8 +97,8 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
     { keys: ['a'], label: 'all or none', run: () => tickAll(items) },
     {
       keys: ['p'],
-      label: 'its piece',
-      run: () => tickAll(items.filter(({ piece }) => piece === here?.piece)),
+      label: 'its section',
+      run: () => tickAll(items.filter(({ section }) => section === here?.section)),
     },
     { keys: ['g'], label: 'beside mine', minor: true, run: both },
     { keys: ['Enter'], label: 'take what is ticked', run: take },
@@ -111,7 +109,7 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
       name="Files"
       inspector={
         <>
-          <Section title="A file" note="a profile, pieces of one, or a table">
+          <Section title="A file" note="a profile, sections of one, or a table">
             <Flex align="center" gap="8px">
               <KeyCap>F</KeyCap>
               <FileInput
@@ -130,7 +128,7 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
           </Section>
           {here && (
             <>
-              <Section title={here.text} note={PIECE_NAMES[here.piece].title.toLowerCase()}>
+              <Section title={here.text} note={SECTION_NAMES[here.section].title.toLowerCase()}>
                 {here.kind === 'added' ? (
                   <chakra.p fontSize="12.5px">It is not here yet.</chakra.p>
                 ) : (
@@ -151,8 +149,8 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
                   <ChangeList label="Faults" changes={made.faults.map(faultText)} />
                 )}
               </Section>
-              <Section title="Would then be found" note="by the checkup">
-                <ChangeList label="Would then be found" changes={found} />
+              <Section title="Problems this would cause" note="by the checkup">
+                <ChangeList label="Problems this would cause" changes={found} />
               </Section>
             </>
           )}
@@ -194,7 +192,7 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
 
 /** Only what the file still brings: the profile may have changed since it was read. */
 function known(takings: ReadonlyMap<string, Taking>, items: readonly ImportItem[]) {
-  const order = (item: ImportItem) => PIECES.indexOf(item.piece);
+  const order = (item: ImportItem) => SECTIONS.indexOf(item.section);
   const there = [...items].sort((a, b) => order(a) - order(b));
   return new Map(
     there.flatMap(({ id }) => {

@@ -1,17 +1,17 @@
 import { chakra } from '@chakra-ui/react';
-import { PIECE_NAMES, type ImportItem, type Taking } from '@sorn/core/files';
+import { SECTION_NAMES, type ImportItem, type Taking } from '@sorn/core/files';
 import { useInSight } from '../../ui/scroll-into-view.ts';
 import { CUT, ListTable } from './ListTable.tsx';
 
 const KINDS: Record<ImportItem['kind'], string> = {
   added: '+ new',
-  changed: '~ otherwise',
+  changed: '~ different',
   conflict: '! in the way',
 };
 
 const COLUMNS = [
   { name: 'Taken', width: '44px', isHidden: true },
-  { name: 'Piece', width: '74px' },
+  { name: 'Section', width: '74px' },
   { name: 'Here it is', width: '104px' },
   { name: 'What' },
   { name: 'Changes', width: '250px' },
@@ -72,7 +72,7 @@ function Line(props: {
           cursor="pointer"
         />
       </td>
-      <td>{PIECE_NAMES[item.piece].title}</td>
+      <td>{SECTION_NAMES[item.section].title}</td>
       <chakra.td
         color={item.kind === 'conflict' ? 'vermilion' : 'slate'}
         fontWeight={item.kind === 'conflict' ? 600 : 400}

@@ -1,3 +1,4 @@
+import { countText } from '@sorn/core/values';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { changeTexts, RETENTION_TEXT } from '@sorn/core/files';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
@@ -123,7 +124,7 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
                   <Action
                     cap="Enter"
                     text={`Restore revision ${number}`}
-                    says={`${ifRestored.length} ${ifRestored.length === 1 ? 'change' : 'changes'}`}
+                    says={countText(ifRestored.length, 'change')}
                     onClick={restore}
                   />
                   <ChangeList label="What restoring changes" changes={ifRestored} />

@@ -1,5 +1,6 @@
+import { countText } from '@sorn/core/values';
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { changeTexts, PIECE_NAMES, PIECES, type Piece } from '@sorn/core/files';
+import { changeTexts, SECTION_NAMES, SECTIONS, type SectionId } from '@sorn/core/files';
 import type { Profile } from '@sorn/core/model';
 import { allStartedOver, startedOver } from '@sorn/core/starters';
 import { useMemo, useState, type ReactNode } from 'react';
@@ -16,12 +17,12 @@ import { Action } from './Action.tsx';
 import { Difference } from './Difference.tsx';
 
 const ALL = 'all';
-const PARTS = [...PIECES, ALL] as const;
+const PARTS = [...SECTIONS, ALL] as const;
 type Part = (typeof PARTS)[number];
 
-const titleOf = (part: Part) => (part === ALL ? 'All of them' : PIECE_NAMES[part].title);
+const titleOf = (part: Part) => (part === ALL ? 'All of them' : SECTION_NAMES[part].title);
 
-const BECOMES: Record<Piece, string> = {
+const BECOMES: Record<SectionId, string> = {
   desks: 'the monitors stay; where they stand, and the workspaces, go',
   layouts: 'a lead and the rest, gaps 10 and 6',
   boards: 'the ready-made boards that fit',
@@ -101,7 +102,7 @@ export function StartOverPage({ pages }: { pages: ReactNode }) {
           <span data-changes={changes.length}>
             {changes.length === 0
               ? 'It is as at the beginning already.'
-              : `${changes.length} ${changes.length === 1 ? 'thing' : 'things'} would change.`}
+              : `${countText(changes.length, 'thing')} would change.`}
           </span>
         </Flex>
         <Box

@@ -8,13 +8,13 @@ import {
   writeText,
   zoneBoardSvg,
   type Format,
-  type Piece,
+  type SectionId,
 } from '@sorn/core/files';
 import type { Profile } from '@sorn/core/model';
 
 export const WHOLE = 'whole';
 /** What can be saved as a file. */
-export type What = typeof WHOLE | Piece | 'layout-drawing' | 'board-drawing';
+export type What = typeof WHOLE | SectionId | 'layout-drawing' | 'board-drawing';
 export type Form = Format | 'csv' | 'svg';
 
 /** What a drawing shows; null: the first there is. */
@@ -69,6 +69,6 @@ function textOf(profile: Profile, what: What, form: Form, drawn: Drawn): string 
         : layoutSvg(profile, monitor, drawn.windows);
     }
     default:
-      return writeText(fileOf(profile, what === WHOLE ? undefined : [what as Piece]), form);
+      return writeText(fileOf(profile, what === WHOLE ? undefined : [what as SectionId]), form);
   }
 }

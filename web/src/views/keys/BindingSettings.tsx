@@ -38,7 +38,7 @@ function MovedNote({ profile, binding }: { profile: Profile; binding: KeyBinding
   );
 }
 
-/** The binding in hand: its keys, its layer, and what it does. */
+/** The selected binding: its keys, its layer, and what it does. */
 export function BindingSettings(props: {
   binding: KeyBinding;
   edits: KeyEdits;

@@ -1,3 +1,4 @@
+import { countText } from '@sorn/core/values';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { quickFixesFor, type KeyFinding } from '@sorn/core/checkup';
 import type { Profile } from '@sorn/core/model';
@@ -9,7 +10,7 @@ import { TextButton } from '../../ui/TextButton.tsx';
 /** The keys that take the first ways to mend a finding. */
 const MEND_CAPS = [['M'], ['Shift', 'M']];
 
-/** What was found about the keys; of the finding in hand, the ways to mend it. */
+/** What was found about the keys; of the selected finding, the ways to mend it. */
 export const Checkup = memo(function Checkup(props: {
   profile: Profile;
   findings: readonly KeyFinding[];
@@ -24,10 +25,7 @@ export const Checkup = memo(function Checkup(props: {
     [profile, selected],
   );
   return (
-    <Section
-      title="Checkup"
-      note={findings.length === 1 ? '1 finding' : `${findings.length} findings`}
-    >
+    <Section title="Checkup" note={countText(findings.length, 'finding')}>
       {findings.length === 0 && (
         <chakra.p fontSize="13px" color="slate">
           No keys are in each other’s way, and every way there has a way back.

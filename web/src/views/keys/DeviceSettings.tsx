@@ -85,9 +85,9 @@ export function DeviceSettings(props: {
         value={device.modifiers}
         onChange={(modifiers) => change((each) => ({ ...each, modifiers }))}
       />
-      <SettingRow label="At once">
+      <SettingRow label="Keys at once">
         <Choice
-          label="At once"
+          label="Keys at once"
           value={device.atOnce}
           options={AT_ONCE.map((value) => ({ value, text: value }))}
           onChange={(atOnce) => change((each) => ({ ...each, atOnce }))}

@@ -9,7 +9,7 @@ import {
   withoutDevice,
 } from '@sorn/core/keys';
 import { BASE, type InputDevice, type Profile } from '@sorn/core/model';
-import { isCode, keyName, modifierOf } from '@sorn/core/values';
+import { countText, isCode, keyName, modifierOf } from '@sorn/core/values';
 import { useRef, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
@@ -64,7 +64,7 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
       ? [{ keys: [], caps: ['Esc'], label: 'end trying', run: () => undefined }]
       : [
           { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'device', run: () => goTo(-1) },
-          { keys: ['ArrowDown'], label: 'next device in hand', minor: true, run: () => goTo(1) },
+          { keys: ['ArrowDown'], label: 'select the next device', minor: true, run: () => goTo(1) },
           { keys: ['t'], label: 'try it', run: trying.begin },
           { keys: ['a'], label: 'declare what arrived', run: declare },
           { keys: ['n'], label: 'new device', run: add },
@@ -132,7 +132,7 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
             {trying.isOn
               ? 'Press every input of the device, one after the other. Escape ends it.'
               : trying.arrived.length > 0
-                ? `${declared.filter((code) => arrived.has(code)).length} of ${declared.length} declared inputs arrived, ${strange.length} others.`
+                ? `${declared.filter((code) => arrived.has(code)).length} of ${countText(declared.length, 'declared input')} arrived, ${strange.length} others.`
                 : 'Declared inputs. Trying them shows what arrives:'}
           </span>
           {!trying.isOn && (

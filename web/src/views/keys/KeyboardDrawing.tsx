@@ -41,7 +41,7 @@ export function KeyboardDrawing(props: {
   face: Face;
   /** How often the keys of each binding did something, by their text. */
   uses: ReadonlyMap<string, number>;
-  /** The binding in hand, by the keys it is written with. */
+  /** The selected binding, by the keys it is written with. */
   selected: string | null;
   /** Keys of what was found, by code. */
   faulty: ReadonlySet<string>;

@@ -9,7 +9,7 @@ import {
   withoutLayer,
 } from '@sorn/core/keys';
 import { BASE, LASTS, STAND_IN_KEYS, type Lasts, type Profile } from '@sorn/core/model';
-import { keysCaps, MODIFIERS } from '@sorn/core/values';
+import { countText, keysCaps, MODIFIERS } from '@sorn/core/values';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { Figure } from '../../ui/Figure.tsx';
@@ -75,7 +75,7 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
   };
   usePageKeys('Layers', [
     { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'layer', run: () => goTo(-1) },
-    { keys: ['ArrowDown'], label: 'next layer in hand', minor: true, run: () => goTo(1) },
+    { keys: ['ArrowDown'], label: 'select the next layer', minor: true, run: () => goTo(1) },
     { keys: ['n'], label: 'new layer', run: add },
     { keys: ['w'], label: 'how it lasts', run: nextLasts },
     { keys: ['Enter'], label: 'name', run: () => focusFigure(nameInput) },
@@ -149,7 +149,7 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
               All of them change at once, and what named {main} beside it is given the former one:{' '}
               {inKeys === 0
                 ? 'no keys are in each other’s way.'
-                : `the checkup has ${inKeys === 1 ? '1 finding' : `${inKeys} findings`} about keys.`}
+                : `the checkup has ${countText(inKeys, 'finding')} about keys.`}
             </chakra.p>
             <SettingRow label="Stands in for it here">
               <Select

@@ -26,7 +26,7 @@ import { useRoom } from './room.ts';
 /** The board takes at most this part of the paper's height. */
 const BOARD_HEIGHT = 290;
 
-/** The drawn board of a layer, every binding in a table, and of the one in hand what it does. */
+/** The drawn board of a layer, every binding in a table, and of the selected one what it does. */
 export function MapPage({ pages }: { pages: ReactNode }) {
   const profile = useProfileStore((state) => state.profile);
   const uses = useProfileStore((state) => state.session.uses) ?? NO_USES;
@@ -272,7 +272,7 @@ const EMPTY: Record<Filter, (typed: string) => string> = {
     typed
       ? `No binding answers to “${typed}”.`
       : 'No keys yet: begin from a starter (P), or bind a command (N).',
-  changed: () => 'Every key is as the starter has it. R gives the command in hand other keys.',
+  changed: () => 'Every key is as the starter has it. R gives the selected command other keys.',
   conflict: () => 'Nothing was found about any key.',
   unused: () => 'Every key did something in Rehearse.',
 };

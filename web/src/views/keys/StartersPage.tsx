@@ -9,7 +9,7 @@ import {
   withMerged,
 } from '@sorn/core/keys';
 import { BASE, KEY_STARTERS, type Profile, type KeyStarterId } from '@sorn/core/model';
-import { keysCaps } from '@sorn/core/values';
+import { countText, keysCaps } from '@sorn/core/values';
 import { useMemo, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
@@ -149,7 +149,7 @@ export function StartersPage({ pages }: { pages: ReactNode }) {
           <span data-changes={changes.length}>
             {changes.length === 0
               ? 'Nothing would change.'
-              : `${changes.length} keys would change.`}
+              : `${countText(changes.length, 'key')} would change.`}
           </span>
         </Flex>
         <Box ref={setRoom} minW="0">

@@ -8,7 +8,7 @@ import {
   type Suggestion,
 } from '@sorn/core/keys';
 import { MARKS, usesByCommand, type Mark } from '@sorn/core/model';
-import { keysCaps } from '@sorn/core/values';
+import { countText, keysCaps } from '@sorn/core/values';
 import { useCallback, useMemo, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
@@ -84,7 +84,7 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
     },
     {
       keys: ['ArrowDown'],
-      label: 'next command in hand',
+      label: 'select the next command',
       minor: true,
       run: () => setInHand(lines[at + 1] ?? text),
     },
@@ -103,7 +103,7 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
         if (next) setDevice(next.id);
       },
     },
-    { keys: ['u'], label: 'counted or guessed', run: () => setCounted(!isCounted) },
+    { keys: ['u'], label: 'my use or an estimate', run: () => setCounted(!isCounted) },
     { keys: ['w'], label: 'directions together', minor: true, run: () => setGrouped(!grouped) },
   ]);
   return (
@@ -123,13 +123,13 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
             <SettingRow label="Among">
               <Select label="Among" value={among} options={AMONG} onChange={setAmong} />
             </SettingRow>
-            <SettingRow label="Use" caps={['U']}>
+            <SettingRow label="Based on" caps={['U']}>
               <Choice
-                label="Use"
+                label="Based on"
                 value={isCounted ? 'counted' : 'guessed'}
                 options={[
-                  { value: 'counted', text: 'counted' },
-                  { value: 'guessed', text: 'guessed' },
+                  { value: 'counted', text: 'my use' },
+                  { value: 'guessed', text: 'an estimate' },
                 ]}
                 onChange={(value) => setCounted(value === 'counted')}
               />
@@ -192,7 +192,7 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
           <span role="status">
             {fault ??
               (found
-                ? `${found.given.length} commands have keys, ${found.leftOut.length} are left out`
+                ? `${countText(found.given.length, 'command')} with keys, ${found.leftOut.length} left out`
                 : device
                   ? 'Searching…'
                   : 'No device is declared: D declares one.')}

@@ -15,7 +15,7 @@ import { useRecorder } from './recorder.ts';
 
 export type KeyEdits = ReturnType<typeof useKeyEdits>;
 
-/** What the Keys view changes, on the binding in hand. */
+/** What the Keys view changes, on the selected binding. */
 export function useKeyEdits(binding: KeyBinding | null, onBinding: (id: string) => void) {
   const store = useProfileStoreApi();
   const recorder = useRecorder.use();

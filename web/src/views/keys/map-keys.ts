@@ -9,7 +9,7 @@ import type { KeyEdits } from './edits.ts';
 import { useRecorder } from './recorder.ts';
 import type { KeyRow } from './rows.ts';
 
-/** The keys of the map: which binding is in hand, what becomes of it, and what is shown. */
+/** The keys of the map: which binding is selected, what becomes of it, and what is shown. */
 export function useMapKeys(props: {
   edits: KeyEdits;
   profile: Profile;
@@ -61,7 +61,12 @@ export function useMapKeys(props: {
       ? []
       : [
           { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'binding', run: () => goTo(-1) },
-          { keys: ['ArrowDown'], label: 'next binding in hand', minor: true, run: () => goTo(1) },
+          {
+            keys: ['ArrowDown'],
+            label: 'select the next binding',
+            minor: true,
+            run: () => goTo(1),
+          },
           {
             keys: ['r'],
             label: 'record',

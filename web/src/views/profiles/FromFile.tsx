@@ -21,7 +21,7 @@ export function FromFile(props: {
     if (!file) setFaults(found);
     else if (!file.isWhole) {
       setFaults([
-        `${name}: it has no monitors; expected a whole profile. Pieces are brought in from Files.`,
+        `${name}: it has no monitors; expected a whole profile. Sections are brought in from Files.`,
       ]);
     } else {
       setFaults([]);

@@ -1,7 +1,7 @@
 import { interactionOf } from '@sorn/core/model';
 import { chakra, Flex } from '@chakra-ui/react';
 import { memo } from 'react';
-import { keyName, type Shaping } from '@sorn/core/values';
+import { countText, keyName, type Shaping } from '@sorn/core/values';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { useProfileStore } from '../../state/profile-context.ts';
 import type { Locked } from './full-screen.ts';
@@ -75,5 +75,5 @@ const MEANING: Record<Shaping, string> = {
 };
 
 function stepsText(steps: number): string {
-  return steps === 1 ? '1 step so far' : `${steps} steps so far`;
+  return `${countText(steps, 'step')} so far`;
 }

@@ -4,17 +4,17 @@ import { KLM } from '@sorn/core/keys';
 import { Section } from '../../ui/Section.tsx';
 import { useProfileStore } from '../../state/profile-context.ts';
 
-/** Key presses so far, and the pointer work they spared by the keystroke-level model. */
-export const TimeSaved = memo(function Spared() {
+/** Key presses so far, and the pointer work they saved: an estimate by the keystroke-level model. */
+export const TimeSaved = memo(function TimeSaved() {
   const { presses, trips, seconds } = useProfileStore((state) => state.effort);
   const figures = [
     ['presses', String(presses), 'key presses'],
     ['trips', String(trips), 'pointer trips'],
-    ['seconds', `${Math.round(seconds)} s`, 'spared by KLM'],
+    ['seconds', `${Math.round(seconds)} s`, 'saved (estimate)'],
   ] as const;
   const operators = Object.entries(KLM).map(([name, value]) => `${name} ${value} s`);
   return (
-    <Section title="Spared so far" note="in this visit">
+    <Section title="Time saved" note="in this visit">
       <Grid templateColumns="repeat(3, 1fr)">
         {figures.map(([name, figure, words]) => (
           <Box key={name}>

@@ -1,3 +1,4 @@
+import { countText } from '@sorn/core/values';
 import { argumentAskedFor, LAST, type Command } from '@sorn/core/commands';
 import { findLaunches, findWindows, nearness, windowName } from '@sorn/core/engine';
 import type { Session, UsedBy } from '@sorn/core/model';
@@ -94,7 +95,7 @@ function lineupChoices(
     .filter(({ score }) => score > 0)
     .sort((a, b) => b.score - a.score)
     .map(({ lineup: { name, windows, workspace } }, i) => {
-      const detail = `${windows.length} windows, workspace ${workspace}`;
+      const detail = `${countText(windows.length, 'window')}, workspace ${workspace}`;
       const what = kind === 'save-lineup' ? `replace it: ${detail}` : detail;
       return line(`lineup-${i}`, name, what, commandFor(name));
     });
@@ -103,6 +104,6 @@ function lineupChoices(
     return [line('new', name, 'a lineup of this workspace', commandFor(name)), ...saved];
   const { together } = session;
   if (kind !== 'recall-lineup' || !together || name !== '') return saved;
-  const detail = `${together.windows.length} windows, workspace ${together.workspace}`;
+  const detail = `${countText(together.windows.length, 'window')}, workspace ${together.workspace}`;
   return [...saved, line('last', 'Placed together last', detail, commandFor(LAST))];
 }

@@ -9,7 +9,7 @@ import { TextButton } from '../../ui/TextButton.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 import { sizeTyped } from './setting-rows.ts';
 
-/** The app in hand: what it is called, and what its own window says of itself. */
+/** The selected app: what it is called, and what its own window says of itself. */
 export function AppSettings(props: {
   app: App;
   change: (next: (app: App) => App, merge?: string) => void;

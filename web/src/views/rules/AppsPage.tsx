@@ -50,7 +50,7 @@ export function AppsPage({ pages, onOther }: { pages: ReactNode; onOther: () => 
 
   usePageKeys('Apps', [
     { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'app', run: () => goTo(-1) },
-    { keys: ['ArrowDown'], label: 'next app in hand', minor: true, run: () => goTo(1) },
+    { keys: ['ArrowDown'], label: 'select the next app', minor: true, run: () => goTo(1) },
     { keys: ['Enter'], label: 'name', run: () => focusFigure(nameInput) },
     { keys: ['n'], label: 'new', run: add },
     { keys: ['f'], label: 'import files', run: () => fileInput.current?.click() },

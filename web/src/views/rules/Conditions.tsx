@@ -87,7 +87,7 @@ export function Conditions(props: { rule: Rule; edits: RuleEdits; handle: Ref<Ad
   }));
 
   return (
-    <Section title="When" note="a window is like this">
+    <Section title="Match windows where">
       {fields.length === 0 && (
         <chakra.p fontSize="12px" color="slate" pb="4px">
           Without a condition it is about any window.

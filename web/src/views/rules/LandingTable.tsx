@@ -24,7 +24,7 @@ const COLUMNS: readonly Column<Landing>[] = [
   },
   ...(['held', 'workspace', 'monitor'] as const).map((field) => ({
     id: field,
-    header: { held: 'Held', workspace: 'Workspace', monitor: 'Monitor' }[field],
+    header: { held: 'Window is', workspace: 'Workspace', monitor: 'Monitor' }[field],
     accessorFn: (landing: Landing) => landing[field],
   })),
   { id: 'decided', header: 'Decided by', accessorFn: decidedText },
@@ -60,7 +60,7 @@ export function LandingTable({
   onDesk: (id: string) => void;
   selected: string | null;
   onWindow: (id: string) => void;
-  /** The rule in hand: windows that it matches are marked. */
+  /** The selected rule: windows that it matches are marked. */
   rule: number;
   filter: string;
   onFilter: (text: string) => void;

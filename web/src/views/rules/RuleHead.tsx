@@ -1,3 +1,4 @@
+import { countText } from '@sorn/core/values';
 import { chakra, Flex } from '@chakra-ui/react';
 import type { Rule } from '@sorn/core/model';
 import { ruleSentence } from '@sorn/core/rules';
@@ -8,9 +9,10 @@ import { SettingRow } from '../../ui/SettingRow.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 import type { RuleEdits } from './edits.ts';
+import { useNamedRule } from './named-rule.ts';
 import { RuleSentence } from './RuleSentence.tsx';
 
-/** The rule in hand as one sentence, what was found about it, and its name. */
+/** The selected rule as one sentence, what was found about it, and its name. */
 export function RuleHead(props: {
   rule: Rule;
   at: number;
@@ -20,11 +22,12 @@ export function RuleHead(props: {
   nameInput: Ref<HTMLInputElement>;
 }) {
   const { rule, at, matches, found, edits } = props;
-  const windows = matches === 1 ? 'matches 1 window' : `matches ${matches} windows`;
+  const named = useNamedRule(rule);
+  const windows = `matches ${countText(matches, 'window')}`;
   return (
     <Section title={`Rule ${at + 1}`} note={`${rule.on ? 'on' : 'off'}, ${windows}`}>
       <chakra.p fontSize="14px" lineHeight="1.5" mb="8px" data-sentence>
-        <RuleSentence words={ruleSentence(rule)} />
+        <RuleSentence words={ruleSentence(named)} />
       </chakra.p>
       {found.map((text) => (
         <chakra.p key={text} fontSize="12px" color="vermilion" mb="6px" data-rule-finding>

@@ -1,3 +1,4 @@
+import { countText } from '@sorn/core/values';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import {
   closestCenter,
@@ -19,6 +20,7 @@ import { TextButton } from '../../ui/TextButton.tsx';
 import { useVirtualRows } from '../../ui/virtual-rows.ts';
 import { useProfileStoreApi } from '../../state/profile-context.ts';
 import type { RuleEdits } from './edits.ts';
+import { useNamedRule } from './named-rule.ts';
 import { RuleSentence } from './RuleSentence.tsx';
 
 /** The rules in their order: when each matches, what it says, and how many windows it matches. */
@@ -227,6 +229,7 @@ function RuleLine(props: LineProps) {
 const LineContent = memo(function LineContent(props: LineProps) {
   const { rule, at, isSelected, matches, found } = props;
   const words = useInSight<HTMLButtonElement>(isSelected && !props.isPart, at);
+  const named = useNamedRule(rule);
   const count = found === '' ? 0 : found.split('\n').length;
   return (
     <>
@@ -238,14 +241,16 @@ const LineContent = memo(function LineContent(props: LineProps) {
         aria-pressed={isSelected}
         onClick={() => props.onRule(rule.id)}
       >
-        <RuleSentence words={whenWords(rule.when)} /> → <u>{textOf(settingsWords(rule.then))}</u>
+        <RuleSentence words={whenWords(named.when)} /> → <u>{textOf(settingsWords(named.then))}</u>
       </button>
       {count > 0 && (
         <span className="found" title={found} data-found={count}>
-          ▲ {count === 1 ? '1 finding' : `${count} findings`}
+          ▲ {countText(count, 'finding')}
         </span>
       )}
-      <span className="figure matches">{matches} match</span>
+      <span className="figure matches">
+        {matches === 0 ? 'no window' : countText(matches, 'window')}
+      </span>
       <button
         type="button"
         className="figure switch"

@@ -73,11 +73,14 @@ export function RuleSettingsRows(props: {
           </Box>
         </SettingRow>
       </Section>
-      <Section title="Again" note="beside when a window opens">
+      <Section title="Also apply when">
         {(['title', 'desk'] as const).map((what) => (
-          <SettingRow key={what} label={what === 'title' ? 'On a new title' : 'On another desk'}>
+          <SettingRow
+            key={what}
+            label={what === 'title' ? 'The title changes' : 'The desk changes'}
+          >
             <Choice
-              label={what === 'title' ? 'On a new title' : 'On another desk'}
+              label={what === 'title' ? 'The title changes' : 'The desk changes'}
               value={again[what] ? 'yes' : 'no'}
               options={[
                 { value: 'no', text: 'no' },

@@ -66,7 +66,7 @@ export function StartList({ onAdd }: { onAdd: (() => void) | null }) {
       </chakra.ol>
       {onAdd && (
         <Flex mt="6px" gap="8px" fontSize="12px">
-          <KeyCap>B</KeyCap> <TextButton onClick={onAdd}>add the app in hand</TextButton>
+          <KeyCap>B</KeyCap> <TextButton onClick={onAdd}>add the selected app</TextButton>
         </Flex>
       )}
     </Section>

@@ -24,7 +24,7 @@ export function WhyFor({ landing, onRule }: { landing: Landing | null; onRule: (
     return (
       <Section title="Why" note={<KeyCap>Y</KeyCap>}>
         <chakra.p fontSize="12px" color="slate">
-          No window is in hand. The key takes one after another.
+          No window is selected. The key takes one after another.
         </chakra.p>
       </Section>
     );

@@ -11,7 +11,7 @@ import {
 import { withStarterRules } from '@sorn/core/starters';
 import { useProfileStoreApi } from '../../state/profile-context.ts';
 
-/** What the Rules view changes, on the rule in hand. */
+/** What the Rules view changes, on the selected rule. */
 export type RuleEdits = ReturnType<typeof useRuleEdits>;
 
 export function useRuleEdits(rule: Rule | null, onRule: (id: string) => void) {
@@ -42,7 +42,7 @@ export function useRuleEdits(rule: Rule | null, onRule: (id: string) => void) {
     moveBy(by: 1 | -1) {
       if (!rule) return;
       edit((profile) => ruleMoved(profile, rule.id, profile.rules.indexOf(rule) + by));
-      // It stays in hand, also where it was merely the first.
+      // It stays selected, also where it was merely the first.
       onRule(rule.id);
     },
     toggle: () => onThis((each) => ({ ...each, on: !each.on })),

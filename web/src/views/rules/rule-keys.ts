@@ -6,7 +6,7 @@ import { focusFigure, useInspector } from '../../ui/inspector.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import type { RuleEdits } from './edits.ts';
 
-/** The keys of the Rules view: which rule and which window is in hand, and what becomes of the rule. */
+/** The keys of the Rules view: which rule and which window is selected, and what becomes of the rule. */
 export function useRuleKeys(props: {
   edits: RuleEdits;
   rules: readonly Rule[];
@@ -46,7 +46,7 @@ export function useRuleKeys(props: {
   };
   usePageKeys('Rules', [
     { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'rule', run: () => goTo(-1) },
-    { keys: ['ArrowDown'], label: 'next rule in hand', minor: true, run: () => goTo(1) },
+    { keys: ['ArrowDown'], label: 'select the next rule', minor: true, run: () => goTo(1) },
     {
       keys: ['ArrowUp'],
       alt: true,

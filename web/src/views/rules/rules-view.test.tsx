@@ -27,7 +27,7 @@ function drawRules(rules: unknown[] = RULES) {
 }
 
 describe('rules by keys', () => {
-  it('move one in the order; the one that was moved stays in hand, and stops at the ends', async () => {
+  it('move one in the order; the one that was moved stays selected, and stops at the ends', async () => {
     const { keys, names } = drawRules();
     await keys('{Alt>}{ArrowDown}{ArrowDown}{ArrowDown}{/Alt}');
     expect(names()).toEqual(['Maps right', 'Notes above', 'Chat floats']);

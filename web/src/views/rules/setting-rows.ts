@@ -1,5 +1,5 @@
 import isEqual from 'fast-deep-equal';
-import { ROLES } from '@sorn/core/desk';
+import { roleText, ROLES } from '@sorn/core/desk';
 import { CORNERS, type Profile, type RuleSettings, type Setting } from '@sorn/core/model';
 import { CORNER_WORDS, HELD_WORDS, settingWords, textOf } from '@sorn/core/rules';
 import { HELD, NEW_WINDOWS, snapText, type Fraction } from '@sorn/core/values';
@@ -48,7 +48,7 @@ const PLACES: readonly NonNullable<RuleSettings['placing']>[] = [
 export const SETTING_ROWS: readonly SettingRowOf[] = [
   {
     setting: 'held',
-    label: 'Held',
+    label: 'Window is',
     without: 'tile it',
     options: () => HELD.map((held) => ({ text: HELD_WORDS[held], value: held })),
   },
@@ -65,7 +65,7 @@ export const SETTING_ROWS: readonly SettingRowOf[] = [
     without: 'with the focus',
     options: ({ monitors }) => [
       ...monitors.map(({ id, name = id }) => ({ text: name, value: id })),
-      ...ROLES.map((role) => ({ text: `the ${role}`, value: role })),
+      ...ROLES.map((role) => ({ text: roleText(role), value: role })),
     ],
   },
   {

@@ -67,7 +67,7 @@ export function MonitorZoneBoards(props: {
       })}
       {shown.length > 1 && (
         <chakra.p fontSize="12px" color="slate" mt="4px">
-          <KeyCap>V</KeyCap> next monitor in hand
+          <KeyCap>V</KeyCap> select the next monitor
         </chakra.p>
       )}
     </Section>

@@ -9,7 +9,7 @@ import { useProfileStore } from '../../state/profile-context.ts';
 import { ZoneBoardPicture } from './ZoneBoardPicture.tsx';
 import type { ZoneEdits } from './edits.ts';
 
-/** Boards to begin from, a letter each: those for the monitor in hand first. */
+/** Boards to begin from, a letter each: those for the selected monitor first. */
 export function StarterZoneBoards(props: {
   isOpen: boolean;
   monitor: DeskMonitor;

@@ -6,7 +6,7 @@ import { onSheet, type Viewport } from '../../sheet/viewport.ts';
 
 const CORNER = 10;
 
-/** A board over its work area: the zones in their order, where they overlap, and the one in hand. */
+/** A board over its work area: the zones in their order, where they overlap, and the selected one. */
 export function ZoneBoardDrawing(props: {
   drawn: DrawnZoneBoard;
   zone: string | null;

@@ -19,7 +19,7 @@ interface Props {
   onZone: (name: string) => void;
 }
 
-/** By pointer: a press takes the zone there in hand, a drag over cells draws a zone, a drag on a line moves it. */
+/** By pointer: a press selects the zone there, a drag over cells draws a zone, a drag on a line moves it. */
 export function ZoneBoardHandles(props: Props) {
   return (
     <>

@@ -1,3 +1,4 @@
+import { countText } from '@sorn/core/values';
 import { chakra, Flex } from '@chakra-ui/react';
 import type { ZoneBoard } from '@sorn/core/model';
 import { zoneBoardName } from '@sorn/core/tiling';
@@ -25,7 +26,7 @@ export function ZoneBoardList(props: {
       note={
         <Flex as="span" gap="6px" align="center">
           <KeyCap>[</KeyCap>
-          <KeyCap>]</KeyCap> in hand <KeyCap>B</KeyCap> add
+          <KeyCap>]</KeyCap> select <KeyCap>B</KeyCap> add
         </Flex>
       }
     >
@@ -47,7 +48,7 @@ export function ZoneBoardList(props: {
             onChoose={() => onBoard(board.id)}
           >
             <chakra.span fontSize="12px" color="slate" whiteSpace="nowrap">
-              {doesFit ? `${board.zones.length} zones` : 'not here'}
+              {doesFit ? countText(board.zones.length, 'zone') : 'not here'}
             </chakra.span>
           </ListLine>
         ))}

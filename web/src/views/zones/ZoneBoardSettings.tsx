@@ -9,7 +9,7 @@ import { TextField } from '../../ui/TextField.tsx';
 import { useProfileStore } from '../../state/profile-context.ts';
 import type { ZoneEdits } from './edits.ts';
 
-/** What the board in hand is called, and for which shape of work area it is. */
+/** What the selected board is called, and for which shape of work area it is. */
 export function ZoneBoardSettings({ board, edits }: { board: ZoneBoard; edits: ZoneEdits }) {
   const monitors = useProfileStore((state) => state.profile.monitors);
   const shape = board.for;

@@ -11,7 +11,7 @@ import type { ZoneEdits } from './edits.ts';
 const span = ([first, last]: readonly [number, number]) =>
   first === last ? String(first) : `${first}–${last}`;
 
-/** The zones of the board in hand in their order, and the name of the one in hand. */
+/** The zones of the selected board in their order, and the name of the selected one. */
 export function ZoneList(props: {
   board: ZoneBoard;
   zone: string;
@@ -26,7 +26,7 @@ export function ZoneList(props: {
       note={
         <Flex as="span" gap="6px" align="center">
           <KeyCap>J</KeyCap>
-          <KeyCap>K</KeyCap> in hand <KeyCap>N</KeyCap> new
+          <KeyCap>K</KeyCap> select <KeyCap>N</KeyCap> new
         </Flex>
       }
     >

@@ -18,7 +18,7 @@ import { ZoneList } from './ZoneList.tsx';
 import { useZoneEdits } from './edits.ts';
 import { useZoneKeys } from './zone-keys.ts';
 
-/** Boards of zones, drawn on the monitor they are made for; one zone of one board is in hand. */
+/** Boards of zones, drawn on the monitor they are made for; one zone of one board is selected. */
 export function ZonesView() {
   const deskLayout = useDeskLayout();
   const { desk, focused } = deskLayout;

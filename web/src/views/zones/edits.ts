@@ -26,7 +26,7 @@ import {
 } from '@sorn/core/zones';
 import { useProfileStoreApi } from '../../state/profile-context.ts';
 
-/** What the Zones view changes, on the board and the zone in hand. */
+/** What the Zones view changes, on the board and the selected zone. */
 export type ZoneEdits = ReturnType<typeof useZoneEdits>;
 
 /** The board a person begins with who has none. */
@@ -81,7 +81,7 @@ export function useZoneEdits(props: {
     },
     reorder(by: 1 | -1) {
       onZone((there, name) => zoneReordered(there, name, by));
-      // The one that was moved stays in hand, also where it was merely the first.
+      // The one that was moved stays selected, also where it was merely the first.
       if (zone !== null) props.onZone(zone);
     },
     remove() {
@@ -126,7 +126,7 @@ export function useZoneEdits(props: {
     },
     setWeight: (axis: Axis, track: number, weight: number) =>
       onBoard((there) => withTrackWeight(there, axis, track, weight), `weight ${axis} ${track}`),
-    /** The line beside the zone in hand, by physical pixels. */
+    /** The line beside the selected zone, by physical pixels. */
     moveLine(axis: Axis, by: number) {
       const range = zone === null ? null : board && rangeOf(board, [zone]);
       const track = board && range && lineBeside(board, range, axis);

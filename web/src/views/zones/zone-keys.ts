@@ -17,7 +17,7 @@ const ARROWS = [
 /** Physical pixels an arrow key moves a track line. */
 const LINE_STEP = 20;
 
-/** The keys of the Zones view: which board and zone is in hand, where it lies, and what the board is made of. */
+/** The keys of the Zones view: which board and zone is selected, where it lies, and what the board is made of. */
 export function useZoneKeys(props: {
   edits: ZoneEdits;
   board: ZoneBoard | null;
@@ -67,9 +67,9 @@ export function useZoneKeys(props: {
 
   usePageKeys('Zones', [
     { keys: ['['], caps: ['[', ']'], label: 'board', run: () => nextBoard(-1) },
-    { keys: [']'], label: 'next board in hand', minor: true, run: () => nextBoard(1) },
+    { keys: [']'], label: 'select the next board', minor: true, run: () => nextBoard(1) },
     { keys: ['k'], caps: ['J', 'K'], label: 'zone', run: () => nextZone(1) },
-    { keys: ['j'], label: 'zone before in hand', minor: true, run: () => nextZone(-1) },
+    { keys: ['j'], label: 'select the zone before', minor: true, run: () => nextZone(-1) },
     ...withArrows([], 'move', { shift: false }, ([, direction]) => edits.move(direction)),
     ...withArrows(['Shift'], 'stretch', { shift: true }, ([, direction]) =>
       edits.stretch(direction),

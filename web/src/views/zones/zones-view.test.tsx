@@ -39,7 +39,7 @@ function drawZones(boards: unknown[] = [BOARD]) {
 }
 
 describe('zones by keys', () => {
-  it('move and stretch the one in hand, and go no further than the board', async () => {
+  it('move and stretch the selected one, and go no further than the board', async () => {
     const { keys, zones } = drawZones();
     await keys('k{ArrowRight}{ArrowRight}{ArrowDown}{ArrowDown}');
     expect(zones()).toEqual(['Left 1-1 1-2', 'Top 3-3 2-2']);
@@ -74,14 +74,14 @@ describe('zones by keys', () => {
     expect(zones().map((zone) => zone.split(' ')[0])).toEqual(['Top', 'Left']);
     await keys('{Delete}');
     expect(zones()).toEqual(['Top 2-2 1-1']);
-    // The next one is in hand now.
+    // The next one is selected now.
     await keys('{Delete}{Delete}');
     expect(zones()).toEqual([]);
   });
 });
 
 describe('tracks by keys', () => {
-  it('are cut and taken out at the end of the zone in hand, with what lies on them', async () => {
+  it('are cut and taken out at the end of the selected zone, with what lies on them', async () => {
     const { keys, board, zones } = drawZones();
     await keys('c');
     expect(board().columns).toEqual([0.5, 0.5, 1, 2]);
@@ -91,7 +91,7 @@ describe('tracks by keys', () => {
     expect(zones()).toEqual(['Left 1-1 1-1', 'Top 2-2 1-1']);
   });
 
-  it('give way to the line beside the zone in hand, pixel by pixel', async () => {
+  it('give way to the line beside the selected zone, pixel by pixel', async () => {
     const { keys, board } = drawZones();
     await keys('{Control>}{ArrowRight}{/Control}');
     const [left, next, last] = board().columns as [number, number, number];

@@ -7,10 +7,10 @@ import type { Path } from './lists.ts';
 import { unknownModifiers } from './unknown-modifiers.ts';
 
 /** The parts of a profile that can leave and come back alone. */
-export const PIECES = ['desks', 'layouts', 'boards', 'rules', 'keys', 'apps', 'look'] as const;
-export type Piece = (typeof PIECES)[number];
+export const SECTIONS = ['desks', 'layouts', 'boards', 'rules', 'keys', 'apps', 'look'] as const;
+export type SectionId = (typeof SECTIONS)[number];
 
-export const PIECE_NAMES: Record<Piece, { title: string; says: string }> = {
+export const SECTION_NAMES: Record<SectionId, { title: string; says: string }> = {
   desks: { title: 'Desks', says: 'monitors, desks and workspaces' },
   layouts: { title: 'Layouts', says: 'layouts, gaps, placing and floating' },
   boards: { title: 'Boards', says: 'zone boards' },
@@ -20,7 +20,7 @@ export const PIECE_NAMES: Record<Piece, { title: string; says: string }> = {
   look: { title: 'Look', says: 'focus frame and motion' },
 };
 
-export const PIECE_FIELDS: Record<Piece, readonly (keyof Profile)[]> = {
+export const SECTION_FIELDS: Record<SectionId, readonly (keyof Profile)[]> = {
   desks: ['monitors', 'desks', 'workspaces'],
   layouts: ['floating', 'tiling', 'placing'],
   boards: ['boards'],
@@ -30,22 +30,25 @@ export const PIECE_FIELDS: Record<Piece, readonly (keyof Profile)[]> = {
   look: ['look'],
 };
 
-/** The piece that a field of a profile belongs to; null for its version and name. */
-export function pieceOf(field: string): Piece | null {
-  return PIECES.find((piece) => (PIECE_FIELDS[piece] as readonly string[]).includes(field)) ?? null;
+/** The section that a field of a profile belongs to; null for its version and name. */
+export function sectionOf(field: string): SectionId | null {
+  return (
+    SECTIONS.find((section) => (SECTION_FIELDS[section] as readonly string[]).includes(field)) ??
+    null
+  );
 }
 
 /** Where a server of the usual address has the schema of files of this version. */
 export const SCHEMA_PATH = `/schema/profile-${PROFILE_VERSION}.json`;
 export const SCHEMA_URL = `http://127.0.0.1:4680${SCHEMA_PATH}`;
 
-/** A profile as a file says it: whole, or only some pieces. What goes without saying is left out. */
-export function fileOf(profile: Profile, pieces?: readonly Piece[]): Record<string, unknown> {
+/** A profile as a file says it: whole, or only some sections. What goes without saying is left out. */
+export function fileOf(profile: Profile, sections?: readonly SectionId[]): Record<string, unknown> {
   const said = compactProfile(profile);
   const head = { $schema: SCHEMA_URL, version: PROFILE_VERSION };
-  if (!pieces) return { ...head, ...said };
-  const wanted = PIECES.filter((piece) => pieces.includes(piece));
-  const names = wanted.flatMap((piece) => PIECE_FIELDS[piece]);
+  if (!sections) return { ...head, ...said };
+  const wanted = SECTIONS.filter((section) => sections.includes(section));
+  const names = wanted.flatMap((section) => SECTION_FIELDS[section]);
   const empty = (name: keyof Profile) => (Array.isArray(profile[name]) ? [] : {});
   return { ...head, ...Object.fromEntries(names.map((name) => [name, said[name] ?? empty(name)])) };
 }
@@ -62,8 +65,8 @@ export interface FromFile {
 const NO_MONITOR = { id: 'none', width: 1, height: 1 };
 
 /**
- * Reads what a file says, whole or in pieces and of any version, or tells every fault in it.
- * @param bundles those that pieces can name though they are not in the file
+ * Reads what a file says, whole or in sections and of any version, or tells every fault in it.
+ * @param bundles those that sections can name though they are not in the file
  */
 export function readFile(input: unknown, bundles: readonly string[] = []): Read<FromFile> {
   const present = migrated(input);
@@ -76,15 +79,15 @@ export function readFile(input: unknown, bundles: readonly string[] = []): Read<
   if (!result.ok) return result;
   const unknown = unknownModifiers(result.value, isWhole ? [] : bundles);
   if (unknown.length > 0) return { ok: false, faults: unknown };
-  const says = PROFILE_FIELDS.filter((field) => field in present && pieceOf(field) !== null);
+  const says = PROFILE_FIELDS.filter((field) => field in present && sectionOf(field) !== null);
   return {
     ok: true,
     value: { profile: result.value, says: says.map((field) => [field]), isWhole },
   };
 }
 
-/** A profile with a piece as another has it. */
-export function withPiece(profile: Profile, piece: Piece, from: Profile): Profile {
-  const fields = PIECE_FIELDS[piece].map((field) => [field, from[field]] as const);
+/** A profile with a section as another has it. */
+export function withSection(profile: Profile, section: SectionId, from: Profile): Profile {
+  const fields = SECTION_FIELDS[section].map((field) => [field, from[field]] as const);
   return { ...profile, ...Object.fromEntries(fields) };
 }
