@@ -34,7 +34,8 @@ const drawnAt = async (selector: string) => {
   if ((await found.count()) === 0) return null;
   return `${await found.getAttribute('data-at')} ${await found.getAttribute('data-size')}`;
 };
-const selected = () => open.page.locator('[data-zone][data-selected=true]').getAttribute('data-zone');
+const selected = () =>
+  open.page.locator('[data-zone][data-selected=true]').getAttribute('data-zone');
 
 /** Gives a selected zone another name, by keys. */
 async function name(text: string) {

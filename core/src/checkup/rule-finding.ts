@@ -1,6 +1,6 @@
 import type { Rule, Setting } from '../model/rule.ts';
 import type { Context, KnownWindow } from '../rules/known-windows.ts';
-import { ruleNumber } from '../rules/say.ts';
+import { ruleNumber } from '../rules/rule-words.ts';
 
 /** Something about the rules that a person should know. Rules are told by id, and by number and name. */
 export type RuleFinding =

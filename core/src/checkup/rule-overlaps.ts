@@ -1,6 +1,6 @@
 import isEqual from 'fast-deep-equal';
 import { FACTS, type Condition, type Rule, type Setting, type When } from '../model/rule.ts';
-import { ruleNumber, settingText } from '../rules/say.ts';
+import { ruleNumber, settingText } from '../rules/rule-words.ts';
 import { ruleName, type Case, type RuleFinding } from './rule-finding.ts';
 import { impliedBy } from './rule-implication.ts';
 

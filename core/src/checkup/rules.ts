@@ -13,7 +13,7 @@ import {
   knownWindows,
   type KnownWindow,
 } from '../rules/known-windows.ts';
-import { conditionText, ruleNumber } from '../rules/say.ts';
+import { conditionText, ruleNumber } from '../rules/rule-words.ts';
 import { keptByFields } from '../values/cache.ts';
 import { ruleName, type Case, type RuleFinding } from './rule-finding.ts';
 import { nowhere } from './rule-monitors.ts';

@@ -2,7 +2,7 @@ import { span, type Rect, type Size } from '../geometry/rect.ts';
 import { round } from '../geometry/round.ts';
 import { axisOf, isForward, type Direction, type Axis } from '../values/direction.ts';
 
-type Spot = Pick<Rect, 'x' | 'y'>;
+type DropPosition = Pick<Rect, 'x' | 'y'>;
 
 /**
  * Lines on which a monitor's start, along an axis, stands well with another: edges that meet or are in
@@ -32,7 +32,7 @@ export function steppedTo(
   step: number,
   others: readonly Rect[],
   near: number,
-): Spot {
+): DropPosition {
   const axis = axisOf(direction);
   const sign = isForward(direction) ? 1 : -1;
   const from = own[axis];
@@ -46,7 +46,12 @@ export function steppedTo(
 }
 
 /** A monitor dropped somewhere: in each axis it meets the nearest line that is at most `near` away. */
-export function droppedAt(own: Rect, to: Spot, others: readonly Rect[], near: number): Spot {
+export function droppedAt(
+  own: Rect,
+  to: DropPosition,
+  others: readonly Rect[],
+  near: number,
+): DropPosition {
   const settled = (axis: Axis) => {
     let best = to[axis];
     let least = near + 1;
@@ -94,7 +99,7 @@ export function linedUp(
   millimetres: Size,
   anchor: Anchor,
   byMm: number,
-): Spot {
+): DropPosition {
   const axis = sideAxis(own, other);
   const to = anchorAt(span(other, axis), anchor) + byMm * pixelsPerMm(other, millimetres, axis);
   const start = to - (anchorAt(span(own, axis), anchor) - own[axis]);

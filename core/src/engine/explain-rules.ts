@@ -5,7 +5,7 @@ import { SETTINGS, type Rule, type Setting } from '../model/rule.ts';
 import type { Ruled } from '../model/session-ruling.ts';
 import type { SessionWindow } from '../model/session.ts';
 import type { WindowFacts } from '../rules/facts.ts';
-import { ruleNumber, settingText } from '../rules/say.ts';
+import { ruleNumber, settingText } from '../rules/rule-words.ts';
 import { traceRules } from '../rules/trace.ts';
 import { parentApp } from './rule-effects.ts';
 import { factsOf } from './ruling.ts';

@@ -3,7 +3,7 @@ import { interactionOf } from '../model/interaction.ts';
 import { monitorOf } from '../desk/desk.ts';
 import type { Setting } from '../model/rule.ts';
 import type { SessionWindow } from '../model/session.ts';
-import { HELD_WORDS } from '../rules/say.ts';
+import { HELD_WORDS } from '../rules/rule-words.ts';
 import { zoneBoardName } from '../tiling/zone-board.ts';
 import { isDividing, LAYOUTS } from '../tiling/layouts.ts';
 import type { Origin } from '../tiling/settings.ts';

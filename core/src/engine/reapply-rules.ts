@@ -5,7 +5,7 @@ import { monitorFor, monitorOf, type DeskInForce } from '../desk/desk.ts';
 import type { Again, Rule, RuleSettings, Setting } from '../model/rule.ts';
 import type { Ruled } from '../model/session-ruling.ts';
 import type { Session, SessionWindow } from '../model/session.ts';
-import { HELD_WORDS } from '../rules/say.ts';
+import { HELD_WORDS } from '../rules/rule-words.ts';
 import { joinArrangement } from './commands/arrangement-member.ts';
 import { putInPocket } from './commands/pocket.ts';
 import {

@@ -6,7 +6,7 @@ import type { Ruled } from '../model/session-ruling.ts';
 import type { WindowInput } from '../model/session.ts';
 import { decide } from '../rules/decide.ts';
 import { sizeFacts, type WindowFacts } from '../rules/facts.ts';
-import { ruleNumber, settingText } from '../rules/say.ts';
+import { ruleNumber, settingText } from '../rules/rule-words.ts';
 import { matchText } from '../rules/trace.ts';
 import { nearestName } from '../values/nearest-name.ts';
 import type { Reason } from './session.ts';

@@ -2,7 +2,7 @@ import type { InputDevice } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { isModifierCode } from '../values/modifiers.ts';
 import { KEYBOARDS, type Keyboard } from './keyboards.ts';
-import { POINTING_BUTTONS } from './starters/few.ts';
+import { POINTING_BUTTONS } from './starters/small-maps.ts';
 
 /** The code of every input of a device: the keys of its board, its buttons, and what else it declares. */
 export function inputsOf({ board, buttons = 0, codes = [] }: InputDevice): string[] {

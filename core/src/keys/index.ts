@@ -42,7 +42,7 @@ export { type KeyBinding, keyMap } from './map.ts';
 export { reachOfKey, reachTable } from './reach.ts';
 export { type KeyContext, resolveKey } from './resolve.ts';
 export { STARTER_MAPS, movedByLetters } from './starters/starters.ts';
-export { isBehindSpace } from './starters/whole.ts';
+export { isBehindSpace } from './starters/whole-map.ts';
 export { IDLE, type KeyInput, type KeyOutput, type KeyState, nextTime, type On } from './state.ts';
 export { type SuggestFor, type Suggestion, suggest, withSuggestion } from './suggest.ts';
 export { keyTable } from './table.ts';

@@ -4,7 +4,7 @@ import { MAIN, type Modifier } from '../values/modifiers.ts';
 import { triggerOf, type TriggerStep } from '../values/trigger.ts';
 import { middleOf, KEYBOARDS } from './keyboards.ts';
 import { keyboardOf } from './devices.ts';
-import { POINTING_BUTTONS } from './starters/few.ts';
+import { POINTING_BUTTONS } from './starters/small-maps.ts';
 
 /**
  * The fingers and the keys they rest on, as typing is taught by touch, and how much a press of each counts

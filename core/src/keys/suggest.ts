@@ -131,7 +131,7 @@ function formerKeys(
   return former;
 }
 
-interface Given {
+interface AssignedKeys {
   wish: BindingCandidate;
   slot: KeySlot;
 }
@@ -156,7 +156,7 @@ function exact(
   profile: Profile,
   wishes: readonly BindingCandidate[],
   slots: readonly KeySlot[],
-): Given[] {
+): AssignedKeys[] {
   if (wishes.length === 0) return [];
   const near = candidates(profile, wishes, slots);
   const columns = assign(wishes.map((wish) => near.map((slot) => costFor(profile, wish, slot))));
@@ -172,7 +172,7 @@ function withGroups(
   wishes: readonly BindingCandidate[],
   groups: readonly Group[],
   slots: readonly KeySlot[],
-): Given[] {
+): AssignedKeys[] {
   const options = groups.map((group) => placesFor(profile, group, slots));
   const places: (GroupPlace | null)[] = groups.map(() => null);
   const takenBy = (besides: number) =>
@@ -209,7 +209,7 @@ function withGroups(
   }
   const { rest, free } = outside(wishes, groups, places, slots);
   const inGroups = groups.flatMap(({ members }, i) =>
-    [...(places[i]?.slots ?? [])].map(([direction, slot]): Given => ({
+    [...(places[i]?.slots ?? [])].map(([direction, slot]): AssignedKeys => ({
       wish: members.get(direction)!,
       slot,
     })),

@@ -10,12 +10,12 @@ import {
 } from './facts.ts';
 
 /** The rule that gives a setting, and its place in the list, counted from 0. */
-interface Given {
+interface DecidedSetting {
   rule: Rule;
   at: number;
 }
 /** For each setting that a rule gives, the first rule that matches and gives it. */
-export type Decision = { readonly [S in Setting]?: Given };
+export type Decision = { readonly [S in Setting]?: DecidedSetting };
 
 /**
  * What the rules say of a window: for each setting the first rule decides that is on, matches and gives it.
@@ -23,7 +23,7 @@ export type Decision = { readonly [S in Setting]?: Given };
  * are tried on a text in one pass, in time linear in it.
  */
 export function decide(rules: readonly Rule[], facts: WindowFacts): Decision {
-  const decision: { [S in Setting]?: Given } = {};
+  const decision: { [S in Setting]?: DecidedSetting } = {};
   const { candidates, matches } = readied(rules);
   for (const { given, gives, when } of candidates(facts)) {
     // What earlier rules gave already need not be asked again.
@@ -54,7 +54,7 @@ export function allConditionsHold(
 }
 
 interface ReadyRule {
-  given: Given;
+  given: DecidedSetting;
   gives: readonly Setting[];
   when: When;
 }

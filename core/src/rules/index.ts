@@ -19,5 +19,5 @@ export {
   textOf,
   whenWords,
   withMonitorNames,
-} from './say.ts';
+} from './rule-words.ts';
 export { ruleSentence } from './sentence.ts';

@@ -10,7 +10,7 @@ import {
   rangeText,
   strong,
   type Words,
-} from './say.ts';
+} from './rule-words.ts';
 
 /**
  * A rule as one sentence: "When a window’s app is areamap and its kind is normal, put it on workspace M in

@@ -4,7 +4,7 @@ import type { Setting } from '../model/rule.ts';
 import { profile, TABLE } from '../testing/rule-table.ts';
 import { decide } from './decide.ts';
 import type { WindowFacts } from './facts.ts';
-import { settingWords, textOf } from './say.ts';
+import { settingWords, textOf } from './rule-words.ts';
 import { traceRules } from './trace.ts';
 
 /** What each rule gives, written down once more. */

@@ -1,6 +1,6 @@
 import type { Condition, Rule, Setting } from '../model/rule.ts';
 import { conditionHolds, type WindowFacts } from './facts.ts';
-import { conditionText, failureText } from './say.ts';
+import { conditionText, failureText } from './rule-words.ts';
 
 /** What one rule had to do with a window. */
 export interface RuleTrace {

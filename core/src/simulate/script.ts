@@ -141,7 +141,7 @@ export function play(profile: Profile, { session: input, steps }: Script): Playe
       findings: [...opened.findings, ...begun.findings],
     },
   ];
-  const marks = new Map<string, Standing>();
+  const marks = new Map<string, ScriptState>();
   let desk: Pressing = { session: opened.session, profile, keys: IDLE, down: [], now: 0 };
   for (const step of steps) {
     if ('mark' in step) {
@@ -202,9 +202,9 @@ function stepText(step: Happening): string {
 }
 
 /** How a desk stands: placements, how each window is held, and every order. */
-type Standing = ReadonlyMap<string, string>;
+type ScriptState = ReadonlyMap<string, string>;
 
-function standingOf({ session, profile }: Pressing): Standing {
+function standingOf({ session, profile }: Pressing): ScriptState {
   const { placements } = checkPlacements(session, profile);
   const orders = Object.entries(session.arrangements).filter(
     ([, { order, detached }]) => order.length > 0 && !detached,
@@ -217,7 +217,7 @@ function standingOf({ session, profile }: Pressing): Standing {
   ]);
 }
 
-function differencesBetween(before: Standing, now: Standing): string[] {
+function differencesBetween(before: ScriptState, now: ScriptState): string[] {
   return [...new Set([...before.keys(), ...now.keys()])]
     .filter((name) => before.get(name) !== now.get(name))
     .map(

@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { shareLength } from '../geometry/length.ts';
 import type { Along } from '../values/snap.ts';
-import { alongLength } from '../snap/axis.ts';
-import { blockOf, typedOn } from '../snap/block.ts';
-import { numberLabels } from '../snap/labels.ts';
+import { alongLength } from './axis.ts';
+import { blockOf, typedOn } from './block.ts';
+import { numberLabels } from './labels.ts';
 
 const anyLength = fc.integer({ min: 300, max: 8000 });
 const anyGap = fc.integer({ min: 0, max: 30 });

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cornerGrid } from '../snap/block.ts';
+import { cornerGrid } from './block.ts';
 
 describe('the lettered and numbered grid', () => {
   it('has about fifty cells, near to square, on the monitors of the demo', () => {

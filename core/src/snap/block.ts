@@ -1,6 +1,6 @@
 import { round } from '../geometry/round.ts';
 import { MOST_DIGITS, MOST_LETTERS, type Along, type CornerGrid } from '../values/snap.ts';
-import { letterOf } from '../snap/labels.ts';
+import { letterOf } from './labels.ts';
 
 /** How many cells a grid has about where nothing else is set. */
 const CELLS = 50;

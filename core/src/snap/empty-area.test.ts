@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Rect } from '../geometry/rect.ts';
-import { largestEmpty } from '../snap/empty-area.ts';
+import { largestEmpty } from './empty-area.ts';
 
 const NONE = { x: 0, y: 0 };
 const LEAST = { width: 1, height: 1 };

@@ -1,3 +1,3 @@
-export { snappedRect } from '../snap/axis.ts';
-export { type Block, blockOf, gridText } from '../snap/block.ts';
-export { letterOf, numberLabels } from '../snap/labels.ts';
+export { snappedRect } from './axis.ts';
+export { type Block, blockOf, gridText } from './block.ts';
+export { letterOf, numberLabels } from './labels.ts';

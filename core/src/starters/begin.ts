@@ -6,7 +6,7 @@ import { SECTIONS, withSection, type SectionId } from '../files/sections.ts';
 import { asOwn, withBinding, withMerged } from '../keys/edit.ts';
 import { freeKeys, nearestFree } from '../keys/free-keys.ts';
 import { keyMap, type KeyBinding } from '../keys/map.ts';
-import { behindSpace } from '../keys/starters/whole.ts';
+import { behindSpace } from '../keys/starters/whole-map.ts';
 import { BASE, type KeyStarterId } from '../model/keys.ts';
 import { profileSchema, type Profile } from '../model/profile.ts';
 import { zoneBoardName } from '../tiling/zone-board.ts';

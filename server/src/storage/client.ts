@@ -1,6 +1,6 @@
 import type { Client, InStatement, ResultSet, Row } from '@libsql/client';
 import { startThread } from '../threads/thread.ts';
-import type { Asked, PlainResult } from './statements-worker.ts';
+import type { StatementRequest, PlainResult } from './statements-worker.ts';
 
 const MEGABYTES = 48;
 
@@ -16,7 +16,7 @@ export interface ThreadedClient {
  */
 export function threadedClient(file: string): ThreadedClient {
   const thread = () =>
-    startThread<Asked, PlainResult[]>('@sorn/server/statements-worker', {
+    startThread<StatementRequest, PlainResult[]>('@sorn/server/statements-worker', {
       data: { file },
       megabytes: MEGABYTES,
     });
@@ -26,7 +26,7 @@ export function threadedClient(file: string): ThreadedClient {
   const threadFor = (statements: readonly InStatement[]) =>
     statements.every(isRead) ? (reads ??= thread()) : writes;
 
-  async function ask(statements: InStatement[], asked: Asked): Promise<ResultSet[]> {
+  async function ask(statements: InStatement[], asked: StatementRequest): Promise<ResultSet[]> {
     return (await threadFor(statements).ask(asked)).map(resultSet);
   }
   const client: Client = {

@@ -4,7 +4,7 @@ import { working } from '../threads/answer.ts';
 import { openConnection } from './connection.ts';
 
 /** Statements for one connection: a batch is one transaction. `close` ends the connection. */
-export type Asked =
+export type StatementRequest =
   | { kind: 'execute'; statement: InStatement }
   | { kind: 'batch' | 'migrate'; statements: InStatement[] }
   | { kind: 'close' };
@@ -17,7 +17,7 @@ export type PlainResult = Pick<
 
 let connection: Promise<Client> | undefined;
 
-async function resultsOf(asked: Asked): Promise<ResultSet[]> {
+async function resultsOf(asked: StatementRequest): Promise<ResultSet[]> {
   connection ??= openConnection((workerData as { file: string }).file);
   const client = await connection.catch((error: unknown) => {
     connection = undefined;
@@ -48,4 +48,4 @@ function plain({
   return { columns, columnTypes, rows: list, rowsAffected, lastInsertRowid };
 }
 
-export default working(async (asked: Asked) => (await resultsOf(asked)).map(plain));
+export default working(async (asked: StatementRequest) => (await resultsOf(asked)).map(plain));

@@ -8,14 +8,14 @@ import { freeSlug } from './free-slug.ts';
 import { revisions, sessions } from './schema.ts';
 
 /** Something kept, as JSON, with the number of its state and when that was saved. */
-interface Kept<T = string> {
+interface StoredRow<T = string> {
   content: T;
   revision: number;
   savedAt: string;
 }
 
 /** A profile with what the person wrote as text, where they did. */
-export interface StoredText extends Kept {
+export interface StoredText extends StoredRow {
   text?: OwnText;
   label?: string;
 }
@@ -41,7 +41,7 @@ export interface Store {
   ) => Promise<Saved | Stale | null>;
   remove: (id: string, base: number) => Promise<'removed' | Stale | null>;
   /** Revision 0 and no content while none was saved. */
-  readSession: (id: string) => Promise<Kept<string | null> | null>;
+  readSession: (id: string) => Promise<StoredRow<string | null> | null>;
   saveSession: (id: string, session: SessionInput, base: number) => Promise<Saved | Stale | null>;
 }
 

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import type { Asked } from '../storage/statements-worker.ts';
+import type { StatementRequest } from '../storage/statements-worker.ts';
 import { startThread } from './thread.ts';
 
 describe('a thread', () => {
@@ -15,7 +15,7 @@ describe('a thread', () => {
   it('ends after what it was asked, though it was only starting then', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'sorn-thread-'));
     const data = { file: join(folder, 'x.db') };
-    const thread = startThread<Asked, unknown>('@sorn/server/statements-worker', {
+    const thread = startThread<StatementRequest, unknown>('@sorn/server/statements-worker', {
       data,
       idleMs: 60_000,
       megabytes: 64,
@@ -31,7 +31,7 @@ describe('a thread', () => {
   it('tells the code of a fault', async () => {
     const folder = mkdtempSync(join(tmpdir(), 'sorn-thread-'));
     const data = { file: join(folder, 'x.db') };
-    const thread = startThread<Asked, unknown>('@sorn/server/statements-worker', {
+    const thread = startThread<StatementRequest, unknown>('@sorn/server/statements-worker', {
       data,
       megabytes: 64,
     });

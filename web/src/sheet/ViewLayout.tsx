@@ -1,7 +1,7 @@
 import { Box, Grid } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { useProposal } from '../state/proposal.ts';
-import { WhatWouldHappen } from './WhatWouldHappen.tsx';
+import { ProposalPanel } from './ProposalPanel.tsx';
 import { useInspector } from '../ui/inspector.ts';
 
 /** A view's two parts: what stands in the middle, and the inspector to its right. */
@@ -20,7 +20,7 @@ export function ViewLayout(props: { name: string; children: ReactNode; inspector
       gridColumn="2"
     >
       <Box p="12px" minH="0" minW="0">
-        {proposal ? <WhatWouldHappen proposal={proposal} /> : props.children}
+        {proposal ? <ProposalPanel proposal={proposal} /> : props.children}
       </Box>
       {!isAway && (
         <Box

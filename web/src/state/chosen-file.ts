@@ -11,7 +11,7 @@ export interface ChosenFile {
  * Reads a chosen file: a profile or sections of one, or a table of rules or keys. Never throws.
  * @param bundles of the profile that it is brought into
  */
-export async function readChosen(
+export async function readChosenFile(
   chosen: File,
   bundles: readonly string[] = [],
 ): Promise<ChosenFile> {

@@ -1,7 +1,7 @@
 import { perProfile } from './per-profile.ts';
 
 /** What is selected across views: Rehearse can make a rule that the Rules view goes on with. */
-interface InHand {
+interface Selection {
   rule: string | null;
   /** A binding, by its id in the map. */
   binding: string | null;
@@ -9,7 +9,7 @@ interface InHand {
   takeBinding: (id: string) => void;
 }
 
-export const useSelection = perProfile<InHand>((set) => ({
+export const useSelection = perProfile<Selection>((set) => ({
   rule: null,
   binding: null,
   takeRule: (rule) => set({ rule }),

@@ -10,7 +10,7 @@ import {
   type SortingState,
 } from '@tanstack/react-table';
 import { memo, useState, type ReactNode } from 'react';
-import { useInSight } from './scroll-into-view.ts';
+import { useScrollIntoView } from './scroll-into-view.ts';
 import { tableStyle } from './table-style.ts';
 import { useVirtualRows } from './virtual-rows.ts';
 
@@ -186,7 +186,7 @@ function isSameLine<R extends object>(a: LineProps<R>, b: LineProps<R>): boolean
 const Line = memo(function Line<R extends object>(props: LineProps<R>) {
   const { row, isSelected } = props;
   // Where only a part is drawn, the list is scrolled by itself.
-  const element = useInSight<HTMLTableRowElement>(
+  const element = useScrollIntoView<HTMLTableRowElement>(
     isSelected && props.place === undefined,
     row.index,
   );

@@ -5,7 +5,10 @@ import { useEffect, useRef, type RefObject } from 'react';
  *
  * @param place where it stands in the list: one that is moved is followed
  */
-export function useInSight<E extends Element>(isSelected: boolean, place = 0): RefObject<E | null> {
+export function useScrollIntoView<E extends Element>(
+  isSelected: boolean,
+  place = 0,
+): RefObject<E | null> {
   const element = useRef<E>(null);
   useEffect(() => {
     if (isSelected) element.current?.scrollIntoView({ block: 'nearest' });

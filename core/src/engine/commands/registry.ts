@@ -7,7 +7,7 @@ import { findFunctions } from './find.ts';
 import { focusFunctions } from './focus.ts';
 import { nudgeFunctions } from './nudge.ts';
 import { growFunctions } from './grow.ts';
-import { bringInsideFunctions } from './inside.ts';
+import { bringInsideFunctions } from './bring-inside.ts';
 import { layoutFunctions } from './layout.ts';
 import { liftFunctions } from './lift.ts';
 import { lineupFunctions } from './lineups.ts';

@@ -10,8 +10,8 @@ import {
   invertedTStarter,
   numberPadStarter,
   POINTING_BUTTONS,
-} from './few.ts';
-import { wholeMap, wholeStarter, type Moved } from './whole.ts';
+} from './small-maps.ts';
+import { wholeMap, wholeStarter, type Moved } from './whole-map.ts';
 
 export interface KeyStarter {
   title: string;

@@ -21,7 +21,7 @@ import { BackupTable } from './BackupTable.tsx';
 import { RestoreQuestion } from './RestoreQuestion.tsx';
 
 /** A backup that is asked about before it is restored. */
-interface Asked {
+interface RestoreRequest {
   name: string;
   backup: Blob | string;
   restoring: Restoring;
@@ -40,7 +40,7 @@ export function BackupPage({ pages }: { pages: ReactNode }) {
   const settings = useServerSettings();
   const saveSettings = useSaveSettings();
   const [at, setAt] = useState(0);
-  const [asked, setAsked] = useState<Asked | null>(null);
+  const [asked, setAsked] = useState<RestoreRequest | null>(null);
   const [undo, setUndo] = useState<string | null>(null);
   const [said, setSaid] = useState('');
   const [fault, setFault] = useState('');

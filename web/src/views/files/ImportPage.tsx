@@ -16,7 +16,7 @@ import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
-import { readChosen, type ChosenFile } from '../../state/chosen-file.ts';
+import { readChosenFile, type ChosenFile } from '../../state/chosen-file.ts';
 import { useComparison } from '../../state/comparison.ts';
 import { Action } from './Action.tsx';
 import { ChangeList } from './ChangeList.tsx';
@@ -49,7 +49,7 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
     const chosen = files?.[0];
     if (!chosen) return;
     const { bundles } = store.getState().profile.keys;
-    const result = await readChosen(
+    const result = await readChosenFile(
       chosen,
       bundles.map(({ id }) => id),
     );

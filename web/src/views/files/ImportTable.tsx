@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react';
 import { SECTION_NAMES, type ImportItem, type Taking } from '@sorn/core/files';
-import { useInSight } from '../../ui/scroll-into-view.ts';
+import { useScrollIntoView } from '../../ui/scroll-into-view.ts';
 import { CUT, ListTable } from './ListTable.tsx';
 
 const KINDS: Record<ImportItem['kind'], string> = {
@@ -50,7 +50,7 @@ function Line(props: {
   onTick: () => void;
 }) {
   const { item, taking, isHere, onHere, onTick } = props;
-  const inSight = useInSight<HTMLTableRowElement>(isHere);
+  const inSight = useScrollIntoView<HTMLTableRowElement>(isHere);
   return (
     <chakra.tr
       ref={inSight}

@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { TextButton } from '../../ui/TextButton.tsx';
-import { useInSight } from '../../ui/scroll-into-view.ts';
+import { useScrollIntoView } from '../../ui/scroll-into-view.ts';
 import type { Revision } from '@sorn/api';
 import { CUT, ListTable } from './ListTable.tsx';
 import { dateText } from '../../ui/date-text.ts';
@@ -60,7 +60,7 @@ function Line(props: {
 }) {
   const { isFirst, isChosen, isPresent, onChoose } = props;
   const { revision, savedAt, label, changes, sameAs } = props.revision;
-  const inSight = useInSight<HTMLTableRowElement>(isChosen);
+  const inSight = useScrollIntoView<HTMLTableRowElement>(isChosen);
   return (
     <chakra.tr
       ref={inSight}

@@ -99,7 +99,7 @@ const language = new Compartment();
 /** What a field is, and means. */
 export type Help = NonNullable<ReturnType<typeof helpAt>>;
 
-interface Asked {
+interface HelpRequest {
   format: Format;
   profile: Profile;
   onText: (text: string) => void;
@@ -108,7 +108,7 @@ interface Asked {
 
 const QUIET_MS = 150;
 
-function extensionsOf(asked: RefObject<Asked>) {
+function extensionsOf(asked: RefObject<HelpRequest>) {
   let timer: ReturnType<typeof setTimeout>;
   const tellHelp = ({ doc, selection }: EditorState) =>
     asked.current.onHelp(helpAt(doc.toString(), asked.current.format, selection.main.head));
@@ -156,7 +156,7 @@ function leave(view: EditorView): boolean {
 
 const KINDS = { field: 'property', word: 'keyword', name: 'variable' } as const;
 
-function offer(asked: RefObject<Asked>): CompletionSource {
+function offer(asked: RefObject<HelpRequest>): CompletionSource {
   return ({ state, pos, explicit }) => {
     const { format, profile } = asked.current;
     const text = state.doc.toString();
@@ -172,7 +172,7 @@ function offer(asked: RefObject<Asked>): CompletionSource {
   };
 }
 
-function help({ format }: Asked, view: EditorView, offset: number) {
+function help({ format }: HelpRequest, view: EditorView, offset: number) {
   const told = helpAt(view.state.doc.toString(), format, offset);
   if (!told) return null;
   return {

@@ -16,7 +16,7 @@ import { KeyboardDrawing, FACES, type Face } from './KeyboardDrawing.tsx';
 import { Checkup } from './Checkup.tsx';
 import { ChooseCommand } from './ChooseCommand.tsx';
 import { KeyTable } from './KeyTable.tsx';
-import { DevicesInShort } from './DevicesInShort.tsx';
+import { DeviceSummary } from './DeviceSummary.tsx';
 import { useKeyEdits } from './edits.ts';
 import { useMapKeys } from './map-keys.ts';
 import { FILTERS, keyRows, NO_USES, shownRows, type Filter } from './rows.ts';
@@ -155,7 +155,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
             onFinding={setFinding}
             onMend={mend}
           />
-          <DevicesInShort profile={profile} />
+          <DeviceSummary profile={profile} />
         </>
       }
     >

@@ -2,9 +2,9 @@ import type { Suggestion } from '@sorn/core/keys';
 import { useMemo, type ReactNode } from 'react';
 import { DataTable, type Column } from '../../ui/DataTable.tsx';
 
-type Given = Suggestion['given'][number];
+type AssignedLine = Suggestion['given'][number];
 type LeftOut = Suggestion['leftOut'][number];
-type Line = { text: string } & ({ given: Given } | { leftOut: LeftOut });
+type Line = { text: string } & ({ given: AssignedLine } | { leftOut: LeftOut });
 
 const FIGURE = { isFigure: true };
 const idOf = ({ text }: Line) => text;
@@ -15,7 +15,7 @@ const headingOf = (line: Line) => ('given' in line ? null : 'Left out');
 function columnsWith(capsOf: (keys: string) => ReactNode): readonly Column<Line>[] {
   const column = (
     id: string,
-    given: (line: Given) => ReactNode,
+    given: (line: AssignedLine) => ReactNode,
     leftOut: (line: LeftOut) => ReactNode,
     meta = {},
   ): Column<Line> => ({

@@ -24,20 +24,20 @@ interface Option {
 }
 
 /** How something that is said with a command is asked for. */
-type Asked =
+type ArgumentOptions =
   | { of: 'choice'; options: readonly Option[]; none?: string }
   | { of: 'flag'; isOn: boolean }
   | { of: 'figure'; least: number; most: number }
   | { of: 'text'; placeholder: string };
 
 /** Something that is said with a command. */
-export type CommandField = Asked & { name: string; label: string; kind: ArgumentKind };
+export type CommandField = ArgumentOptions & { name: string; label: string; kind: ArgumentKind };
 
 const plain = (values: readonly string[]): Option[] =>
   values.map((value) => ({ value, text: value }));
 const named = (list: readonly { id: string; name?: string }[]): Option[] =>
   list.map(({ id, name = id }) => ({ value: id, text: name === id ? id : `${id} ${name}` }));
-const oneOf = (options: readonly Option[]): Asked => ({ of: 'choice', options });
+const oneOf = (options: readonly Option[]): ArgumentOptions => ({ of: 'choice', options });
 
 /** Where a window can stand along an axis, as a choice. */
 const ALONGS: readonly (readonly [string, Along])[] = [
@@ -49,10 +49,13 @@ const ALONGS: readonly (readonly [string, Along])[] = [
   ['middle 1/2', { middle: '1/2' }],
 ];
 
-const WHEN_PRESSED: Asked = { of: 'text', placeholder: 'asked for when it is pressed' };
+const WHEN_PRESSED: ArgumentOptions = { of: 'text', placeholder: 'asked for when it is pressed' };
 
 /** How an argument of each kind is asked for; null where a form leaves it out. */
-const ASKED: Record<ArgumentKind, (argument: Argument, profile: Profile) => Asked | null> = {
+const ASKED: Record<
+  ArgumentKind,
+  (argument: Argument, profile: Profile) => ArgumentOptions | null
+> = {
   workspace: (_, { workspaces }) =>
     oneOf([...named(workspaces), ...plain(['next', 'previous', 'last'])]),
   monitor: (_, { monitors }) =>

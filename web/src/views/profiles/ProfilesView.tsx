@@ -7,7 +7,7 @@ import { dateText } from '../../ui/date-text.ts';
 import { KeyStrip } from '../../ui/KeyStrip.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { FromFile } from './FromFile.tsx';
+import { ProfileFromFile } from './ProfileFromFile.tsx';
 import { useRef, useState } from 'react';
 
 /** All profiles kept here; with none, the two ways to begin. */
@@ -90,7 +90,7 @@ export function ProfilesView() {
             >
               New profile, by three questions <KeyCap>N</KeyCap>
             </Button>
-            <FromFile inputRef={fileInput} onCreated={open} />
+            <ProfileFromFile inputRef={fileInput} onCreated={open} />
             {demo.isError && (
               <chakra.p role="alert" color="vermilion" mt="6px">
                 {demo.error.message}

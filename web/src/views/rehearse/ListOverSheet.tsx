@@ -1,7 +1,7 @@
 import { chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { Balloon } from '../../sheet/Balloon.tsx';
-import { OverSheet } from './OverSheet.tsx';
+import { SheetOverlay } from './SheetOverlay.tsx';
 import { balloonStyle } from '../../ui/balloon-style.ts';
 
 export interface Line {
@@ -28,7 +28,7 @@ export function ListOverSheet(props: {
   const { lines, chosen } = props;
   const from = Math.max(0, Math.min(chosen - 4, lines.length - MOST_LINES));
   return (
-    <OverSheet head={props.head}>
+    <SheetOverlay head={props.head}>
       <chakra.ul role="listbox" id={props.id} aria-label={props.label} py="4px">
         {lines.slice(from, from + MOST_LINES).map((line, k) => {
           const isChosen = from + k === chosen;
@@ -80,6 +80,6 @@ export function ListOverSheet(props: {
           {chosen + 1} of {lines.length}
         </chakra.p>
       )}
-    </OverSheet>
+    </SheetOverlay>
   );
 }

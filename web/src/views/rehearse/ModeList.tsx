@@ -4,14 +4,14 @@ import { MODES } from '@sorn/core/values';
 import { MODE_WORDS } from '../../state/desk-change.ts';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { useProfileStore } from '../../state/profile-context.ts';
-import { OverSheet } from './OverSheet.tsx';
+import { SheetOverlay } from './SheetOverlay.tsx';
 
 /** The modes that desk-mode goes through while its key is held. */
 export function ModeList() {
   const chosen = useProfileStore((state) => interactionOf(state.session, 'choosing-mode')?.mode);
   if (!chosen) return null;
   return (
-    <OverSheet
+    <SheetOverlay
       head={
         <Flex align="center" gap="8px" fontSize="13px">
           <chakra.span flex="1">Release or Enter takes it</chakra.span>
@@ -42,6 +42,6 @@ export function ModeList() {
           </chakra.li>
         ))}
       </chakra.ul>
-    </OverSheet>
+    </SheetOverlay>
   );
 }

@@ -20,8 +20,8 @@ import { PlacingMarks } from './PlacingMarks.tsx';
 import { TimeSaved } from './TimeSaved.tsx';
 import { SwitchList } from './SwitchList.tsx';
 import { TimeLine } from './TimeLine.tsx';
-import { WhatFollows } from './WhatFollows.tsx';
-import { WhyHere } from './WhyHere.tsx';
+import { NextKeysList } from './NextKeysList.tsx';
+import { WindowReasons } from './WindowReasons.tsx';
 import { useFullScreen } from './full-screen.ts';
 import { useSheetKeyboard } from './sheet-keyboard.ts';
 
@@ -125,7 +125,7 @@ export function RehearseView() {
       inspector={
         <>
           <AppList />
-          <WhyHere deskLayout={deskLayout} id={about} onRule={makeRule} />
+          <WindowReasons deskLayout={deskLayout} id={about} onRule={makeRule} />
           <TimeSaved />
           <Log />
         </>
@@ -158,7 +158,7 @@ export function RehearseView() {
             <Picker />
             <SwitchList />
             <ModeList />
-            <WhatFollows />
+            <NextKeysList />
           </Box>
         </Flex>
         <TimeLine />

@@ -14,7 +14,7 @@ import type { Rule } from '@sorn/core/model';
 import { settingsWords, textOf, whenWords, withRule } from '@sorn/core/rules';
 import type { Landing } from '@sorn/core/simulate';
 import { memo, useCallback, useMemo, type ReactNode } from 'react';
-import { useInSight } from '../../ui/scroll-into-view.ts';
+import { useScrollIntoView } from '../../ui/scroll-into-view.ts';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 import { useVirtualRows } from '../../ui/virtual-rows.ts';
@@ -228,7 +228,7 @@ function RuleLine(props: LineProps) {
 /** Drawn again only where something of it changed, not with every rule that moves. */
 const LineContent = memo(function LineContent(props: LineProps) {
   const { rule, at, isSelected, matches, found } = props;
-  const words = useInSight<HTMLButtonElement>(isSelected && !props.isPart, at);
+  const words = useScrollIntoView<HTMLButtonElement>(isSelected && !props.isPart, at);
   const named = useNamedRule(rule);
   const count = found === '' ? 0 : found.split('\n').length;
   return (

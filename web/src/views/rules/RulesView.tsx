@@ -15,7 +15,7 @@ import { LandingTable } from './LandingTable.tsx';
 import { RuleHead } from './RuleHead.tsx';
 import { RuleList } from './RuleList.tsx';
 import { RuleSettingsRows } from './RuleSettingsRows.tsx';
-import { WhyFor } from './WhyFor.tsx';
+import { LandingReasons } from './LandingReasons.tsx';
 import { useRuleEdits } from './edits.ts';
 import { useLandings } from './landings.ts';
 import { useRuleKeys } from './rule-keys.ts';
@@ -109,7 +109,7 @@ function RulesPage({ pages, onOther }: { pages: React.ReactNode; onOther: () => 
               <RuleSettingsRows rule={rule} edits={edits} firstInput={firstInput} />
             </>
           )}
-          <WhyFor landing={landing} onRule={ruleFor} />
+          <LandingReasons landing={landing} onRule={ruleFor} />
           <FloatingSettings />
         </>
       }

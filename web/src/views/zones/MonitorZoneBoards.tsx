@@ -6,7 +6,7 @@ import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 import { useProfileStore, type DeskLayout } from '../../state/profile-context.ts';
-import { useUseHere } from './use-here.ts';
+import { useZoneBoardHere } from './zone-board-here.ts';
 
 /** Which board each monitor gets, why, and what arranges its workspace now. */
 export function MonitorZoneBoards(props: {
@@ -17,7 +17,7 @@ export function MonitorZoneBoards(props: {
   const { deskLayout: deskLayout, board, monitor: selected } = props;
   const { desk, shown } = deskLayout;
   const profile = useProfileStore((state) => state.profile);
-  const useHere = useUseHere(selected);
+  const useHere = useZoneBoardHere(selected);
   return (
     <Section title="Monitors" note="the board each gets, and why">
       {shown.map(({ monitor, workspace, tiling, zoned }) => {

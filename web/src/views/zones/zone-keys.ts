@@ -5,7 +5,7 @@ import type { RefObject } from 'react';
 import { focusFigure } from '../../ui/inspector.ts';
 import { usePageKeys, type PageKey } from '../../ui/page-keys.ts';
 import type { ZoneEdits } from './edits.ts';
-import { useUseHere } from './use-here.ts';
+import { useZoneBoardHere } from './zone-board-here.ts';
 
 const ARROWS = [
   ['ArrowLeft', 'left', '←', 'x', -1],
@@ -33,7 +33,7 @@ export function useZoneKeys(props: {
   onAdd: () => void;
 }) {
   const { edits, board, zone, monitor, boards } = props;
-  const useHere = useUseHere(monitor.id);
+  const useHere = useZoneBoardHere(monitor.id);
   const nextBoard = (by: 1 | -1) => {
     if (boards.length === 0) return;
     const at = boards.findIndex(({ id }) => id === board?.id);

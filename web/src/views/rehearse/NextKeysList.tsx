@@ -8,7 +8,7 @@ import { followingLines, usePresses } from './presses.ts';
 const MOST_SHOWN = 14;
 
 /** Over the sheet while a layer is entered or a sequence has begun: which keys come next, and what they do. */
-export const WhatFollows = memo(function WhatFollows() {
+export const NextKeysList = memo(function WhatFollows() {
   const next = usePresses((presses) => presses.next);
   const { main } = useProfileStore((state) => state.profile.keys);
   if (!next) return null;

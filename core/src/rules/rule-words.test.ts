@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { ruleSchema } from '../model/rule.ts';
-import { settingsWords, textOf, whenWords } from './say.ts';
+import { settingsWords, textOf, whenWords } from './rule-words.ts';
 import { ruleSentence } from './sentence.ts';
 
 const said = (rule: object) => textOf(ruleSentence(ruleSchema.parse({ id: 'r', ...rule })));

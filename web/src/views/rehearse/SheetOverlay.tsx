@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 
 /** What lies over the upper middle of the sheet for as long as something is chosen. */
-export function OverSheet(props: { head: ReactNode; children: ReactNode; width?: number }) {
+export function SheetOverlay(props: { head: ReactNode; children: ReactNode; width?: number }) {
   const { width = 420 } = props;
   return (
     <Box

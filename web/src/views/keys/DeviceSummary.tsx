@@ -6,7 +6,7 @@ import { Section } from '../../ui/Section.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 
 /** How many inputs of each device have bindings. */
-export const DevicesInShort = memo(function DevicesInShort({ profile }: { profile: Profile }) {
+export const DeviceSummary = memo(function DevicesInShort({ profile }: { profile: Profile }) {
   const used = new Set(
     keyMap(profile).flatMap(({ trigger }) => trigger.steps.flatMap(({ code }) => code ?? [])),
   );

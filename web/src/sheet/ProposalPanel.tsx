@@ -10,7 +10,7 @@ import { TwoSheets } from './TwoSheets.tsx';
 import { useMoves } from './moves.ts';
 
 /** What would become of every window: the desk as it is and as it would be, and the moves in words. */
-export function WhatWouldHappen({ proposal }: { proposal: Proposal }) {
+export function ProposalPanel({ proposal }: { proposal: Proposal }) {
   const { take, drop } = useProposal.use().getState();
   const store = useProfileStoreApi();
   usePageKeys(ANSWERS, [

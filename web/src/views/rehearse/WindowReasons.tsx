@@ -7,7 +7,7 @@ import { TextButton } from '../../ui/TextButton.tsx';
 import { useProfileStore, type DeskLayout } from '../../state/profile-context.ts';
 
 /** Why a window is here: how it is held, where, and how large, each with what decided it. */
-export function WhyHere(props: {
+export function WindowReasons(props: {
   deskLayout: DeskLayout;
   id: string | undefined;
   onRule: (id: string) => void;

@@ -2,7 +2,7 @@ import { withLayoutField, withLayoutKind, withoutSetting } from '@sorn/core/tili
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 
 /** Which board is set for the workspace a monitor shows there, and the change of that. */
-export function useUseHere(monitor: string) {
+export function useZoneBoardHere(monitor: string) {
   const store = useProfileStoreApi();
   const workspace = useProfileStore((state) => state.session.shown[monitor] ?? '');
   const places = useProfileStore((state) => state.profile.tiling.places);

@@ -5,7 +5,7 @@ import { KeyCap } from '../../ui/KeyCap.tsx';
 import { useCreateProfile } from '../../state/queries.ts';
 
 /** A profile from a file that has a whole one, such as was saved in Files on another machine. */
-export function FromFile(props: {
+export function ProfileFromFile(props: {
   inputRef: Ref<HTMLInputElement>;
   onCreated: (id: string) => void;
 }) {
@@ -16,8 +16,8 @@ export function FromFile(props: {
     const chosen = files?.[0];
     if (!chosen) return;
     // What reads files is not needed before there is one.
-    const { readChosen } = await import('../../state/chosen-file.ts');
-    const { name, file, faults: found } = await readChosen(chosen);
+    const { readChosenFile } = await import('../../state/chosen-file.ts');
+    const { name, file, faults: found } = await readChosenFile(chosen);
     if (!file) setFaults(found);
     else if (!file.isWhole) {
       setFaults([

@@ -11,7 +11,13 @@ import { TextButton } from '../../ui/TextButton.tsx';
 const MOST_SAID = 30;
 
 /** Why a window lands where it does: each setting with what gave it, and why the other rules did not apply. */
-export function WhyFor({ landing, onRule }: { landing: Landing | null; onRule: () => void }) {
+export function LandingReasons({
+  landing,
+  onRule,
+}: {
+  landing: Landing | null;
+  onRule: () => void;
+}) {
   const [isAll, setAll] = useState(false);
   const part = useRef<HTMLDivElement>(null);
   const first = useRef(landing?.id);
