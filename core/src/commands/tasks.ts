@@ -20,7 +20,7 @@ export const TASK_TITLES: Record<Task, string> = {
   move: 'Order of windows',
   sizes: 'Sizes',
   layout: 'Layout',
-  holding: 'How a window is held',
+  holding: 'What a window is',
   placing: 'Placing',
   zones: 'Zones and picks',
   apps: 'Apps and windows',

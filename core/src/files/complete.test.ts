@@ -102,7 +102,7 @@ describe('what a field means', () => {
       const schema = meant(written);
       for (const [name, part] of Object.entries(schema.properties ?? {})) {
         const at = [...path, name];
-        const key = [`${path.at(-1)}.${name}`, name].find((each) => each in HELP);
+        const key = [`${path.at(-1) ?? 'profile'}.${name}`, name].find((each) => each in HELP);
         if (key) told.add(key);
         else missing.push(at.join('.'));
         expect(meant(part).description).toBe(helpFor(at));

@@ -38,6 +38,7 @@ export const HELP: Readonly<Record<string, string>> = {
   'inner.y': 'Between windows one above the other, in logical pixels',
   'ladders.x': 'Widths that repeated placing keys step through',
   'ladders.y': 'Heights that repeated placing keys step through',
+  'profile.placing': 'How windows are placed by key, out of the layout',
   'placing.x': 'Where it stands across',
   'placing.y': 'Where it stands up and down',
   'command.x': 'Where it stands across',
@@ -240,7 +241,7 @@ export const HELP: Readonly<Record<string, string>> = {
 /** What the last field of a path means; places in lists do not count. */
 export function helpFor(path: readonly PathStep[]): string | undefined {
   const names = path.filter((step) => typeof step === 'string');
-  const [name, parent] = [names.at(-1), names.at(-2)];
+  const [name, parent = 'profile'] = [names.at(-1), names.at(-2)];
   if (name === undefined) return undefined;
   return HELP[`${parent}.${name}`] ?? HELP[name];
 }

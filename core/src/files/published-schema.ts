@@ -7,8 +7,13 @@ import { withSharedParts } from './shared-parts.ts';
 
 /** The published JSON Schema of profile files, whole or of some sections. */
 export function publishedSchema(): JsonSchema {
+  return withSharedParts(describedSchema());
+}
+
+/** The same with each part written out where it is, however often it is repeated. */
+export function describedSchema(): JsonSchema {
   const { $schema, properties, required: _monitors, ...rest } = profileJson();
-  const said = described({
+  return described({
     ...($schema !== undefined && { $schema }),
     $id: SCHEMA_URL,
     title: `Sorn profile, version ${PROFILE_VERSION}`,
@@ -19,7 +24,6 @@ export function publishedSchema(): JsonSchema {
       ...properties,
     },
   });
-  return withSharedParts(said);
 }
 
 /** With what each field means. */

@@ -80,7 +80,7 @@ describe('a profile that leaves and comes back is the same', () => {
   });
 });
 
-test('the schema in docs/ is the one that is published; npm run schema writes it', () => {
+test('the schema in docs/ is the one that is published; npm run docs writes it', () => {
   const file = new URL('../../../docs/schema/profile-4.json', import.meta.url);
   const published = JSON.parse(JSON.stringify(publishedSchema())) as unknown;
   expect(JSON.parse(readFileSync(file, 'utf8'))).toEqual(published);

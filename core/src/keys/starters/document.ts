@@ -1,6 +1,7 @@
 import { commandText } from '../../commands/command.ts';
 import { KEY_STARTERS, type KeyStarterId } from '../../model/keys.ts';
 import { profileSchema } from '../../model/profile.ts';
+import { markdownTable } from '../../values/markdown-table.ts';
 import { keysCaps } from '../../values/trigger.ts';
 import type { KeyStarterBinding } from './binding.ts';
 import { bindingOf, REGIONS } from './regions.ts';
@@ -54,9 +55,5 @@ function table(bindings: readonly KeyStarterBinding[]): string {
       .replace('`then`', 'then'),
     commandText(command),
   ]);
-  return [
-    '| keys | command |',
-    '| --- | --- |',
-    ...rows.map((row) => `| ${row.join(' | ')} |`),
-  ].join('\n');
+  return markdownTable(['keys', 'command'], rows);
 }

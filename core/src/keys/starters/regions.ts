@@ -169,7 +169,7 @@ export const REGIONS: readonly Region[] = [
     ],
   },
   {
-    title: 'The upper row: how a window is held',
+    title: 'The upper row: what a window is',
     keys: row(
       UPPER_ROW,
       PLAIN,

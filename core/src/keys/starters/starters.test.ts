@@ -1,6 +1,5 @@
 import { commandText } from '../../commands/command.ts';
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { checkKeys } from '../../checkup/keys.ts';
 import { KEY_STARTERS, type KeyStarterId } from '../../model/keys.ts';
@@ -9,7 +8,6 @@ import { OFFICE } from '../../testing/desk.ts';
 import { KEYBOARDS, middleOf } from '../keyboards.ts';
 import { beginningFrom } from '../edit.ts';
 import { keyMap } from '../map.ts';
-import { startersDocument } from './document.ts';
 import { movedByLetters, STARTER_MAPS } from './starters.ts';
 
 const DESK = { id: 'office', monitors: [{ monitor: 'wide', x: 0, y: 0 }] };
@@ -35,14 +33,6 @@ function boundIn(id: KeyStarterId, profile = bare): Bound[] {
 }
 
 describe('every starter', () => {
-  it('has its keys in docs/keys.md; npm run keys writes it', () => {
-    const file = readFileSync(new URL('../../../../docs/keys.md', import.meta.url), 'utf8');
-    const [, written] = file.split('## The keys of each starter\n');
-    expect(written!.trim().replace(/ +\|/g, ' |').replace(/-{3,}/g, '---')).toBe(
-      startersDocument(),
-    );
-  });
-
   it.each(KEY_STARTERS)(
     '%s has nothing for the checkup, on a keyboard of 80 % and on a whole one',
     (id) => {
