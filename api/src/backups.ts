@@ -32,7 +32,7 @@ const replacedSchema = fields({
   /** The present state here and the newest in the backup are the same. */
   isSame: flagField,
 });
-/** What a restore would do to one profile, or did. */
+/** What a restore would do to one profile, or what it has done. */
 export type Replaced = z.output<typeof replacedSchema>;
 
 const restoringSchema = fields({ madeAt: momentField, profiles: z.array(replacedSchema) });

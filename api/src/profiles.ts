@@ -68,12 +68,12 @@ const revisionListSchema = fields({
   revisions: z.array(revisionSchema),
   /** How saved states grow fewer with age, in words. */
   rule: z.string(),
-  /** How many are told at once. */
+  /** The most that one answer lists. */
   most: z.int(),
 });
 export type RevisionList = z.output<typeof revisionListSchema>;
 
-/** What is saved elsewhere, as it is told while one listens: the revision of what is new. */
+/** An event for those who listen to a profile: which revision another page has saved. */
 export const changeEventSchema = fields({
   profile: revisionField.exactOptional(),
   session: revisionField.exactOptional(),
@@ -97,7 +97,7 @@ export const PROFILES = {
   remove: route('DELETE', '/profiles/:id'),
   readSession: route('GET', '/profiles/:id/session', { answer: storedSessionSchema }),
   saveSession: route('PUT', '/profiles/:id/session', { body: sessionField, answer: savedSchema }),
-  /** Those before the one in the query `below`. */
+  /** Only revisions older than the number in the query `below`. */
   revisions: route('GET', '/profiles/:id/revisions', { answer: revisionListSchema }),
   revision: route('GET', '/profiles/:id/revisions/:number', { answer: storedProfileSchema }),
   nameRevision: route('PUT', '/profiles/:id/revisions/:number/name', {

@@ -10,7 +10,7 @@ type Names<P extends string> = P extends `${infer Before}/${infer After}`
 /** What a path's parameters are, as text. */
 export type Parameters<P extends string> = Record<Names<P>, string>;
 
-/** One thing that can be asked of the server. */
+/** One request that the server answers. */
 export interface Route<
   P extends string = string,
   B extends z.ZodType | null = z.ZodType | null,

@@ -11,7 +11,7 @@ import {
 import type { Profile } from '@sorn/core/model';
 import { faultText, read, type Read } from '@sorn/core/values';
 
-/** Input that cannot be used: one message a fault, and the exit code for it. */
+/** Input that cannot be used: one message for each fault, and the exit code. */
 export class BadInput extends Error {
   readonly lines: readonly string[];
 
@@ -42,8 +42,8 @@ function sound<T>(file: string, result: Read<T>): T {
 const AT_ONCE = 1 << 16;
 
 /**
- * The bytes of a file, or of standard input (`-`). What has no end, like a device or what another program prints, is
- * read no further than a file may be large.
+ * The bytes of a file, or of standard input (`-`). A source without an end, such as a device, is read only up to
+ * the size limit of a file.
  */
 function bytesOf(file: string): Buffer {
   try {

@@ -16,7 +16,7 @@ import { storeIn, type Store } from './storage/store.ts';
 
 const REPOSITORY = fileURLToPath(new URL('../../', import.meta.url));
 
-/** Ends with a message for the person, not a stack. */
+/** Ends the program with a message for the person instead of a stack trace. */
 function giveUp(error: unknown): never {
   process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
   process.exit(1);
@@ -36,7 +36,10 @@ async function loadDemo(store: Store, fresh: boolean): Promise<void> {
 const GOODBYE_MS = 50;
 const SIX_HOURS_MS = 6 * 60 * 60 * 1000;
 
-/** What is done when the server answers already: a backup once a start, and now and then old saves grow fewer. */
+/**
+ * Work that waits until the server answers: one backup after the start, and from time to time the removal of old
+ * saves by the rule of retention.
+ */
 async function tidyUp({ db }: OpenDatabase, backups: Backups, log: Logger): Promise<void> {
   const history = historyIn(db);
   async function thin() {

@@ -6,12 +6,12 @@ import { sendProblem } from './problem.ts';
 type Schema = Parameters<typeof read>[0];
 
 const MOST_KNOWN = 16;
-/** Longer texts are not remembered, so that what is takes no more than a few MB. */
+/** Longer texts are not cached, so that the cache stays below a few MB. */
 const MOST_LENGTH = 200_000;
 
 /**
- * Reads what is kept, in the present version of its format, or answers that it cannot be read. What was read lately is
- * remembered by its text: a profile that many pages look at is checked once.
+ * Reads what is stored, in the present version of its format, or answers that it cannot be read. Results are cached
+ * by their text, so that a profile that many pages show is checked once.
  */
 function storedReader<S extends Schema>(schema: S) {
   const known = new Map<string, ReturnType<S['parse']>>();

@@ -7,8 +7,8 @@ import { matchingRules } from '../rules/decide.ts';
 import { checkProfile, type ProfileFinding } from './profile.ts';
 
 /**
- * Everything about a profile that a person should know, while a session runs: a rule is not dead that an
- * open window matches, though no window known from the apps does.
+ * All findings about a profile while a session runs. A rule that an open window matches is not reported as dead,
+ * even where no window known from the apps matches it.
  */
 export function checkup(profile: Profile, session: Session): readonly ProfileFinding[] {
   const findings = checkProfile(profile);

@@ -61,14 +61,14 @@ export function findingText(
   }
 }
 
-/** Findings that are told together. */
+/** Findings that one sentence covers. */
 export interface FindingGroup {
   /** One sentence for all of them. */
   text: string;
   findings: readonly Finding[];
 }
 
-/** From so many windows on, what is alike is told in one sentence. */
+/** From this number of windows on, findings of one kind become one sentence. */
 const MANY = 3;
 
 type OfWindows = Extract<Finding, { kind: 'squeeze' | 'no-tile' | 'no-zone' }>;

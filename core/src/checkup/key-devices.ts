@@ -8,7 +8,7 @@ import type { Profile } from '../model/profile.ts';
 import { buttonOf, keyName } from '../values/codes.ts';
 import { bindingName, finding, keysName, type KeyFinding } from './key-finding.ts';
 
-/** A command that goes on with something being typed, with letters or digits. */
+/** A command after which letters or digits are typed. */
 function goesOnTyping(command: KeyCommand | undefined): boolean {
   if (!command) return false;
   return definitionOf(command.command).needsTyping === true || argumentAskedFor(command) !== null;
@@ -21,7 +21,7 @@ function named(codes: readonly string[]): string {
   return codes.length > MOST_NAMED ? `${names} and ${codes.length - MOST_NAMED} more` : names;
 }
 
-/** What the devices of a profile cannot send, or cannot go on with. */
+/** Bindings that the devices of a profile cannot send, or cannot finish. */
 export function checkDevices(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
   const { devices, bundles, layers } = profile.keys;
   const sends = devices.map((device) => ({

@@ -183,7 +183,7 @@ function withoutWayBack(map: readonly KeyBinding[]): KeyFinding[] {
 /** In key widths: rows and columns that are staggered stand a little aside of each other. */
 const ASIDE = 0.6;
 
-/** Keys that stand the other way round than the directions they lead to. */
+/** Keys whose positions contradict their directions, such as a key for left at the right of the one for right. */
 function contradictions(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
   const place = placeOf(profile);
   const families = new Map<string, Map<string, KeyBinding>>();

@@ -10,9 +10,11 @@ import { unknownNames } from './unknown-names.ts';
 /** What every check works on. */
 interface Checked {
   profile: Profile;
-  /** The profile's desks, all their monitors connected; one made of all monitors where it has none. */
+  /** The profile's desks with all their monitors connected. Without desks: one made of all monitors. */
   desks: readonly DeskInForce[];
-  /** True where a name at a path, or below it, matches nothing: that is told already, and is why. */
+  /**
+   * True where a name at a path, or below it, matches nothing. That is a finding already, and explains the others.
+   */
   isMistyped: (path: string) => boolean;
 }
 

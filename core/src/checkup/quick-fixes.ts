@@ -58,7 +58,7 @@ export function quickFixesFor(profile: Profile, finding: KeyFinding): QuickFix[]
 
 const capsOf = ({ keys: { main } }: Profile, keys: string) => keysCaps(keys, main).join(' ');
 
-/** To the nearest free key; away from a device that cannot send it, to a keyboard. */
+/** Moves a binding to the nearest free key. Where its device cannot send it, that is a key of a keyboard. */
 function moving(profile: Profile, moved: KeyBinding, toKeyboard = false): QuickFix[] {
   const { devices } = profile.keys;
   const dumb = devices.find((device) =>
@@ -81,7 +81,7 @@ function keyboardInputs(profile: Profile): string[] {
   return board ? inputsOf(board).filter((code) => /^(Key|Digit|F\d)/.test(code)) : [];
 }
 
-/** Into a layer of keys that are pressed less often, by the same key without modifiers. */
+/** Moves a binding into a layer that is used less often, on the same key without modifiers. */
 function layered(profile: Profile, moved: KeyBinding): QuickFix[] {
   const code = moved.trigger.steps[0]!.code;
   if (moved.layer !== BASE || code === undefined || code === 'Escape') return [];
@@ -193,7 +193,7 @@ function leaving(profile: Profile, layer: string): QuickFix[] {
   return [{ how: 'bind', says, profile: withBinding(profile, { ...escape, keys }) }];
 }
 
-/** The way back on the keys nearest to those of the way there. */
+/** Binds the command that leads back to the free keys nearest to those of the command that leads there. */
 function binding(
   profile: Profile,
   way: KeyBinding | undefined,
@@ -217,7 +217,7 @@ function lastPress(keys: string): string {
   return triggerText({ how: 'press', steps: steps.slice(-1) });
 }
 
-/** The keys of two bindings, each for the other. */
+/** Swaps the keys of two bindings. */
 function swapping(profile: Profile, [one, other]: readonly KeyBinding[]): QuickFix[] {
   if (!one || !other) return [];
   const first = withBindingChanged(profile, one, (own) => ({ ...own, keys: other.keys }));

@@ -10,7 +10,7 @@ export type RuleFinding =
   | { kind: 'rule-unmatched'; rule: string; text: string }
   /** Earlier rules give all it gives; `always`, or for every window that is known. */
   | { kind: 'rule-hidden'; rule: string; by: readonly string[]; always: boolean; text: string }
-  /** Two rules match one window and differ, and neither is an exception from the other. */
+  /** Two rules match the same window, give different values, and neither is an exception from the other. */
   | { kind: 'rules-pull'; rule: string; other: string; setting: Setting; app: string; text: string }
   /** It names a monitor or a zone that is not there on some desk where it holds. */
   | { kind: 'rule-nowhere'; rule: string; setting: Setting; desks: readonly string[]; text: string }

@@ -3,11 +3,11 @@ import { isAboutText, sourceOf } from '../rules/facts.ts';
 import { hasPattern } from '../values/pattern.ts';
 
 /**
- * True when a window that matches one set of conditions certainly matches another, whatever window it is.
- * False says nothing: what patterns come to is not worked out.
+ * True when every window that matches `narrow` certainly matches `broad`. False means unknown: patterns are not
+ * compared with each other.
  *
- * @param broad what is matched, too
- * @param narrow what is known to match
+ * @param broad the conditions that may follow
+ * @param narrow the conditions that are known to hold
  */
 export function impliedBy(broad: When, narrow: When): boolean {
   const all = broad.all.every((condition) => isImplied(condition, narrow));
@@ -55,7 +55,7 @@ function implies(holding: Condition, condition: Condition): boolean {
   return false;
 }
 
-/** A desk and a workspace are known by id and by name: being called so says nothing of the other. */
+/** A desk or a workspace can be called by its id or by its name, so two different texts may mean the same one. */
 function isByItself(of: Condition['of']): boolean {
   return of !== 'desk' && of !== 'workspace';
 }

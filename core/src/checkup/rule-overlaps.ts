@@ -4,13 +4,16 @@ import { ruleNumber, settingText } from '../rules/rule-words.ts';
 import { ruleName, type Case, type RuleFinding } from './rule-finding.ts';
 import { impliedBy } from './rule-implication.ts';
 
-/** True where a rule names nothing, but is about a sort of window: it waits for such ones, and is no mistake. */
+/**
+ * True where a rule names no app or title, but a kind of window. Such a rule waits for windows of that kind and is
+ * no mistake.
+ */
 export function isGeneral({ when }: Rule): boolean {
   const general = ['kind', 'resizable', 'width', 'height'];
   return [...when.all, ...when.any, ...when.none].every(({ of }) => general.includes(of));
 }
 
-/** What some conditions are about, a bit for each fact. */
+/** The facts that some conditions ask about, one bit for each. */
 function factsIn(conditions: readonly Condition[]): number {
   return conditions.reduce((bits, { of }) => bits | (1 << FACTS.indexOf(of)), 0);
 }

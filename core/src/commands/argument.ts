@@ -6,7 +6,7 @@ import { triggerField } from '../values/trigger.ts';
 import { alongField, rungsField } from '../values/snap.ts';
 import { whichMonitorField } from '../values/window.ts';
 
-/** What kind of thing is said with a command. A form, a check of names and a test offer or look up things of this kind. */
+/** The kind of an argument of a command. Forms offer things of this kind, and the check of names looks them up. */
 export type ArgumentKind =
   | 'workspace'
   | 'monitor'
@@ -27,18 +27,18 @@ export type ArgumentKind =
   | 'typed'
   | 'keys';
 
-/** Something that is said with a command, by one field of it. */
+/** An argument of a command: one field beside the command's id. */
 export interface Argument<S extends z.ZodType = z.ZodType> {
   of: ArgumentKind;
   schema: S;
   /** What a form calls it. */
   label: string;
-  /** How it is told after the command's id and a space; the value itself where left out. */
+  /** How the value is written after the command's id and a space. Left out: the value as it is. */
   text?: (value: never) => string;
   /** Of a choice: what can be chosen. Of a figure: the least and the most. */
   options?: readonly string[];
   range?: readonly [least: number, most: number];
-  /** What a form calls leaving it out, where that means something of its own. */
+  /** The words of a form for leaving it out, where that has a meaning of its own. */
   none?: string;
   /** Of a flag: what it is where it is left out. */
   isOn?: boolean;
@@ -47,7 +47,7 @@ export interface Argument<S extends z.ZodType = z.ZodType> {
 }
 export type Arguments = Readonly<Record<string, Argument>>;
 
-/** What is said with a command that has these arguments. */
+/** The values of the arguments of a command. */
 export type ArgumentValues<A extends Arguments> = keyof A extends never
   ? unknown
   : z.output<z.ZodObject<{ -readonly [Name in keyof A]: A[Name]['schema'] }>>;
@@ -98,7 +98,7 @@ export const figure = (label: string, least: number, most: number) => ({
   range: [least, most] as const,
 });
 
-/** Some of a name, typed when the key is pressed where it is not said. */
+/** A part of a name. Where the binding has none, the person types it when the key is pressed. */
 export const askedText = (label: string) => ({
   ...argument('text', label, textField.exactOptional()),
   isAsked: true as const,

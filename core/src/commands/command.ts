@@ -38,7 +38,7 @@ const plain = new Set<string>(COMMANDS_WITHOUT_ARGUMENTS);
 const error = ({ input }: { input?: unknown }) =>
   expectedCommand((input as { command?: unknown } | undefined)?.command);
 
-/** A command with what it needs; a mistyped one is told with the nearest that exists. */
+/** A command with its arguments. The fault for a mistyped id names the nearest one that exists. */
 export const commandSchema = z.discriminatedUnion(
   'command',
   [
@@ -55,7 +55,7 @@ export const keyCommandSchema = z.discriminatedUnion(
   { error },
 ) as unknown as CommandSchema<KeyCommand>;
 
-/** What was expected in the place of something that is no command: the nearest one, where one is near. */
+/** The words for "expected" in the fault of something that is no command: the nearest command where one is near. */
 export function expectedCommand(typed: unknown): string {
   const nearest = typeof typed === 'string' ? nearestName(typed, COMMANDS) : null;
   if (nearest === typed && nearest !== null)
@@ -65,7 +65,7 @@ export function expectedCommand(typed: unknown): string {
     : 'a command with what it needs, such as {"command": "focus-left"}';
 }
 
-/** A command in words, what is said with it behind: "open-app pitreader". */
+/** A command in words: its id, then its arguments: "open-app pitreader". */
 export function commandText(command: KeyCommand): string {
   const { text } = definitionOf(command.command);
   if (text) return `${command.command} ${text(command as never)}`;

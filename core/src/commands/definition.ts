@@ -3,7 +3,7 @@ import { DIRECTIONS } from '../values/direction.ts';
 import type { Arguments, ArgumentValues } from './argument.ts';
 import type { Task } from './tasks.ts';
 
-/** What can be under way on a desk, and goes on with some commands; any other command ends it. */
+/** An interaction that can be under way on a desk. Some commands continue it; any other command ends it. */
 export type InteractionKind =
   | 'offer'
   | 'board-pick'
@@ -16,13 +16,13 @@ export type InteractionKind =
   | 'calling-back';
 
 /**
- * All there is to know of a command but what it does: that is one function of the same id in `engine/commands/`.
- * Lists of commands, forms, checks, keys by hand and the tables of the documents are made of these.
+ * Everything about a command except what it does, which is a function of the same id in `engine/commands/`. Lists
+ * of commands, forms, checks, starters of keys and the tables in docs/ are derived from these definitions.
  */
 export interface Definition<A extends Arguments = Arguments> {
-  /** What is said with it, in the order a form asks for it. */
+  /** Its arguments, in the order in which a form asks for them. */
   said: A;
-  /** What the arguments must meet together. */
+  /** A condition on all arguments together. */
   rule?: { holds: (said: ArgumentValues<A>) => boolean; expected: string; path: readonly string[] };
   /** What it is for. */
   task: Task;
@@ -36,17 +36,17 @@ export interface Definition<A extends Arguments = Arguments> {
   inverse?: string;
   /** The direction it has by its id, and what is the same in all four. */
   directed?: { family: string; direction: Direction };
-  /** What it says beside its id, where that is not told argument by argument. */
+  /** Its arguments in words, where they are not written one by one. */
   text?: (said: ArgumentValues<A>) => string;
   /** A few letters for a key cap; the id without hyphens where left out. */
   short?: string | ((said: ArgumentValues<A>) => string);
-  /** How often a day it is used, by guess, where nothing was counted. */
+  /** Estimated uses a day, for profiles in which uses were not counted. */
   guessedUses: number;
   /** What the same takes by pointer: going to one thing in sight, a drag or a menu, or nothing as it only steers a choice. */
   byPointer: 'one-target' | 'two-targets' | 'nothing';
   /** What is under way goes on with it. */
   continues?: readonly InteractionKind[];
-  /** It is a step of something under way, which brings the keys for it: it is given no other key. */
+  /** It is a step of an interaction, whose own keys run it. It gets no other key. */
   hasFixedKeys?: true;
   /** It means something by key alone: it lasts while its key is down. */
   lasts?: true;
@@ -58,9 +58,9 @@ export interface Definition<A extends Arguments = Arguments> {
   givesPlace?: true;
   /** It goes on with letters or digits being typed. */
   needsTyping?: true;
-  /** Its words next and previous lead to all that it can lead to. */
+  /** Its arguments `next` and `previous` reach everything that it can go to. */
   goesRound?: true;
-  /** It goes to a former or undone state: what rules would say now does not count. */
+  /** It goes back to a former state or forth again, so rules are not applied. */
   travels?: true;
 }
 

@@ -4,7 +4,7 @@ import { define, UNDOABLE, BY_TWO_TARGETS } from './definition.ts';
 
 const dividing = { task: 'layout', ...UNDOABLE, ...BY_TWO_TARGETS, guessedUses: 2 } as const;
 
-/** Commands that divide a workspace otherwise. */
+/** Commands that change how a workspace is divided. */
 export const layoutCommands = {
   'split-across': define({ said: {}, ...dividing }),
   'split-down': define({ said: {}, ...dividing }),

@@ -20,7 +20,7 @@ const shaping = {
   continues: ['shaping'],
 } as const;
 
-/** Commands that share the room among windows otherwise. */
+/** Commands that change how much room each window has. */
 export const sizeCommands = {
   'lead-share-more': define({
     said: {},

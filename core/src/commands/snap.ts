@@ -7,7 +7,7 @@ const placing = { task: 'placing', ...UNDOABLE, ...BY_TWO_TARGETS, guessedUses: 
 /** It gives the focused window a place among others. */
 const among = { ...placing, isOutlined: true, givesPlace: true } as const;
 
-/** What is said with place-at. */
+/** The arguments of place-at. */
 const placeAtArguments = {
   x: along('Across', 'full'),
   y: along('Down', 'full'),

@@ -2,7 +2,7 @@ import { define, BY_ONE_TARGET, UNDOABLE, BY_TWO_TARGETS } from './definition.ts
 
 const holding = { task: 'holding', ...UNDOABLE, ...BY_TWO_TARGETS, guessedUses: 2 } as const;
 
-/** Commands that say how a window is held: in its tile, over the others, away for now. */
+/** Commands that tile or float a window, or put it away for now. */
 export const holdingCommands = {
   float: define({ said: {}, ...holding, guessedUses: 10 }),
   'float-all': define({ said: {}, ...holding }),

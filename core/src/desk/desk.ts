@@ -4,7 +4,7 @@ import { chooseDesk } from './desk-choice.ts';
 import { homedWorkspaces, type HomedWorkspace, type Connection } from './homes.ts';
 import { deskMonitors, type DeskMonitor } from './monitors.ts';
 
-/** The physical situation in force. The first monitor is the primary one. */
+/** The desk that applies now: its monitors, the first of them the primary, and the home of each workspace. */
 export interface DeskInForce {
   /** Id of the profile's desk; null for a made-up one. */
   desk: string | null;

@@ -60,7 +60,7 @@ const NONE_DARK: Dark = () => null;
 
 const AT_HOME = 'it is at home there';
 
-/** The monitor a home means now: the one named or of that role, else the fallback. */
+/** The monitor that a home stands for on this desk: the one with that name or role, else the fallback. */
 function homeOf(
   profile: Profile,
   home: string | undefined,
@@ -149,7 +149,7 @@ function side(a: Rect, b: Rect): number {
   );
 }
 
-/** The least number, from 1, that is nobody's name. */
+/** The least number, from 1, that is not in use as a name. */
 export function freeNumber(names: readonly string[]): string {
   let number = 1;
   while (names.includes(String(number))) number++;

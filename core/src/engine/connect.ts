@@ -7,7 +7,7 @@ import { monitorsLeft } from './moves.ts';
 import { applied, noop, type Outcome, type Reason, type CommandContext } from './session.ts';
 import { connectionState, afterReconnection } from './relocation.ts';
 
-/** A monitor by its id in the profile, or a device that tells who it is. */
+/** A connected monitor: its id in the profile, or a device with its identity. */
 export type ConnectedMonitors = string | Device;
 
 type UnknownMonitor = { kind: 'unknown-name' } & UnknownName;
@@ -41,7 +41,7 @@ export function connectedIds(
 }
 
 /**
- * Monitors were plugged in or pulled. A desk chosen by key gives way to the one that applies to what is
+ * Monitors were plugged in or unplugged. A desk chosen by key is replaced by the one that applies to the monitors
  * connected now. Without any monitor the session waits unchanged.
  */
 export function onMonitorsChanged(

@@ -11,7 +11,7 @@ import { parentApp } from './rule-effects.ts';
 import { factsOf } from './ruling.ts';
 import { windowOf, type Reason, type CommandContext } from './session.ts';
 
-/** What holds of a window where neither it nor a rule says anything. */
+/** The default of each setting, where neither the window nor a rule gives one. */
 const DEFAULTS: Record<Setting, string> = {
   held: 'tile it',
   workspace: 'the workspace shown there',

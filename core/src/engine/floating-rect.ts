@@ -37,7 +37,7 @@ export function onGrid(rect: Rect, monitor: DeskMonitor, grid: number): Rect {
 /** How far a window is moved aside so that it does not hide another's title, in logical pixels. */
 export const ASIDE = 32;
 
-/** The rectangle, moved right and down as often as another stands at its very corner; inside the work area. */
+/** Moves the rectangle right and down until no other one has the same corner; it stays inside the work area. */
 export function besideOthers(others: readonly Rect[], rect: Rect, monitor: DeskMonitor): Rect {
   const { area } = workArea(monitor);
   const step = toPixels(ASIDE, monitor.scale);
@@ -83,7 +83,7 @@ function withinLimits({ x, y, width, height }: Rect): Rect {
   };
 }
 
-/** A rectangle as a window stands in a monitor's work area from now on, within what a session can keep. */
+/** A rectangle with the work area it belongs to, within the limits of a session. */
 export function toFloatingRect(rect: Rect, monitor: DeskMonitor): FloatingRect {
   return {
     ...withinLimits(rect),
@@ -92,8 +92,8 @@ export function toFloatingRect(rect: Rect, monitor: DeskMonitor): FloatingRect {
 }
 
 /**
- * A rectangle that a window was given by its own words, as it stands from now on: a floating one is inside the
- * work area, one that is left alone is nobody's to move. One that was put somewhere before stays as it was put.
+ * The floating rectangle of a window that names one itself, as in a session file. A floating window is moved inside
+ * the work area; a window that is left alone is not moved. A rectangle that Sorn has written before stays as it is.
  */
 export function givenFloatingRect(
   held: WindowInput['held'],
@@ -108,9 +108,9 @@ export function givenFloatingRect(
 }
 
 /**
- * Where a window stands on a monitor: as it was put, if in this very work area; in another one, on
- * another monitor or after this one was moved, turned or scaled, it keeps its share of the work area, not
- * its pixels, and is inside. One that is left alone is nobody's to move.
+ * The floating rectangle of a window on a monitor. In the work area in which it was put, it keeps its pixels. In
+ * another one (another monitor, or this one moved, turned or scaled) it keeps its share of the work area and is
+ * moved inside. A window that is left alone is not moved.
  */
 export function floatingRectOn(window: WindowInput, standing: FloatingRect, to: DeskMonitor): Rect {
   const { area: from } = standing;

@@ -25,7 +25,7 @@ import {
 } from './session.ts';
 import { relocateWindows } from './relocation.ts';
 
-/** As many steps can be taken back. */
+/** The most steps that undo can take back. */
 const MOST_STEPS = 100;
 
 /** The part of a window that commands change and undo puts back. */

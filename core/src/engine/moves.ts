@@ -12,7 +12,7 @@ export interface WindowMove {
   because: string;
 }
 
-/** What becomes of every window between two standings of a desk; those that stay as they are are left out. */
+/** What happens to every window between two states of a desk; windows that stay as they are are left out. */
 export function movesBetween(before: CommandContext, after: CommandContext): WindowMove[] {
   const former = new Map(
     computePlacements(before.session, before.profile, before.desk).placements.map((each) => [

@@ -68,7 +68,7 @@ function candidates(
   return here.sort((a, b) => Number(hasPlace(a)) - Number(hasPlace(b)) || age(a) - age(b));
 }
 
-/** Places without a window: zones in the board's order, else what placed windows leave, the largest first. */
+/** The empty places: zones in the board's order, else the areas that placed windows leave free, the largest first. */
 function emptyPlaces(
   context: CommandContext,
   workspace: string,

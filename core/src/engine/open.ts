@@ -29,7 +29,7 @@ import {
 import { relocateWindows, shownOnDesk } from './relocation.ts';
 import { firstFloatingRect, toFloatingRect, givenFloatingRect } from './floating-rect.ts';
 
-/** A session ready to run, and what in its file could not be taken as it was. */
+/** A session that is ready to run, and findings about what in its file had to be changed. */
 export interface Opened {
   session: Session;
   findings: ArrangementFinding[];

@@ -46,8 +46,8 @@ export type SessionEvent =
   /** The key of a command that lasts while it is held is let go; `taken` false where its outcome is dropped. */
   | { type: 'key-released'; taken: boolean }
   /**
-   * Monitors were plugged in or pulled: all that are connected now. `byHand` where a person did it on the
-   * simulated desk: undo takes it back, as it cannot where a real cable fell out.
+   * Monitors were plugged in or unplugged: the list of all that are connected now. `byHand`: a person did it on the
+   * simulated desk, so undo takes it back; a real cable cannot be put back by undo.
    */
   | { type: 'monitors-changed'; connected: readonly ConnectedMonitors[]; byHand?: boolean }
   | { type: 'profile-edited'; before: Profile };

@@ -20,7 +20,7 @@ import {
 } from './session.ts';
 
 const CONNECTION = ['connected', 'desk', 'mode', 'only', 'workspacesPut'] as const;
-/** What is connected, how, and what is at home where by key. */
+/** The connected monitors, the desk and its mode, and the homes that were set by key. */
 export type ConnectionState = Pick<Session, (typeof CONNECTION)[number]>;
 
 export function connectionState(session: Session): ConnectionState {
@@ -96,7 +96,7 @@ function movedTo(
   return { ...former, ...to };
 }
 
-/** Where what is on a monitor belongs now. */
+/** Returns a function that tells on which monitor a window belongs now. */
 function seatFinder(profile: Profile, desk: DeskInForce) {
   const there = new Set(desk.monitors.map(({ id }) => id));
   const homes = new Map(desk.workspaces.map(({ id, monitor }) => [id, monitor]));
@@ -160,7 +160,10 @@ interface Move {
 
 type Arrangements = Session['arrangements'];
 
-/** What leaves goes in its order; how it was is kept where it left, and holds again when it returns so. */
+/**
+ * Moves arrangements between monitors. Windows keep their order; the arrangement that they leave is kept there and
+ * holds again when the same windows return.
+ */
 function arrangementsAfterMoves(before: Arrangements, moves: readonly Move[]): Arrangements {
   const after = { ...before };
   const coming = moves.map((move) => {

@@ -19,8 +19,8 @@ export type Divide = (
 ) => Division;
 
 /**
- * What a person can still see and reach, in logical pixels. Where windows leave the tiles for want of room, one that
- * states no minimum leaves before its tile is less.
+ * The smallest tile that a person can still see and reach, in logical pixels. Where windows without room leave the
+ * tiles, a window without a minimum of its own leaves before its tile gets smaller than this.
  */
 const VISIBLE: Size = { width: 80, height: 60 };
 

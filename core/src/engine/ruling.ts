@@ -13,11 +13,11 @@ import type { Reason } from './session.ts';
 
 /** What the rules come to for one window on one desk. */
 export interface Ruling {
-  /** The settings to follow: monitors by id, and nothing that is not there. */
+  /** The settings to apply, with monitors by id and without anything that does not exist here. */
   follows: RuleSettings;
-  /** What the window carries from now on. */
+  /** The record of the decision, which the window keeps. */
   ruled: Ruled;
-  /** What rules say that could not be followed. */
+  /** Reasons for settings of rules that could not be applied. */
   trace: Reason[];
 }
 
@@ -52,7 +52,7 @@ export function factsOf(
   };
 }
 
-/** The settings that a window says itself, as a session file may: no rule decides them. */
+/** The settings that a window has from its session file: rules do not override them. */
 function saidItself(window: WindowInput): Setting[] {
   const { held, workspace, monitor, placing, standing, stayAbove, everywhere } = window;
   const isSaid: { [S in Setting]?: boolean } = {
@@ -142,7 +142,7 @@ export function rulingFor(
   return { follows, ruled, trace };
 }
 
-/** A setting as it can be followed on a desk; or what of it is not there. */
+/** A setting as it can be applied on a desk, or a text that says what of it does not exist there. */
 function settingThere(
   desk: DeskInForce,
   then: RuleSettings,

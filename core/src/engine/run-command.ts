@@ -70,7 +70,7 @@ export function commandKeyPressed(context: CommandContext, command: Command): Ou
   });
 }
 
-/** After a placing, the windows placed together are a lineup, and the empty places are offered. */
+/** After a window was placed, remembers the placed windows as the last lineup and offers the empty places. */
 function withOffersAfter(context: CommandContext, outcome: Outcome): Outcome {
   const { session } = outcome;
   const window = windowOf(session, session.focus);
@@ -95,7 +95,10 @@ export function previewedPlacement(context: CommandContext): Placement | null {
   );
 }
 
-/** What is under way ends before a command that does not go on with it; null where it is no command that ends it. */
+/**
+ * The session with its interaction ended, unless the command continues it. `command` is null where an event other
+ * than a command ends it.
+ */
 export function withInteractionEnded(context: CommandContext, command: CommandId | null): Session {
   const { session } = context;
   const { interaction } = session;
@@ -109,7 +112,7 @@ export function withInteractionEnded(context: CommandContext, command: CommandId
 
 const DROPPED = { decided: 'nothing changed', because: 'the choice is dropped' };
 
-/** What is under way is over: what was chosen with it is taken, or dropped. */
+/** Ends the interaction: takes what was chosen with it, or drops it. */
 export function endInteraction(context: CommandContext, isTaken: boolean): Outcome {
   const { session, profile } = context;
   const { interaction } = session;

@@ -26,7 +26,7 @@ export interface Reason {
   minor?: true;
 }
 
-/** What a step makes of a session. A step that does nothing returns the same session and says why. */
+/** The result of an event. An event that changes nothing returns the same session, with the reason. */
 export interface Outcome {
   session: Session;
   trace: Reason[];
@@ -62,7 +62,7 @@ export function arrangementOf(session: Session, workspace: string, monitor: stri
 
 const lives = new WeakMap<Arrangement, Arrangement>();
 
-/** An arrangement as it is now: of one that was left, only what was chosen by key still holds. */
+/** The arrangement in force. Of a detached one, only the choices made by key are in force. */
 function liveOf(arrangement: Arrangement = EMPTY): Arrangement {
   if (!arrangement.detached) return arrangement;
   const { layout, adjusted } = arrangement;
@@ -170,7 +170,7 @@ export function withArrangement(
   return { ...session, arrangements: { ...session.arrangements, [key]: arrangement } };
 }
 
-/** An arrangement that a window leaves for good. */
+/** The arrangement without a window that leaves it for good. */
 export function withoutWindow(arrangement: Arrangement, id: string): Arrangement {
   const { order, hand, divides, inZones, ...rest } = arrangement;
   const tree = hand === undefined ? undefined : withoutLeaf(hand, id);

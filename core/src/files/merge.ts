@@ -1,7 +1,7 @@
 import { isFields, isSame } from './differences.ts';
 import { entriesOf, isOrdered, orderPath, type Entries, type Path } from './lists.ts';
 
-/** A part that two people made different of the same. `undefined`: left out. */
+/** A part that two edits changed in different ways. `undefined`: the part was left out. */
 export interface Conflict {
   path: Path;
   base: unknown;
@@ -15,7 +15,7 @@ export interface Merged<T> {
   conflicts: Conflict[];
 }
 
-/** How parts are settled, by `conflictId`: as one of the two has them. */
+/** Which of the two edits is taken for each conflict, by `conflictId`. */
 export type Decisions = ReadonlyMap<string, 'mine' | 'theirs'>;
 
 /**
@@ -120,7 +120,7 @@ function orderedAs(
 
 const order = (one: Entries, other: Entries) => [...one.keys()].filter((name) => other.has(name));
 
-/** The first order, with what only the second has behind what it stands behind there. */
+/** The first order, with the entries that only the second has inserted after the entry they follow there. */
 export function inOrder(first: readonly string[], second: readonly string[]): string[] {
   const names = [...first];
   second.forEach((name, i) => {

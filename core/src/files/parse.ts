@@ -14,7 +14,10 @@ export type Parsed =
   | { ok: true; value: unknown; format: Format }
   | { ok: false; faults: readonly TextFault[]; format: Format };
 
-/** What YAML's aliases may stand for in all: enough to repeat oneself, too little to explode. */
+/**
+ * The most nodes that aliases in YAML may stand for: enough for real files, too few for one that expands without
+ * end.
+ */
 const MOST_ALIASES = 100;
 const MOST_FAULTS = 20;
 /** Lines and commas: the parsers of YAML and TOML take 10 to 30 µs for each, and 2 kB of memory. */
@@ -32,7 +35,7 @@ export function parseText(text: string, format: Format): Parsed {
 
 const EMPTY = 'empty; expected a text that says something';
 
-/** Nothing but comments. A JSON text of an empty object says that everything goes without saying. */
+/** True for a text of comments alone. The JSON text `{}` counts as content: it leaves everything at its default. */
 function saysNothing(value: unknown, format: Format): boolean {
   if (format === 'yaml') return value === null || value === undefined;
   return format === 'toml' && Object.keys(value as object).length === 0;

@@ -19,7 +19,7 @@ interface TextPosition {
   name?: Span;
 }
 
-/** The way that a fault tells: ["tiling", "places", 1] of "tiling.places[1]". */
+/** The steps of a fault's path: "tiling.places[1]" gives ["tiling", "places", 1]. */
 export function stepsOf(path: string): PathStep[] {
   return [...path.matchAll(/([^.[\]]+)|\[(\d+)\]/g)].map(
     ([, name, index]) => name ?? Number(index),
@@ -84,7 +84,7 @@ function addYamlPositions(node: Node, path: readonly PathStep[], spots: TextPosi
   }
 }
 
-/** What is broken has no places yet. */
+/** Adds nothing for a text that cannot be parsed. */
 function addTomlPositions(text: string, spots: TextPosition[]): void {
   let program: AST.TOMLProgram;
   try {

@@ -32,7 +32,7 @@ export function readFileText(
   return told(name, readFile(parsed.value, bundles), (fault) => lineOf(fault, text, parsed.format));
 }
 
-/** So many faults are told with their line: each is looked for in the text. */
+/** The most faults for which the line is searched: each search goes through the text. */
 const MOST_PLACED = 20;
 
 function told(

@@ -1,13 +1,13 @@
 const HOUR_MS = 60 * 60 * 1000;
 const DAY_MS = 24 * HOUR_MS;
 
-/** A step of the rule: older than this, only the last save of each span stays. */
+/** One step of the rule: of saves older than this, only the last of each span is kept. */
 interface RetentionStep {
   olderThanMs: number;
   spanMs: number;
 }
 
-/** How saves grow fewer with age, the oldest first. */
+/** The steps of the rule, the oldest saves first. */
 const RETENTION: readonly RetentionStep[] = [
   { olderThanMs: 180 * DAY_MS, spanMs: 7 * DAY_MS },
   { olderThanMs: 14 * DAY_MS, spanMs: DAY_MS },

@@ -61,7 +61,7 @@ export interface FromFile {
   isWhole: boolean;
 }
 
-/** Stands in for monitors in files that have none. */
+/** A placeholder for the monitors of a file that has none. */
 const NO_MONITOR = { id: 'none', width: 1, height: 1 };
 
 /**

@@ -11,7 +11,7 @@ import { reachTable } from './reach.ts';
 import { shortcutLists } from './shortcut-lists.ts';
 import { definitionOf, argumentsOf } from '../commands/registry.ts';
 
-/** A command that wants keys. */
+/** A command for which keys are suggested. */
 export interface BindingCandidate {
   command: KeyCommand;
   text: string;
@@ -30,7 +30,7 @@ export interface KeySlot {
   reach: number;
 }
 
-/** Commands as many as an assignment is exact for. */
+/** The most commands for which the assignment is computed exactly. */
 export const MOST_CANDIDATES = 120;
 
 /**

@@ -177,7 +177,7 @@ function withDeviceOf(profile: Profile, from: KeyStarterId): Profile {
 export interface MapChange {
   keys: string;
   layer: string;
-  /** What the keys did, and what they do after it; null where they do nothing. */
+  /** What the keys do before and after the change; null for nothing. */
   was: string | null;
   is: string | null;
 }

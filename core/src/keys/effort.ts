@@ -12,9 +12,9 @@ export const KLM = { K: 0.2, P: 1.1, H: 0.4, M: 1.35 } as const;
 export type Operator = keyof typeof KLM;
 
 /**
- * What the same would take by pointer: to the device (H), once or twice to a target (P) with a press (K)
- * there, and back to the keys (H). One target to go to something that is in sight; two where something
- * is dragged, or a menu is opened and an entry of it chosen.
+ * The pointer work of the same command: to the device (H), to one or two targets (P) with a press (K) at each, and
+ * back to the keys (H). One target: something in sight is clicked. Two: something is dragged, or an entry of a menu
+ * is chosen.
  */
 const BY_POINTER: Record<Definition['byPointer'], readonly Operator[]> = {
   'one-target': ['H', 'P', 'K', 'H'],
@@ -22,7 +22,7 @@ const BY_POINTER: Record<Definition['byPointer'], readonly Operator[]> = {
   nothing: [],
 };
 
-/** What a command that did something would take by pointer instead, as operators; none where it only steers. */
+/** The operators that a command would take by pointer; none for a command that only steers a choice. */
 export function pointerWork(command: CommandId): readonly Operator[] {
   return BY_POINTER[definitionOf(command).byPointer];
 }
@@ -32,7 +32,7 @@ export function secondsOf(operators: readonly Operator[]): number {
   return operators.reduce((sum, operator) => sum + KLM[operator], 0);
 }
 
-/** What was done by keys so far: presses, trips to the pointing device spared, and seconds spared. */
+/** The effort so far: key presses, and the trips to the pointing device and seconds that they saved. */
 export interface Effort {
   presses: number;
   trips: number;

@@ -13,7 +13,7 @@ export interface KeyFace {
   /** In a few letters; … where a sequence begins. */
   text: string;
   task: Task;
-  /** It is let through from the base layer. */
+  /** The layer has no binding for it, so the base layer's holds. */
   isBelow: boolean;
 }
 

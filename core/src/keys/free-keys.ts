@@ -7,7 +7,7 @@ import { expander, keyMap, type KeyBinding } from './map.ts';
 import { placeOf } from './key-position.ts';
 import { shortcutLists } from './shortcut-lists.ts';
 
-/** Keys that boards put anywhere, or not at all. */
+/** Keys whose position differs between keyboards, or that some lack. */
 export const SELDOM_THERE = ['ContextMenu', 'PrintScreen', 'ScrollLock', 'Pause', 'NumLock'];
 /** How much farther than one key width a further modifier counts. */
 const MODIFIER_COUNTS = 3;

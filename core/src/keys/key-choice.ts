@@ -30,16 +30,16 @@ const ROUND = commandsThat(({ goesRound }) => goesRound === true);
 const LEAST_REPLACED = 3;
 const WORDS = ['next', 'previous', 'last', 'primary', 'left', 'right', 'up', 'down'];
 
-/** What a use counts that has no key any more, and one more press of a key that goes round: in reach. */
+/** The cost, in reach, of a use without keys, and of each further press of a key that goes round. */
 const NO_KEY = 6;
 const ONE_MORE_PRESS = 2;
 
 /**
- * Chooses what has room: spare commands go first, those used least before the others. Then, as long as there is
- * no room, either the wanted command that is used least goes, or next and previous take the place of direct
- * keys: whichever costs less for each key that it frees. What is needed or pinned stays.
+ * Chooses the commands that get keys. Spare commands are left out first, the least used before the others. While
+ * there is still no room, the cheaper of two steps is taken for each key that it frees: the least used wanted
+ * command is left out, or next and previous replace direct keys. Needed and pinned commands stay.
  *
- * @param room how many there are keys for
+ * @param room the number of keys
  */
 export function choose(all: readonly BindingCandidate[], room: number): Chosen {
   const chosen: Chosen = { wishes: [...all], leftOut: [], substitutes: [] };
@@ -74,8 +74,8 @@ function leastUsed(wishes: readonly BindingCandidate[], mark: Mark): BindingCand
 }
 
 /**
- * How often the one of several commands is used that is used most: of all directions of a command, and of one
- * with its way back. They are of little use without each other.
+ * The uses of the most used of several commands that belong together: all directions of a command, or a command and
+ * its way back. One is of little use without the others.
  */
 function usesTogether(wishes: readonly BindingCandidate[]): (wish: BindingCandidate) => number {
   const most = new Map<string, number>();

@@ -20,7 +20,7 @@ export interface KeyBinding {
   layer: string;
   app: string | null;
   from: 'own' | 'starter' | 'fixed';
-  /** Where it stands in the list of the person's own; −1 where it does not. */
+  /** Its index in the profile's own bindings; −1 for a binding of the starter. */
   at: number;
   pinned: boolean;
 }

@@ -3,7 +3,7 @@ import type { KeyBinding } from './map.ts';
 import type { KeyContext } from './resolve.ts';
 import type { KeyState } from './state.ts';
 
-/** What can come next while a sequence has begun or a layer is entered: its keys, and what they do. */
+/** The keys that can be pressed next in a sequence or a layer, and what they do. */
 export interface NextKeys {
   /** The layer, or the presses that the sequence has begun with. */
   of: 'layer' | 'sequence';
@@ -11,7 +11,7 @@ export interface NextKeys {
   next: readonly { keys: string; binding: KeyBinding }[];
 }
 
-/** What the next key can do beside what it does always; null in the base layer with nothing begun. */
+/** The keys that can be pressed next; null in the base layer with no sequence begun. */
 export function nextKeys(
   { pending, layers }: KeyState,
   { table, app }: KeyContext,

@@ -39,7 +39,7 @@ export function fingerOf(code: string): Finger {
   return THUMB.includes(code) ? 'thumb' : (FINGER_OF.get(code) ?? 'index');
 }
 
-/** What a press counts by itself, wherever the key is. */
+/** The cost of a press, wherever the key is. */
 const PRESS = 0.5;
 /** Buttons lie under the fingers already; each further one is a little harder to tell from the others. */
 const NEXT_BUTTON = 0.1;

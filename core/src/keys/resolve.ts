@@ -22,13 +22,13 @@ type Down = Extract<KeyInput, { type: 'down' }>;
 const WAY_HOME = 'Escape leads home';
 
 /**
- * Takes one thing that happens at the keys: the state after it, and the commands and changes of layer that
- * come of it, in their order. Pure; times come with the inputs.
+ * Handles one input: returns the state after it, and the commands and layer changes in their order. Pure: times
+ * come with the inputs.
  *
- * A layer that lacks a key lets it through to the one below. A chord comes before the sequences that begin
- * with it. A tap-hold key is held once its time is over or another key was pressed and let go while it was
- * down; let go before, it is tapped, and what was pressed meanwhile comes after that. Escape alone leads home
- * from every layer and sequence.
+ * A key that a layer does not bind falls through to the layer below. A chord comes before the sequences that begin
+ * with it. A tap-hold key counts as held when its time is over, or when another key was pressed and released while
+ * it was down; released earlier, it is tapped, and the keys pressed meanwhile follow. Escape alone leaves all
+ * layers and sequences.
  */
 export function resolveKey(
   state: KeyState,
@@ -40,7 +40,7 @@ export function resolveKey(
   return { state: keys.state, out: keys.out };
 }
 
-/** One input on its way: what it has come to so far. */
+/** The handling of one input: the state and outputs so far. */
 class Resolving {
   readonly out: KeyOutput[] = [];
   state: KeyState;
@@ -103,7 +103,10 @@ class Resolving {
     this.out.push({ type: 'command', command, binding: null, on: 'press', repeat: false });
   }
 
-  /** A choice ends when its modifier is let go, anything else that lasts while a key is down with that key. */
+  /**
+   * Ends a choice when its modifier is released, and anything else that lasts while a key is down when that key is
+   * released.
+   */
   private endsOnRelease(code: string): void {
     const { interaction } = this.context;
     const isChoice = interaction?.kind === 'switching' || interaction?.kind === 'choosing-mode';

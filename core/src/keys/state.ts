@@ -20,13 +20,13 @@ export type KeyInput =
   | { type: 'up'; at: number; code: string }
   /** Time passes. */
   | { type: 'wait'; at: number }
-  /** The keyboard went elsewhere: what is let go now is not told any more. */
+  /** The keyboard focus went elsewhere: releases after this are not reported. */
   | { type: 'blur'; at: number };
 
-/** What set a command off. */
+/** The part of a key press that runs a command. */
 export type On = 'press' | 'release' | 'tap' | 'hold';
 
-/** What comes of an input. */
+/** One result of an input. */
 export type KeyOutput =
   /** `binding` is null for keys that were asked for, and answer a command. */
   | { type: 'command'; command: Command; binding: KeyBinding | null; on: On; repeat: boolean }
@@ -41,7 +41,7 @@ export type KeyOutput =
   /** Nothing is bound to these keys. */
   | { type: 'unbound'; code: string; modifiers: readonly Modifier[] };
 
-/** A key that is down: for what. */
+/** A key that is down, and its role. */
 interface KeyDown {
   code: string;
   role: 'bound' | 'unbound' | 'modifier' | 'bundle' | 'stand-in';
@@ -54,7 +54,7 @@ interface EnteredLayer {
   by: string;
 }
 
-/** Where the keys of a map stand. */
+/** The state of the keys of a map. */
 export interface KeyState {
   down: readonly KeyDown[];
   /** The last one entered is last. */
@@ -80,7 +80,7 @@ export function isIdle({ down, layers, pending, undecided }: KeyState): boolean 
   return !changes && layers.length === 0 && pending === null && undecided === null;
 }
 
-/** When time alone will change something: the next time to tell that it has passed; null where there is none. */
+/** The next time at which waiting alone changes the state; null when there is none. */
 export function nextTime({ pending, undecided }: KeyState): number | null {
   const times = [pending?.until, undecided?.until].filter((at) => at !== undefined);
   return times.length > 0 ? Math.min(...times) : null;

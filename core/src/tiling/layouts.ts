@@ -11,7 +11,7 @@ import { BOTH_SIDES } from './layouts/middle.ts';
 import { solve, type Gap } from './solve.ts';
 import type { Tree } from './tree.ts';
 
-/** What keys can do in a layout; one that needs something else says that it means nothing there. */
+/** What keys can do in a layout. A command that needs an ability the layout lacks does nothing and says so. */
 export interface Abilities {
   lead: boolean;
   leadCount: boolean;

@@ -11,7 +11,7 @@ import type { NewWindows } from '../values/window.ts';
 import { LAYOUTS } from './layouts.ts';
 import type { Gap } from './solve.ts';
 
-/** Who decided a setting: the closest place that gives it. */
+/** Where the value of a setting comes from: the closest place that gives one. */
 export const ORIGINS = [
   'session',
   'workspace-on-monitor',

@@ -1,8 +1,8 @@
 /**
- * A function that keeps what it found for the few keys it was asked about last. Keys that live for one step of the
- * engine are held in a short list: a map by weak keys would cost more than it spares, and burden the collector.
+ * A function that caches its results for the few keys it was called with last. Most keys live for one step of the
+ * engine, so a short list is cheaper than a map by weak keys.
  *
- * @param slots so many are kept, and held in memory until others take their place
+ * @param slots the number of results that are kept in memory
  */
 export function keptNewest<K extends object, V>(slots: number, find: (key: K) => V): (key: K) => V {
   const keys: K[] = [];
@@ -22,11 +22,11 @@ export function keptNewest<K extends object, V>(slots: number, find: (key: K) =>
 type Path = readonly PropertyKey[];
 
 /**
- * A function of plain data that is changed by making it anew with some parts replaced. What it found is given again where
- * all that it read then is the same now: what that is is watched, not declared. Lists are read as one value.
+ * A function of immutable plain data that caches its results. A cached result is returned again when every value
+ * that the function read is still the same; the reads are recorded, not declared. A list counts as one value.
  *
- * @param slots so many findings are kept, until others take their place
- * @param find neither keeps its argument nor parts of it that are objects of fields, but for what is in lists
+ * @param slots the number of results that are kept
+ * @param find must not keep its argument or objects in it beyond the call, except entries of lists
  */
 export function keptByFields<T extends object, V>(
   slots: number,
@@ -61,7 +61,7 @@ function valueAt(whole: unknown, path: Path): unknown {
 const isFields = (value: unknown): value is object =>
   typeof value === 'object' && value !== null && Object.getPrototypeOf(value) === Object.prototype;
 
-/** What stands for an object and tells which of its values are read, and of those that are objects, which of theirs. */
+/** A proxy that records which values of an object are read, and which values of the objects in it. */
 function watched<T extends object>(
   whole: T,
   path: Path,

@@ -24,11 +24,11 @@ export function faultText(fault: Fault): string {
   return `${fault.path || 'the whole input'}: ${fault.found}; expected ${fault.expected}`;
 }
 
-/** No file of Sorn's needs more levels; what reads and tells faults may go down a level a call. */
+/** The deepest nesting of a file. Functions that read values call themselves once for each level. */
 const MOST_LEVELS = 64;
-/** Nor more values: a session of 10,000 windows has a third of them. Checking more would take seconds. */
+/** The most values in a file. A session of 10,000 windows has a third of them; checking more would take seconds. */
 const MOST_VALUES = 500_000;
-/** A person mends what is told first; a list of thousands helps nobody. */
+/** The most faults in one answer: a person mends the first ones first. */
 const MOST_FAULTS = 100;
 
 function isDeeper(value: unknown, levels: number): boolean {

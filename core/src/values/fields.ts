@@ -31,7 +31,7 @@ export const weightField = z
   .max(1e6, { error: WEIGHT });
 
 const ID = 'a name of 1 to 80 characters without spaces or slashes';
-/** What no record of data can have as a key that is written and read again. */
+/** A key that a record cannot have: writing and reading would lose it. */
 const NO_KEY = '__proto__';
 export const idField = z.string({ error: ID }).regex(/^(?!__proto__$)[^\s/]{1,80}$/, {
   error: ({ input }) => (input === NO_KEY ? `a name other than ${NO_KEY}` : ID),
@@ -104,8 +104,8 @@ export const sizeField = fields({ width: whole(1, 100_000), height: whole(1, 100
 
 /** A window's placing in physical pixels of the joint desktop. */
 /**
- * How far out a rectangle of the joint desktop can lie, and how large it can be, in physical pixels: 32 of the
- * largest monitors in a row, and the largest size that a window may ask for at the largest scale.
+ * The farthest coordinate and the largest size of a rectangle, in physical pixels: 32 of the largest monitors in a
+ * row, and the largest size that a window may ask for at the largest scale.
  */
 export const FARTHEST = 10_000_000;
 export const LARGEST = 1_000_000;

@@ -58,7 +58,7 @@ type MovedByKey = Flat<AllOf<{ [K in LayoutKind]: ByKey<ParametersOf<K>> }[Layou
 type FieldOf<T> = T extends T ? keyof T : never;
 export type LayoutField = FieldOf<LayoutSetting>;
 
-/** What stays undecided of a layout unless it is set: the board that fits, and no limit of tracks. */
+/** Parameters without a default: the board (the first that fits) and the limit of tracks (none). */
 type Undecided = 'board' | 'max';
 /** A layout of a kind with its parameters decided. */
 export type LayoutOf<K extends LayoutKind> = K extends LayoutKind

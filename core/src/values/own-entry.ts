@@ -1,6 +1,6 @@
 /**
- * What a record has under an id of its own. Ids are a person's words: one such as `constructor` is no member that
- * every object has.
+ * The value that a record itself has under an id. An id can be a word such as `constructor`, which every object
+ * inherits as a member.
  */
 export function ownEntry<T>(
   record: Readonly<Record<string, T>> | undefined,

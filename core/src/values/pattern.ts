@@ -1,7 +1,7 @@
 import { RE2JS } from 're2js';
 
 const MOST_KNOWN = 2_000;
-/** Steps a pattern may have: the time for one character of a text is in proportion to them. */
+/** The most steps of a compiled pattern: the time for each character grows with them. */
 const MOST_STEPS = 1_000;
 
 const known = new Map<string, RE2JS>();

@@ -1,6 +1,6 @@
 import type { Axis } from './direction.ts';
 import type { Along, Fraction } from './snap.ts';
-/** What is said with place-at. */
+/** The arguments of place-at. */
 export interface SnapTarget {
   x?: Along;
   y?: Along;

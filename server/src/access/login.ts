@@ -61,7 +61,7 @@ export function login(token: string, now: () => number = Date.now): Router {
     response.redirect(303, '/login');
   });
 
-  /** Only wrong tokens count: many requests of a program at once are no tries. */
+  /** Counts only wrong tokens, so that a program's many requests at once are not taken for guesses. */
   const byToken: RequestHandler = async (request, response, next) => {
     const [, bearer] = /^Bearer (\S+)$/i.exec(request.get('authorization') ?? '') ?? [];
     if (!isToken(bearer)) {
@@ -94,13 +94,13 @@ function tooMany(response: Response): void {
   sendProblem(response, 'too-many-tries', 'Try again in a quarter of an hour.');
 }
 
-/** Compares texts in a time that says nothing of where they differ. */
+/** Compares texts in constant time, so that the time does not show where they differ. */
 function sameText(a: string, b: string): boolean {
   const sum = (text: string) => createHash('sha256').update(text).digest();
   return timingSafeEqual(sum(a), sum(b));
 }
 
-/** What the cookie has: until when it is good, and a proof that who has the token said so. */
+/** The content of the cookie: the time until which it is valid, and a signature made with the token. */
 function ticket(token: string, untilMs: number): string {
   const proof = createHmac('sha256', token).update(`login until ${untilMs}`).digest('base64url');
   return `${untilMs}.${proof}`;

@@ -9,7 +9,7 @@ export type Row = RevisionRow | SessionRow;
 
 /** All that the database keeps, as it was at one moment, whatever is saved meanwhile. */
 export interface Moment {
-  /** Tells this moment from another: every save and every name makes it another. */
+  /** A mark of the state of the database: every save and every new name changes it. */
   mark: string;
   /** Every row: revisions by profile and number, then sessions. */
   rows: () => AsyncGenerator<Row>;

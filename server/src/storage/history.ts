@@ -13,7 +13,7 @@ export interface History {
   read: (id: string, revision: number) => Promise<StoredText | null>;
   /** Gives a state a name, or takes it away; false where there is no such state. */
   name: (id: string, revision: number, label: string | null) => Promise<boolean>;
-  /** Drops what the rule of thinning drops of one profile, and tells how many. */
+  /** Deletes the revisions of one profile that the rule of retention gives up, and returns their number. */
   thin: (id: string) => Promise<number>;
 }
 

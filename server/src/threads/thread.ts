@@ -39,7 +39,7 @@ export interface ThreadOptions {
   megabytes: number;
 }
 
-/** New values of a thread; the usual 48 MB would be the most of what it takes. */
+/** The limit for new values of a thread; the usual 48 MB would be most of its memory. */
 const YOUNG_MEGABYTES = 3;
 
 const { resolve } = createRequire(import.meta.url);

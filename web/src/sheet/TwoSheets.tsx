@@ -55,7 +55,7 @@ function OneSheet(props: {
   );
 }
 
-/** The number of its move on every window that is shown here. */
+/** Draws the number of its move on every window shown here. */
 function MoveMarks(props: { moves: readonly WindowMove[]; at: 'from' | 'to'; view: Viewport }) {
   return props.moves.map((move, i) => {
     const placement = move[props.at];

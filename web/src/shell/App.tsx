@@ -54,7 +54,7 @@ function Screens() {
   );
 }
 
-/** Another profile has another store: nothing of the former one stays. */
+/** Each profile has a store of its own, so that no state of the former one remains. */
 function ProfileById() {
   const { id = '' } = useParams();
   return <OpenProfile key={id} id={id} />;

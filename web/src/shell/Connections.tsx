@@ -30,7 +30,7 @@ function Lists({ onClose }: { onClose: () => void }) {
   const desk = deskInForce(profile, session);
   const plugged = pluggedIn(profile, session);
   const bindings = keyMap(profile);
-  /** The key that goes there while the sheet has the keyboard. */
+  /** The keys of the profile that go there while the sheet has the keyboard. */
   const callOf = (i: number) => {
     const { id } = profile.desks[i]!;
     const binding = bindings.find(

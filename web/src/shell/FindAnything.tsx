@@ -36,7 +36,7 @@ export function FindAnything({ isOpen, onClose, onPanel }: PanelProps) {
   );
 }
 
-/** So many are listed at once, the best; whoever looks for another types more of it. */
+/** The most entries that are listed: the best ones. Typing more finds the others. */
 const MOST_LISTED = 120;
 
 /** Gathered only while it is looked through: of a large profile that takes a while. */
@@ -82,7 +82,7 @@ function Everything({ onClose, onPanel }: Omit<PanelProps, 'isOpen'>) {
   );
 }
 
-/** What answers to what was typed, best first; all in its order while nothing is. */
+/** What matches the typed text, the best first; everything in its order while nothing is typed. */
 function best(all: readonly Found[], typed: string): readonly Found[] {
   if (typed.trim() === '') return all.slice(0, MOST_LISTED);
   return all

@@ -11,10 +11,10 @@ type Later<P> = ComponentType<P> & {
 };
 
 /**
- * A part of the page in a file of its own, which is fetched when it is wanted first. Keys that are typed until it is
- * there are meant for it, and come to it in their order. Where the file cannot be had, drawing throws that fault.
+ * A part of the page in a file of its own, fetched when it is first needed. Keys that are typed until then are kept
+ * and given to it in their order. Drawing throws where the file cannot be fetched.
  *
- * @param isWanted false for a panel that is not open; it stays once it was
+ * @param isWanted false for a panel that is not open; once opened, a panel stays loaded
  */
 export function lazyPart<P extends object>(
   fetch: () => Promise<ComponentType<P>>,

@@ -85,7 +85,7 @@ async function problemIn(response: Response): Promise<ApiError> {
   return new ApiError(status, `${title}: ${detail}`, faults);
 }
 
-/** Goes to the login page, and from there back to where one is. What was edited is kept as a draft meanwhile. */
+/** Goes to the login page, which returns here. Unsaved edits are kept as a draft meanwhile. */
 function logIn(): void {
   const { pathname, search } = window.location;
   window.location.assign(`/login?next=${encodeURIComponent(pathname + search)}`);
@@ -95,7 +95,7 @@ const NONE = {};
 const meant = (backup: Blob | string) =>
   typeof backup === 'string' ? { backup } : new Blob([backup], { type: 'application/zip' });
 
-/** Where what is saved of a profile elsewhere is told. */
+/** The address of the events about a profile that other pages save. */
 export const changeEventsUrl = (id: string) => `/api${pathOf(PROFILES.changes, { id })}`;
 
 export const api = {

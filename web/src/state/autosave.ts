@@ -62,7 +62,7 @@ export function autosaver<T>(
   let retryMs = FIRST_RETRY_MS;
   let isStale = false;
   let stopped = false;
-  /** Sent, and perhaps saved: the answer got lost on the way, or what was sent did. */
+  /** Values that were sent and perhaps saved: the request or its answer was lost. */
   const unanswered = new Set((start.sent ?? []).map((value) => ({ value })));
 
   function later(delayMs: number) {

@@ -5,7 +5,7 @@ export interface Unsaved<T = unknown> {
   value: T;
   /** The revision that it goes on from. */
   base: number;
-  /** What was sent on that ground without an answer: the server may have one of these. */
+  /** Values that were sent on that base without an answer: the server may have saved one of them. */
   sent?: readonly T[] | undefined;
 }
 
@@ -38,8 +38,8 @@ export function readDraft(id: string): Draft | null {
 }
 
 /**
- * What is still to be saved of a draft. A page that goes away while a save is under way does not hear its answer:
- * what the server has then is one of the values that the page sent, and what was done after it goes on from there.
+ * The part of a draft that still has to be saved. A page that is closed during a save does not get the answer, so
+ * the server may have one of the values that it sent; later edits are based on that one.
  */
 export function stillUnsaved(
   draft: Unsaved | undefined,

@@ -5,10 +5,10 @@ import { jsonIn, changeEventsUrl } from './api.ts';
 const AGAIN_MS = 3_000;
 
 /**
- * Listens to what is saved of a profile elsewhere, while the page is in sight: a browser has few connections to one
- * server, and a page that comes into sight again is event at once what there is.
+ * Listens to saves of a profile by other pages, while this page is visible: a browser has few connections to one
+ * server, and a page that becomes visible again gets the present state at once.
  *
- * @returns what ends it
+ * @returns a function that ends it
  */
 export function listen(id: string, onServerEvent: (event: ChangeEvent) => void): () => void {
   let source: EventSource | null = null;

@@ -44,7 +44,7 @@ export interface ProfileStore {
   future: readonly UndoEntry[];
   log: readonly LogEntry[];
   saves: Readonly<Record<'profile' | 'session', SaveState>>;
-  /** What in the session's file could not be taken as it was. */
+  /** Findings about parts of the session's file that had to be changed when it was opened. */
   openedWith: ReturnType<typeof openSession>['findings'];
 
   happen: (event: SessionEvent, caps?: readonly string[], text?: string) => void;

@@ -48,7 +48,7 @@ export async function mergeRemote(
   return { theirs, base: begun, ...mergeProfiles(begun, dependencies().mine, theirs.profile) };
 }
 
-/** What arrived of a save whose answer got lost: what was done here since goes on from that. */
+/** The profile of a save whose answer was lost but which arrived: later edits are based on it. */
 async function arrivedUnanswered(
   id: string,
   base: number,
@@ -64,7 +64,7 @@ async function profileAt(id: string, revision: number): Promise<Profile | null> 
   return kept?.profile ?? null;
 }
 
-/** A former state as it would be with what somebody else changed: undoing one's own edits undoes none of theirs. */
+/** A former state with the changes of somebody else merged in, so that undo takes back only one's own edits. */
 export function formerWithTheirs(
   former: Profile,
   { base, theirs }: Pick<RemoteMerge, 'base' | 'theirs'>,

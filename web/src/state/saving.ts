@@ -131,7 +131,7 @@ export function savingOf({
     } else accept(merge, merge.value);
   }
 
-  /** What somebody else saved is the ground that everything here stands on from now on. */
+  /** Makes what somebody else saved the base of everything here. */
   function accept({ base, theirs }: Pick<RemoteMerge, 'base' | 'theirs'>, value: Profile) {
     const mine = get().profile;
     const carried = (former: readonly UndoEntry[]) =>

@@ -3,7 +3,7 @@ const OF_THE_BROWSER = /^F\d+$/;
 
 const TYPED_INTO = 'input, textarea, [contenteditable=true]';
 
-/** Whatever does not come for so long is waited for no more. */
+/** The longest time for which keys are kept. */
 const AT_MOST_MS = 5_000;
 
 let isHeld = false;
@@ -12,8 +12,8 @@ let isGiving = false;
 const kept: KeyboardEvent[] = [];
 
 /**
- * From now on, keys are kept: what they are meant for is on its way. Keys typed meanwhile are neither lost nor given to
- * what is still there.
+ * Starts to keep keys, because the part of the page they are meant for is still loading. Keys typed meanwhile are
+ * neither lost nor handled by the part that is still there.
  */
 export function holdKeys(): void {
   isHeld = true;
@@ -21,7 +21,7 @@ export function holdKeys(): void {
   timer = setTimeout(() => void giveKeptKeys(), AT_MOST_MS);
 }
 
-/** What keys were kept for is there: they are given to it in the order in which they were pressed. */
+/** The part has loaded: dispatches the kept keys in the order in which they were pressed. */
 export async function giveKeptKeys(): Promise<void> {
   isHeld = false;
   clearTimeout(timer);

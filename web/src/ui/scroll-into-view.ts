@@ -1,9 +1,9 @@
 import { useEffect, useRef, type RefObject } from 'react';
 
 /**
- * Keeps what is here in sight, in a list that scrolls.
+ * Keeps the selected entry in view in a list that scrolls.
  *
- * @param place where it stands in the list: one that is moved is followed
+ * @param place its index in the list, so that an entry that moves is followed
  */
 export function useScrollIntoView<E extends Element>(
   isSelected: boolean,

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 
-/** Where a browser does not tell when it has nothing to do, so long after is taken for that. */
+/** The delay in browsers that do not report idle time. */
 const SOON_MS = 60;
 
 /**

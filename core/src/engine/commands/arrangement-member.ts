@@ -51,7 +51,7 @@ function afloatNoMore(
   return without(window, ['lifted']);
 }
 
-/** A window that nothing touches stands where it is put: taken across, it is put there anew. */
+/** A window that is left alone keeps its pixels, so on another monitor it is put at the corresponding place once. */
 function leftAloneAcross(desk: DeskInForce, window: SessionWindow, to: string) {
   const { standing } = window;
   if (!standing?.area || window.held !== 'left-alone' || window.monitor === to) return {};
@@ -61,7 +61,7 @@ function leftAloneAcross(desk: DeskInForce, window: SessionWindow, to: string) {
   };
 }
 
-/** Lets go of the place that a window called back from the pocket has elsewhere: it lives here now. */
+/** Drops the place on another workspace that a window called back from the pocket still has: it belongs here now. */
 export function withoutFormerPlace(session: Session, window: SessionWindow): Session {
   const from = window.pocketedFrom;
   if (!from || window.held === 'pocketed') return session;

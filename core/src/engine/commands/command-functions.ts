@@ -2,7 +2,7 @@ import type { CommandBy, CommandId } from '../../commands/registry.ts';
 import { DIRECTIONS, type Direction } from '../../values/direction.ts';
 import { noop, type Outcome, type CommandContext } from '../session.ts';
 
-/** What a command does: a context, and what is said with it, to the session after it and the reasons. */
+/** What a command does: from a context and its arguments to the session after it and the reasons. */
 type Apply<Id extends CommandId> = (context: CommandContext, said: CommandBy[Id]) => Outcome;
 /** What some commands do, by their ids. */
 export type CommandFunctions = { [Id in CommandId]: Apply<Id> };
@@ -20,7 +20,7 @@ export function inDirections<Family extends string>(
   ) as { [D in Direction as `${Family}-${D}`]: (context: CommandContext) => Outcome };
 }
 
-/** The outcome where nothing was typed of a name. */
+/** The outcome where no part of a name was typed. */
 export function nothingTyped({ session }: CommandContext, what: string): Outcome {
   return noop(session, `type some of the name of ${what}`);
 }

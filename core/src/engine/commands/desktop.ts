@@ -11,7 +11,7 @@ import {
   type CommandContext,
 } from '../session.ts';
 
-/** show-desktop: all windows out of the way; again, all are back as they were. */
+/** show-desktop: hides all windows; a second time, shows them as they were. */
 function showDesktop({ session }: CommandContext): Outcome {
   if (interactionOf(session, 'bare-desktop')) {
     return applied(windowsBack(session), {
@@ -22,7 +22,7 @@ function showDesktop({ session }: CommandContext): Outcome {
   return hidden(session, false, 'until show-desktop is pressed again, or anything else is done');
 }
 
-/** clear-while-pressed: the bare desktop for as long as the key is down. */
+/** clear-while-pressed: hides all windows for as long as the key is down. */
 function clearWhilePressed({ session }: CommandContext): Outcome {
   if (interactionOf(session, 'bare-desktop')) return noop(session, 'the desktop is shown already');
   return hidden(session, true, 'for as long as the key is down');

@@ -6,7 +6,7 @@ import { snappedWindows, snapArea, type SnappedWindow } from '../snap-area.ts';
 import { withWindow, type CommandContext } from '../session.ts';
 import { toFloatingRect } from '../floating-rect.ts';
 
-/** What a moved edge came to: how far it really went, outwards of the window whose edge it is. */
+/** The result of moving an edge: how far it moved, counted outwards from the window whose edge it is. */
 export interface EdgeMoved {
   session: Session;
   pixels: number;

@@ -15,7 +15,7 @@ import {
 import { takeFromPocket } from './pocket.ts';
 import { appNamed, openApp } from './windows.ts';
 
-/** How well a text answers what was typed: 0 when a word of it is missing, the more the earlier they stand. */
+/** How well a text matches what was typed: 0 when a typed word is missing, higher the earlier the words stand. */
 export function nearness(text: string, typed: string): number {
   const found = text.toLowerCase();
   const places = typed
@@ -25,7 +25,7 @@ export function nearness(text: string, typed: string): number {
   return places.includes(-1) ? 0 : 1 / (1 + Math.min(...places));
 }
 
-/** Those of a list that answer what was typed, best first; of equals the earlier in the list. */
+/** The entries of a list that match what was typed, the best first; of equals the one that comes earlier. */
 function matching<T extends { id: string }>(
   list: readonly T[],
   typed: string,
@@ -38,7 +38,7 @@ function matching<T extends { id: string }>(
     .map(({ item }) => item);
 }
 
-/** The windows that answer what was typed, by app, title, workspace or id; of equals the most recent first. */
+/** The windows that match what was typed by app, title, workspace or id; of equals the most recent first. */
 export function findWindows(session: Session, profile: Profile, typed: string): SessionWindow[] {
   const recent = session.recent.flatMap((id) => windowOf(session, id) ?? []);
   return matching(recent, typed.trim(), (window) =>
@@ -46,7 +46,10 @@ export function findWindows(session: Session, profile: Profile, typed: string): 
   );
 }
 
-/** The windows that can be opened and answer what was typed, by the app's name or id, or a further one's title. */
+/**
+ * The windows that can be opened and match what was typed: by the app's name or id, or by the title of a further
+ * window.
+ */
 export function findLaunches(profile: Profile, typed: string): (KnownWindow & { id: string })[] {
   const all = knownWindows(profile).map((known) => {
     const { app, window, further } = known;
@@ -55,7 +58,7 @@ export function findLaunches(profile: Profile, typed: string): (KnownWindow & { 
   return matching(all, typed.trim(), ({ id, name }) => `${name} ${id}`);
 }
 
-/** find-window: goes to the window that answers best to what was typed, wherever it is. */
+/** find-window: goes to the window that matches best what was typed, wherever it is. */
 function findWindow(context: CommandContext, typed: string): Outcome {
   const { session, profile } = context;
   const [window] = findWindows(session, profile, typed);
@@ -63,7 +66,7 @@ function findWindow(context: CommandContext, typed: string): Outcome {
   return wentTo(context, window, `it answers to ${typed}`);
 }
 
-/** launch: opens the window that answers best to what was typed. */
+/** launch: opens the window that matches best what was typed. */
 function launch(context: CommandContext, typed: string): Outcome {
   const [found] = findLaunches(context.profile, typed);
   if (found) {

@@ -23,7 +23,7 @@ import {
   existingWindow,
 } from '../session.ts';
 
-/** What lies in a direction: a window, a monitor with nothing to focus, or the end of the desk. */
+/** What focus would go to in a direction: a window, a monitor without windows, or nothing at the end of the desk. */
 export type Ahead = { window: SessionWindow } | { monitor: string } | null;
 
 /**

@@ -16,7 +16,10 @@ import {
 import { adjust, focusedArrangement } from './shares.ts';
 import { carriedOver, handOf } from './split.ts';
 
-/** use-layout: another layout here, until reset-layout. What was adjusted under other layouts stays for later. */
+/**
+ * use-layout: uses another layout here, until reset-layout. Adjustments under other layouts are kept for their
+ * return.
+ */
 export function useLayout(context: CommandContext, layout: LayoutSetting): Outcome {
   const { session, profile } = context;
   const { workspace, monitor } = focusedArrangement(session);

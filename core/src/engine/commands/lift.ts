@@ -60,7 +60,7 @@ function isFree({ session, profile }: CommandContext, window: SessionWindow): bo
   return layout.kind === 'free';
 }
 
-/** A tiled window that floats from now on: as it was before it went into its tile, where that is known. */
+/** Makes a tiled window float, as it did before it was tiled where that is known. */
 function outOfItsTile(context: CommandContext, window: SessionWindow): SessionWindow {
   const { untiled, ...rest } = window;
   if (untiled) return { ...rest, ...untiled };
@@ -69,7 +69,7 @@ function outOfItsTile(context: CommandContext, window: SessionWindow): SessionWi
 
 const BESIDE_FLOATING = ['stayAbove', 'everywhere', 'lifted', 'placing'] as const;
 
-/** A window that goes into its tile. What it was beside floating is kept for when it floats again. */
+/** Puts a window into its tile, and keeps how it floated for the next time it floats. */
 function settledInTile(window: SessionWindow): SessionWindow {
   const beside = picked(window, BESIDE_FLOATING);
   const { held, standing } = window;
@@ -187,7 +187,7 @@ function toggleEverywhere(context: CommandContext): Outcome {
   );
 }
 
-/** One that left its tile by itself, out of it for the time being. */
+/** Lifts a single window out of its tile for the time being. */
 function liftedAlone(context: CommandContext, window: SessionWindow): SessionWindow {
   return liftedTo(window, liftedStanding(context, window), isAfloat(context.session, window));
 }

@@ -62,7 +62,7 @@ function exchanged(list: string[], a: number, b: number): string[] {
   return list.map((id, i) => (i === a ? list[b]! : i === b ? list[a]! : id));
 }
 
-/** The focused window and its fellows in the order, or why an order means nothing to it. */
+/** The focused window and those of its order, or the reason why it has none. */
 function focusedTiled(
   context: CommandContext,
 ): { window: SessionWindow; tiled: string[] } | Outcome {
@@ -85,7 +85,10 @@ export function moveTowards(context: CommandContext, direction: Direction): Outc
   return moved(context, direction, 'exchanged with', exchanged);
 }
 
-/** Takes the place of the window that focus-D would choose, and those between shift; past the last as move-D. */
+/**
+ * Takes the place of the window that focus-D would choose; the windows between move by one place. Past the last
+ * one, it does what move-D does.
+ */
 export function insertTowards(context: CommandContext, direction: Direction): Outcome {
   return moved(context, direction, 'takes the place of', (tiled, at, ahead) => {
     const others = tiled.filter((_, i) => i !== at);

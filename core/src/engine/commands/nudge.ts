@@ -48,8 +48,8 @@ function freely(
 }
 
 /**
- * The window over a rectangle: one that floats stands there from now on; one that is tiled or placed has it
- * as its place, and put-back brings it to its tile.
+ * Puts the window over a rectangle. A floating one floats there; a tiled or placed one is placed there, and put-
+ * back returns it to its tile.
  */
 function withRect(context: CommandContext, window: SessionWindow, rect: Rect): Session {
   const { session, desk } = context;

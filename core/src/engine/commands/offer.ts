@@ -32,7 +32,7 @@ function offerPlaces(context: CommandContext): Outcome {
   return applied(next, answerOffer({ ...context, session: next }));
 }
 
-/** What the digits mean now, as a reason. */
+/** The meaning of each digit, as a reason for the log. */
 export function answerOffer(context: CommandContext): { decided: string; because: string } {
   const offering = interactionOf(context.session, 'offer');
   const offer = offering && offerNow(context, offering);

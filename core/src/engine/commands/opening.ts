@@ -32,11 +32,10 @@ import { zoneBoardHere } from './zone-board-here.ts';
 import { handOf } from './split.ts';
 
 /**
- * A window opens. What it does not say itself the rules say, and what they do not say, the defaults: it is
- * tiled, where the focus is, at its place in the order by the setting for new windows (in hand-split it
- * divides the focused window), and has the focus.
+ * A window opens. Its own settings come first, then the rules, then the defaults: tiled, where the focus is, in the
+ * order by the setting for new windows (in hand-split it divides the focused window), and with the focus.
  *
- * @param goes what the list of what opens at the start says of it, before any rule
+ * @param goes its settings in the list of what opens at the start; they come before any rule
  */
 export function onWindowOpened(
   context: CommandContext,
@@ -50,7 +49,7 @@ export function onWindowOpened(
   return applied(session, ...trace, ...rulesWhy({ ...context, session }, input.id));
 }
 
-/** The same, for a window that is not open yet, and without the reasons that are the rules'. */
+/** Opens a window that is not open yet, without the reasons of the rules. */
 export function openWindow(
   context: CommandContext,
   input: WindowInput,
@@ -95,7 +94,7 @@ function spotOf(
   return { monitor, workspace: named?.id ?? shownOn(session, monitor) };
 }
 
-/** A line of its own tells by what. */
+/** What decided it is a reason of its own. */
 const AS_SAID = 'as it is said for it';
 
 function spotBecause({ workspace, monitor }: WindowInput, { ruled: { gave } }: Ruling): string {

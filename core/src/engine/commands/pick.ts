@@ -255,7 +255,7 @@ function picked(context: CommandContext, picking: Picking, key: string): Outcome
   }
 }
 
-/** What a choice changes is one step of undo. */
+/** Makes everything that a choice changed one step of undo. */
 function asStep(before: Session, outcome: Outcome, command: string): Outcome {
   if (outcome.session === before) return outcome;
   return { ...outcome, session: withUndoStep(before, outcome.session, command) };

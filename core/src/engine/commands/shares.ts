@@ -36,7 +36,7 @@ function tilingInFocus({ session, profile }: CommandContext) {
   return tilingInForce(profile, session, workspace, monitor);
 }
 
-/** The session with an adjustment to the layout in force where the focus is. */
+/** Adjusts the layout that is in force where the focus is. */
 export function adjust(
   { session, profile }: CommandContext,
   change: (adjusted: Adjusted) => Adjusted,
@@ -167,7 +167,7 @@ function stepLeadCount(context: CommandContext, direction: 1 | -1): Outcome {
   );
 }
 
-/** The parts of every split made by hand alike. */
+/** Makes all parts of every hand-made split equal. */
 function evenHand(context: CommandContext): Outcome {
   const { session } = context;
   const { workspace, monitor } = focusedArrangement(session);

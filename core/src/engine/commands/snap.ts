@@ -119,7 +119,7 @@ function said(window: SessionWindow, decided: string, why: string) {
   return { about: window.id, decided, because: why };
 }
 
-/** Onto the neighbouring monitor, at the side it comes in by. */
+/** Moves the window to the neighbouring monitor, to the side at which it comes in. */
 function placedBeyond(
   context: CommandContext,
   window: SessionWindow,
@@ -150,7 +150,7 @@ export function snapTo(context: CommandContext, where: SnapTarget): Outcome {
   return placedAt(context, window, places[(at + 1) % places.length]!);
 }
 
-/** Which of some places a window stands in by key; −1 where in none. */
+/** The index of the place in which the window was put by key; −1 for none of them. */
 function placeNow(window: SessionWindow, places: readonly SnapText[]) {
   const { placing } = window;
   if (!placing || largenessOf(window)) return -1;

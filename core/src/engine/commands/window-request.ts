@@ -27,8 +27,9 @@ export function onWindowRetitled(context: CommandContext, id: string, title: str
 }
 
 /**
- * A window asks for a place or a size, in physical pixels: a floating one gets it within the work area,
- * one left alone, or any while the engine is paused, as it asks; a tile is not the window's to choose.
+ * A window asks for a position or a size, in physical pixels. A floating window gets it within the work area. A
+ * window that is left alone, or any window while the engine is paused, gets it as asked. A tiled window gets
+ * nothing: its layout decides.
  */
 export function onWindowRequest(
   context: CommandContext,

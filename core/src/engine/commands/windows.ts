@@ -62,7 +62,7 @@ function forgotten(session: Session, window: SessionWindow): Session {
   return withList(withList(gone, 'pocket', others), 'minimised', others);
 }
 
-/** The session with a window no longer among those that are switched between. */
+/** Takes a window out of the list that switch-window goes through. */
 function withoutFromChoice(session: Session, id: string): Session {
   const switching = interactionOf(session, 'switching');
   if (!switching?.among.includes(id)) return session;
@@ -139,7 +139,7 @@ export function appNamed(profile: Profile, appId: string): App | string {
   return `no app is called ${appId}${nearest ? `; the nearest is ${nearest}` : ''}`;
 }
 
-/** What of an app is about the windows it opens. */
+/** The fields of an app that describe its windows. */
 const WINDOW_FIELDS = Object.keys(appWindowSchema.shape) as (keyof AppWindow)[];
 
 /** A window as an app opens it: its own, or a further one. */

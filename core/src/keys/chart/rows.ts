@@ -7,7 +7,7 @@ import { bindingText } from '../edit.ts';
 import { keyMap, type KeyBinding } from '../map.ts';
 import { definitionOf } from '../../commands/registry.ts';
 
-/** A line of a key chart. */
+/** One row of a key chart: a binding. */
 export interface ChartRow {
   task: Task;
   /** The presses, as they are on the caps: "Meta Shift L", "Meta K then S". */

@@ -3,7 +3,7 @@ import type { Axis } from '../../values/direction.ts';
 import type { LayoutField, LayoutKind, LayoutOf, LayoutSetting } from '../../values/layout.ts';
 import type { Tree } from '../tree.ts';
 
-/** Turning moves a parameter on through some of its words. */
+/** Turning steps a parameter through some of its values. */
 interface TurnOfField<K extends LayoutKind> {
   field: LayoutField;
   through: readonly string[];
@@ -11,10 +11,10 @@ interface TurnOfField<K extends LayoutKind> {
   present?: (layout: LayoutOf<K>, area: Size) => string;
   /** Why it cannot be turned as it is; null where it can. */
   unless?: (layout: LayoutOf<K>) => string | null;
-  /** What is told of it then. */
+  /** The reason for the log. */
   says: (value: string) => string;
 }
-/** Turning makes another kind of it. */
+/** Turning changes it into another kind of layout. */
 interface TurnOfKind<K extends LayoutKind> {
   into: (layout: LayoutOf<K>) => LayoutSetting;
 }

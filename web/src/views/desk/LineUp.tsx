@@ -21,7 +21,7 @@ const WORDS = {
   y: { start: 'upper edges', middle: 'middles', end: 'lower edges' },
 };
 
-/** Lines the selected monitor up with another as they stand in the room, by millimetres measured there. */
+/** Aligns the selected monitor with another by their real sizes, in millimetres measured on the table. */
 export function LineUp(props: {
   monitor: DeskMonitor;
   edits: DeskEdits;

@@ -80,7 +80,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
   }, [profile, findings, at]);
 
   const store = useProfileStoreApi();
-  /** Takes a binding into hand, and shows the board as it is pressed on. */
+  /** Selects a binding, and shows the keyboard with its layer and modifiers. */
   const choose = useCallback(
     (id: string) => {
       setInHand(id);

@@ -28,7 +28,7 @@ export function useKeyEdits(binding: KeyBinding | null, onBinding: (id: string) 
     const own = next(asOwn(binding));
     goTo(own.keys, own.in ?? BASE, own.command ?? own.release!);
   };
-  /** Takes the binding of these keys into hand. */
+  /** Selects the binding of these keys. */
   const goTo = (keys: string, layer: string, command: KeyCommand) => {
     const found = keyMap(store.getState().profile).find(
       (each) =>

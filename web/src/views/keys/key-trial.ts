@@ -12,7 +12,7 @@ export interface KeyArrival {
 
 const MOST = 300;
 
-/** Lets inputs arrive without doing anything, to see what a device sends. Escape ends it, and is not counted. */
+/** Shows which inputs a device sends; they have no effect meanwhile. Escape ends it and is not counted. */
 export function useKeyTrial() {
   const [isOn, setOn] = useState(false);
   const [arrived, setArrived] = useState<readonly KeyArrival[]>([]);

@@ -41,7 +41,7 @@ export interface Choice {
   command: Command;
 }
 
-/** What answers to what was typed, best first. */
+/** What matches the typed text, the best first. */
 export function choicesFor(
   kind: PickerKind,
   { session, profile }: ProfileStore,

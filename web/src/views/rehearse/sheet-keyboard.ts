@@ -9,8 +9,8 @@ import { takeInput } from './presses.ts';
 import { useStripKeys } from './strip-keys.ts';
 
 /**
- * Who has the keyboard. While the sheet has it, every key press goes to the profile's bindings and to
- * nothing else, until the one reserved key, or a press of the pointer outside, gives it back.
+ * Decides who has the keyboard. While the sheet has it, every key press goes to the profile's bindings only, until
+ * the reserved key, or a click outside, gives it back to the page.
  */
 export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
   const isGiven = useKeyRegister((register) => register.given);

@@ -1,6 +1,6 @@
 import type { Words } from '@sorn/core/rules';
 
-/** Words of which some are strong. */
+/** Words of a rule; those that the person chose are strong. */
 export function RuleSentence({ words }: { words: readonly Words[] }) {
   return (
     <>

@@ -21,7 +21,7 @@ export function useRuleEdits(rule: Rule | null, onRule: (id: string) => void) {
   const onThis = (change: (rule: Rule) => Rule, merge = '') => {
     if (rule) edit((profile) => withRule(profile, rule.id, change), merge && `${merge} ${rule.id}`);
   };
-  /** A change that brings another rule into hand. */
+  /** A change after which another rule is selected. */
   const taking = (change: (profile: Profile) => { profile: Profile; id: string | null }) => {
     const next = change(store.getState().profile);
     edit(() => next.profile);
