@@ -3,7 +3,7 @@
  * each of them computes stands in docs/architecture.md.
  *
  * A profile says what is wanted, a session what is there. `openSession` makes a session of a profile and windows,
- * `reduce` what a step makes of it, and `place` where every window is then.
+ * `reduce` what a step makes of it, and `computePlacements` where every window is then.
  */
 export { profileSchema, type Profile } from './model/profile.ts';
 export { sessionSchema, type Session } from './model/session.ts';
