@@ -15,7 +15,7 @@ interface Props {
 
 /** A monitor's outline, its reserved edges, and the tab outside it. */
 export function MonitorDrawing(props: Props & { isPlan: boolean }) {
-  const { monitor, view, deskLayout: deskLayout, isPlan } = props;
+  const { monitor, view, deskLayout, isPlan } = props;
   const hue = useProfileStore((state) => state.profile.look.focusFrame.hue);
   const hasFocus = useProfileStore(
     (state) => state.session.focusMonitor === monitor.id && state.session.focus === undefined,

@@ -50,16 +50,7 @@ const NO_KEYS: readonly PageKey[] = [];
 
 /** The true-scale drawing of the desk. Zooms and pans by key and pointer; 0 fits the desk, then one monitor. */
 export function Sheet(props: SheetProps) {
-  const {
-    deskLayout: deskLayout,
-    marks,
-    notes,
-    onWindow,
-    around,
-    room,
-    still,
-    isPlan = false,
-  } = props;
+  const { deskLayout, marks, notes, onWindow, around, room, still, isPlan = false } = props;
   const { desk, placements, focused } = deskLayout;
   const session = useProfileStore((state) => state.session);
   const isBare = interactionOf(session, 'bare-desktop') !== null;

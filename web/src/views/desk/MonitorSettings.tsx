@@ -23,7 +23,7 @@ export function MonitorSettings(props: {
   xInput: Ref<HTMLInputElement>;
   topInput: Ref<HTMLInputElement>;
 }) {
-  const { deskLayout: deskLayout, monitor, edits } = props;
+  const { deskLayout, monitor, edits } = props;
   const profile = useProfileStore((state) => state.profile);
   const own = profile.monitors.find(({ id }) => id === monitor.id)!;
   const isPrimary = edits.monitors[0] === monitor;
@@ -95,7 +95,7 @@ export function MonitorSettings(props: {
         <SettingRow label="Reserved edges" caps={['E']} origin="logical px">
           <span />
         </SettingRow>
-        <Grid templateColumns="repeat(4, 1fr)" gap="4px" mb="4px">
+        <Grid templateColumns="repeat(4, auto)" justifyContent="space-between" mb="4px">
           {EDGES.map((edge) => (
             <Flex key={edge} gap="5px" align="baseline" fontSize="12px">
               <chakra.span color="slate">{edge}</chakra.span>

@@ -12,7 +12,7 @@ export function WindowReasons(props: {
   id: string | undefined;
   onRule: (id: string) => void;
 }) {
-  const { deskLayout: deskLayout, id, onRule } = props;
+  const { deskLayout, id, onRule } = props;
   const session = useProfileStore((state) => state.session);
   const profile = useProfileStore((state) => state.profile);
   const window = session.windows.find((each) => each.id === id);

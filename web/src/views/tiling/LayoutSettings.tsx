@@ -21,7 +21,7 @@ export function LayoutSettings(props: {
   onCount: (count: number) => void;
   countInput: RefObject<HTMLInputElement | null>;
 }) {
-  const { deskLayout: deskLayout, edits } = props;
+  const { deskLayout, edits } = props;
   const { workspace, monitor, tiled, area, boards } = deskLayout.focused;
   const boardOf = (of: Layout) =>
     of.kind === 'board' ? zoneBoardMeant(of, boards.all, boards.fitting) : null;

@@ -18,7 +18,7 @@ interface Props {
  * Where the lines of lead and rest lie: outside the monitor, past its tab; beside it for a division in y.
  * `toward` is how far their feet reach back: short of the tab, whose text they would cross.
  */
-function lineAt({ measures, deskLayout: deskLayout, view }: Props): { at: number; toward: number } {
+function lineAt({ measures, deskLayout, view }: Props): { at: number; toward: number } {
   const { monitor } = deskLayout.focused;
   const frame = onSheet(view, monitor);
   const right = frame.x + frame.width;

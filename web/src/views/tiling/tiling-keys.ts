@@ -25,7 +25,7 @@ export function useTilingKeys(props: {
   /** Shows the table of places, or puts it away. */
   onTable: () => void;
 }): void {
-  const { deskLayout: deskLayout, edits, reach } = props;
+  const { deskLayout, edits, reach } = props;
   const store = useProfileStoreApi();
   const { layout, gaps } = edits.tiling;
   const can = LAYOUTS[layout.kind].can;

@@ -14,7 +14,7 @@ export function MonitorZoneBoards(props: {
   board: ZoneBoard | null;
   monitor: string;
 }) {
-  const { deskLayout: deskLayout, board, monitor: selected } = props;
+  const { deskLayout, board, monitor: selected } = props;
   const { desk, shown } = deskLayout;
   const profile = useProfileStore((state) => state.profile);
   const useHere = useZoneBoardHere(selected);

@@ -131,7 +131,7 @@ export function OtherZoneBoards(props: {
   besides: string;
   view: Viewport;
 }) {
-  const { deskLayout: deskLayout, besides, view } = props;
+  const { deskLayout, besides, view } = props;
   const session = useProfileStore((state) => state.session);
   const profile = useProfileStore((state) => state.profile);
   const context = { session, profile, desk: deskLayout.desk };
