@@ -163,7 +163,7 @@ const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = 
       devices: [KEYBOARD, MOUSE],
     }),
     kind: 'one-at-a-time',
-    says: 'mouse sends one input at a time: nothing can be pressed on it while Button 5 is held for while.',
+    says: 'mouse sends one input at a time: nothing can be pressed on it while Button 5 is down for while.',
     mends: ['Move enter-layer while to'],
   },
 ];

@@ -30,7 +30,7 @@ describe('what becomes of windows', () => {
     ]);
     const monitors = OFFICE.monitors.map((each) => (each.id === 'lap' ? { ...each, x: 0 } : each));
     expect(told(before.edited(profileSchema.parse({ ...OFFICE, monitors })))).toEqual([
-      'r: lap → lap, shown: lap stands otherwise',
+      'r: lap → lap, shown: lap was changed',
     ]);
     const opened = before.run({ command: 'go-workspace', which: 'R' }, 'float');
     expect(told(opened)).toEqual(['r: lap → lap, shown: it is floating']);

@@ -59,7 +59,7 @@ function reasonFor(
   const at = (context: CommandContext) => context.desk.monitors.find(({ id }) => id === to.monitor);
   const [was, is] = [at(before), at(after)];
   const hasMoved = !was || !is || !sameRect(was, is) || was.scale !== is.scale;
-  return hasMoved ? `${nameOf(to.monitor)} stands otherwise` : 'it makes room';
+  return hasMoved ? `${nameOf(to.monitor)} was changed` : 'it makes room';
 }
 
 /** Reasons for the windows that are on another monitor than before. */

@@ -122,7 +122,7 @@ function keyReleased(context: CommandContext, taken: boolean): Outcome {
   const { session } = context;
   return isWhilePressed(session.interaction)
     ? endInteraction(context, taken)
-    : noop(session, 'no key that lasts is held');
+    : noop(session, 'no key of a command that lasts is down');
 }
 
 function windowFocused({ session, profile }: CommandContext, id: string): Outcome {

@@ -14,7 +14,7 @@ export type KeyInput =
       key?: string;
       /** The modifiers that the event itself tells to be held. */
       modifiers: readonly Modifier[];
-      /** The key is held down, and this is a repeat of it. */
+      /** The key is down already, and this is a repeat of it. */
       repeat?: boolean;
     }
   | { type: 'up'; at: number; code: string }

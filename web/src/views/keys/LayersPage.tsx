@@ -34,7 +34,7 @@ import { ShortcutLists } from './ShortcutLists.tsx';
 const LASTS_TEXT: Record<Lasts, string> = {
   once: 'for one command',
   kept: 'until it is left',
-  held: 'while its key is held',
+  held: 'while its key is down',
 };
 
 /** The main modifier, layers of keys, bundles, and what the desktop takes. */
@@ -115,9 +115,9 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
                 onChange={(value) => setKeys({ sequenceMs: Math.round(value) }, 'sequence')}
               />
             </SettingRow>
-            <SettingRow label="Held, not tapped, after">
+            <SettingRow label="A hold, not a tap, after">
               <Figure
-                label="Held, not tapped, after"
+                label="A hold, not a tap, after"
                 value={holdMs}
                 least={50}
                 most={2_000}

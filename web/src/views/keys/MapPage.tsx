@@ -181,7 +181,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
             <KeyCap>[</KeyCap>
             <KeyCap>]</KeyCap>
             <chakra.span ml="10px">
-              {modifiersDown.length > 0 ? 'holding' : 'holding nothing'}
+              {modifiersDown.length > 0 ? 'with' : 'with no modifier'}
             </chakra.span>
             <span data-holding={modifiersDown.join(' ')}>
               <KeyCaps caps={modifiersDown} />

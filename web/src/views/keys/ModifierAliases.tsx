@@ -23,7 +23,7 @@ export function ModifierAliases({ bundles }: { bundles: readonly ModifierAlias[]
         <chakra.p fontSize="13px" color="slate">
           No key stands for several modifiers. <KeyCap>U</KeyCap>{' '}
           <TextButton onClick={() => edit(withNewModifierAlias)}>makes a bundle</TextButton>, such
-          as Caps held for all four.
+          as Caps for all four.
         </chakra.p>
       )}
       {bundles.map((bundle, i) => (

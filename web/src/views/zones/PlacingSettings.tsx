@@ -87,7 +87,7 @@ export function PlacingSettings({ monitor }: { monitor: DeskMonitor }) {
             onChange={(gaps) => set({ gaps })}
           />
           <OnOff
-            label="Outline while the key is held"
+            label="Outline while the key is down"
             value={placing.preview}
             onChange={(preview) => set({ preview })}
           />
