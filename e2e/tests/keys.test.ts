@@ -30,8 +30,8 @@ describe('the map of keys, by keys', () => {
       'Meta B does stay-above, and hides go-workspace B on the same keys.',
     );
 
-    // One key mends it: the hidden one goes to the nearest free key.
-    const way = await open.page.locator('[data-mend=move]').innerText();
+    // One key fixes it: the hidden one goes to the nearest free key.
+    const way = await open.page.locator('[data-fix=move]').innerText();
     expect(way).toBe('Move go-workspace B to Meta Ctrl B');
     await press('m');
     await poll(findings).toEqual([]);

@@ -70,7 +70,9 @@ export function checkDevices(profile: Profile, map: readonly KeyBinding[]): KeyF
     const enters = command?.command === 'enter-layer' && held.has(command.layer);
     if (single !== null && enters) {
       const text = `${single} sends one input at a time: nothing can be pressed on it while ${name} is down for ${command.layer}.`;
-      findings.push(finding('one-at-a-time', [binding], `${name} cannot be kept down`, text, binding));
+      findings.push(
+        finding('one-at-a-time', [binding], `${name} cannot be kept down`, text, binding),
+      );
     }
   }
   for (const { id, hold } of bundles) {

@@ -29,7 +29,7 @@ export interface KeyFinding {
   text: string;
   /** The bindings it is about, by id; what keeps the others from working comes first. */
   about: readonly string[];
-  /** The binding that a mend would move, by id. */
+  /** The binding that a quick fix would move, by id. */
   moves?: string;
   layer?: string;
   /** A command that lacks a key. */

@@ -17,8 +17,8 @@ const both = (bindings: object[], more: object = {}) =>
   profileWith(bindings, { ...NO_LAYERS, ...more });
 const META = COMMONLY_TAKEN.map((list) => ({ ...list, on: list.id === 'meta' }));
 
-/** Faulty maps, what is to be found in each, and the first way to mend it. */
-const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = [
+/** Faulty maps, what is to be found in each, and the first quick fix of each. */
+const FAULTY: { map: Profile; kind: string; says: string; quickFixes: string[] }[] = [
   {
     map: both([
       { keys: 'Main+KeyL', command: does('float') },
@@ -26,7 +26,7 @@ const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = 
     ]),
     kind: 'keys-twice',
     says: 'Meta L does float, and hides close on the same keys.',
-    mends: [
+    quickFixes: [
       'Move close to Meta K',
       'Put close into the layer more, on L; Meta M enters it',
       'Drop close from Meta L',
@@ -40,7 +40,7 @@ const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = 
     ]),
     kind: 'keys-hidden',
     says: 'Meta K does float at once: Meta K then S (close) cannot be reached.',
-    mends: ['Move float to Meta J'],
+    quickFixes: ['Move float to Meta J'],
   },
   {
     map: both([
@@ -49,13 +49,13 @@ const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = 
     ]),
     kind: 'keys-hidden',
     says: 'tap Space does float: close, when the key goes down, cannot be reached.',
-    mends: [],
+    quickFixes: [],
   },
   {
     map: both([{ keys: 'Main+KeyL', command: does('focus-next') }], { taken: META }),
     kind: 'keys-taken',
     says: 'The desktop locks the screen with it: focus-next is not reached.',
-    mends: ['Move focus-next to Meta K'],
+    quickFixes: ['Move focus-next to Meta K'],
   },
   {
     map: profileSchema.parse({
@@ -70,7 +70,7 @@ const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = 
     }),
     kind: 'keys-taken',
     says: 'Bulletin Writer makes bold with it: float is not reached while that has the focus.',
-    mends: ['Move float to Ctrl N'],
+    quickFixes: ['Move float to Ctrl N'],
   },
   {
     map: profileWith([{ keys: 'KeyA', command: does('float'), in: 'one' }], {
@@ -78,7 +78,7 @@ const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = 
     }),
     kind: 'layer-unreached',
     says: 'No key enters the layer one, so its key is never there.',
-    mends: ['Enter one with Meta O', 'Drop the layer one and its keys'],
+    quickFixes: ['Enter one with Meta O', 'Drop the layer one and its keys'],
   },
   {
     map: profileWith([{ keys: 'Main+KeyG', command: enter('stay') }], {
@@ -86,13 +86,13 @@ const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = 
     }),
     kind: 'layer-stuck',
     says: 'Nothing in the layer stay leaves it but Escape alone',
-    mends: ['Bind Esc to leave-layer in stay'],
+    quickFixes: ['Bind Esc to leave-layer in stay'],
   },
   {
     map: both([{ keys: 'Main+KeyP', command: does('pocket') }]),
     kind: 'no-way-back',
     says: 'No key does call-back, which takes it back.',
-    mends: ['Bind Meta O to call-back', 'Drop pocket'],
+    quickFixes: ['Bind Meta O to call-back', 'Drop pocket'],
   },
   {
     map: both([
@@ -101,13 +101,13 @@ const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = 
     ]),
     kind: 'keys-contradict',
     says: 'Meta L does focus-left and stands right of Meta J, which does focus-right.',
-    mends: ['Swap Meta L and Meta J'],
+    quickFixes: ['Swap Meta L and Meta J'],
   },
   {
     map: both([{ keys: 'Main+Numpad7', command: does('float') }], { devices: [SIXTY] }),
     kind: 'keys-absent',
     says: 'Pad 7: bound, and on no device.',
-    mends: ['Drop float'],
+    quickFixes: ['Drop float'],
   },
   ...[6, 7, 9].map((count) => ({
     map: both(
@@ -119,7 +119,7 @@ const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = 
     ),
     kind: 'keys-absent',
     says: `Pad 0, Pad 1, Pad 2, Pad 3, Pad 4, Pad 5${count > 6 ? ` and ${count - 6} more` : ''}: bound, and on no device.`,
-    mends: [],
+    quickFixes: [],
   })),
   {
     map: both(
@@ -128,25 +128,25 @@ const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = 
     ),
     kind: 'too-many-keys',
     says: 'Button 13: bound, and mouse has 12.',
-    mends: ['Drop float'],
+    quickFixes: ['Drop float'],
   },
   {
     map: both([{ keys: 'Button4', command: does('find-window') }], { devices: [KEYBOARD, MOUSE] }),
     kind: 'needs-letters',
     says: 'Button 4 does find-window, which needs typing, and mouse has no letters.',
-    mends: ['Move find-window to'],
+    quickFixes: ['Move find-window to'],
   },
   {
     map: both([{ keys: 'Button4', command: does('corner-pick') }], { devices: [KEYBOARD, MOUSE] }),
     kind: 'needs-letters',
     says: 'Button 4 does corner-pick, which needs typing, and mouse has no letters.',
-    mends: ['Move corner-pick to'],
+    quickFixes: ['Move corner-pick to'],
   },
   {
     map: both([{ keys: 'Main+Button4', command: does('float') }], { devices: [KEYBOARD, MOUSE] }),
     kind: 'modifiers-not-sent',
     says: 'mouse sends no modifiers: float is not reached with it alone.',
-    mends: ['Move float to Button 4'],
+    quickFixes: ['Move float to Button 4'],
   },
   {
     map: both([{ keys: 'Caps+KeyA', command: does('float') }], {
@@ -155,7 +155,7 @@ const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = 
     }),
     kind: 'modifiers-not-sent',
     says: 'Button 5 stands for the modifiers of Caps, and mouse cannot send modifiers.',
-    mends: ['Drop the bundle Caps and the key with it'],
+    quickFixes: ['Drop the bundle Caps and the key with it'],
   },
   {
     map: profileWith([{ keys: 'Button5', command: enter('while') }], {
@@ -164,18 +164,18 @@ const FAULTY: { map: Profile; kind: string; says: string; mends: string[] }[] = 
     }),
     kind: 'one-at-a-time',
     says: 'mouse sends one input at a time: nothing can be pressed on it while Button 5 is down for while.',
-    mends: ['Move enter-layer while to'],
+    quickFixes: ['Move enter-layer while to'],
   },
 ];
 
 describe('the checkup of keys', () => {
-  it.each(FAULTY)('finds $kind: $says', ({ map, kind, says, mends }) => {
+  it.each(FAULTY)('finds $kind: $says', ({ map, kind, says, quickFixes }) => {
     const findings = checkKeys(map);
     expect(findings.map((each) => each.kind)).toEqual([kind]);
     expect(findings[0]!.text).toContain(says);
     const ways = quickFixesFor(map, findings[0]!);
-    mends.forEach((text, i) => expect(ways[i]!.says).toContain(text));
-    // Every way to mend it does, brings nothing new, and gives a profile as the schema has it.
+    quickFixes.forEach((text, i) => expect(ways[i]!.says).toContain(text));
+    // Every quick fix mends it, brings nothing new, and gives a profile as the schema has it.
     expect(ways.length).toBeGreaterThan(0);
     for (const { profile } of ways) {
       expect(profileSchema.parse(profile)).toEqual(profile);

@@ -37,7 +37,7 @@ const anyMap = fc.array(anyBinding, { maxLength: 10 }).map((bindings) =>
 const same = (profile: Profile) =>
   checkKeys(profile).map(({ kind, about, layer }) => `${kind} ${layer ?? ''} ${about.join(' ')}`);
 
-describe('mends of any map', () => {
+describe('quick fixes of any map', () => {
   it('end what they are for, and give a profile as the schema has it', () => {
     fc.assert(
       fc.property(anyMap, (profile) => {

@@ -12,7 +12,7 @@ import { MAIN } from '../values/modifiers.ts';
 import { keysCaps, triggerOf, triggerText } from '../values/trigger.ts';
 import { bindingId, type KeyFinding } from './key-finding.ts';
 
-/** One way to mend a finding. */
+/** One quick fix of a finding. */
 export interface QuickFix {
   how: 'move' | 'layer' | 'drop' | 'bind' | 'swap';
   /** What it does, in words. */
@@ -20,10 +20,10 @@ export interface QuickFix {
   profile: Profile;
 }
 
-/** The layer that a mend puts keys into, where there is none. */
+/** The layer that a quick fix puts keys into, where there is none. */
 const MORE = 'more';
 
-/** The ways to mend a finding about keys, the one that changes least first. */
+/** The quick fixes of a finding about keys, the one that changes least first. */
 export function quickFixesFor(profile: Profile, finding: KeyFinding): QuickFix[] {
   const map = keyMap(profile);
   const about = finding.about.flatMap((id) => map.find((each) => bindingId(each) === id) ?? []);

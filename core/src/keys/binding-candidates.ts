@@ -47,19 +47,19 @@ export function bindingCandidates(
   const marks = new Map(
     profile.keys.marks.map(({ command, mark }) => [commandText(command), mark]),
   );
-  const wishes = new Map<string, BindingCandidate>();
+  const candidates = new Map<string, BindingCandidate>();
   for (const { command, layer, app, pinned, keys, trigger } of keyMap(profile)) {
     if (!command || layer !== BASE || app !== null || trigger.how !== 'press') continue;
     const text = commandText(command);
     const isHere = trigger.steps.every(({ code }) => code !== undefined && inputs.has(code));
-    const former = wishes.get(text);
+    const former = candidates.get(text);
     const stays = pinned && isHere ? keys : null;
     if (former) {
       former.pinned ??= stays;
       continue;
     }
     const counted = uses ? (uses.get(text) ?? 0) : definitionOf(command.command).guessedUses;
-    wishes.set(text, {
+    candidates.set(text, {
       command,
       text,
       uses: counted,
@@ -69,11 +69,11 @@ export function bindingCandidates(
   }
   for (const { command, mark } of profile.keys.marks) {
     const text = commandText(command);
-    if (wishes.has(text)) continue;
+    if (candidates.has(text)) continue;
     const counted = uses ? (uses.get(text) ?? 0) : definitionOf(command.command).guessedUses;
-    wishes.set(text, { command, text, uses: counted, mark, pinned: null });
+    candidates.set(text, { command, text, uses: counted, mark, pinned: null });
   }
-  return [...wishes.values()];
+  return [...candidates.values()];
 }
 
 const WITH: readonly (readonly string[])[] = [

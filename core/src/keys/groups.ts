@@ -17,14 +17,14 @@ export interface GroupPlace {
   cost: number;
 }
 
-/** The families of directions among wishes that are not pinned. */
-export function groupsOf(wishes: readonly BindingCandidate[]): Group[] {
+/** The families of directions among candidates that are not pinned. */
+export function groupsOf(candidates: readonly BindingCandidate[]): Group[] {
   const families = new Map<string, Map<Direction, BindingCandidate>>();
-  for (const wish of wishes) {
-    const directed = wish.pinned === null ? directedOf(wish.command) : null;
+  for (const candidate of candidates) {
+    const directed = candidate.pinned === null ? directedOf(candidate.command) : null;
     if (!directed) continue;
     const family = families.get(directed.family) ?? new Map<Direction, BindingCandidate>();
-    families.set(directed.family, family.set(directed.direction, wish));
+    families.set(directed.family, family.set(directed.direction, candidate));
   }
   return [...families]
     .filter(([, members]) => members.size > 1)

@@ -10,7 +10,7 @@ import { choose } from './key-choice.ts';
 import { groupsOf, placesFor } from './groups.ts';
 import { slotsOf, type BindingCandidate } from './binding-candidates.ts';
 
-const wish = (
+const candidate = (
   command: KeyCommand,
   uses: number,
   mark: Mark = 'wanted',
@@ -23,13 +23,13 @@ const wish = (
   pinned,
 });
 const plain = (id: string, uses: number, mark?: Mark, pinned?: string) =>
-  wish({ command: id } as KeyCommand, uses, mark, pinned);
-const texts = (wishes: readonly BindingCandidate[]) => wishes.map(({ text }) => text);
+  candidate({ command: id } as KeyCommand, uses, mark, pinned);
+const texts = (candidates: readonly BindingCandidate[]) => candidates.map(({ text }) => text);
 
 describe('what has room', () => {
   it('is everything where there is room for everything', () => {
     const all = [plain('float', 0), plain('close', 5, 'spare')];
-    expect(choose(all, 2)).toEqual({ wishes: all, leftOut: [], substitutes: [] });
+    expect(choose(all, 2)).toEqual({ candidates: all, leftOut: [], substitutes: [] });
   });
 
   it('leaves spare ones out first, then what is used least, and never what is needed or pinned', () => {
@@ -40,8 +40,8 @@ describe('what has room', () => {
       plain('centre', 0, 'needed'),
       plain('undo', 0, 'wanted', 'Main+KeyZ'),
     ];
-    const { wishes, leftOut } = choose(all, 3);
-    expect(texts(wishes)).toEqual(['promote', 'centre', 'undo']);
+    const { candidates, leftOut } = choose(all, 3);
+    expect(texts(candidates)).toEqual(['promote', 'centre', 'undo']);
     expect(leftOut.map(({ text, because }) => `${text}: ${because}`)).toEqual([
       'float: it is spare, and keys are few',
       'close: it is used less than what has keys',
@@ -60,7 +60,7 @@ describe('what has room', () => {
       plain('float', 5),
       plain('close', 6),
     ];
-    expect(texts(choose(all, 4).wishes)).toEqual([
+    expect(texts(choose(all, 4).candidates)).toEqual([
       'focus-left',
       'focus-right',
       'pocket',
@@ -70,15 +70,20 @@ describe('what has room', () => {
 
   it('goes round where that costs less than leaving out', () => {
     const direct = ['B', 'M', 'S', 'R'].map((which) =>
-      wish({ command: 'go-workspace', which }, 10),
+      candidate({ command: 'go-workspace', which }, 10),
     );
     const others = ['float', 'close'].map((id) => plain(id, 30));
-    const { wishes, substitutes } = choose([...direct, ...others], 4);
-    expect(texts(wishes)).toEqual(['float', 'close', 'go-workspace next', 'go-workspace previous']);
+    const { candidates, substitutes } = choose([...direct, ...others], 4);
+    expect(texts(candidates)).toEqual([
+      'float',
+      'close',
+      'go-workspace next',
+      'go-workspace previous',
+    ]);
     expect(substitutes).toHaveLength(1);
     // What is needed keeps its own key.
     const kept = choose([{ ...direct[0]!, mark: 'needed' }, ...direct.slice(1), ...others], 5);
-    expect(texts(kept.wishes)).toContain('go-workspace B');
+    expect(texts(kept.candidates)).toContain('go-workspace B');
   });
 
   it('fits, and tells of every command once, whatever there is', () => {
@@ -100,12 +105,12 @@ describe('what has room', () => {
         fc.uniqueArray(anyWish, { selector: ({ id }) => id }),
         fc.nat(8),
         (list, room) => {
-          const { wishes, leftOut } = choose(
+          const { candidates, leftOut } = choose(
             list.map(({ id, uses, mark }) => plain(id, uses, mark)),
             room,
           );
-          expect(wishes.length).toBeLessThanOrEqual(Math.max(room, 0));
-          expect([...texts(wishes), ...leftOut.map(({ text }) => text)].sort()).toEqual(
+          expect(candidates.length).toBeLessThanOrEqual(Math.max(room, 0));
+          expect([...texts(candidates), ...leftOut.map(({ text }) => text)].sort()).toEqual(
             list.map(({ id }) => id).sort(),
           );
         },
@@ -120,10 +125,10 @@ describe('places of directions', () => {
   const board = KEYBOARDS['ansi-100'];
 
   it('are rows from left to right, or crosses with up above down, the cheapest first', () => {
-    const wishes = (['left', 'right', 'up', 'down'] as const).map((way) =>
+    const candidates = (['left', 'right', 'up', 'down'] as const).map((way) =>
       plain(`focus-${way}`, 10),
     );
-    const [group] = groupsOf(wishes);
+    const [group] = groupsOf(candidates);
     const places = placesFor(profile, group!, slotsOf(profile, device, new Set()));
     expect(places.length).toBeGreaterThan(50);
     let last = 0;
@@ -139,11 +144,11 @@ describe('places of directions', () => {
   });
 
   it('leave out what is pinned, and commands that stand alone', () => {
-    const wishes = [
+    const candidates = [
       plain('focus-left', 9, 'wanted', 'Main+KeyJ'),
       plain('focus-right', 9),
       plain('float', 1),
     ];
-    expect(groupsOf(wishes)).toEqual([]);
+    expect(groupsOf(candidates)).toEqual([]);
   });
 });

@@ -20,7 +20,7 @@ export interface Substitute {
 }
 
 export interface Chosen {
-  wishes: BindingCandidate[];
+  candidates: BindingCandidate[];
   leftOut: LeftOut[];
   substitutes: Substitute[];
 }
@@ -42,34 +42,34 @@ const ONE_MORE_PRESS = 2;
  * @param room the number of keys
  */
 export function choose(all: readonly BindingCandidate[], room: number): Chosen {
-  const chosen: Chosen = { wishes: [...all], leftOut: [], substitutes: [] };
-  const over = () => chosen.wishes.length - room;
-  const drop = (wish: BindingCandidate, because: string) => {
-    chosen.wishes = chosen.wishes.filter((each) => each !== wish);
-    const { text, uses, mark } = wish;
+  const chosen: Chosen = { candidates: [...all], leftOut: [], substitutes: [] };
+  const over = () => chosen.candidates.length - room;
+  const drop = (candidate: BindingCandidate, because: string) => {
+    chosen.candidates = chosen.candidates.filter((each) => each !== candidate);
+    const { text, uses, mark } = candidate;
     chosen.leftOut.push({ text, uses, mark, because });
   };
-  for (const wish of leastUsed(chosen.wishes, 'spare')) {
-    if (over() > 0) drop(wish, 'it is spare, and keys are few');
+  for (const candidate of leastUsed(chosen.candidates, 'spare')) {
+    if (over() > 0) drop(candidate, 'it is spare, and keys are few');
   }
   while (over() > 0) {
-    const [least] = leastUsed(chosen.wishes, 'wanted');
-    const round = cheapestRound(chosen.wishes);
+    const [least] = leastUsed(chosen.candidates, 'wanted');
+    const round = cheapestRound(chosen.candidates);
     if (!least && !round) break;
     const isRound = round && (!least || round.costs / round.frees < least.uses * NO_KEY);
     if (isRound) goRound(chosen, round);
     else drop(least!, 'it is used less than what has keys');
   }
-  for (const wish of leastUsed(chosen.wishes, 'needed')) {
-    if (over() > 0) drop(wish, 'there are fewer keys than needed commands');
+  for (const candidate of leastUsed(chosen.candidates, 'needed')) {
+    if (over() > 0) drop(candidate, 'there are fewer keys than needed commands');
   }
   return chosen;
 }
 
-function leastUsed(wishes: readonly BindingCandidate[], mark: Mark): BindingCandidate[] {
-  const together = usesTogether(wishes);
-  return wishes
-    .filter((wish) => wish.mark === mark && wish.pinned === null)
+function leastUsed(candidates: readonly BindingCandidate[], mark: Mark): BindingCandidate[] {
+  const together = usesTogether(candidates);
+  return candidates
+    .filter((candidate) => candidate.mark === mark && candidate.pinned === null)
     .sort((a, b) => together(a) - together(b) || a.uses - b.uses || (a.text < b.text ? 1 : -1));
 }
 
@@ -77,10 +77,12 @@ function leastUsed(wishes: readonly BindingCandidate[], mark: Mark): BindingCand
  * The uses of the most used of several commands that belong together: all directions of a command, or a command and
  * its way back. One is of little use without the others.
  */
-function usesTogether(wishes: readonly BindingCandidate[]): (wish: BindingCandidate) => number {
+function usesTogether(
+  candidates: readonly BindingCandidate[],
+): (candidate: BindingCandidate) => number {
   const most = new Map<string, number>();
   const add = (key: string, uses: number) => most.set(key, Math.max(most.get(key) ?? 0, uses));
-  for (const { command, text, uses } of wishes) {
+  for (const { command, text, uses } of candidates) {
     add(directedOf(command)?.family ?? text, uses);
     const back = wayBack(command);
     if (back) add(commandText(back), uses);
@@ -97,9 +99,9 @@ interface Round {
 }
 
 /** Direct commands whose replacing costs the least for each key that is free after it. */
-function cheapestRound(wishes: readonly BindingCandidate[]): Round | null {
+function cheapestRound(candidates: readonly BindingCandidate[]): Round | null {
   const rounds = ROUND.flatMap((id): Round[] => {
-    const direct = wishes.filter(
+    const direct = candidates.filter(
       ({ command, mark, pinned }) =>
         command.command === id &&
         mark !== 'needed' &&
@@ -107,11 +109,11 @@ function cheapestRound(wishes: readonly BindingCandidate[]): Round | null {
         !WORDS.includes(whichOf(command)),
     );
     const added = ['next', 'previous'].filter(
-      (which) => !wishes.some(({ text }) => text === `${id} ${which}`),
+      (which) => !candidates.some(({ text }) => text === `${id} ${which}`),
     );
     const frees = direct.length - added.length;
     if (direct.length < LEAST_REPLACED || frees < 1) return [];
-    const uses = direct.reduce((sum, wish) => sum + wish.uses, 0);
+    const uses = direct.reduce((sum, candidate) => sum + candidate.uses, 0);
     return [
       { id, direct, costs: uses * (pressesAmong(direct.length) - 1) * ONE_MORE_PRESS, frees },
     ];
@@ -126,17 +128,17 @@ function pressesAmong(count: number): number {
 
 /** Puts next and previous in the place of direct commands. */
 function goRound(chosen: Chosen, { id, direct }: Round): void {
-  const uses = direct.reduce((sum, wish) => sum + wish.uses, 0);
+  const uses = direct.reduce((sum, candidate) => sum + candidate.uses, 0);
   const each = (uses * pressesAmong(direct.length)) / 2;
-  const rest = chosen.wishes.filter((wish) => !direct.includes(wish));
+  const rest = chosen.candidates.filter((candidate) => !direct.includes(candidate));
   for (const which of ['next', 'previous']) {
     const text = `${id} ${which}`;
-    const there = rest.findIndex((wish) => wish.text === text);
+    const there = rest.findIndex((candidate) => candidate.text === text);
     const command = { command: id, which } as KeyCommand;
     if (there < 0) rest.push({ command, text, uses: each, mark: 'wanted', pinned: null });
     else rest[there] = { ...rest[there]!, uses: rest[there]!.uses + each };
   }
-  chosen.wishes = rest;
+  chosen.candidates = rest;
   // They may have gone before, when nobody used them.
   const by = [`${id} next`, `${id} previous`] as const;
   chosen.leftOut = chosen.leftOut.filter(({ text }) => !by.some((each) => each === text));

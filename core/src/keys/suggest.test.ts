@@ -131,9 +131,11 @@ describe('suggested keys', () => {
     const keys = found.given.map((line) => line.keys);
     expect(new Set(keys).size).toBe(14);
     for (const each of keys) expect(each).toMatch(/^Button([4-9]|1[0-7])$/);
-    expect(found.given.find(({ wish }) => wish.text === 'float')?.keys).toBe('Button9');
-    expect(found.given.find(({ wish }) => wish.text === 'focus-left')?.keys).toBe('Button4');
-    expect(found.given.some(({ wish }) => wish.text === 'close')).toBe(true);
+    expect(found.given.find(({ candidate }) => candidate.text === 'float')?.keys).toBe('Button9');
+    expect(found.given.find(({ candidate }) => candidate.text === 'focus-left')?.keys).toBe(
+      'Button4',
+    );
+    expect(found.given.some(({ candidate }) => candidate.text === 'close')).toBe(true);
     const direct = ['B', 'M', 'S', 'R', 'F'].map((id) => `go-workspace ${id}`);
     expect(found.substitutes).toEqual([
       { by: ['go-workspace next', 'go-workspace previous'], instead: direct },
@@ -167,8 +169,8 @@ describe('suggested keys', () => {
       { by: ['go-workspace next', 'go-workspace previous'], instead: all },
     ]);
     // 200 uses, 5 / 4 presses each in the mean, half of them either way.
-    const next = found.given.find(({ wish }) => wish.text === 'go-workspace next');
-    expect(next?.wish.uses).toBe(125);
+    const next = found.given.find(({ candidate }) => candidate.text === 'go-workspace next');
+    expect(next?.candidate.uses).toBe(125);
     expect(found.given).toHaveLength(6);
     expect(found.leftOut.find(({ text }) => text === 'go-workspace M')?.because).toBe(
       'go-workspace next and previous lead there',
@@ -209,7 +211,7 @@ describe('suggested keys', () => {
       grouped: true,
     });
     expect(found.is).toBe('best found');
-    const at = (text: string) => found.given.find(({ wish }) => wish.text === text)!.keys;
+    const at = (text: string) => found.given.find(({ candidate }) => candidate.text === text)!.keys;
     const codes = ['left', 'down', 'up', 'right'].map((way) => at(`focus-${way}`));
     const sets = new Set(codes.map((keys) => keys.replace(/\w+$/, '')));
     expect(sets.size).toBe(1);
@@ -230,7 +232,9 @@ describe('suggested keys', () => {
       ]),
       grouped: false,
     });
-    expect(found.given.find(({ wish }) => wish.text === 'go-workspace F')?.keys).toBe('Main+KeyF');
+    expect(found.given.find(({ candidate }) => candidate.text === 'go-workspace F')?.keys).toBe(
+      'Main+KeyF',
+    );
   });
 });
 

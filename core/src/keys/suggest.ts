@@ -32,7 +32,12 @@ export interface SuggestFor {
 /** Keys for commands at the least total reach. */
 export interface Suggestion {
   /** What has keys, the most used first. */
-  given: readonly { keys: string; wish: BindingCandidate; reach: number; was: string | null }[];
+  given: readonly {
+    keys: string;
+    candidate: BindingCandidate;
+    reach: number;
+    was: string | null;
+  }[];
   leftOut: readonly LeftOut[];
   substitutes: readonly Substitute[];
   /** Uses times reach over the commands that have keys before and after it, and over these alone. */
@@ -54,32 +59,38 @@ const ROUNDS = 3;
 export function suggest(profile: Profile, wanted: SuggestFor): Suggestion {
   const { device, codes, uses, grouped } = wanted;
   const all = bindingCandidates(profile, device, uses);
-  const pinned = all.filter((wish) => wish.pinned !== null);
+  const pinned = all.filter((candidate) => candidate.pinned !== null);
   const slots = slotsOf(profile, device, stayingOn(profile, device), codes);
   const chosen = choose(all, Math.min(MOST_CANDIDATES, slots.length) + pinned.length);
-  const wishes = chosen.wishes.filter((wish) => wish.pinned === null);
-  const groups = grouped ? groupsOf(wishes) : [];
+  const candidates = chosen.candidates.filter((candidate) => candidate.pinned === null);
+  const groups = grouped ? groupsOf(candidates) : [];
   const given =
-    groups.length > 0 ? withGroups(profile, wishes, groups, slots) : exact(profile, wishes, slots);
+    groups.length > 0
+      ? withGroups(profile, candidates, groups, slots)
+      : exact(profile, candidates, slots);
   const reach = reachTable(profile);
   const inputs = new Set(freeInputsOf(device));
   const former = formerKeys(profile, inputs, reach);
-  const kept = pinned.map((wish) => ({ wish, keys: wish.pinned!, reach: reach(wish.pinned!) }));
-  const lines = [...kept, ...given.map(({ wish, slot }) => ({ wish, ...slot }))]
-    .map(({ wish, keys, reach: far }) => ({
+  const kept = pinned.map((candidate) => ({
+    candidate,
+    keys: candidate.pinned!,
+    reach: reach(candidate.pinned!),
+  }));
+  const lines = [...kept, ...given.map(({ candidate, slot }) => ({ candidate, ...slot }))]
+    .map(({ candidate, keys, reach: far }) => ({
       keys,
-      wish,
+      candidate,
       reach: far,
-      was: former.get(wish.text) ?? null,
+      was: former.get(candidate.text) ?? null,
     }))
-    .sort((a, b) => b.wish.uses - a.wish.uses || a.reach - b.reach);
+    .sort((a, b) => b.candidate.uses - a.candidate.uses || a.reach - b.reach);
   const both = lines.filter(({ was }) => was !== null);
   return {
     given: lines,
     leftOut: chosen.leftOut,
     substitutes: chosen.substitutes,
-    before: sum(both.map(({ was, wish }) => reach(was!) * wish.uses)),
-    after: sum(both.map((line) => line.reach * line.wish.uses)),
+    before: sum(both.map(({ was, candidate }) => reach(was!) * candidate.uses)),
+    after: sum(both.map((line) => line.reach * line.candidate.uses)),
     is: groups.length > 0 ? 'best found' : 'least',
   };
 }
@@ -132,35 +143,37 @@ function formerKeys(
 }
 
 interface AssignedKeys {
-  wish: BindingCandidate;
+  candidate: BindingCandidate;
   slot: KeySlot;
 }
 
 /**
- * The slots among which the least sum is: the nearest ones, as many as there are wishes, and those that are
- * called as what a wish leads to. Any other one could be given up for a nearer free one.
+ * The slots among which the least sum is: the nearest ones, as many as there are candidates, and those that are
+ * called as what a candidate leads to. Any other one could be given up for a nearer free one.
  */
-function candidates(
+function nearSlots(
   profile: Profile,
-  wishes: readonly BindingCandidate[],
+  candidates: readonly BindingCandidate[],
   slots: readonly KeySlot[],
 ): KeySlot[] {
   return slots.filter(
     ({ code }, i) =>
-      i < wishes.length || wishes.some(({ command }) => isMnemonic(profile, command, code)),
+      i < candidates.length || candidates.some(({ command }) => isMnemonic(profile, command, code)),
   );
 }
 
 /** The least sum there is. Slots are in the order of their reach. */
 function exact(
   profile: Profile,
-  wishes: readonly BindingCandidate[],
+  candidates: readonly BindingCandidate[],
   slots: readonly KeySlot[],
 ): AssignedKeys[] {
-  if (wishes.length === 0) return [];
-  const near = candidates(profile, wishes, slots);
-  const columns = assign(wishes.map((wish) => near.map((slot) => costFor(profile, wish, slot))));
-  return wishes.map((wish, i) => ({ wish, slot: near[columns[i]!]! }));
+  if (candidates.length === 0) return [];
+  const near = nearSlots(profile, candidates, slots);
+  const columns = assign(
+    candidates.map((candidate) => near.map((slot) => costFor(profile, candidate, slot))),
+  );
+  return candidates.map((candidate, i) => ({ candidate, slot: near[columns[i]!]! }));
 }
 
 /**
@@ -169,7 +182,7 @@ function exact(
  */
 function withGroups(
   profile: Profile,
-  wishes: readonly BindingCandidate[],
+  candidates: readonly BindingCandidate[],
   groups: readonly Group[],
   slots: readonly KeySlot[],
 ): AssignedKeys[] {
@@ -186,9 +199,11 @@ function withGroups(
     places[i] = options[i]!.find((place) => isFree(place, taken)) ?? null;
   });
   const total = () => {
-    const { rest, free } = outside(wishes, groups, places, slots);
+    const { rest, free } = outside(candidates, groups, places, slots);
     if (rest.length > free.length) return Infinity;
-    const alone = exact(profile, rest, free).map(({ wish, slot }) => costFor(profile, wish, slot));
+    const alone = exact(profile, rest, free).map(({ candidate, slot }) =>
+      costFor(profile, candidate, slot),
+    );
     return sum(alone) + sum(places.map((place) => place?.cost ?? 0));
   };
   let best = total();
@@ -207,19 +222,19 @@ function withGroups(
     });
     if (best >= before) break;
   }
-  const { rest, free } = outside(wishes, groups, places, slots);
+  const { rest, free } = outside(candidates, groups, places, slots);
   const inGroups = groups.flatMap(({ members }, i) =>
     [...(places[i]?.slots ?? [])].map(([direction, slot]): AssignedKeys => ({
-      wish: members.get(direction)!,
+      candidate: members.get(direction)!,
       slot,
     })),
   );
   return [...inGroups, ...exact(profile, rest, free)];
 }
 
-/** The wishes and slots that no group has taken. */
+/** The candidates and slots that no group has taken. */
 function outside(
-  wishes: readonly BindingCandidate[],
+  candidates: readonly BindingCandidate[],
   groups: readonly Group[],
   places: readonly (GroupPlace | null)[],
   slots: readonly KeySlot[],
@@ -229,7 +244,7 @@ function outside(
   );
   const taken = new Set(places.flatMap((place) => (place ? [...place.slots.values()] : [])));
   return {
-    rest: wishes.filter((wish) => !inGroup.has(wish)),
+    rest: candidates.filter((candidate) => !inGroup.has(candidate)),
     free: slots.filter((slot) => !taken.has(slot)),
   };
 }
@@ -243,18 +258,20 @@ export function withSuggestion(
   const inputs = new Set(freeInputsOf(device));
   const textOf = ({ command }: KeyBinding) => bindingText({ ...(command && { command }) });
   const stays = (binding: KeyBinding) =>
-    given.some(({ keys, wish }) => keys === binding.keys && wish.text === textOf(binding));
+    given.some(
+      ({ keys, candidate }) => keys === binding.keys && candidate.text === textOf(binding),
+    );
   const moved = keyMap(profile).filter((binding) => isMoved(binding, inputs) && !stays(binding));
   const cleared = [...moved]
     .sort((a, b) => b.at - a.at)
     .reduce((now, binding) => withoutBinding(now, binding), profile);
-  return [...given].reverse().reduce((now, { keys, wish }) => {
+  return [...given].reverse().reduce((now, { keys, candidate }) => {
     const isThere = keyMap(cleared).some(
-      (binding) => binding.keys === keys && wish.text === textOf(binding),
+      (binding) => binding.keys === keys && candidate.text === textOf(binding),
     );
-    if (wish.pinned !== null || isThere) return now;
-    const former = moved.find((binding) => textOf(binding) === wish.text);
-    const like = former ? asOwn(former) : { command: wish.command };
+    if (candidate.pinned !== null || isThere) return now;
+    const former = moved.find((binding) => textOf(binding) === candidate.text);
+    const like = former ? asOwn(former) : { command: candidate.command };
     return withBinding(now, { ...like, keys });
   }, cleared);
 }

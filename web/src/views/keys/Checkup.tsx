@@ -7,20 +7,20 @@ import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 
-/** The keys that take the first ways to mend a finding. */
+/** The keys that take the first quick fixes of a finding. */
 const MEND_CAPS = [['M'], ['Shift', 'M']];
 
-/** What was found about the keys; of the selected finding, the ways to mend it. */
+/** What was found about the keys; of the selected finding, its quick fixes. */
 export const Checkup = memo(function Checkup(props: {
   profile: Profile;
   findings: readonly KeyFinding[];
   at: number;
   onFinding: (at: number) => void;
-  onMend: (profile: Profile) => void;
+  onFix: (profile: Profile) => void;
 }) {
   const { profile, findings, at } = props;
   const selected = findings[at];
-  const mends = useMemo(
+  const quickFixes = useMemo(
     () => (selected ? quickFixesFor(profile, selected) : []),
     [profile, selected],
   );
@@ -66,13 +66,13 @@ export const Checkup = memo(function Checkup(props: {
                   css={{ '& button': { whiteSpace: 'normal', textAlign: 'left' } }}
                 >
                   <chakra.p color="slate">{finding.text}</chakra.p>
-                  {mends.map((mend, n) => (
-                    <Flex key={mend.says} gap="6px" align="center" minH="24px">
+                  {quickFixes.map((quickFix, n) => (
+                    <Flex key={quickFix.says} gap="6px" align="center" minH="24px">
                       {MEND_CAPS[n]?.map((cap) => (
                         <KeyCap key={cap}>{cap}</KeyCap>
                       ))}
-                      <TextButton onClick={() => props.onMend(mend.profile)}>
-                        <span data-mend={mend.how}>{mend.says}</span>
+                      <TextButton onClick={() => props.onFix(quickFix.profile)}>
+                        <span data-fix={quickFix.how}>{quickFix.says}</span>
                       </TextButton>
                     </Flex>
                   ))}

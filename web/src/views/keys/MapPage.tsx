@@ -103,7 +103,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
     choose(id);
   };
   const edits = useKeyEdits(binding, show);
-  const mend = useCallback((next: Profile) => store.getState().edit(() => next), [store]);
+  const quickFix = useCallback((next: Profile) => store.getState().edit(() => next), [store]);
 
   useMapKeys({
     edits,
@@ -153,7 +153,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
             findings={findings}
             at={at}
             onFinding={setFinding}
-            onMend={mend}
+            onFix={quickFix}
           />
           <DeviceSummary profile={profile} />
         </>

@@ -45,12 +45,15 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
     }, [device, uses, grouped, among]),
   );
   const lines = found
-    ? [...found.given.map(({ wish }) => wish.text), ...found.leftOut.map(({ text }) => text)]
+    ? [
+        ...found.given.map(({ candidate }) => candidate.text),
+        ...found.leftOut.map(({ text }) => text),
+      ]
     : [];
   const at = Math.max(0, lines.indexOf(selected ?? ''));
   const text = lines[at] ?? null;
   const command =
-    found?.given.find(({ wish }) => wish.text === text)?.wish.command ??
+    found?.given.find(({ candidate }) => candidate.text === text)?.candidate.command ??
     keyMap(profile).find((each) => each.command && commandText(each.command) === text)?.command;
   const edits = useKeyEdits(null, () => undefined);
   const mark =
@@ -62,7 +65,7 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
     if (found && device) store.getState().edit((now) => withSuggestion(now, device, found));
   };
   const pin = () => {
-    const line = found?.given.find(({ wish }) => wish.text === text);
+    const line = found?.given.find(({ candidate }) => candidate.text === text);
     const bound =
       line?.was &&
       keyMap(profile).find(

@@ -33,12 +33,12 @@ function columnsWith(capsOf: (keys: string) => ReactNode): readonly Column<Line>
     ),
     column(
       'Command',
-      ({ wish }) => wish.text,
+      ({ candidate }) => candidate.text,
       ({ text }) => text,
     ),
     column(
       'Used',
-      ({ wish }) => Math.round(wish.uses),
+      ({ candidate }) => Math.round(candidate.uses),
       ({ uses }) => Math.round(uses),
       FIGURE,
     ),
@@ -55,7 +55,7 @@ function columnsWith(capsOf: (keys: string) => ReactNode): readonly Column<Line>
     ),
     column(
       'Is',
-      ({ wish }) => (wish.pinned === null ? wish.mark : `${wish.mark}, stays`),
+      ({ candidate }) => (candidate.pinned === null ? candidate.mark : `${candidate.mark}, stays`),
       ({ mark }) => mark,
     ),
   ];
@@ -73,7 +73,7 @@ export function SuggestionTable(props: {
   const columns = useMemo(() => columnsWith(capsOf), [capsOf]);
   const lines = useMemo(
     (): Line[] => [
-      ...found.given.map((given) => ({ text: given.wish.text, given })),
+      ...found.given.map((given) => ({ text: given.candidate.text, given })),
       ...found.leftOut.map((leftOut) => ({ text: leftOut.text, leftOut })),
     ],
     [found],

@@ -39,7 +39,7 @@ export function useMapKeys(props: {
   };
   const stepLayer = (by: 1 | -1) =>
     props.onLayer(layers[(layers.indexOf(layer) + by + layers.length) % layers.length]!);
-  const mend = (which: number) => {
+  const quickFix = (which: number) => {
     const finding = findings[at];
     const way = finding && quickFixesFor(profile, finding)[which];
     if (way) edits.setWhole(way.profile);
@@ -109,17 +109,17 @@ export function useMapKeys(props: {
           {
             keys: ['m'],
             shift: false,
-            label: 'mend',
+            label: 'fix it',
             minor: findings.length === 0,
-            run: () => mend(0),
+            run: () => quickFix(0),
           },
           {
             keys: ['m'],
             shift: true,
             caps: ['Shift', 'M'],
-            label: 'mend it the other way',
+            label: 'fix it the other way',
             minor: true,
-            run: () => mend(1),
+            run: () => quickFix(1),
           },
           {
             keys: ['Enter'],
