@@ -16,7 +16,7 @@ export interface Edid {
   /** Of the preferred timing, in pixels, before turning; null where it tells none. */
   pixels: Size | null;
   refreshHz: number | null;
-  /** The lit area; null where it tells none. */
+  /** The size of the screen; null where it tells none. */
   millimetres: Size | null;
   /** What was odd about it and did not keep it from being read. */
   notes: string[];
