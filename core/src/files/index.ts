@@ -27,5 +27,6 @@ export { rulesCsv } from './rules-csv.ts';
 export { type PlacedFault, readProfileText } from './text-faults.ts';
 export { RETENTION_TEXT, expiredRevisions } from './retention.ts';
 export { WINDOW_COLUMNS, readWindowsCsv } from './windows-csv.ts';
+export { spanOf, stepsOf } from './positions.ts';
 export { changeTexts, conflictWords, thingAt } from './words.ts';
 export { whyNot, writeText } from './write.ts';

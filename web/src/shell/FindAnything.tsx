@@ -8,12 +8,17 @@ import { knownWindows, textOf, whenWords, withMonitorNames } from '@sorn/core/ru
 import { LAYOUTS } from '@sorn/core/tiling';
 import { keysCaps, LAYOUT_KINDS, MODES } from '@sorn/core/values';
 import { Command as Finder } from 'cmdk';
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useProfileStore, useProfileStoreApi, useDeskLayout } from '../state/profile-context.ts';
 import { useSelection } from '../state/selection.ts';
 import { MODE_WORDS, useDeskChange } from '../state/desk-change.ts';
 import { useColourMode } from '../ui/colour-mode.ts';
+import { focusControl } from '../ui/focus-control.ts';
+import { useInspector } from '../ui/inspector.ts';
+import { useTextGoal } from '../state/text-goal.ts';
+import { useViewPages } from '../state/view-pages.ts';
+import { PAGES, presentValue, SETTINGS, type SettingEntry } from './setting-index.ts';
 import { finderStyle } from '../ui/finder-style.ts';
 import type { PanelName, PanelProps } from './panel.ts';
 import { KeyCaps } from '../ui/KeyCap.tsx';
@@ -23,6 +28,10 @@ import { VIEWS } from './views.ts';
 interface Found {
   group: string;
   text: string;
+  /** Other words that it is found by. */
+  also?: string;
+  /** What it is set to. */
+  value?: string;
   caps?: readonly string[];
   run: () => void;
 }
@@ -61,7 +70,7 @@ function Everything({ onClose, onPanel }: Omit<PanelProps, 'isOpen'>) {
             <Finder.Group key={group} heading={group}>
               {listed
                 .filter((found) => found.group === group)
-                .map(({ text, caps, run }) => (
+                .map(({ text, value, caps, run }) => (
                   <Finder.Item
                     key={text}
                     value={`${text} ${group}`}
@@ -71,6 +80,11 @@ function Everything({ onClose, onPanel }: Omit<PanelProps, 'isOpen'>) {
                     }}
                   >
                     {text}
+                    {value !== undefined && value !== '' && (
+                      <chakra.span color="slate" ml="auto" fontFamily="mono" fontSize="12px">
+                        {value}
+                      </chakra.span>
+                    )}
                     {caps && <KeyCaps caps={caps} />}
                   </Finder.Item>
                 ))}
@@ -86,11 +100,36 @@ function Everything({ onClose, onPanel }: Omit<PanelProps, 'isOpen'>) {
 function best(all: readonly Found[], typed: string): readonly Found[] {
   if (typed.trim() === '') return all.slice(0, MOST_LISTED);
   return all
-    .map((found) => ({ found, score: nearness(`${found.text} ${found.group}`, typed) }))
+    .map((found) => ({
+      found,
+      score: nearness(`${found.text} ${found.group} ${found.also ?? ''}`, typed),
+    }))
     .filter(({ score }) => score > 0)
     .sort((a, b) => b.score - a.score)
     .slice(0, MOST_LISTED)
     .map(({ found }) => found);
+}
+
+/** Goes to where a setting is set, with the focus in it; to its place in the text where it has no control. */
+function useGoToSetting(onPanel: (panel: PanelName) => void): (setting: SettingEntry) => void {
+  const navigate = useNavigate();
+  const pages = useViewPages.use();
+  const goals = useTextGoal.use();
+  return useCallback(
+    ({ path, view, page, panel, controls }) => {
+      if (panel) onPanel(panel);
+      if (view && page) pages.getState().show(view, page);
+      if (view) void navigate(view);
+      if (controls.length === 0) {
+        // Of a list, to its first entry.
+        goals.getState().goTo(path.replaceAll('[]', '[0]'));
+        return;
+      }
+      useInspector.getState().show();
+      focusControl(controls);
+    },
+    [onPanel, pages, navigate, goals],
+  );
 }
 
 const NO_LINEUPS: readonly { name: string }[] = [];
@@ -103,6 +142,8 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
   const { goTo, setMode } = useDeskChange();
   const { focused } = useDeskLayout();
   const board = focused.zoned?.board ?? focused.boards.fitting[0];
+  const goToSetting = useGoToSetting(onPanel);
+  const pages = useViewPages.use();
   const lineups = useProfileStore((state) => state.session.lineups) ?? NO_LINEUPS;
   return useMemo(() => {
     const { main } = profile.keys;
@@ -199,6 +240,22 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
         command('Layouts here', { command: 'use-layout', layout: { kind } }, LAYOUTS[kind].title),
       ),
       ...RUNNABLE.map((id) => command('Commands', { command: id })),
+      ...PAGES.map(({ view, page, text, also }) => ({
+        group: 'Pages',
+        text,
+        also,
+        run() {
+          pages.getState().show(view, page);
+          void navigate(view);
+        },
+      })),
+      ...SETTINGS.map((setting) => ({
+        group: 'Settings',
+        text: setting.text,
+        also: `${setting.also} ${setting.path}`,
+        value: presentValue(profile, setting.path),
+        run: () => goToSetting(setting),
+      })),
       // Last: who types the name of something wants it done before its key.
       ...keyMap(profile).map((binding) => ({
         group: 'Bindings',
@@ -209,5 +266,17 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
         },
       })),
     ];
-  }, [profile, store, selected, navigate, onPanel, goTo, setMode, board, lineups]);
+  }, [
+    profile,
+    store,
+    selected,
+    navigate,
+    onPanel,
+    goTo,
+    setMode,
+    board,
+    lineups,
+    goToSetting,
+    pages,
+  ]);
 }

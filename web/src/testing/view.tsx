@@ -22,6 +22,16 @@ vi.stubGlobal(
     disconnect() {}
   },
 );
+// Its answers never come.
+vi.stubGlobal(
+  'Worker',
+  class {
+    addEventListener() {}
+    removeEventListener() {}
+    postMessage() {}
+    terminate() {}
+  },
+);
 window.matchMedia = (media) =>
   ({ media, matches: false, addEventListener() {}, removeEventListener() {} }) as never;
 // As wide as a text in a typewriter's letters.

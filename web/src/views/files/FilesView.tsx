@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useViewPage } from '../../state/view-pages.ts';
 import { Choice } from '../../ui/SettingRow.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { BackupPage } from './BackupPage.tsx';
@@ -30,7 +30,7 @@ const BODIES: Record<Page, (props: { pages: React.ReactNode }) => React.ReactNod
 
 /** How the profile leaves and comes back, and every state it was in. */
 export function FilesView() {
-  const [page, setPage] = useState<Page>('revisions');
+  const [page, setPage] = useViewPage<Page>('files', 'revisions');
   usePageKeys(
     'Pages of Files',
     PAGES.map(({ value, key, label }) => ({

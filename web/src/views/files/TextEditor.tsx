@@ -24,9 +24,17 @@ import {
   keymap,
   lineNumbers,
 } from '@codemirror/view';
-import { completionsAt, helpAt, type Format, type PlacedFault } from '@sorn/core/files';
+import {
+  completionsAt,
+  helpAt,
+  type Format,
+  type PlacedFault,
+  spanOf,
+  stepsOf,
+} from '@sorn/core/files';
 import type { Profile } from '@sorn/core/model';
 import { useEffect, useRef, type RefObject } from 'react';
+import { useTextGoal } from '../../state/text-goal.ts';
 import { editorLook } from './editor-look.ts';
 
 const LANGUAGES = { json, yaml, toml: () => StreamLanguage.define(toml) };
@@ -90,6 +98,17 @@ export function TextEditor(props: {
     }));
     view.dispatch(setDiagnostics(view.state, marks));
   }, [editorRef, faults, text]);
+
+  const goal = useTextGoal(({ path }) => path);
+  const goals = useTextGoal.use();
+  useEffect(() => {
+    const view = editorRef.current;
+    if (!view || goal === null) return;
+    const { from, to } = spanOf(view.state.doc.toString(), format, stepsOf(goal));
+    view.dispatch({ selection: { anchor: to, head: from }, scrollIntoView: true });
+    view.focus();
+    goals.getState().reached();
+  }, [editorRef, goal, goals, format, text]);
 
   return <div ref={parent} style={{ flex: 1, minHeight: 0 }} data-editor />;
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useViewPage } from '../../state/view-pages.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { Choice } from '../../ui/SettingRow.tsx';
 import { useProfileStore } from '../../state/profile-context.ts';
@@ -32,7 +32,7 @@ const BODIES: Record<Page, (props: { pages: React.ReactNode }) => React.ReactNod
 
 /** One map of keys: what each does, what is wrong with it, and where else it could be. */
 export function KeysView() {
-  const [page, setPage] = useState<Page>('map');
+  const [page, setPage] = useViewPage<Page>('keys', 'map');
   const profile = useProfileStore((state) => state.profile);
   const isRecording = useRecorder(({ asks }) => asks !== null);
   useRecording(profile);

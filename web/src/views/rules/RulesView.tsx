@@ -7,6 +7,7 @@ import { Paper } from '../../ui/Paper.tsx';
 import { Choice } from '../../ui/SettingRow.tsx';
 import { useFindings } from '../../state/findings.ts';
 import { useProfileStore, useDeskLayout } from '../../state/profile-context.ts';
+import { useViewPage } from '../../state/view-pages.ts';
 import { useSelection } from '../../state/selection.ts';
 import { AppsPage } from './AppsPage.tsx';
 import { Conditions, type AddsCondition } from './Conditions.tsx';
@@ -28,7 +29,7 @@ type Page = (typeof PAGES)[number]['value'];
 
 /** When a window looks like this, treat it like that: the rules, and the apps whose windows they are about. */
 export function RulesView() {
-  const [page, setPage] = useState<Page>('rules');
+  const [page, setPage] = useViewPage<Page>('rules', 'rules');
   const pages = (
     <Choice label="Page" value={page} options={PAGES} onChange={(value) => setPage(value)} />
   );

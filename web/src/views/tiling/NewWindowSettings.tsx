@@ -41,7 +41,7 @@ export function CycleSettings({ edits }: { edits: TilingEdits }) {
       >
         <span />
       </SettingRow>
-      <Flex wrap="wrap" gap="4px">
+      <Flex wrap="wrap" gap="4px" role="group" aria-label="Layouts that keys go round">
         {LAYOUT_KINDS.map((kind) => {
           const isIn = cycle.includes(kind);
           return (

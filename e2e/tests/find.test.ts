@@ -1,0 +1,66 @@
+import { describe, expect, it } from 'vitest';
+import { demoPage } from '../desk/demo-page.ts';
+import { fixture } from '../desk/fixture.ts';
+import { drawnWindows } from '../desk/sheet.ts';
+
+const running = fixture();
+const open = demoPage(running, 'tiling');
+
+const poll = (read: () => Promise<unknown>) => expect.poll(read, { timeout: 20_000 });
+const focused = () =>
+  open.page.evaluate(() => {
+    const { activeElement } = document;
+    const group = activeElement?.closest('[role=radiogroup], [role=group]');
+    return (group ?? activeElement)?.getAttribute('aria-label') ?? null;
+  });
+/** Types into find-anything, and takes what it finds first. */
+async function find(text: string) {
+  await open.page.keyboard.press('Control+k');
+  const field = open.page.getByRole('combobox', { name: 'Find anything' });
+  await field.waitFor();
+  await open.page.keyboard.type(text);
+  await open.page.locator('[cmdk-item]').first().waitFor();
+  const first = await open.page.locator('[cmdk-item]').first().innerText();
+  await open.page.keyboard.press('Enter');
+  return first.split('\n')[0];
+}
+
+describe('a setting is found by what a person calls it', () => {
+  it('and gone to with the focus in it: what is typed next is its value', async () => {
+    expect(await find('spacing between windows')).toBe('Inner gap');
+    await poll(focused).toBe('Inner gap');
+    await open.page.keyboard.type('40');
+    await open.page.keyboard.press('Enter');
+    // Lead at 0.58 of 3428 less the gap: the figures of the demo with another gap.
+    const size = async () =>
+      (await drawnWindows(open.page)).find(({ app }) => app === 'pitreader')?.size;
+    await poll(size).toBe(`${Math.round((3428 - 40) * 0.58)} × 1400`);
+  });
+
+  it.each([
+    ['ratio percent main', 'Lead share', 'Lead share'],
+    ['retina', 'Scale of the monitor', 'Scale'],
+    ['opposite reverse', 'The opposite key', 'The opposite key'],
+    ['always on top', 'Rule: stays above', 'Stays above'],
+    ['macro pad codes', 'Further inputs of a device', 'Further inputs'],
+    ['tap timeout', 'When a tap becomes a hold', 'A hold, not a tap, after'],
+    ['animation', 'Time of motion', 'Motion time'],
+  ])('%s', async (typed, text, control) => {
+    expect(await find(typed)).toBe(text);
+    await poll(focused).toBe(control);
+  });
+
+  it('in the text of the profile where it has no control: the cursor is at its field', async () => {
+    expect(await find('icon image')).toBe('Icon of an app');
+    await poll(() =>
+      open.page.locator('.cm-content').evaluate((e) => e === document.activeElement),
+    ).toBe(true);
+    // No app of the demo has an icon: the first app is where one would stand.
+    await poll(() => open.page.locator('.cm-activeLine').innerText()).toContain('pitreader');
+  });
+
+  it('and a page of a view by what one does there', async () => {
+    expect(await find('cheat sheet')).toBe('Keys: key chart');
+    await open.page.getByRole('radio', { name: 'Chart', checked: true }).waitFor();
+  });
+});

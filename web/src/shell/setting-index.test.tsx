@@ -1,0 +1,149 @@
+// @vitest-environment jsdom
+import { screen } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { describe, expect, it } from 'vitest';
+import { describedSchema } from '../../../core/src/files/published-schema.ts';
+import type { JsonSchema } from '../../../core/src/files/schema-json.ts';
+import { nearness } from '@sorn/core/engine';
+import { drawView } from '../testing/view.tsx';
+import { DeskView } from '../views/desk/DeskView.tsx';
+import { KeysView } from '../views/keys/KeysView.tsx';
+import { RulesView } from '../views/rules/RulesView.tsx';
+import { TilingView } from '../views/tiling/TilingView.tsx';
+import { ZonesView } from '../views/zones/ZonesView.tsx';
+import { presentValue, settingOf, SETTINGS } from './setting-index.ts';
+import { Settings } from './Settings.tsx';
+
+/** Every field of a profile's file, `[]` for an entry of a list. What a command says is no setting of its own. */
+function fieldsOf(schema: JsonSchema, path = ''): string[] {
+  const alternatives = schema.anyOf ?? schema.oneOf;
+  if (alternatives) return alternatives.flatMap((each) => fieldsOf(each, path));
+  if (schema.items) return fieldsOf(schema.items, `${path}[]`);
+  return Object.entries(schema.properties ?? {}).flatMap(([name, part]) => {
+    const at = path === '' ? name : `${path}.${name}`;
+    return [at, ...(['command', 'release'].includes(name) ? [] : fieldsOf(part, at))];
+  });
+}
+
+const FIELDS = [...new Set(fieldsOf(describedSchema()))];
+
+describe('every field of a profile', () => {
+  it('belongs to a setting, which has a name of its own and other words for it', () => {
+    expect(FIELDS.length).toBeGreaterThan(300);
+    expect(FIELDS.filter((path) => settingOf(path) === null)).toEqual([]);
+    expect(new Set(SETTINGS.map(({ text }) => text)).size).toBe(SETTINGS.length);
+    for (const { text, also } of SETTINGS) {
+      expect(text.length, text).toBeGreaterThan(3);
+      expect(also.split(' ').filter((word) => word !== '').length, text).toBeGreaterThan(0);
+    }
+  });
+
+  it('is what a setting stands for: none is about a field that is not there', () => {
+    expect(SETTINGS.filter(({ path }) => !FIELDS.includes(path)).map(({ path }) => path)).toEqual(
+      [],
+    );
+  });
+
+  it.each(SETTINGS.map((setting) => [setting.text, setting] as const))(
+    'is found by its name and by other words: %s',
+    (text, { also }) => {
+      const found = `${text} Settings ${also}`;
+      expect(nearness(found, text)).toBeGreaterThan(0);
+      for (const word of also.split(' ')) expect(nearness(found, word), word).toBeGreaterThan(0);
+    },
+  );
+});
+
+it('a value is told as a person has it', () => {
+  const profile = { tiling: { gaps: { inner: 4, dropWhenAlone: true }, cycle: ['lead', 'rows'] } };
+  const valueAt = (path: string) => presentValue(profile, path);
+  expect(['tiling.gaps.inner', 'tiling.gaps.dropWhenAlone', 'tiling.cycle'].map(valueAt)).toEqual([
+    '4',
+    'on',
+    'lead, rows',
+  ]);
+  expect(['tiling.gaps', 'tiling.growStep', 'rules[].name'].map(valueAt)).toEqual(['', '', '']);
+});
+
+const PROFILE = {
+  name: 'Desk',
+  monitors: [
+    { id: 'main', width: 1920, height: 1080, millimetres: { width: 600, height: 340 } },
+    { id: 'side', x: 1920, width: 1280, height: 1024 },
+  ],
+  desks: [
+    {
+      id: 'home',
+      mode: 'extend',
+      monitors: [
+        { monitor: 'main', x: 0, y: 0 },
+        { monitor: 'side', x: 1920, y: 0 },
+      ],
+    },
+  ],
+  workspaces: [{ id: '1' }],
+  apps: [{ id: 'maps' }],
+  rules: [{ id: 'r', when: { all: [{ of: 'app', is: 'maps' }] }, then: { held: 'floating' } }],
+  boards: [
+    {
+      id: 'b',
+      name: 'B',
+      columns: [1, 1],
+      rows: [1],
+      zones: [{ name: 'Z', columns: [1, 1], rows: [1, 1] }],
+      for: {},
+    },
+  ],
+  keys: {
+    layers: [{ id: 'far', lasts: 'once' }],
+    bundles: [{ id: 'Caps', hold: 'CapsLock', modifiers: ['Ctrl', 'Alt'] }],
+    devices: [{ id: 'mouse', buttons: 12 }],
+    bindings: [{ keys: 'Main+KeyK', command: { command: 'float' } }],
+  },
+};
+const NOTHING = () => undefined;
+const VIEWS: Record<string, ReactNode> = {
+  desk: <DeskView />,
+  tiling: <TilingView />,
+  zones: <ZonesView />,
+  rules: <RulesView />,
+  keys: <KeysView />,
+  settings: <Settings isOpen onClose={NOTHING} />,
+};
+/** The keys that go to a page of a view. */
+const PAGE_KEYS: Record<string, string> = {
+  apps: 'p',
+  layers: 'l',
+  starters: 'p',
+  devices: 'd',
+  suggest: 's',
+};
+
+const PLACES = [
+  ...new Set(SETTINGS.filter(({ controls }) => controls.length > 0).map(placeOf)),
+].map((place) => place.split(' '));
+
+function placeOf({ view, page, panel }: (typeof SETTINGS)[number]): string {
+  return `${panel ?? view} ${page ?? ''}`;
+}
+
+describe('each setting has its control where it says', () => {
+  it.each(PLACES)('%s %s', async (view, page) => {
+    const { user } = drawView(VIEWS[view!], {
+      profile: PROFILE,
+      session: { windows: [{ id: 'a' }] },
+    });
+    if (PAGE_KEYS[page!]) await user.keyboard(PAGE_KEYS[page!]!);
+    const isThere = (name: string) =>
+      screen.queryAllByLabelText(name.endsWith('*') ? new RegExp(`^${name.slice(0, -1)}`) : name, {
+        exact: true,
+      }).length > 0;
+    const missing = SETTINGS.filter(
+      (setting) =>
+        placeOf(setting) === `${view} ${page}` &&
+        setting.controls.length > 0 &&
+        !setting.controls.some(isThere),
+    );
+    expect(missing.map(({ controls }) => controls)).toEqual([]);
+  });
+});

@@ -1,0 +1,15 @@
+import { perProfile } from './per-profile.ts';
+
+interface TextGoal {
+  /** The path of a field that the cursor is to go to in the profile's text: "apps[0].icon". */
+  path: string | null;
+  goTo: (path: string) => void;
+  reached: () => void;
+}
+
+/** Where the cursor of the profile's text is to go, as soon as the text is shown. */
+export const useTextGoal = perProfile<TextGoal>((set) => ({
+  path: null,
+  goTo: (path) => set({ path }),
+  reached: () => set({ path: null }),
+}));
