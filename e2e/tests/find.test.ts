@@ -25,6 +25,30 @@ async function find(text: string) {
   return first.split('\n')[0];
 }
 
+describe('a command is found by what a person says', () => {
+  it('a place for the window, in four presses beside its words', async () => {
+    expect(await find('left third')).toBe('left third');
+    const window = async () => {
+      const { at, size } = (await drawnWindows(open.page)).find(({ app }) => app === 'pitreader')!;
+      return [at, size];
+    };
+    // Of the work area less the outer gap of 6: a third of 3428 and one gap of 10, less that gap.
+    await poll(window).toEqual(['6,34', `${(3428 + 10) / 3 - 10} × 1400`]);
+  });
+
+  it('sends the window to a workspace by its name, and goes to another by its title', async () => {
+    expect(await find('send maps')).toBe('Window to M Maps');
+    await poll(
+      async () =>
+        (await drawnWindows(open.page)).find(({ app }) => app === 'pitreader') === undefined,
+    ).toBe(true);
+    expect(await find('station feed')).toContain('Station Feed');
+    await poll(
+      async () => (await drawnWindows(open.page)).find(({ focused }) => focused)?.app,
+    ).toBe('stations');
+  });
+});
+
 describe('a setting is found by what a person calls it', () => {
   it('and gone to with the focus in it: what is typed next is its value', async () => {
     expect(await find('spacing between windows')).toBe('Inner gap');

@@ -2,7 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { bindingId } from '@sorn/core/checkup';
 import { commandText, LAST, RUNNABLE, type Command } from '@sorn/core/commands';
 import { monitorName } from '@sorn/core/desk';
-import { nearness } from '@sorn/core/engine';
+import { nearness, windowName } from '@sorn/core/engine';
 import { bindingText, keyMap } from '@sorn/core/keys';
 import { knownWindows, textOf, whenWords, withMonitorNames } from '@sorn/core/rules';
 import { LAYOUTS } from '@sorn/core/tiling';
@@ -18,6 +18,7 @@ import { focusControl } from '../ui/focus-control.ts';
 import { useInspector } from '../ui/inspector.ts';
 import { useTextGoal } from '../state/text-goal.ts';
 import { useViewPages } from '../state/view-pages.ts';
+import { namedPlaces, wordsOf } from './command-words.ts';
 import { PAGES, presentValue, SETTINGS, type SettingEntry } from './setting-index.ts';
 import { finderStyle } from '../ui/finder-style.ts';
 import type { PanelName, PanelProps } from './panel.ts';
@@ -142,6 +143,7 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
   const { goTo, setMode } = useDeskChange();
   const { focused } = useDeskLayout();
   const board = focused.zoned?.board ?? focused.boards.fitting[0];
+  const windows = useProfileStore((state) => state.session.windows);
   const goToSetting = useGoToSetting(onPanel);
   const pages = useViewPages.use();
   const lineups = useProfileStore((state) => state.session.lineups) ?? NO_LINEUPS;
@@ -151,11 +153,17 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
     const bindings = new Map(
       [...keyMap(profile)].reverse().map((each) => [JSON.stringify(each.command), each]),
     );
-    const command = (group: string, wanted: Command, text = commandText(wanted)): Found => {
+    const command = (
+      group: string,
+      wanted: Command,
+      text = commandText(wanted),
+      also = wordsOf(wanted.command),
+    ): Found => {
       const binding = bindings.get(JSON.stringify(wanted));
       return {
         group,
         text,
+        also,
         ...(binding && { caps: keysCaps(binding.keys, profile.keys.main) }),
         run: () => store.getState().run(wanted, [], commandText(wanted)),
       };
@@ -195,16 +203,43 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
       })),
       ...profile.monitors.flatMap(({ id, name = id }) => [
         command('Monitors', { command: 'go-monitor', which: id }, name),
-        command('Monitors', { command: 'put-on-monitor', which: id }, `Window to ${name}`),
+        command(
+          'Monitors',
+          { command: 'put-on-monitor', which: id },
+          `Window to ${name}`,
+          'send move put',
+        ),
         command(
           'Monitors',
           { command: 'put-workspace-on-monitor', which: id },
           `Workspace to ${name}`,
+          'send move put',
         ),
       ]),
-      ...profile.workspaces.map(({ id, name }) =>
-        command('Workspaces', { command: 'go-workspace', which: id }, `${id} ${name ?? ''}`.trim()),
+      ...profile.workspaces.flatMap(({ id, name }) => {
+        const called = `${id} ${name ?? ''}`.trim();
+        return [
+          command('Workspaces', { command: 'go-workspace', which: id }, called, 'go show desktop'),
+          command(
+            'Workspaces',
+            { command: 'put-on-workspace', which: id },
+            `Window to ${called}`,
+            'send move put desktop',
+          ),
+        ];
+      }),
+      ...namedPlaces().map(({ text, command: wanted }) =>
+        command('Place the window', wanted, text, 'snap put move'),
       ),
+      ...windows.slice(0, MOST_LISTED).map((window) => {
+        const name = windowName(profile, window);
+        return command(
+          'Windows',
+          { command: 'find-window', text: window.id },
+          [name, window.title].filter(Boolean).join(' · '),
+          `${window.id} go focus`,
+        );
+      }),
       ...(board?.zones ?? []).map(({ name }, i) =>
         // By number where there is a key for that.
         command(
