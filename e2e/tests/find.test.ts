@@ -65,7 +65,7 @@ describe('a setting is found by what a person calls it', () => {
     ['ratio percent main', 'Lead share', 'Lead share'],
     ['retina', 'Scale of the monitor', 'Scale'],
     ['opposite reverse', 'The opposite key', 'The opposite key'],
-    ['always on top', 'Rule: stays above', 'Stays above'],
+    ['rule steal activate', 'Rule: takes the focus', 'Takes the focus'],
     ['macro pad codes', 'Further inputs of a device', 'Further inputs'],
     ['tap timeout', 'When a tap becomes a hold', 'A hold, not a tap, after'],
     ['animation', 'Time of motion', 'Motion time'],

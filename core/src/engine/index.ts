@@ -15,5 +15,11 @@ export { ruleFromWindow } from './rule-from-window.ts';
 export { rulesWhy } from './explain-rules.ts';
 export { eventOfKey, keyContext } from './press.ts';
 export { previewedPlacement } from './run-command.ts';
-export { type Reason, type CommandContext, windowName, windowOf } from './session.ts';
+export {
+  NOTHING_TO_DO,
+  type Reason,
+  type CommandContext,
+  windowName,
+  windowOf,
+} from './session.ts';
 export { whyHere } from './explain.ts';

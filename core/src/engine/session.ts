@@ -45,8 +45,11 @@ export function applied(session: Session, ...trace: Reason[]): Outcome {
   return { session, trace };
 }
 
+/** What the reason of an outcome says that it decided, where there was nothing to do. */
+export const NOTHING_TO_DO = 'nothing to do';
+
 export function noop(session: Session, because: string): Outcome {
-  return { session, trace: [{ decided: 'nothing to do', because }] };
+  return { session, trace: [{ decided: NOTHING_TO_DO, because }] };
 }
 
 /** The key of a workspace on a monitor in a session's arrangements. */

@@ -313,5 +313,6 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
     lineups,
     goToSetting,
     pages,
+    windows,
   ]);
 }

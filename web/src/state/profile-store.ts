@@ -1,4 +1,4 @@
-import { openSession, reduce, type Reason } from '@sorn/core/engine';
+import { NOTHING_TO_DO, openSession, reduce, type Reason } from '@sorn/core/engine';
 import { ownTextSchema, type OwnText } from '@sorn/core/files';
 import { NO_EFFORT, withEffort } from '@sorn/core/keys';
 import { profileSchema, sessionSchema, type Profile, type Session } from '@sorn/core/model';
@@ -182,7 +182,7 @@ export function createProfileStore(
           ...taken({ ...from.session, ...(uses && { uses }) }, `back to ${from.text}`),
         });
       },
-      note(caps, text, because, decided = 'nothing to do') {
+      note(caps, text, because, decided = NOTHING_TO_DO) {
         set({
           ...logged(caps, text, [{ decided, because }]),
           effort: withEffort(get().effort, pressesIn(caps), null, false),
