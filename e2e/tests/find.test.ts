@@ -88,3 +88,32 @@ describe('a setting is found by what a person calls it', () => {
     await open.page.getByRole('radio', { name: 'Chart', checked: true }).waitFor();
   });
 });
+
+describe('a monitor as people buy it', () => {
+  it('is added above the laptop in at most ten presses from Tiling, and leaves no finding', async () => {
+    await open.page.evaluate(() => document.body.focus());
+    // To the desk with the laptop alone, which is where the count begins.
+    await find('Hut');
+    await open.page.getByRole('region', { name: 'What would happen' }).waitFor();
+    await open.page.keyboard.press('Enter');
+    await poll(() => open.page.locator('[data-desk]').getAttribute('data-desk')).toBe('hut');
+
+    const presses = ['1', 'a', '4', 'Shift+ArrowUp'];
+    expect(presses.length).toBeLessThanOrEqual(10);
+    for (const key of presses) {
+      await open.page.keyboard.press(key);
+      if (key === '1') await open.page.getByRole('main', { name: 'Desk' }).waitFor();
+      if (key === 'a') await open.page.getByRole('dialog', { name: 'Add a monitor' }).waitFor();
+    }
+    const figure = (label: string) =>
+      open.page.getByLabel(label, { exact: true }).inputValue().then(Number);
+    // 2560 × 1440 over the laptop's 2880 × 1800, middle over middle.
+    await poll(async () => [await figure('x'), await figure('y')]).toEqual([160, -1440]);
+    await open.page.locator('[data-monitor="monitor-27-inch"]').waitFor();
+    // Windows of three monitors are on one now, and say so; of the new monitor there is nothing to say.
+    await open.page.keyboard.press('!');
+    const findings = open.page.getByRole('dialog', { name: 'Findings' });
+    await findings.waitFor();
+    expect(await findings.innerText()).not.toContain('27 inch');
+  });
+});

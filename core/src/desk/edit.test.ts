@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { profileSchema } from '../model/profile.ts';
 import { OFFICE } from '../testing/desk.ts';
@@ -26,6 +27,42 @@ describe('a desk', () => {
     expect(on(written.profile)).toEqual(on(bare, {}));
     const again = withDeskWritten(written.profile, deskInForce(written.profile, {}));
     expect(again).toEqual(written);
+  });
+
+  it('gets one more edge to edge with one that stands there, over none', () => {
+    const size = fc.integer({ min: 200, max: 4000 });
+    const rects = fc.array(
+      fc.record({ x: fc.nat(6000), y: fc.nat(6000), width: size, height: size }),
+      { minLength: 1, maxLength: 5 },
+    );
+    fc.assert(
+      fc.property(rects, size, size, (stand, width, height) => {
+        const monitors = stand.map((rect, i) => ({ id: `m${i}`, ...rect }));
+        const entries = stand.map(({ x, y }, i) => ({ monitor: `m${i}`, x, y }));
+        const profile = profileSchema.parse({
+          monitors,
+          desks: [{ id: 'd', monitors: entries }],
+          workspaces: [{ id: '1' }, { id: 'B' }],
+        });
+        const fresh = profileSchema.parse({ monitors: [{ id: 'new', width, height }] })
+          .monitors[0]!;
+        const more = withMonitorOnDesk(profile, 'd', fresh, on(profile));
+        const { x, y } = more.desks[0]!.monitors.at(-1)!;
+        const overlaps = stand.some(
+          (other) =>
+            x < other.x + other.width &&
+            other.x < x + width &&
+            y < other.y + other.height &&
+            other.y < y + height,
+        );
+        const touches = stand.some(
+          (other) =>
+            x === other.x + other.width && y < other.y + other.height && other.y < y + height,
+        );
+        expect([overlaps, touches]).toEqual([false, true]);
+        expect(more.workspaces.at(-1)).toEqual({ id: '2', monitor: 'new' });
+      }),
+    );
   });
 
   it('changes a monitor there alone, and gets one more or one less', () => {

@@ -1,3 +1,4 @@
+import { freeNumber } from './homes.ts';
 import type { Desk, DeskEntry, Monitor, Profile } from '../model/profile.ts';
 import type { DeskInForce } from './desk.ts';
 import type { DeskMonitor } from './monitors.ts';
@@ -61,7 +62,13 @@ export function turnedBy90({ width, height, turn }: DeskMonitor): Partial<DeskEn
   return { width: height, height: width, turn: ((turn + 90) % 360) as 0 | 90 | 180 | 270 };
 }
 
-/** A monitor more, in the profile where it is new there, and on a desk at the right of those there. */
+/**
+ * Puts one more monitor on a desk, edge to edge with the one farthest to the right and in line with its upper edge, so
+ * that it touches one and overlaps none. One that is new in the profile gets a workspace of its own, where the
+ * profile names workspaces.
+ *
+ * @param monitors those that stand on the desk
+ */
 export function withMonitorOnDesk(
   profile: Profile,
   desk: string,
@@ -69,13 +76,26 @@ export function withMonitorOnDesk(
   monitors: readonly DeskMonitor[],
 ): Profile {
   const isNew = !profile.monitors.some(({ id }) => id === monitor.id);
-  const x = Math.max(0, ...monitors.map((each) => each.x + each.width));
-  const y = monitors.length > 0 ? Math.min(...monitors.map((each) => each.y)) : 0;
-  const there = isNew ? { ...profile, monitors: [...profile.monitors, monitor] } : profile;
+  const right = ({ x, width }: DeskMonitor) => x + width;
+  const [first, ...others] = monitors;
+  const last = others.reduce((a, b) => (a && right(b) > right(a) ? b : a), first);
+  const [x, y] = last ? [right(last), last.y] : [0, 0];
+  const there = isNew ? withNewMonitor(profile, monitor) : profile;
   return withDesk(there, desk, (before) => ({
     ...before,
     monitors: [...before.monitors, { monitor: monitor.id, x, y }],
   }));
+}
+
+function withNewMonitor(profile: Profile, monitor: Monitor): Profile {
+  const { workspaces } = profile;
+  const id = freeNumber(workspaces.map((each) => each.id));
+  return {
+    ...profile,
+    monitors: [...profile.monitors, monitor],
+    // Without a list each monitor has one anyway, called by a number.
+    ...(workspaces.length > 0 && { workspaces: [...workspaces, { id, monitor: monitor.id }] }),
+  };
 }
 
 /** A desk without a monitor; the profile keeps it for other desks. The last one stays. */

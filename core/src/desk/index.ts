@@ -24,9 +24,10 @@ export {
 } from './measures.ts';
 export { type DeskMonitor, monitorName } from './monitors.ts';
 export { ROLES, fromTheLeft, monitorText, roleText } from './roles.ts';
-export { inchesText, screenSizeText } from './screen-size.ts';
+export { inchesText, millimetresOf, screenSizeText } from './screen-size.ts';
 export {
   ANCHORS,
+  besideOf,
   type Anchor,
   droppedAt,
   linedUp,

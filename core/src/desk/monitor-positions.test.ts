@@ -1,7 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DIRECTIONS } from '../values/direction.ts';
-import { droppedAt, linedUp, offsetMm, sideAxis, steppedTo, ANCHORS } from './monitor-positions.ts';
+import {
+  besideOf,
+  droppedAt,
+  linedUp,
+  offsetMm,
+  sideAxis,
+  steppedTo,
+  ANCHORS,
+} from './monitor-positions.ts';
 
 const wide = { x: 0, y: 0, width: 3440, height: 1440 };
 const tall = { x: 3440, y: -560, width: 1440, height: 2560 };
@@ -79,5 +87,28 @@ describe('monitors lined up in millimetres', () => {
         expect(linedUp(own, wide, WIDE_MM, anchor, mm)).toEqual({ x, y });
       }
     }
+  });
+});
+
+describe('a monitor put to a side of another', () => {
+  const laptop = { x: 0, y: 0, width: 1440, height: 900 };
+  const own = { x: 5000, y: 300, width: 2560, height: 1440 };
+
+  it.each([
+    ['up', { x: -560, y: -1440 }],
+    ['down', { x: -560, y: 900 }],
+    ['left', { x: -2560, y: -270 }],
+    ['right', { x: 1440, y: -270 }],
+  ] as const)('%s: edge to edge, middle to middle', (side, to) => {
+    expect(besideOf(own, laptop, side, [laptop])).toEqual(to);
+  });
+
+  it('gives way along the side to a third that is there', () => {
+    const left = { x: -1000, y: -900, width: 1000, height: 900 };
+    expect(besideOf(own, laptop, 'up', [laptop, left])).toEqual({ x: 0, y: -1440 });
+    const right = { x: 1440, y: -900, width: 1000, height: 900 };
+    expect(besideOf(own, laptop, 'up', [laptop, right])).toEqual({ x: -1120, y: -1440 });
+    // With both there is no room: it is told as a finding where it stands.
+    expect(besideOf(own, laptop, 'up', [laptop, left, right])).toEqual({ x: -560, y: -1440 });
   });
 });

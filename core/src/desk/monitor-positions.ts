@@ -1,4 +1,4 @@
-import { span, type Rect, type Size } from '../geometry/rect.ts';
+import { meet, span, type Rect, type Size } from '../geometry/rect.ts';
 import { round } from '../geometry/round.ts';
 import { axisOf, isForward, type Direction, type Axis } from '../values/direction.ts';
 
@@ -43,6 +43,30 @@ export function steppedTo(
     .filter((by) => by > 0 && by <= reach);
   const by = near > 0 && stops.length > 0 ? Math.min(...stops) : step;
   return { x: own.x, y: own.y, [axis]: from + by * sign };
+}
+
+/**
+ * A monitor at a side of another one, edge to edge: in the middle of that side, or where it would overlap a third
+ * there, in line with its beginning or its end; in the middle all the same where each is taken.
+ *
+ * @param others all other monitors, the one it is put beside among them
+ */
+export function besideOf(
+  own: Rect,
+  other: Rect,
+  side: Direction,
+  others: readonly Rect[],
+): DropPosition {
+  const across = axisOf(side);
+  const along: Axis = across === 'x' ? 'y' : 'x';
+  const [a, b, c] = [span(own, across), span(other, across), span(own, along)];
+  const d = span(other, along);
+  const at = isForward(side) ? b.end : b.start - a.length;
+  const places = [d.start + Math.floor((d.length - c.length) / 2), d.start, d.end - c.length].map(
+    (start): DropPosition => ({ x: at, y: at, [along]: start }),
+  );
+  const isFree = (place: DropPosition) => !others.some((each) => meet({ ...own, ...place }, each));
+  return places.find(isFree) ?? places[0]!;
 }
 
 /** A monitor dropped somewhere: in each axis it meets the nearest line that is at most `near` away. */

@@ -9,6 +9,18 @@ export function inchesText({ width, height }: Size): string {
 }
 
 /**
+ * The size in millimetres of a screen with this diagonal and these pixels, which are taken for squares.
+ * @param inches above 0
+ */
+export function millimetresOf(inches: number, { width, height }: Size): Size {
+  const perPixel = (inches * MM_PER_INCH) / Math.hypot(width, height);
+  return {
+    width: Math.max(1, Math.round(width * perPixel)),
+    height: Math.max(1, Math.round(height * perPixel)),
+  };
+}
+
+/**
  * The size of a screen in both units: "600 × 340 mm, 27.2 inches".
  * @param millimetres of the part that shows the picture
  */

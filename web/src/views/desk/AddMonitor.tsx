@@ -1,5 +1,5 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
-import { freeId } from '@sorn/core/desk';
+import { freeId, millimetresOf } from '@sorn/core/desk';
 import type { Monitor } from '@sorn/core/model';
 import { useRef, useState } from 'react';
 import { Figure } from '../../ui/Figure.tsx';
@@ -13,37 +13,45 @@ import { useProfileStore } from '../../state/profile-context.ts';
 import type { DeskEdits } from './edits.ts';
 import { EdidFile } from './EdidFile.tsx';
 
-/** Pixels, and the scale most people set for them. */
+/** Screens as people buy them: the diagonal in inches, pixels, and the scale most people set for them. */
 const COMMON_SIZES = [
-  [1366, 768, 1],
-  [1920, 1080, 1],
-  [1920, 1200, 1],
-  [2560, 1440, 1],
-  [2560, 1600, 1.5],
-  [2880, 1800, 2],
-  [3440, 1440, 1],
-  [3840, 2160, 1.5],
-  [5120, 1440, 1],
-  [5120, 2880, 2],
+  ['14 inch laptop', 14, 1920, 1200, 1.25],
+  ['22 inch', 22, 1920, 1080, 1],
+  ['24 inch', 24, 1920, 1080, 1],
+  ['27 inch', 27, 2560, 1440, 1],
+  ['27 inch, 4K', 27, 3840, 2160, 1.5],
+  ['32 inch, 4K', 32, 3840, 2160, 1.25],
+  ['34 inch wide', 34, 3440, 1440, 1],
+  ['16 inch laptop', 16, 2880, 1800, 2],
+  ['38 inch wide', 38, 3840, 1600, 1],
+  ['49 inch wide', 49, 5120, 1440, 1],
 ] as const;
 
 const NO_EDGES = { top: 0, right: 0, bottom: 0, left: 0 };
 
 /** One more monitor on the desk: one the profile knows, from an EDID file, of a common size, or by hand. */
-export function AddMonitor(props: { edits: DeskEdits; isOpen: boolean; onClose: () => void }) {
+export function AddMonitor(props: {
+  edits: DeskEdits;
+  isOpen: boolean;
+  onClose: () => void;
+  /** The monitor that was added is the selected one. */
+  onAdded: (id: string) => void;
+}) {
   return (
-    <Panel title="Add a monitor" isOpen={props.isOpen} onClose={props.onClose} width="640px">
-      <Ways edits={props.edits} onClose={props.onClose} />
+    <Panel title="Add a monitor" isOpen={props.isOpen} onClose={props.onClose} width="720px">
+      <Ways edits={props.edits} onClose={props.onClose} onAdded={props.onAdded} />
     </Panel>
   );
 }
 
-function Ways({ edits, onClose }: { edits: DeskEdits; onClose: () => void }) {
+function Ways(props: { edits: DeskEdits; onClose: () => void; onAdded: (id: string) => void }) {
+  const { edits, onClose, onAdded } = props;
   const monitors = useProfileStore((state) => state.profile.monitors);
   const file = useRef<HTMLInputElement>(null);
   const known = monitors.filter(({ id }) => !edits.monitors.some((each) => each.id === id));
   const add = (monitor: Monitor) => {
     edits.add(monitor);
+    onAdded(monitor.id);
     onClose();
   };
   const addNew = (wish: Omit<Monitor, 'id' | 'reserved'>) =>
@@ -56,8 +64,9 @@ function Ways({ edits, onClose }: { edits: DeskEdits; onClose: () => void }) {
       reserved: NO_EDGES,
     });
   const addCommon = (i: number) => {
-    const [width, height, scale] = COMMON_SIZES[i]!;
-    addNew({ name: `Monitor ${width} × ${height}`, width, height, scale });
+    const [name, inches, width, height, scale] = COMMON_SIZES[i]!;
+    const millimetres = millimetresOf(inches, { width, height });
+    addNew({ name: `Monitor ${name}`, width, height, scale, millimetres });
   };
   usePanelKeys((pressed) => {
     const size = '1234567890'.indexOf(pressed);
@@ -82,9 +91,9 @@ function Ways({ edits, onClose }: { edits: DeskEdits; onClose: () => void }) {
       <EdidFile edits={edits} inputRef={file} onKnown={add} onNew={addNew} />
       <Section title="A common size" note="by its digit">
         <Grid templateColumns="repeat(5, 1fr)" gap="6px">
-          {COMMON_SIZES.map(([width, height, scale], i) => (
+          {COMMON_SIZES.map(([name, , width, height, scale], i) => (
             <chakra.button
-              key={`${width}x${height}`}
+              key={name}
               type="button"
               display="flex"
               alignItems="center"
@@ -100,11 +109,12 @@ function Ways({ edits, onClose }: { edits: DeskEdits; onClose: () => void }) {
             >
               <KeyCap>{(i + 1) % 10}</KeyCap>
               <Box lineHeight="15px">
-                <chakra.span fontFamily="mono" fontSize="11px" fontStretch="88%" display="block">
-                  {width}×{height}
+                <chakra.span fontSize="12px" fontStretch="92%" display="block">
+                  {name}
                 </chakra.span>
-                <chakra.span fontSize="11px" color="slate">
-                  scale {scale}
+                <chakra.span fontFamily="mono" fontSize="11px" fontStretch="88%" color="slate">
+                  {width}×{height}
+                  {scale !== 1 && ` @${scale}`}
                 </chakra.span>
               </Box>
             </chakra.button>
@@ -123,6 +133,8 @@ function ByHand({ onAdd }: { onAdd: (wish: Omit<Monitor, 'id' | 'reserved'>) => 
     height: 1080,
     scale: 1,
   });
+  const [inches, setInches] = useState(0);
+  const millimetres = inches > 0 ? { millimetres: millimetresOf(inches, wish) } : {};
   const figure = (field: 'width' | 'height' | 'scale', label: string) => (
     <Figure
       label={label}
@@ -148,7 +160,19 @@ function ByHand({ onAdd }: { onAdd: (wish: Omit<Monitor, 'id' | 'reserved'>) => 
         {figure('width', 'New width')}
         {figure('height', 'New height')}
         {figure('scale', 'New scale')}
-        <TextButton onClick={() => onAdd(wish)}>Add it</TextButton>
+      </SettingRow>
+      <SettingRow label="Diagonal" origin={inches > 0 ? '' : 'not known'}>
+        <Figure
+          label="New diagonal in inches"
+          value={inches}
+          least={0}
+          most={500}
+          step={1}
+          decimals={1}
+          unit="inches"
+          onChange={setInches}
+        />
+        <TextButton onClick={() => onAdd({ ...wish, ...millimetres })}>Add it</TextButton>
       </SettingRow>
     </Section>
   );

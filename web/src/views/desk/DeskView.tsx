@@ -61,6 +61,7 @@ export function DeskView() {
       <Sheet
         deskLayout={deskLayout}
         around={around}
+        keepsShift
         marks={(view) => (
           <>
             <FindingMarks desk={desk} view={view} />
@@ -74,6 +75,7 @@ export function DeskView() {
       />
       <AddMonitor
         edits={edits}
+        onAdded={setChosen}
         isOpen={isAdding}
         onClose={() => {
           setAdding(false);

@@ -12,6 +12,13 @@ const ARROWS = [
   ['ArrowDown', 'down', '↓'],
 ] as const satisfies readonly (readonly [string, Direction, string])[];
 
+const SIDES: Record<Direction, string> = {
+  left: 'left',
+  right: 'right',
+  up: 'upper side',
+  down: 'lower side',
+};
+
 /** The keys of the Desk view: which monitor is selected, where it stands, and what it is. */
 export function useDeskKeys(props: {
   monitor: DeskMonitor;
@@ -46,6 +53,15 @@ export function useDeskKeys(props: {
       label: i === 0 ? '1 px' : `move it ${direction} by 1 px`,
       minor: i > 0,
       run: () => edits.step(monitor, direction, true),
+    })),
+    ...ARROWS.map(([key, direction, cap], i) => ({
+      keys: [key],
+      shift: true,
+      ctrl: false,
+      caps: ['Shift', i === 0 ? '← → ↑ ↓' : cap],
+      label: i === 0 ? 'to a side' : `to the ${SIDES[direction]} of the nearest monitor`,
+      minor: i > 0,
+      run: () => edits.putBeside(monitor, direction),
     })),
     { keys: ['a'], label: 'add', run: props.onAdd },
     { keys: ['t'], label: 'turn', run: () => edits.turn(monitor) },

@@ -1,10 +1,12 @@
 // @vitest-environment jsdom
+import { screen } from '@testing-library/react';
+import { checkup } from '@sorn/core/checkup';
 import { describe, expect, it } from 'vitest';
 import { useProposal } from '../../state/proposal.ts';
 import { drawView } from '../../testing/view.tsx';
 import { DeskView } from './DeskView.tsx';
 
-function drawDesk() {
+function drawDesk(workspaces: unknown[] = []) {
   const view = drawView(<DeskView />, {
     profile: {
       name: 'Desk',
@@ -12,6 +14,7 @@ function drawDesk() {
         { id: 'main', width: 1920, height: 1080 },
         { id: 'side', x: 1920, width: 1280, height: 1024 },
       ],
+      workspaces,
       desks: [
         {
           id: 'home',
@@ -59,6 +62,13 @@ describe('monitors by keys', () => {
     expect(profile().desks[0]!.primary).toBe('side');
   });
 
+  it('are put to a side of the nearest one by one press', async () => {
+    const { keys, stands } = drawDesk();
+    await keys(']{Shift>}{ArrowUp}{/Shift}');
+    // 1920 and 1280 wide: the middles meet, and the lower edge is at the upper one.
+    expect(stands().side).toEqual([320, -1024]);
+  });
+
   it('are taken off when that was seen and said, and the last one never', async () => {
     const { keys, store, profile } = drawDesk();
     await keys(']{Delete}');
@@ -69,6 +79,26 @@ describe('monitors by keys', () => {
     expect(profile().desks[0]!.monitors.map(({ monitor }) => monitor)).toEqual(['main']);
     await keys('{Delete}');
     expect(proposals.getState().proposal).toBeNull();
+  });
+
+  it('are added as people buy them: edge to edge, selected, with a workspace, and nothing wrong', async () => {
+    const { keys, profile, stands, store } = drawDesk([{ id: 'B', monitor: 'main' }]);
+    await keys('a');
+    await screen.findByRole('dialog', { name: 'Add a monitor' });
+    await keys('4');
+    const added = profile().monitors.at(-1)!;
+    expect(added).toMatchObject({
+      width: 2560,
+      height: 1440,
+      millimetres: { width: 598, height: 336 },
+    });
+    expect(stands()[added.id]).toEqual([3200, 0]);
+    expect(profile().workspaces.map(({ id, monitor }) => [id, monitor])).toEqual([
+      ['B', 'main'],
+      ['1', added.id],
+    ]);
+    expect(screen.getByLabelText<HTMLInputElement>('Name of the monitor').value).toBe(added.name);
+    expect(checkup(profile(), store.getState().session)).toEqual([]);
   });
 
   it('stand on one more desk, which is gone to', async () => {

@@ -1,4 +1,6 @@
 import {
+  besideMonitor,
+  besideOf,
   matchMonitor,
   steppedTo,
   turnedBy90,
@@ -52,6 +54,12 @@ export function useDeskEdits({ desk }: DeskLayout) {
         ? steppedTo(monitor, direction, 1, [], 0)
         : steppedTo(monitor, direction, STEP, others(monitor.id), NEAR);
       setEntry(monitor.id, to, 'move');
+    },
+    /** To a side of the monitor that stands nearest, edge to edge. */
+    putBeside(monitor: DeskMonitor, side: Direction) {
+      const all = others(monitor.id);
+      const other = besideMonitor(monitor, monitors) ?? all[0];
+      if (other) setEntry(monitor.id, besideOf(monitor, other, side, all), 'beside');
     },
     turn: (monitor: DeskMonitor) => setEntry(monitor.id, turnedBy90(monitor)),
     setDesk(change: (desk: Desk) => Desk) {
