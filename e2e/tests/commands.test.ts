@@ -98,7 +98,7 @@ describe('the arrangement', () => {
   it('is split by hand, from a layout taken over as it stands', async () => {
     const before = await windows();
     await press('Enter', 'Meta+Space', 'f');
-    await open.page.getByText('Lead taken over as it stands').waitFor();
+    await open.page.getByText('Lead taken over as it stands').first().waitFor();
     expect(await windows()).toEqual(before);
     await press('Meta+Alt+KeyN');
     // The lead's 1400 px are halved with one gap of 10.

@@ -68,7 +68,7 @@ describe('the map of keys, by keys', () => {
     );
     await press('Escape');
     await follows.waitFor({ state: 'detached' });
-    const log = open.page.locator('ol[aria-live] li');
+    const log = open.page.getByRole('list', { name: 'Log' }).locator('li');
     await poll(() => log.first().innerText()).toContain('left rare');
     // Left, its bare keys do nothing any more.
     await press('KeyS');

@@ -88,7 +88,7 @@ describe('Tiling in numbers', () => {
     // The new window leads, at B's share.
     await poll(() => size('notes')).toBe('1982 × 1400');
     for (const key of ['Enter', 'Meta+Space', 's']) await open.page.keyboard.press(key);
-    await open.page.getByText('Rows on workspace B: it was Lead').waitFor();
+    await open.page.getByText('Rows on workspace B: it was Lead').first().waitFor();
     await open.page.getByRole('img', { name: /^Tour Notes, tiled, 3428 × / }).waitFor();
     for (const key of ['Meta+Space', 's']) await open.page.keyboard.press(key);
     await poll(() => size('notes')).toBe('1982 × 1400');

@@ -88,7 +88,7 @@ describe('Rehearse', () => {
 
   it('logs keys, commands and reasons', async () => {
     await press('Enter', 'Meta+BracketRight');
-    await open.page.getByText('lead share 0.6: it was 0.58').waitFor();
+    await open.page.getByText('lead share 0.6: it was 0.58').first().waitFor();
     await press('Meta+KeyK');
     await open.page.getByText('nothing to do: Pit Reader is the lead already').waitFor();
     await poll(() => open.page.locator('[data-last-key]').textContent()).toBe('MetaKpromote');
@@ -148,7 +148,7 @@ describe('Rehearse', () => {
     await open.page.goto(`${running.server.url}/${open.id}/rehearse`);
     await poll(() => open.page.locator('[data-window]').count()).toBe(500);
     await press('Enter', 'Meta+Space', 's');
-    await open.page.getByText('Middle lead on workspace B: it was Lead').waitFor();
+    await open.page.getByText('Middle lead on workspace B: it was Lead').first().waitFor();
     await press('Meta+KeyC');
     await poll(() => open.page.locator('[data-window]').count()).toBe(499);
   });

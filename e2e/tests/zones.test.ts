@@ -270,7 +270,7 @@ describe('boards, by figures and by pointer', () => {
     expect(await open.page.getByRole('alert').innerText()).toContain('above 0 and below 1');
     await ladder.fill('1/4, 0.6');
     await press('Enter');
-    await open.page.getByRole('radiogroup', { name: 'Outline while the key is held' }).waitFor();
+    await open.page.getByRole('radiogroup', { name: 'Outline while the key is down' }).waitFor();
     await toView(open.page, '6', 'Rehearse');
     await press('Enter', 'Meta+Control+KeyJ');
     // Of 3428 with a gap of 10: a quarter of 3438 less the gap, then six tenths.

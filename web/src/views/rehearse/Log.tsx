@@ -24,7 +24,7 @@ export const Log = memo(function Log() {
           Nothing yet. Give the sheet the keyboard and press a key, or open an app.
         </chakra.p>
       )}
-      <chakra.ol>
+      <chakra.ol aria-label="Log">
         {newest.map((entry) => (
           <Entry key={entry.number} entry={entry} />
         ))}
