@@ -23,11 +23,35 @@ describe('Tiling', () => {
   it('takes a share typed over on the sheet, as a share or in pixels', async () => {
     await type('Lead share on the sheet', '0.5');
     await poll(() => size('pitreader')).toBe('1709 × 1400');
-    await type('Lead share on the sheet', '2000');
+    await type('Lead share on the sheet', '2000 px');
     await poll(() => size('pitreader')).toBe('2000 × 1400');
     expect(await size('bulletin')).toBe('1418 × 695');
-    await type('Rest share on the sheet', '1000');
+    await type('Rest share on the sheet', '1000 px');
     await poll(() => size('pitreader')).toBe('2418 × 1400');
+    await type('Lead share', '62 %');
+    await poll(() => size('pitreader')).toBe(`${Math.round(3418 * 0.62)} × 1400`);
+    await type('Lead share', '5/8');
+    await poll(() => size('pitreader')).toBe(`${Math.round(3418 * 0.625)} × 1400`);
+  });
+
+  it('weighs columns as percent in one field', async () => {
+    for (const key of ['l', 'l', 'e']) await open.page.keyboard.press(key);
+    await open.page.keyboard.type('25 50 25');
+    await open.page.keyboard.press('Enter');
+    // 3428 less two gaps of 10 to share; Pit Reader needs 900 of it, and the others share 2508 as 50 : 25.
+    await poll(() => size('pitreader')).toBe('900 × 1400');
+    expect(await size('bulletin')).toBe('1672 × 1400');
+    expect(await open.page.getByText('25 %, 50 %, 25 %').count()).toBe(1);
+  });
+
+  it('shows a figure while it is typed, and takes it back by Escape', async () => {
+    await open.page.keyboard.press('g');
+    await open.page.keyboard.type('4 mm');
+    // 3440 px are 800 mm: 4 mm are 17 px.
+    await poll(() => open.page.getByRole('status').allInnerTexts()).toContain('4 mm = 17 px');
+    await poll(() => size('pitreader')).toBe(`${Math.round((3428 - 17) * 0.58)} × 1400`);
+    await open.page.keyboard.press('Escape');
+    await poll(() => size('pitreader')).toBe(`${Math.round(3418 * 0.58)} × 1400`);
   });
 
   it('takes gaps typed over, and moves every window', async () => {

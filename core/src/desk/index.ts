@@ -24,7 +24,13 @@ export {
 } from './measures.ts';
 export { type DeskMonitor, monitorName } from './monitors.ts';
 export { ROLES, fromTheLeft, monitorText, roleText } from './roles.ts';
-export { inchesText, millimetresOf, screenSizeText } from './screen-size.ts';
+export {
+  inchesText,
+  lengthScaleOf,
+  millimetresOf,
+  screenSizeText,
+  turnedMillimetres,
+} from './screen-size.ts';
 export {
   ANCHORS,
   besideOf,

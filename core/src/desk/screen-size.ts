@@ -1,4 +1,8 @@
 import type { Size } from '../geometry/rect.ts';
+import type { Monitor } from '../model/profile.ts';
+import type { LengthScale } from '../values/quantity.ts';
+import type { DeskMonitor } from './monitors.ts';
+import { workArea } from './work-area.ts';
 
 const MM_PER_INCH = 25.4;
 
@@ -27,4 +31,25 @@ export function millimetresOf(inches: number, { width, height }: Size): Size {
 export function screenSizeText(millimetres: Size): string {
   const { width, height } = millimetres;
   return `${width} × ${height} mm, ${inchesText(millimetres)}`;
+}
+
+/**
+ * The millimetres of a monitor as it is turned on its desk; undefined where they are not known.
+ * @param own the monitor of the profile, whose millimetres are as it is turned there
+ */
+export function turnedMillimetres(own: Monitor, { turn }: DeskMonitor): Size | undefined {
+  const { millimetres } = own;
+  if (!millimetres) return undefined;
+  return (turn - (own.turn ?? 0)) % 180 === 0
+    ? millimetres
+    : { width: millimetres.height, height: millimetres.width };
+}
+
+/** By what lengths of logical pixels on a monitor can be given: its real size, and its work area's width. */
+export function lengthScaleOf(own: Monitor | undefined, monitor: DeskMonitor): LengthScale {
+  const millimetres = own && turnedMillimetres(own, monitor);
+  return {
+    perMillimetre: millimetres ? monitor.width / millimetres.width / monitor.scale : null,
+    whole: workArea(monitor).area.width / monitor.scale,
+  };
 }

@@ -3,7 +3,7 @@ export { type ArrangedWorkspace } from './arranged-workspace.ts';
 export { findLaunches, findWindows, nearness } from './commands/find.ts';
 export { zoneBoardChoices, gridHere, gridOf } from './commands/pick.ts';
 export { listedWorkspaces } from './commands/workspace.ts';
-export { type GapMark, type Measures, measure } from './measures.ts';
+export { type GapMark, type Measures, type MissedShare, measure } from './measures.ts';
 export { type WindowMove, movesBetween } from './moves.ts';
 export { type Offer, offerNow } from './offers.ts';
 export { openSession } from './open.ts';

@@ -18,10 +18,22 @@ export interface GapMark {
   into: Direction;
 }
 
+/** A share that the lead was given and does not have. */
+export interface MissedShare {
+  /** What it has, as a share. */
+  drawn: number;
+  /** The windows that can be no smaller, by id. */
+  smallest: readonly string[];
+}
+
 /** What of an arrangement is worth measuring on the sheet. */
 export interface Measures {
   /** Lead and rest along the axis that divides them, in order. Null without such a division. */
   shares: { axis: Axis; parts: SharePart[] } | null;
+  /** Null where the lead is as large as its share asks for, or nothing is shared so. */
+  missed: MissedShare | null;
+  /** Physical pixels that a share of 1 stands for, so that pixels can be typed for it; null where none are. */
+  shareLength: number | null;
   /** A point in the gap between the first tile and another; null while there is none. */
   innerGap: GapMark | null;
   /** A point in the outer gap beside the first tile. */
@@ -35,11 +47,50 @@ export function measure(arranged: ArrangedWorkspace): Measures {
   const tiles = solved
     ? tiled.map((_, i) => rectOf(solved.rects, solved.flat.leafNodes[i]!))
     : inZones;
+  const shares = leadAndRest(tiling.layout, tiles);
   return {
-    shares: leadAndRest(tiling.layout, tiles),
+    shares,
+    missed: shares && missedShare(arranged, tiles, shares),
+    shareLength: shareLength(arranged, shares),
     innerGap: firstGap(tiles, arranged.gap.x, arranged.gap.y),
     outerGap: besideFirst(area, monitor, tiles[0] ?? area),
   };
+}
+
+const partLength = ({ from, to }: Measure) => to - from;
+
+/** The parts of lead and rest together; before there is a rest, the area less the gaps that there would be. */
+function shareLength({ tiling, area, gap }: ArrangedWorkspace, shares: Measures['shares']) {
+  const { layout } = tiling;
+  if (shares) return shares.parts.reduce((sum, part) => sum + partLength(part), 0);
+  const along = (axis: Axis, gaps: number) => {
+    const { start, end } = span(area, axis);
+    return Math.max(1, end - start - gaps * gap[axis]);
+  };
+  if ('leadShare' in layout) return along(leadAxisOf(layout), layout.kind === 'middle' ? 2 : 1);
+  if (layout.kind === 'halving') {
+    const longer: Axis = area.width >= area.height ? 'x' : 'y';
+    return along(layout.firstAxis === 'long' ? longer : layout.firstAxis, 1);
+  }
+  return layout.kind === 'cascade' ? area.width : null;
+}
+
+function missedShare(
+  { tiling, tiled, minimums }: ArrangedWorkspace,
+  tiles: readonly Rect[],
+  { axis, parts }: NonNullable<Measures['shares']>,
+): MissedShare | null {
+  const { layout } = tiling;
+  const lead = parts.find(({ isLead }) => isLead);
+  if (!('leadShare' in layout) || !lead) return null;
+  const total = parts.reduce((sum, part) => sum + partLength(part), 0);
+  // One pixel comes of rounding, for each edge of it.
+  if (Math.abs(partLength(lead) - layout.leadShare * total) < parts.length) return null;
+  const side = axis === 'x' ? 'width' : 'height';
+  const smallest = tiled
+    .filter((_, i) => (minimums[i]?.[side] ?? 1) > 1 && tiles[i]?.[side] === minimums[i]?.[side])
+    .map(({ id }) => id);
+  return { drawn: partLength(lead) / total, smallest };
 }
 
 function leadAndRest(layout: Layout, tiles: readonly Rect[]): Measures['shares'] {

@@ -12,6 +12,17 @@ export {
 export { MODIFIERS, type Modifier, inOrder, isModifierCode, modifierOf } from './modifiers.ts';
 export { countText } from './count-text.ts';
 export { hasPattern } from './pattern.ts';
+export {
+  type LengthScale,
+  type QuantityReading,
+  percentsText,
+  readLength,
+  readMillimetres,
+  readShare,
+  readWeight,
+  readWeights,
+  shareText,
+} from './quantity.ts';
 export { snapTargetText, snapText } from './snap-text.ts';
 export {
   type Along,

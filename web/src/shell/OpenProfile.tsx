@@ -3,6 +3,7 @@ import { createProfileStore } from '../state/profile-store.ts';
 import { ProfileContext } from '../state/profile-context.ts';
 import { useStored } from '../state/queries.ts';
 import { OpenFault } from '../ui/Fault.tsx';
+import { TrialContext } from '../ui/trial.ts';
 import { Frame } from './Frame.tsx';
 import { OnItsWay } from './lazy-part.tsx';
 
@@ -26,7 +27,9 @@ export function OpenProfile({ id }: { id: string }) {
   if (!store) return <OnItsWay />;
   return (
     <ProfileContext value={store}>
-      <Frame />
+      <TrialContext value={store.getState().groupEdits}>
+        <Frame />
+      </TrialContext>
     </ProfileContext>
   );
 }

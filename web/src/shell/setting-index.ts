@@ -66,8 +66,8 @@ export const SETTINGS: readonly SettingEntry[] = [
     ['monitors[].reserved', 'Reserved edges', ['Reserved top'], 'bar panel dock taskbar strut'],
     [
       'monitors[].millimetres',
-      'Screen size in millimetres',
-      ['Millimetres wide'],
+      'Screen size in inches or millimetres',
+      ['Diagonal in inches'],
       'inches inch physical mm',
     ],
     ['desks', 'Desks', ['Name of the desk'], 'docking place office home'],
@@ -201,7 +201,7 @@ export const SETTINGS: readonly SettingEntry[] = [
     [
       'tiling.layout.weights',
       'Weights of columns or rows',
-      ['Most columns', LAYOUT],
+      ['Weights', LAYOUT],
       'percent widths proportions',
     ],
     [

@@ -1,7 +1,8 @@
 import { checkPlacements, type Finding } from '@sorn/core/checkup';
-import { deskInForce, type DeskInForce } from '@sorn/core/desk';
+import { deskInForce, lengthScaleOf, type DeskInForce, type DeskMonitor } from '@sorn/core/desk';
 import { arrange, type ArrangedWorkspace, type Placement } from '@sorn/core/engine';
 import type { Profile, Session } from '@sorn/core/model';
+import type { LengthScale } from '@sorn/core/values';
 import { createContext, useContext } from 'react';
 import { useStore, type StoreApi } from 'zustand';
 import type { ProfileStore } from './profile-state.ts';
@@ -49,4 +50,12 @@ export function deskLayout(profile: Profile, session: Session): DeskLayout {
 
 export function useDeskLayout(): DeskLayout {
   return useProfileStore(({ profile, session }) => deskLayout(profile, session));
+}
+
+/** By what lengths on a monitor can be given. */
+export function useLengthScale(monitor: DeskMonitor): LengthScale {
+  const own = useProfileStore((state) =>
+    state.profile.monitors.find(({ id }) => id === monitor.id),
+  );
+  return lengthScaleOf(own, monitor);
 }

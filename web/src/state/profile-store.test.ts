@@ -106,6 +106,38 @@ describe('edits of the profile', () => {
     expect(step(now().profile)).toBe(50);
   });
 
+  it('of a group that is dropped leave the desk as it was, unless something happened meanwhile', () => {
+    const { now } = opened();
+    const before = now();
+    const end = now().groupEdits();
+    now().edit((profile) => ({ ...profile, monitors: profile.monitors.slice(0, 1) }));
+    expect(now().session).not.toBe(before.session);
+    end(true);
+    expect([now().session, now().moments, now().profile]).toEqual([
+      before.session,
+      before.moments,
+      before.profile,
+    ]);
+    const endAgain = now().groupEdits();
+    now().edit(growStep(60));
+    now().run({ command: 'focus-next' });
+    endAgain(true);
+    expect([step(now().profile), now().session.focus]).toEqual([40, 'a']);
+  });
+
+  it('of a group are saved when it ends, and not at all where it is dropped', () => {
+    const { now } = opened();
+    const dropped = now().groupEdits();
+    now().edit(growStep(60));
+    dropped(true);
+    expect(now().saves.profile.kind).toBe('saved');
+    const taken = now().groupEdits();
+    now().edit(growStep(60));
+    expect(now().saves.profile.kind).toBe('saved');
+    taken(false);
+    expect(now().saves.profile.kind).toBe('waiting');
+  });
+
   it('are heard of once, with the desk as it is by them', () => {
     const { store, now } = opened();
     const heard: string[] = [];

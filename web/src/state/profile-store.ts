@@ -6,12 +6,12 @@ import { pressesIn } from '@sorn/core/values';
 import isEqual from 'fast-deep-equal';
 import { createStore, type StoreApi } from 'zustand';
 import type { StoredProfile, StoredSession } from '@sorn/api';
-import type { ProfileStore, UndoEntry } from './profile-state.ts';
+import type { ProfileStore } from './profile-state.ts';
 import { commandOf, doesSomething } from './command-effect.ts';
 import { readDraft, stillUnsaved, type Draft } from './drafts.ts';
 import { listen } from './listen.ts';
 import { savingOf, type ProfileDocument } from './saving.ts';
-import { withMoment } from './moments.ts';
+import { withMoment, type Moment } from './moments.ts';
 
 const MERGE_MS = 1200;
 const MOST_EDITS = 200;
@@ -51,8 +51,15 @@ export function createProfileStore(
   }
 
   let lastMerge = { word: '', at: 0 };
-  /** Edits that are one step until their group ends; `future` is what could be redone before them. */
-  let group: { isBegun: boolean; future: readonly UndoEntry[] } | null = null;
+  /**
+   * Edits that are one step until their group ends, and are not saved before: `before` is how all was then, and
+   * `moment` the last one that came of them.
+   */
+  let group: {
+    isBegun: boolean;
+    before: Pick<ProfileStore, 'past' | 'future' | 'moments' | 'session' | 'looking'>;
+    moment: Moment | null;
+  } | null = null;
   const store = createStore<ProfileStore>((set, get) => {
     const { savers, rememberUnsaved, resolveConflicts, takeSession, onServerEvent } = savingOf({
       kept,
@@ -102,6 +109,10 @@ export function createProfileStore(
       const before = present();
       const becomes = withProfile(next, 'profile edited');
       set({ ...others, ...becomes, text, remoteChanges: NOTHING_CAME });
+      if (group) {
+        group.moment = becomes.moments.at(-1) ?? null;
+        return;
+      }
       savers.profile.offer({ profile: next, text });
       if (becomes.session !== before) savers.session.offer(becomes.session);
     }
@@ -214,16 +225,28 @@ export function createProfileStore(
           set({ past: [...get().past, { step }], future: [] });
       },
       groupEdits() {
-        const own = { isBegun: false, future: get().future };
+        const { past: formerEdits, future, moments, session, looking } = get();
+        const before = { past: formerEdits, future, moments, session, looking };
+        const own: typeof group = { isBegun: false, before, moment: null };
         group = own;
         return (isDropped) => {
           if (group !== own) return;
           group = null;
           lastMerge = { word: '', at: 0 };
+          if (!own.isBegun) return;
           const former = get().past.at(-1);
-          if (!isDropped || !own.isBegun || !former || !('profile' in former)) return;
-          const others = { past: get().past.slice(0, -1), future: own.future };
-          takeProfile(former.profile, former.text, others);
+          if (!isDropped || !former || !('profile' in former)) {
+            savers.profile.offer({ profile: get().profile, text: get().text });
+            if (present() !== before.moments.at(-1)!.session) savers.session.offer(present());
+            return;
+          }
+          // Where nothing else happened meanwhile, the desk is as it was, too.
+          const isAlone = get().moments.at(-1) === own.moment;
+          if (isAlone) set({ ...before, profile: former.profile, text: former.text });
+          else {
+            const past = get().past.slice(0, -1);
+            takeProfile(former.profile, former.text, { past, future: before.future });
+          }
         };
       },
       undoEdit: () => travel('past', 'future', 'undo'),

@@ -11,6 +11,7 @@ import { system } from '../shell/theme.ts';
 import { ProfileContext } from '../state/profile-context.ts';
 import type { ProfileStore } from '../state/profile-state.ts';
 import { createProfileStore } from '../state/profile-store.ts';
+import { TrialContext } from '../ui/trial.ts';
 import { usePageKeyboard } from '../ui/page-keys.ts';
 
 /** What the test's document has not got and a view asks for. It lays nothing out: every size is 0. */
@@ -78,7 +79,9 @@ export function drawView(
   const user = draw(
     <QueryClientProvider client={new QueryClient()}>
       <MemoryRouter>
-        <ProfileContext value={store}>{view}</ProfileContext>
+        <ProfileContext value={store}>
+          <TrialContext value={store.getState().groupEdits}>{view}</TrialContext>
+        </ProfileContext>
       </MemoryRouter>
     </QueryClientProvider>,
   );

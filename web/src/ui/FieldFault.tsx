@@ -1,22 +1,31 @@
 import { chakra } from '@chakra-ui/react';
 
+const Beneath = chakra('span', {
+  base: {
+    position: 'absolute',
+    zIndex: 1,
+    top: '100%',
+    right: 0,
+    fontSize: '12px',
+    px: '6px',
+    whiteSpace: 'nowrap',
+  },
+});
+
 /** Beneath a field: why what was typed cannot be taken. */
 export function FieldFault({ id, children }: { id: string; children: string }) {
   return (
-    <chakra.span
-      id={id}
-      role="alert"
-      position="absolute"
-      zIndex="1"
-      top="100%"
-      right="0"
-      bg="vermilion"
-      color="petrol.contrast"
-      fontSize="12px"
-      px="6px"
-      whiteSpace="nowrap"
-    >
+    <Beneath id={id} role="alert" bg="vermilion" color="petrol.contrast">
       {children}
-    </chakra.span>
+    </Beneath>
+  );
+}
+
+/** Beneath a field: what was understood of what is typed. */
+export function FieldNote({ id, children }: { id: string; children: string }) {
+  return (
+    <Beneath id={id} role="status" bg="ink" color="sheet">
+      {children}
+    </Beneath>
   );
 }

@@ -1,7 +1,9 @@
 import { Box, chakra } from '@chakra-ui/react';
+import type { QuantityReading } from '@sorn/core/values';
 import { useId, useRef, useState, type KeyboardEvent, type Ref } from 'react';
 
-import { FieldFault } from './FieldFault.tsx';
+import { FieldFault, FieldNote } from './FieldFault.tsx';
+import { useTrial } from './trial.ts';
 
 export interface FigureProps {
   label: string;
@@ -12,8 +14,12 @@ export interface FigureProps {
   step: number;
   unit?: string;
   decimals?: number;
-  /** Makes a value of what was typed; null when it is none. The plain number when left out. */
-  read?: (typed: number) => number | null;
+  /** Makes a value of what was typed, and says what it understood. A plain number when left out. */
+  read?: (typed: string) => QuantityReading;
+  /** What is said of a value that is too small or too large; the least and the most when left out. */
+  range?: string;
+  /** Nothing shows before it is taken: the figure of a form that is applied later. */
+  isForLater?: boolean;
   onChange: (value: number) => void;
   inputRef?: Ref<HTMLInputElement>;
   /** Characters of room. */
@@ -46,22 +52,36 @@ export function Figure(props: FigureProps) {
   const { value, least, most, step, unit, decimals = 0 } = props;
   const [typed, setTyped] = useState<string | null>(null);
   const dropping = useRef(false);
-  const faultId = useId();
+  /** The value before anything was typed. */
+  const start = useRef(value);
+  const noteId = useId();
+  const trial = useTrial(props.isForLater === true ? null : props.onChange);
   const shown = String(Number(value.toFixed(decimals)));
-  const fault = typed === null ? null : faultOf(typed);
+  const reading = typed === null ? null : read(typed);
+  const fault = reading && 'expected' in reading ? reading.expected : null;
 
-  function faultOf(text: string): string | null {
-    const number = Number(text.replace(',', '.'));
-    const read = text.trim() === '' || Number.isNaN(number) ? null : (props.read ?? same)(number);
-    return read === null || read < least || read > most ? `from ${least} to ${most}` : null;
+  function read(text: string): QuantityReading {
+    const reading = (props.read ?? readNumber)(text);
+    const range = `from ${least} to ${most}`;
+    if ('expected' in reading) return props.read ? reading : { expected: range };
+    const isInRange = reading.value >= least && reading.value <= most;
+    return isInRange ? reading : { expected: props.range ?? range };
+  }
+
+  function type(text: string) {
+    if (typed === null) start.current = value;
+    setTyped(text);
+    const next = read(text);
+    trial.show('value' in next && next.value !== start.current ? next.value : null);
   }
 
   function take() {
     const text = typed;
     setTyped(null);
-    if (text === null || dropping.current || faultOf(text) !== null) return;
-    const next = (props.read ?? same)(Number(text.replace(',', '.')));
-    if (next !== null && next !== value) props.onChange(next);
+    const next = text === null || dropping.current ? null : read(text);
+    const isTaken = next !== null && 'value' in next;
+    const isShown = trial.end(!isTaken);
+    if (isTaken && !isShown && next.value !== start.current) props.onChange(next.value);
   }
 
   function onKeyDown(event: KeyboardEvent<HTMLInputElement>) {
@@ -80,6 +100,7 @@ export function Figure(props: FigureProps) {
       event.preventDefault();
       const by = step * (event.shiftKey ? 10 : 1) * (event.key === 'ArrowUp' ? 1 : -1);
       setTyped(null);
+      trial.end(false);
       props.onChange(Math.min(most, Math.max(least, Number((value + by).toFixed(6)))));
     }
   }
@@ -90,14 +111,14 @@ export function Figure(props: FigureProps) {
         ref={props.inputRef}
         aria-label={props.label}
         aria-invalid={fault !== null}
-        aria-describedby={fault === null ? undefined : faultId}
+        aria-describedby={reading === null ? undefined : noteId}
         inputMode="decimal"
         autoComplete="off"
         width={`${props.room ?? 6}ch`}
         color={props.marked ? 'vermilion' : 'ink'}
         value={typed ?? shown}
         onFocus={(event) => event.currentTarget.select()}
-        onChange={(event) => setTyped(event.target.value)}
+        onChange={(event) => type(event.target.value)}
         onBlur={take}
         onKeyDown={onKeyDown}
       />
@@ -106,9 +127,16 @@ export function Figure(props: FigureProps) {
           {unit}
         </chakra.span>
       )}
-      {fault !== null && <FieldFault id={faultId}>{fault}</FieldFault>}
+      {fault !== null && <FieldFault id={noteId}>{fault}</FieldFault>}
+      {reading && 'value' in reading && props.read && (
+        <FieldNote id={noteId}>{reading.says}</FieldNote>
+      )}
     </Box>
   );
 }
 
-const same = (value: number) => value;
+function readNumber(text: string): QuantityReading {
+  const number = Number(text.replace(',', '.'));
+  const isNumber = text.trim() !== '' && !Number.isNaN(number);
+  return isNumber ? { value: number, says: text } : { expected: 'expected a number' };
+}

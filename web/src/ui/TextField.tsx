@@ -18,12 +18,22 @@ const Input = chakra('input', {
   },
 });
 
+const FIGURE = {
+  fontFamily: 'mono',
+  fontSize: '12px',
+  fontStretch: '88%',
+  fontWeight: 600,
+  textAlign: 'right',
+} as const;
+
 /** A text that can be typed over: Enter or leaving takes it, Escape puts it back. */
 export function TextField(props: {
   label: string;
   value: string;
   /** An empty text is put back. */
   isNeeded?: boolean;
+  /** Figures: in their letters, at the right. */
+  isFigure?: boolean;
   placeholder?: string;
   /** Why a text cannot be taken; null where it can. */
   faultOf?: (text: string) => string | null;
@@ -51,6 +61,7 @@ export function TextField(props: {
         autoComplete="off"
         maxLength={400}
         placeholder={placeholder}
+        {...(props.isFigure === true && FIGURE)}
         value={typed ?? value}
         onFocus={(event) => event.currentTarget.select()}
         onChange={(event) => setTyped(event.target.value)}

@@ -3,6 +3,7 @@ import { screen } from '@testing-library/react';
 import { useState } from 'react';
 import { describe, expect, it } from 'vitest';
 import { draw } from '../testing/view.tsx';
+import { readShare } from '@sorn/core/values';
 import { Figure, type FigureProps } from './Figure.tsx';
 import { Select } from './Select.tsx';
 import { TextField } from './TextField.tsx';
@@ -75,13 +76,20 @@ describe('a figure', () => {
   });
 
   it('reads what was typed as its place does', async () => {
-    // Typed in pixels of a width of 200.
-    const { user, taken } = drawFigure({
-      most: 1,
-      read: (typed) => (typed > 1 ? typed / 200 : typed),
-    });
-    await user.keyboard('50{Enter}');
-    expect(taken).toEqual([0.25]);
+    const { user, taken } = drawFigure({ most: 1, read: (typed) => readShare(typed, 200) });
+    await user.keyboard('50 px');
+    expect(screen.getByRole('status').textContent).toBe('25 % · 50 px');
+    await user.keyboard('{Enter}');
+    expect([taken, screen.queryByRole('status')]).toEqual([[0.25], null]);
+  });
+
+  it('says why what it reads is none, or too much', async () => {
+    const { user } = drawFigure({ most: 0.5, read: (typed) => readShare(typed, null) });
+    await user.keyboard('50 px');
+    expect(screen.getByRole('alert').textContent).toContain('expected a share such as');
+    await user.clear(screen.getByLabelText('Gap'));
+    await user.keyboard('60 %');
+    expect(screen.getByRole('alert').textContent).toBe('from 0 to 0.5');
   });
 });
 

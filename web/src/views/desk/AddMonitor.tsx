@@ -143,6 +143,7 @@ function ByHand({ onAdd }: { onAdd: (wish: Omit<Monitor, 'id' | 'reserved'>) => 
       most={field === 'scale' ? 8 : 100_000}
       step={field === 'scale' ? 0.25 : 10}
       decimals={field === 'scale' ? 2 : 0}
+      isForLater
       onChange={(value) => setWish({ ...wish, [field]: value })}
     />
   );
@@ -170,6 +171,7 @@ function ByHand({ onAdd }: { onAdd: (wish: Omit<Monitor, 'id' | 'reserved'>) => 
           step={1}
           decimals={1}
           unit="inches"
+          isForLater
           onChange={setInches}
         />
         <TextButton onClick={() => onAdd({ ...wish, ...millimetres })}>Add it</TextButton>

@@ -7,6 +7,8 @@ import {
   type PositionMeasure,
 } from '@sorn/core/desk';
 import { meet, type Edges, type Rect } from '@sorn/core/geometry';
+import { readLength } from '@sorn/core/values';
+import { useLengthScale } from '../../state/profile-context.ts';
 import { Figure } from '../../ui/Figure.tsx';
 import { DimensionLine } from '../../sheet/DimensionLine.tsx';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
@@ -148,6 +150,7 @@ function ReservedFigure({ measure, ...props }: Props & { measure: ReservedMeasur
   const { monitor, edits, view } = props;
   const { axis, edge, logical } = measure;
   const { at, toward } = reservedAt(measure, props);
+  const scale = useLengthScale(monitor);
   const away = Math.sign(at - toward);
   const middle = ((measure.from + measure.to) / 2) * view.scale + (axis === 'x' ? view.x : view.y);
   return (
@@ -159,6 +162,7 @@ function ReservedFigure({ measure, ...props }: Props & { measure: ReservedMeasur
         most={10_000}
         step={1}
         room={4}
+        read={(typed) => readLength(typed, scale)}
         onChange={(value) => setReserved(edits, monitor, edge, value)}
       />
     </OnSheet>

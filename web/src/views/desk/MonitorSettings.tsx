@@ -1,7 +1,15 @@
 import { chakra, Flex, Grid } from '@chakra-ui/react';
-import { inchesText, roleText, ROLES, suggestedScale, type DeskMonitor } from '@sorn/core/desk';
-import type { Edges } from '@sorn/core/geometry';
+import {
+  millimetresOf,
+  roleText,
+  ROLES,
+  suggestedScale,
+  turnedMillimetres,
+  type DeskMonitor,
+} from '@sorn/core/desk';
+import type { Edges, Size } from '@sorn/core/geometry';
 import type { Monitor } from '@sorn/core/model';
+import { readLength, readMillimetres } from '@sorn/core/values';
 import type { Ref } from 'react';
 import { Figure } from '../../ui/Figure.tsx';
 import { Section } from '../../ui/Section.tsx';
@@ -9,10 +17,11 @@ import { SettingRow } from '../../ui/SettingRow.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 import { TextField } from '../../ui/TextField.tsx';
-import { useProfileStore, type DeskLayout } from '../../state/profile-context.ts';
+import { useLengthScale, useProfileStore, type DeskLayout } from '../../state/profile-context.ts';
 import { setReserved } from './Dimensions.tsx';
 import type { DeskEdits } from './edits.ts';
 
+const MM_PER_INCH = 25.4;
 const EDGES: readonly (keyof Edges)[] = ['top', 'right', 'bottom', 'left'];
 
 /** The selected monitor: where it stands, its size, scale and reserved edges, and who it is. */
@@ -26,13 +35,14 @@ export function MonitorSettings(props: {
   const { deskLayout, monitor, edits } = props;
   const profile = useProfileStore((state) => state.profile);
   const own = profile.monitors.find(({ id }) => id === monitor.id)!;
+  const scale = useLengthScale(monitor);
   const isPrimary = edits.monitors[0] === monitor;
   const onDesk = profile.desks
     .find(({ id }) => id === deskLayout.desk.desk)
     ?.monitors.find((entry) => entry.monitor === monitor.id);
   const suggested = suggestedScale(
     { width: monitor.width, height: monitor.height },
-    turnedSize(own, monitor),
+    turnedMillimetres(own, monitor),
   );
   const figure = (field: 'x' | 'y' | 'width' | 'height', label: string) => (
     <Figure
@@ -106,13 +116,14 @@ export function MonitorSettings(props: {
                 most={10_000}
                 step={1}
                 room={4}
+                read={(typed) => readLength(typed, scale)}
                 {...(edge === 'top' && { inputRef: props.topInput })}
                 onChange={(value) => setReserved(edits, monitor, edge, value)}
               />
             </Flex>
           ))}
         </Grid>
-        <Millimetres own={own} edits={edits} />
+        <Millimetres own={own} monitor={monitor} edits={edits} />
         <SettingRow label="While it is not there, to">
           <Select
             label="Fallback"
@@ -147,16 +158,6 @@ export function MonitorSettings(props: {
   );
 }
 
-/** Its millimetres as placed. */
-function turnedSize(own: Monitor, { turn }: DeskMonitor) {
-  const { millimetres } = own;
-  // Those of a profile are as placed unless the desk turns it further.
-  if (!millimetres) return undefined;
-  return (turn - (own.turn ?? 0)) % 180 === 0
-    ? millimetres
-    : { width: millimetres.height, height: millimetres.width };
-}
-
 function withoutField<D extends { monitors: { monitor: string; scale?: number }[] }>(
   desk: D,
   monitor: string,
@@ -172,19 +173,29 @@ function withoutField<D extends { monitors: { monitor: string; scale?: number }[
   };
 }
 
-function Millimetres({ own, edits }: { own: Monitor; edits: DeskEdits }) {
+/** How large the screen is: each side in millimetres, or the diagonal as it is sold. */
+function Millimetres(props: { own: Monitor; monitor: DeskMonitor; edits: DeskEdits }) {
+  const { own, monitor, edits } = props;
   const { millimetres } = own;
-  const set = (axis: 'width' | 'height', value: number) =>
+  const set = (size: Partial<Size>) =>
     edits.setMonitor(
       own.id,
-      (each) => ({
-        ...each,
-        millimetres: { width: 1, height: 1, ...each.millimetres, [axis]: Math.round(value) },
-      }),
+      (each) => ({ ...each, millimetres: { width: 1, height: 1, ...each.millimetres, ...size } }),
       'millimetres',
     );
   return (
-    <SettingRow label="Screen size" origin={millimetres ? inchesText(millimetres) : 'not known'}>
+    <SettingRow label="Screen size" origin={millimetres ? '' : 'not known'}>
+      <Figure
+        label="Diagonal in inches"
+        value={millimetres ? Math.hypot(millimetres.width, millimetres.height) / MM_PER_INCH : 0}
+        least={1}
+        most={500}
+        step={1}
+        decimals={1}
+        room={5}
+        unit="inches"
+        onChange={(inches) => set(millimetresOf(inches, pixelsOf(own, monitor)))}
+      />
       {(['width', 'height'] as const).map((axis) => (
         <Figure
           key={axis}
@@ -193,14 +204,19 @@ function Millimetres({ own, edits }: { own: Monitor; edits: DeskEdits }) {
           least={1}
           most={100_000}
           step={1}
-          room={5}
+          room={4}
           unit="mm"
-          onChange={(value) => set(axis, value)}
+          read={readMillimetres}
+          onChange={(value) => set({ [axis]: Math.round(value) })}
         />
       ))}
     </SettingRow>
   );
 }
+
+/** A monitor's pixels as it is turned in the profile, as its millimetres are. */
+const pixelsOf = (own: Monitor, { width, height, turn }: DeskMonitor): Size =>
+  (turn - (own.turn ?? 0)) % 180 === 0 ? { width, height } : { width: height, height: width };
 
 const IDENTITY = ['maker', 'model', 'serial', 'namePattern'] as const;
 const IDENTITY_WORDS = {

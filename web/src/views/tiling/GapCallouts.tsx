@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { GapMark, Measures } from '@sorn/core/engine';
+import { readLength, type LengthScale } from '@sorn/core/values';
 import { Figure } from '../../ui/Figure.tsx';
 import type { Viewport } from '../../sheet/viewport.ts';
 import type { TilingEdits } from './edits.ts';
@@ -45,8 +46,13 @@ export function GapCallouts({ measures, view }: { measures: Measures; view: View
 }
 
 /** The figures of the gaps, typed over on the sheet. */
-export function GapFigures(props: { measures: Measures; view: Viewport; edits: TilingEdits }) {
-  const { measures, view, edits } = props;
+export function GapFigures(props: {
+  measures: Measures;
+  view: Viewport;
+  edits: TilingEdits;
+  scale: LengthScale;
+}) {
+  const { measures, view, edits, scale } = props;
   const { inner, outer } = edits.tiling.gaps;
   return (
     <>
@@ -55,6 +61,7 @@ export function GapFigures(props: { measures: Measures; view: Viewport; edits: T
           label="inner"
           mark={measures.innerGap}
           view={view}
+          scale={scale}
           value={inner.x}
           onChange={(value) => edits.setGap('inner', value)}
         />
@@ -63,6 +70,7 @@ export function GapFigures(props: { measures: Measures; view: Viewport; edits: T
         label="outer"
         mark={measures.outerGap}
         view={view}
+        scale={scale}
         value={outer.left}
         onChange={(value) => edits.setGap('outer', value)}
       />
@@ -74,6 +82,7 @@ function GapFigure(props: {
   label: string;
   mark: GapMark;
   view: Viewport;
+  scale: LengthScale;
   value: number;
   onChange: (value: number) => void;
 }) {
@@ -106,6 +115,7 @@ function GapFigure(props: {
         step={1}
         decimals={2}
         room={4}
+        read={(typed) => readLength(typed, props.scale)}
         onChange={props.onChange}
       />
     </Box>

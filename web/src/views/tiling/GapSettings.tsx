@@ -1,4 +1,5 @@
 import { chakra } from '@chakra-ui/react';
+import { readLength, type LengthScale } from '@sorn/core/values';
 import type { RefObject } from 'react';
 import { Figure } from '../../ui/Figure.tsx';
 import { Section } from '../../ui/Section.tsx';
@@ -11,6 +12,7 @@ const SLIDER_MOST = 60;
 /** Inner and outer gap, and whether a lone window has any. */
 export function GapSettings(props: {
   edits: TilingEdits;
+  scale: LengthScale;
   innerGap: RefObject<HTMLInputElement | null>;
   outerGap: RefObject<HTMLInputElement | null>;
 }) {
@@ -26,6 +28,7 @@ export function GapSettings(props: {
         differs={gaps.inner.x === gaps.inner.y ? null : `x, y: ${innerGapText(gaps)}`}
         origin={edits.originOf('inner')}
         onSetBack={edits.setBack('inner')}
+        scale={props.scale}
         inputRef={props.innerGap}
         onChange={(value) => edits.setGap('inner', value)}
       />
@@ -40,6 +43,7 @@ export function GapSettings(props: {
         }
         origin={edits.originOf('outer')}
         onSetBack={edits.setBack('outer')}
+        scale={props.scale}
         inputRef={props.outerGap}
         onChange={(value) => edits.setGap('outer', value)}
       />
@@ -81,6 +85,7 @@ function Gap(props: {
   differs: string | null;
   origin: string;
   onSetBack: (() => void) | undefined;
+  scale: LengthScale;
   inputRef: RefObject<HTMLInputElement | null>;
   onChange: (value: number) => void;
 }) {
@@ -101,6 +106,7 @@ function Gap(props: {
           step={1}
           decimals={2}
           unit="px"
+          read={(typed) => readLength(typed, props.scale)}
           inputRef={props.inputRef}
           onChange={onChange}
         />

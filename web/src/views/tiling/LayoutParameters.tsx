@@ -1,21 +1,32 @@
 import { chakra } from '@chakra-ui/react';
+import type { Measures, MissedShare } from '@sorn/core/engine';
 import { zoneBoardName, definitionOfLayout } from '@sorn/core/tiling';
 import {
   parametersOf,
+  percentsText,
+  readLength,
+  readShare,
+  readWeights,
+  shareText,
   type LayoutField,
+  type LengthScale,
   type Parameter,
   type ParameterKind,
 } from '@sorn/core/values';
-import type { ReactNode } from 'react';
-import { Figure } from '../../ui/Figure.tsx';
+import type { ReactNode, Ref } from 'react';
+import { Figure, type FigureProps } from '../../ui/Figure.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { ChoiceSetting, SettingRow, SettingSlider } from '../../ui/SettingRow.tsx';
+import { TextField } from '../../ui/TextField.tsx';
 import { useProfileStore } from '../../state/profile-context.ts';
 import type { TilingEdits } from './edits.ts';
 
 interface RowProps {
   edits: TilingEdits;
+  measures: Measures;
+  scale: LengthScale;
+  weightsInput?: Ref<HTMLInputElement>;
   field: Exclude<LayoutField, 'kind'>;
   parameter: Parameter;
   value: unknown;
@@ -23,23 +34,26 @@ interface RowProps {
 }
 
 /** The parameters of the layout in force, each with its keys, where it comes from, and a way back. */
-export function LayoutParameters({ edits }: { edits: TilingEdits }) {
+export function LayoutParameters(
+  props: Pick<RowProps, 'edits' | 'measures' | 'scale' | 'weightsInput'>,
+) {
+  const { edits } = props;
   const { layout } = edits.tiling;
   const { form, turn } = definitionOfLayout(layout);
   const turned = turn && 'field' in turn ? turn.field : null;
   const shown = Object.entries(parametersOf(layout.kind))
     .map(([name, parameter]) => ({ field: name as RowProps['field'], parameter }))
-    .filter(({ field, parameter }) => ROWS[parameter.of] && !form.hides?.[field]?.(layout))
+    .filter(({ field }) => !form.hides?.[field]?.(layout))
     .sort((a, b) => rankOf(a.parameter) - rankOf(b.parameter));
   return (
     <Section title={form.title} {...(form.note !== undefined && { note: form.note })}>
       {shown.map(({ field, parameter }) => {
-        const Row = ROWS[parameter.of]!;
+        const Row = ROWS[parameter.of];
         const caps = field === turned ? ['T'] : CAPS[parameter.of];
         return (
           <Row
             key={field}
-            edits={edits}
+            {...props}
             field={field}
             parameter={parameter}
             value={(layout as Record<string, unknown>)[field]}
@@ -61,20 +75,29 @@ const rankOf = ({ of }: Parameter) => (of === 'share' ? 0 : of === 'count' ? 1 :
 const CAPS: Partial<Record<ParameterKind, readonly string[]>> = {
   share: ['[', ']'],
   count: [';', "'"],
+  weights: ['E'],
 };
 
-/** How a parameter of each kind is set; null where it is moved by key in Rehearse alone. */
-const ROWS: Record<ParameterKind, ((props: RowProps) => ReactNode) | null> = {
+/** How a parameter of each kind is set. */
+const ROWS: Record<ParameterKind, (props: RowProps) => ReactNode> = {
   share: ShareRow,
   count: (props) => <FigureRow {...props} least={1} most={1000} step={1} isWhole />,
   limit: LimitRow,
   choice: ChoiceRow,
   ratio: (props) => <FigureRow {...props} least={0.05} most={20} step={0.1} decimals={3} />,
   length: (props) => (
-    <FigureRow {...props} least={leastOf(props)} most={10_000} step={1} decimals={2} unit="px" />
+    <FigureRow
+      {...props}
+      least={leastOf(props)}
+      most={10_000}
+      step={1}
+      decimals={2}
+      unit="px"
+      read={(typed) => readLength(typed, props.scale)}
+    />
   ),
   board: BoardRow,
-  weights: null,
+  weights: WeightsRow,
 };
 
 /** 0, or 1 where nothing would be seen of it otherwise. */
@@ -104,9 +127,10 @@ function FigureRow(
     decimals?: number;
     unit?: string;
     isWhole?: boolean;
+    read?: FigureProps['read'];
   },
 ) {
-  const { edits, field, parameter, value, least, most, step, decimals, unit } = props;
+  const { edits, field, parameter, value, least, most, step, decimals, unit, read } = props;
   return (
     <Row {...props}>
       <Figure
@@ -117,6 +141,7 @@ function FigureRow(
         step={step}
         {...(decimals !== undefined && { decimals })}
         {...(unit !== undefined && { unit })}
+        {...(read && { read })}
         onChange={(figure) => edits.setLayout(field, props.isWhole ? Math.round(figure) : figure)}
       />
     </Row>
@@ -125,10 +150,18 @@ function FigureRow(
 
 /** A share, as a figure and on a slider. */
 function ShareRow(props: RowProps) {
-  const { edits, field, parameter, value } = props;
+  const { edits, field, parameter, value, measures } = props;
   return (
     <>
-      <FigureRow {...props} least={0} most={1} step={0.01} decimals={4} />
+      <FigureRow
+        {...props}
+        least={0}
+        most={1}
+        step={0.01}
+        decimals={4}
+        read={(typed) => readShare(typed, measures.shareLength)}
+      />
+      {field === 'leadShare' && measures.missed && <MissedShareText missed={measures.missed} />}
       <SettingSlider
         label={parameter.name}
         value={value as number}
@@ -138,6 +171,21 @@ function ShareRow(props: RowProps) {
         onChange={(share) => edits.setLayout(field, share)}
       />
     </>
+  );
+}
+
+/** That the lead has not the share it was given, and why. */
+function MissedShareText({ missed }: { missed: MissedShare }) {
+  const windows = useProfileStore((state) => state.session.windows);
+  const titles = missed.smallest.map((id) => windows.find((each) => each.id === id)?.title ?? id);
+  const why =
+    titles.length === 0
+      ? 'the least sizes of windows leave no more'
+      : `${titles.join(' and ')} can be no smaller`;
+  return (
+    <chakra.p role="status" fontSize="12px" color="vermilion">
+      Drawn at {shareText(missed.drawn)}: {why}.
+    </chakra.p>
   );
 }
 
@@ -177,6 +225,42 @@ function ChoiceRow({ edits, field, parameter, value, caps }: RowProps) {
       options={(parameter.options ?? []).map((word) => ({ value: word, text: word }))}
       onChange={(word) => edits.setLayout(field, word)}
     />
+  );
+}
+
+const MOST_WEIGHTS = 100;
+
+/** The weights of columns or rows, one after the other; none where all are alike. */
+function WeightsRow(props: RowProps) {
+  const { edits, field, parameter } = props;
+  const weights = props.value as readonly number[];
+  return (
+    <>
+      <Row {...props}>
+        <chakra.span width="130px">
+          <TextField
+            label={parameter.name}
+            value={weights.join(' ')}
+            placeholder="all alike"
+            isFigure
+            {...(props.weightsInput && { inputRef: props.weightsInput })}
+            faultOf={(text) => {
+              const reading = text === '' ? null : readWeights(text, MOST_WEIGHTS);
+              return reading && 'expected' in reading ? reading.expected : null;
+            }}
+            onChange={(text) => {
+              const reading = readWeights(text, MOST_WEIGHTS);
+              edits.setLayout(field, 'weights' in reading ? reading.weights : []);
+            }}
+          />
+        </chakra.span>
+      </Row>
+      {weights.length > 1 && (
+        <chakra.p fontSize="12px" color="slate" textAlign="right">
+          {percentsText(weights)}
+        </chakra.p>
+      )}
+    </>
   );
 }
 

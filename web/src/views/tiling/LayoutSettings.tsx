@@ -59,6 +59,7 @@ export function LayoutSettings(props: {
           unit={count === 1 ? 'window' : 'windows'}
           inputRef={props.countInput}
           room={3}
+          isForLater
           onChange={(next) => props.onCount(Math.round(next))}
         />
       </SettingRow>

@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Measures } from '@sorn/core/engine';
 import type { Measure } from '@sorn/core/geometry';
+import { readShare, shareText } from '@sorn/core/values';
 import { Figure } from '../../ui/Figure.tsx';
 import type { DeskLayout } from '../../state/profile-context.ts';
 import { DimensionLine } from '../../sheet/DimensionLine.tsx';
@@ -61,7 +62,7 @@ export function ShareLines(props: Props) {
   );
 }
 
-/** The figures on those lines: typed over with a share, or with pixels when the figure is over 1. */
+/** The figures on those lines: typed over with a share, or with pixels as they stand beside it. */
 export function ShareFigures(props: Props & { edits: TilingEdits }) {
   const { shares } = props.measures;
   const { layout } = props.edits.tiling;
@@ -69,9 +70,8 @@ export function ShareFigures(props: Props & { edits: TilingEdits }) {
   const { leadShare } = layout;
   const { at } = lineAt(props);
   const pixels = (part: Measure) => part.to - part.from;
-  const total = shares.parts.reduce((sum, part) => sum + pixels(part), 0);
   const restParts = shares.parts.length - 1;
-  const read = (typed: number) => (typed > 1 ? Number((typed / total).toFixed(6)) : typed);
+  const read = (typed: string) => readShare(typed, props.measures.shareLength);
   return shares.parts.map((part, i) => (
     <LineFigure
       key={i}
@@ -91,6 +91,7 @@ export function ShareFigures(props: Props & { edits: TilingEdits }) {
         room={5}
         marked={part.isLead}
         read={read}
+        {...(!part.isLead && { range: `expected at most ${shareText(1 / restParts)}` })}
         onChange={(share) =>
           props.edits.setLayout(
             'leadShare',

@@ -4,7 +4,12 @@ import { measure } from '@sorn/core/engine';
 import { leverOf } from '@sorn/core/simulate';
 import type { Reach } from '@sorn/core/tiling';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
-import { useProfileStore, useDeskLayout, type DeskLayout } from '../../state/profile-context.ts';
+import {
+  useDeskLayout,
+  useLengthScale,
+  useProfileStore,
+  type DeskLayout,
+} from '../../state/profile-context.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import type { Viewport } from '../../sheet/viewport.ts';
 import { GapCallouts, GapFigures } from './GapCallouts.tsx';
@@ -29,6 +34,7 @@ export function TilingView() {
   const innerGap = useRef<HTMLInputElement>(null);
   const outerGap = useRef<HTMLInputElement>(null);
   const countInput = useRef<HTMLInputElement>(null);
+  const weightsInput = useRef<HTMLInputElement>(null);
   const [count, setCount] = useState<number | null>(null);
   const session = useProfileStore((state) => state.session);
   const lever = useMemo(() => leverOf(session, deskLayout.focused), [session, deskLayout.focused]);
@@ -40,10 +46,12 @@ export function TilingView() {
     innerGap,
     outerGap,
     countInput,
+    weightsInput,
     reach,
     setReach,
   });
   const measures = measure(deskLayout.focused);
+  const scale = useLengthScale(deskLayout.focused.monitor);
 
   return (
     <ViewLayout
@@ -58,9 +66,14 @@ export function TilingView() {
             countInput={countInput}
           />
           <ReachChoice deskLayout={deskLayout} reach={reach} onReach={setReach} />
-          <LayoutParameters edits={edits} />
+          <LayoutParameters
+            edits={edits}
+            measures={measures}
+            scale={scale}
+            weightsInput={weightsInput}
+          />
           <ShareChart deskLayout={deskLayout} edits={edits} lever={lever} />
-          <GapSettings edits={edits} innerGap={innerGap} outerGap={outerGap} />
+          <GapSettings edits={edits} scale={scale} innerGap={innerGap} outerGap={outerGap} />
           <NewWindowSettings edits={edits} />
           <TooSmallSettings edits={edits} />
           <CycleSettings edits={edits} />
@@ -87,7 +100,7 @@ export function TilingView() {
                   edits={edits}
                 />
                 {hasRoom(deskLayout, view) && (
-                  <GapFigures measures={measures} view={view} edits={edits} />
+                  <GapFigures measures={measures} view={view} edits={edits} scale={scale} />
                 )}
               </>
             )}

@@ -20,6 +20,7 @@ export function useTilingKeys(props: {
   innerGap: RefObject<HTMLInputElement | null>;
   outerGap: RefObject<HTMLInputElement | null>;
   countInput: RefObject<HTMLInputElement | null>;
+  weightsInput: RefObject<HTMLInputElement | null>;
   reach: Reach;
   setReach: (reach: Reach) => void;
   /** Shows the table of places, or puts it away. */
@@ -79,6 +80,9 @@ export function useTilingKeys(props: {
           { keys: [';'], caps: [';', "'"], label: 'lead count', run: () => count(-1) },
           { keys: ["'"], label: 'lead count up', minor: true, run: () => count(1) },
         ]
+      : []),
+    ...('weights' in layout
+      ? [{ keys: ['e'], label: 'weights', run: () => focusFigure(props.weightsInput) }]
       : []),
     ...(definitionOfLayout(layout).turn ? [{ keys: ['t'], label: 'turn', run: turn }] : []),
     {

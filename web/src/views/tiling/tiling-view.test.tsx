@@ -1,4 +1,5 @@
 // @vitest-environment jsdom
+import { computePlacements } from '@sorn/core/engine';
 import { screen } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { drawView } from '../../testing/view.tsx';
@@ -76,6 +77,82 @@ describe('settings of tiling by keys', () => {
     expect(tiling().layout?.kind).not.toBe('lead');
     for (let i = 0; i < 30 && tiling().layout?.kind !== 'lead'; i++) await keys('l');
     expect(tiling().layout).toMatchObject({ kind: 'lead', leadShare: 0.7 });
+  });
+});
+
+describe('a figure that is typed', () => {
+  const LEAD = { layout: { kind: 'lead', leadShare: 0.5 }, gaps: { inner: 10, outer: 5 } };
+  const share = (view: ReturnType<typeof drawTiling>) =>
+    (view.tiling().layout as { leadShare?: number }).leadShare;
+
+  it('shows at once, and is one step of undo when it is taken', async () => {
+    const view = drawTiling(LEAD);
+    await view.user.click(screen.getByRole('textbox', { name: 'Lead share' }));
+    await view.keys('6');
+    expect(share(view)).toBe(0.06);
+    await view.keys('2 %');
+    expect(share(view)).toBe(0.62);
+    await view.keys('{Enter}');
+    expect([share(view), view.store.getState().past.length]).toEqual([0.62, 1]);
+    view.store.getState().undoEdit();
+    expect(share(view)).toBe(0.5);
+  });
+
+  it('and is dropped leaves profile, desk and steps of undo as they were', async () => {
+    const view = drawTiling(LEAD);
+    const { profile, session, past, moments } = view.store.getState();
+    await view.user.click(screen.getByRole('textbox', { name: 'Lead share' }));
+    await view.keys('5/8');
+    expect(share(view)).toBe(0.625);
+    await view.keys('{Escape}');
+    const now = view.store.getState();
+    expect([now.profile, now.session, now.past, now.moments]).toEqual([
+      profile,
+      session,
+      past,
+      moments,
+    ]);
+    expect(now.session).toBe(session);
+  });
+
+  it('shows what was there while it is none', async () => {
+    const view = drawTiling(LEAD);
+    await view.keys('g24');
+    expect(view.tiling().gaps?.inner).toBe(24);
+    await view.keys('x');
+    expect(view.tiling().gaps?.inner).toBe(10);
+    await view.user.tab();
+    expect(view.tiling().gaps?.inner).toBe(10);
+  });
+
+  it('over a dimension in pixels gives them', async () => {
+    const view = drawTiling(LEAD);
+    await view.user.click(screen.getByLabelText('Lead share on the sheet'));
+    await view.keys('1234 px{Enter}');
+    const { profile, session } = view.store.getState();
+    const { placements } = computePlacements(session, profile);
+    expect(placements.find(({ id }) => id === 'a')?.width).toBe(1234);
+  });
+
+  it('tells at once of a share that windows cannot have, and which are in the way', async () => {
+    const view = drawView(<TilingView />, {
+      profile: {
+        name: 'Desk',
+        monitors: [{ id: 'main', width: 2000, height: 1000 }],
+        tiling: LEAD,
+      },
+      session: {
+        windows: [{ id: 'a' }, { id: 'b', title: 'Plan', min: { width: 900, height: 10 } }],
+        focus: 'a',
+      },
+    });
+    await view.user.click(screen.getByRole('textbox', { name: 'Lead share' }));
+    await view.user.keyboard('90');
+    expect(screen.getByText(/Drawn at/).textContent).toBe(
+      'Drawn at 54.55 %: Plan can be no smaller.',
+    );
+    await view.user.keyboard('{Escape}');
+    expect(screen.queryByText(/Drawn at/)).toBeNull();
   });
 });
 

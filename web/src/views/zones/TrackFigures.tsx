@@ -1,4 +1,5 @@
-import { Box } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
+import { readWeight, shareText, type Axis } from '@sorn/core/values';
 import type { DrawnZoneBoard } from '@sorn/core/zones';
 import type { RefObject } from 'react';
 import { Figure } from '../../ui/Figure.tsx';
@@ -9,6 +10,8 @@ import type { ZoneEdits } from './edits.ts';
 /** How far outside the work area the dimension lines lie, in screen pixels: above clear of the monitor's tab. */
 const ABOVE = { tab: 44, bare: 22 };
 const BESIDE = 24;
+/** Length of a column's line with room for its weight and its percent, in screen pixels. */
+const ROOM_FOR_PERCENT = 110;
 
 /** Lines down to the tracks end above the tab's text, in screen pixels from the area. */
 const CLEAR_OF_TAB = 32;
@@ -47,6 +50,8 @@ export function TrackFigures(
   const { drawn, view, edits, weightInput } = props;
   const above = props.hasTab ? ABOVE.tab : ABOVE.bare;
   const frame = onSheet(view, drawn.area);
+  const sumOf = (axis: Axis) =>
+    drawn.measured.reduce((sum, each) => sum + (each.axis === axis ? each.weight : 0), 0);
   return drawn.measured.map(({ axis, track, weight, measure }) => {
     const isColumn = axis === 'x';
     const middle = ((measure.from + measure.to) / 2) * view.scale + (isColumn ? view.x : view.y);
@@ -76,8 +81,14 @@ export function TrackFigures(
           room={Math.max(2, String(Number(weight.toFixed(3))).length)}
           {...(isColumn && track === 1 && { inputRef: weightInput })}
           marked
+          read={(typed) => readWeight(typed, sumOf(axis) - weight)}
           onChange={(next) => edits.setWeight(axis, track, next)}
         />
+        {isColumn && length >= ROOM_FOR_PERCENT && (
+          <chakra.span fontFamily="mono" fontSize="11px" fontStretch="88%" color="slate" ml="4px">
+            {shareText(weight / sumOf(axis))}
+          </chakra.span>
+        )}
       </Box>
     );
   });
