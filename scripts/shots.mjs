@@ -21,6 +21,11 @@ const SHOTS = [
   },
   { name: 'tiling-places-day', path: '/bulletin-desk/tiling', keys: ['ArrowDown', 'p'] },
   { name: 'desk-day', path: '/bulletin-desk/desk', keys: [']', ']'] },
+  {
+    name: 'workspaces-day',
+    path: '/bulletin-desk/desk',
+    keys: ['w', 'ArrowDown', 'n', ...'Mail'],
+  },
   { name: 'desk-cable-night', path: '/bulletin-desk/desk', night: true, keys: ['x', '2'] },
   {
     name: 'zones-day',
@@ -37,11 +42,6 @@ const SHOTS = [
     path: '/bulletin-desk/rehearse',
     night: true,
     keys: ['Enter', 'Meta+Control+KeyH', 'b', 'd', '2'],
-  },
-  {
-    name: 'rehearse-boards-day',
-    path: '/bulletin-desk/rehearse',
-    keys: ['Enter', 'Meta+Control+KeyY', 'ArrowDown'],
   },
   { name: 'rules-day', path: '/bulletin-desk/rules', keys: ['ArrowDown', 'ArrowDown'] },
   { name: 'apps-day', path: '/bulletin-desk/rules', keys: ['p', 'ArrowDown', 'ArrowDown'] },

@@ -47,6 +47,7 @@ const SCREENS: readonly Screen[] = [
   { name: 'Rehearse in the past', path: '/bulletin-desk/rehearse', keys: ['i', 'm', '[', 'y'] },
   { name: 'all keys', path: '/bulletin-desk/rehearse', keys: ['?'] },
   { name: 'Desk', path: '/bulletin-desk/desk', keys: [']'] },
+  { name: 'Workspaces', path: '/bulletin-desk/desk', keys: ['w', 'ArrowDown'] },
   { name: 'Desk with a monitor to add', path: '/bulletin-desk/desk', keys: ['a'] },
   { name: 'cables, desks and modes', path: '/bulletin-desk/desk', keys: ['x'] },
   { name: 'what would happen', path: '/bulletin-desk/desk', keys: ['x', '2'] },

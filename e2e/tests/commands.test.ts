@@ -26,11 +26,39 @@ describe('workspaces by letter', () => {
     await poll(() => shown('B')).toBe('true');
     await press('Meta+Shift+KeyM', 'Meta+KeyM');
     await poll(() => figuresOf(open.page, 'pitreader')).toEqual({ pitreader: '3428 × 1400' });
-    await press('Meta+KeyN');
+    await press('Meta+KeyN', 'Enter');
     await poll(() => shown('4')).toBe('true');
     await press('Meta+Space', 'm');
     await poll(() => open.page.locator('[data-workspace="4"]').count()).toBe(0);
     await poll(() => shown('M')).toBe('true');
+  });
+});
+
+describe('workspaces by what they are called', () => {
+  const title = (id: string) =>
+    open.page.locator(`[data-workspace="${id}"] title`).first().textContent();
+
+  it('are made by a name, which gives them a letter and its keys, and named by key', async () => {
+    await press('Enter', 'Meta+KeyN');
+    await open.page.keyboard.type('Mail');
+    // M is taken: the next letter of it that is free.
+    await open.page.getByText('a new workspace on Korvane Wide 34, with the keys of A').waitFor();
+    await press('Enter');
+    await poll(() => title('A')).toBe('Workspace A, Mail, shown');
+    await press('Meta+KeyB');
+    await poll(() => shown('B')).toBe('true');
+    await press('Meta+KeyA');
+    await poll(() => shown('A')).toBe('true');
+    await press('Meta+Digit0');
+    await open.page.keyboard.type('Letters');
+    await press('Enter');
+    await poll(() => title('A')).toBe('Workspace A, Letters, shown');
+  });
+
+  it('are made by going to a digit that none has', async () => {
+    await press('Enter', 'Meta+Digit7');
+    await poll(() => title('7')).toBe('Workspace 7, shown');
+    await open.page.getByText('workspace 7 made and shown').first().waitFor();
   });
 });
 

@@ -330,7 +330,8 @@ describe('a profile without desks', () => {
 
 describe('homes and modes', () => {
   it('a workspace is at home by role, on this desk and the next', async () => {
-    const home = open.page.getByLabel('Home of workspace B');
+    await press('w');
+    const home = open.page.getByLabel('Home of the workspace', { exact: true });
     await home.selectOption('tallest');
     await poll(() => shown('B')).toBe('true');
     // Tall: 1440 wide, less the outer gap; the lead is on top there.

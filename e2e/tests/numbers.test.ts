@@ -95,6 +95,8 @@ describe('Tiling in numbers', () => {
   });
 
   it('joins workspaces across monitors, and drops empty ones', async () => {
+    await toView(open.page, '1', 'Desk');
+    await open.page.keyboard.press('w');
     await open.page.getByRole('radio', { name: 'joined' }).click();
     await poll(() => open.page.locator('[data-workspace=B][data-shown=true]').count()).toBe(3);
     await open.page.getByRole('radio', { name: 'per monitor' }).click();

@@ -9,12 +9,18 @@ import type { LayoutSetting } from '../values/layout.ts';
 import { MAIN, MODIFIERS } from '../values/modifiers.ts';
 import { nearestName, type UnknownName } from '../values/nearest-name.ts';
 import { keptByFields } from '../values/cache.ts';
+import { isWorkspaceLetter } from '../values/workspace-letter.ts';
 import { triggerOf } from '../values/trigger.ts';
 
 /** Every reference of the profile to a monitor, workspace, app, board or zone that is not there. */
 export const unknownNames = keptByFields(2, lookedUp);
 
-type Look = (path: string, value: string | undefined, names: readonly string[]) => void;
+type Look = (
+  path: string,
+  value: string | undefined,
+  names: readonly string[],
+  of?: UnknownName['of'],
+) => void;
 
 /** Names in rules, and in the list of what opens at the start. */
 function lookRules(
@@ -35,6 +41,7 @@ function lookRules(
         `${path}.workspace`,
         workspace,
         profile.workspaces.map(({ id }) => id),
+        'workspace',
       );
     lookWhich(`${path}.monitor`, monitor);
     look(`${path}.zone`, zone, zones);
@@ -45,7 +52,7 @@ function lookRules(
         const path = `rules[${i}].when.${group}[${j}].is`;
         if (condition.of === 'monitor') lookWhich(path, condition.is);
         else if (condition.of === 'workspace' && 'is' in condition) {
-          if (workspaces.length > 0) look(path, condition.is, workspaces);
+          if (workspaces.length > 0) look(path, condition.is, workspaces, 'workspace');
         } else if (condition.of in names && 'is' in condition) {
           look(path, String(condition.is), names[condition.of as keyof typeof names]);
         }
@@ -76,7 +83,9 @@ function lookKeys(
     app: (path, value) => look(path, value, apps),
     desk: (path, value) => look(path, value, desks),
     workspace(path, value) {
-      if (profile.workspaces.length > 0) look(path, value, workspaces);
+      // One that is called by a letter is made when it is gone to.
+      const isMade = profile.tiling.missingWorkspaces === 'made' && isWorkspaceLetter(value);
+      if (profile.workspaces.length > 0 && !isMade) look(path, value, workspaces, 'workspace');
     },
     monitor(path, value) {
       if (!MONITOR_WORDS.includes(value)) lookWhich(path, value);
@@ -109,9 +118,9 @@ function lookedUp(profile: Profile): readonly UnknownName[] {
   const workspaces = ids(profile.workspaces);
   const apps = ids(profile.apps);
   const unknown: UnknownName[] = [];
-  const look: Look = (path, value, names) => {
+  const look: Look = (path, value, names, of) => {
     if (value === undefined || names.includes(value)) return;
-    unknown.push({ path, value, nearest: nearestName(value, names) });
+    unknown.push({ path, value, nearest: nearestName(value, names), ...(of && { of }) });
   };
   const lookWhich = (path: string, value: string | undefined) => {
     if (value === undefined || isRole(value)) return;
@@ -150,7 +159,8 @@ function lookedUp(profile: Profile): readonly UnknownName[] {
     lookLayout(`tiling.places[${i}].layout`, place.layout);
     look(`tiling.places[${i}].monitor`, place.monitor, monitors);
     // Without a list of workspaces they are made up, one a monitor.
-    if (workspaces.length > 0) look(`tiling.places[${i}].workspace`, place.workspace, workspaces);
+    if (workspaces.length > 0)
+      look(`tiling.places[${i}].workspace`, place.workspace, workspaces, 'workspace');
   });
   return unknown;
 }

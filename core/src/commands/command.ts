@@ -48,6 +48,13 @@ export const commandSchema = z.discriminatedUnion(
   { error },
 ) as unknown as CommandSchema<Command>;
 
+/** Commands that say enough by their name: what is said with them can be left out. */
+export const COMMANDS_BY_NAME = COMMANDS.filter(
+  (id) => commandSchema.safeParse({ command: id }).success,
+);
+/** Commands that a person can run by their name, without a key. */
+export const RUNNABLE = COMMANDS_BY_NAME.filter((id) => !definitionOf(id).lasts);
+
 /** What a key does: a command, or entering and leaving a layer of keys. */
 export const keyCommandSchema = z.discriminatedUnion(
   'command',

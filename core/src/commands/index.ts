@@ -1,10 +1,16 @@
 export type { Argument, ArgumentKind } from './argument.ts';
-export { argumentAskedFor, commandText, keyCommandSchema, LAST, shortText } from './command.ts';
+export {
+  argumentAskedFor,
+  commandText,
+  keyCommandSchema,
+  LAST,
+  RUNNABLE,
+  shortText,
+} from './command.ts';
 export {
   COMMANDS,
   definitionOf,
   KEY_COMMANDS,
-  RUNNABLE,
   type Command,
   type CommandId,
   type KeyCommand,

@@ -73,8 +73,6 @@ export const LAYER_COMMANDS = Object.keys(layerCommands) as readonly (keyof type
 export const KEY_COMMANDS = Object.keys(KEY_COMMAND_DEFINITIONS) as readonly KeyCommandId[];
 
 export const COMMANDS_WITHOUT_ARGUMENTS = COMMANDS.filter(isPlain);
-/** Commands that a person can run by their name alone, without a key. */
-export const RUNNABLE = COMMANDS_WITHOUT_ARGUMENTS.filter((id) => !definitionOf(id).lasts);
 function isPlain(id: CommandId): id is CommandIdWithoutArguments {
   return Object.keys(COMMAND_DEFINITIONS[id].said).length === 0;
 }

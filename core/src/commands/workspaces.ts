@@ -1,4 +1,4 @@
-import { flag, workspace } from './argument.ts';
+import { askedText, flag, workspace } from './argument.ts';
 import { define, BY_ONE_TARGET, UNDOABLE, BY_TWO_TARGETS, NAVIGATION } from './definition.ts';
 
 const step = { task: 'workspaces', ...UNDOABLE, ...BY_TWO_TARGETS } as const;
@@ -21,6 +21,20 @@ export const workspaceCommands = {
     goesRound: true,
     short: ({ which, follow }) => `${follow ? 'follow to' : 'put on'} ws ${which}`,
   }),
-  'new-workspace': define({ said: {}, ...step, guessedUses: 2, short: 'new ws' }),
+  'new-workspace': define({
+    said: { called: askedText('Letter or name') },
+    ...step,
+    guessedUses: 2,
+    short: 'new ws',
+  }),
+  'rename-workspace': define({
+    said: { name: askedText('Name') },
+    task: 'workspaces',
+    ...BY_TWO_TARGETS,
+    undoable: false,
+    whilePaused: true,
+    guessedUses: 1,
+    short: 'name ws',
+  }),
   'close-workspace': define({ said: {}, ...step, guessedUses: 2, short: 'close ws' }),
 };

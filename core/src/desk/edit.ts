@@ -1,4 +1,4 @@
-import { freeNumber } from './homes.ts';
+import { freeNumber } from '../values/workspace-letter.ts';
 import type { Desk, DeskEntry, Monitor, Profile } from '../model/profile.ts';
 import type { DeskInForce } from './desk.ts';
 import type { DeskMonitor } from './monitors.ts';

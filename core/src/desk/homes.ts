@@ -1,6 +1,7 @@
 import type { Mode } from '../values/window.ts';
 import { sharedLength, span, type Rect } from '../geometry/rect.ts';
 import type { Profile } from '../model/profile.ts';
+import { freeNumber } from '../values/workspace-letter.ts';
 import { type DeskMonitor, deskMonitors } from './monitors.ts';
 import { fitsPattern, isPattern, isRole, monitorNamed } from './roles.ts';
 
@@ -31,7 +32,10 @@ export function homedWorkspaces(
   const workspaces = profile.workspaces
     .filter(({ id }) => !workspacesClosed.includes(id))
     .map(({ id, name, monitor }) => homed(id, name ?? id, monitor));
-  for (const { id, monitor } of workspacesMade) workspaces.push(homed(id, id, monitor));
+  for (const { id, monitor } of workspacesMade) {
+    const isNamed = profile.workspaces.some((workspace) => workspace.id === id);
+    if (!isNamed) workspaces.push(homed(id, id, monitor));
+  }
   const names = [...profile.workspaces, ...workspacesMade].map(({ id }) => id);
   for (const monitor of joined ? monitors.slice(0, 1) : monitors) {
     if (workspaces.some((workspace) => joined || workspace.monitor === monitor.id)) continue;
@@ -147,13 +151,6 @@ function side(a: Rect, b: Rect): number {
     sharedLength(span(a, 'x'), span(b, 'x')),
     sharedLength(span(a, 'y'), span(b, 'y')),
   );
-}
-
-/** The least number, from 1, that is not in use as a name. */
-export function freeNumber(names: readonly string[]): string {
-  let number = 1;
-  while (names.includes(String(number))) number++;
-  return String(number);
 }
 
 /** A workspace and the monitor it is on. */

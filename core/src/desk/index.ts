@@ -41,4 +41,12 @@ export {
   sideAxis,
   steppedTo,
 } from './monitor-positions.ts';
+export {
+  withNewWorkspace,
+  withWorkspaceHome,
+  withWorkspaceId,
+  withWorkspaceName,
+  withoutWorkspace,
+  workspaceMoved,
+} from './workspaces.ts';
 export { workArea } from './work-area.ts';

@@ -5,6 +5,7 @@ import type { Session } from '../model/session.ts';
 import { levelsFor, resolveLayout } from '../tiling/settings.ts';
 import { arrange } from './arrange.ts';
 import { parametersOf } from '../values/layout.ts';
+import { onWorkspacesEdited } from './workspace-edit.ts';
 import { onZoneBoardsEdited } from './zone-board-edit.ts';
 import { carriedOver } from './commands/split.ts';
 import { openSession } from './open.ts';
@@ -23,6 +24,8 @@ export function onProfileEdited({ session, profile }: CommandContext, before: Pr
     before.boards === profile.boards
       ? session
       : onZoneBoardsEdited(session, before.boards, profile.boards);
+  if (before.workspaces !== profile.workspaces)
+    next = onWorkspacesEdited(next, before.workspaces, profile.workspaces);
   for (const [key, arrangement] of Object.entries(next.arrangements)) {
     const [workspace = '', monitor = ''] = key.split('/');
     const was = resolveLayout(levelsFor(before, workspace, monitor)).layout;

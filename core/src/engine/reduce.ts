@@ -113,7 +113,8 @@ function happened(session: Session, event: SessionEvent, profile: Profile): Outc
 
 /** Keys that did something are counted. */
 function used({ session }: CommandContext, { by }: { by?: UsedBy }, outcome: Outcome): Outcome {
-  if (by === undefined || outcome.session === session) return outcome;
+  const isIdle = outcome.session === session && !outcome.edit;
+  if (by === undefined || isIdle) return outcome;
   return { ...outcome, session: withUse(outcome.session, by) };
 }
 

@@ -167,6 +167,9 @@ export const HELP: Readonly<Record<string, string>> = {
   growStep: 'By how much growing moves an edge, in logical pixels',
   workspacesAre: 'Each monitor has its own workspaces, or all are switched together',
   emptyWorkspaces: 'What becomes of a workspace without windows once it is not shown',
+  called: 'The letter or the name of a new workspace; asked for where it is left out',
+  missingWorkspaces:
+    'What going to a workspace by a letter or digit does where there is none with it',
   pastLastMonitor: 'What a direction does past the last monitor',
   ladder: 'The shares that further presses of the same key step through',
   long: 'Where along the longer side of the work area, in place of x and y',

@@ -118,7 +118,8 @@ describe('keys in a file', () => {
         bindings: [
           { keys: 'Mian+KeyQ', command: { command: 'close' }, in: 'fra', app: 'shel' },
           { keys: 'Main+F5', command: { command: 'enter-layer', layer: 'farr' } },
-          { keys: 'Main+F6', command: { command: 'go-workspace', which: 'X' } },
+          { keys: 'Main+F6', command: { command: 'go-workspace', which: 'BB' } },
+          { keys: 'Main+F9', command: { command: 'go-workspace', which: 'X' } },
           { keys: 'Main+F7', command: { command: 'go-monitor', which: 'lapp' } },
           { keys: 'Main+F8', command: { command: 'go-monitor', which: 'left' } },
         ],
@@ -130,8 +131,11 @@ describe('keys in a file', () => {
       'keys.bindings[0].app shell',
       'keys.bindings[1].command.layer far',
       'keys.bindings[2].command.which B',
-      'keys.bindings[3].command.which lap',
+      'keys.bindings[4].command.which lap',
     ]);
+    // X would be made; where that is refused, nothing can be gone to.
+    const refused = { ...read, tiling: { ...read.tiling, missingWorkspaces: 'refused' as const } };
+    expect(unknownNames(refused).map(({ value }) => value)).toContain('X');
   });
 
   it('of version 2 have places as bindings', () => {

@@ -32,6 +32,7 @@ export {
   type Desk,
   type DeskEntry,
   EMPTY_WORKSPACES,
+  MISSING_WORKSPACES,
   HUES,
   type Monitor,
   PAST_LAST_MONITOR,

@@ -29,6 +29,8 @@ export type TooSmall = (typeof TOO_SMALL)[number];
 export const WORKSPACES_ARE = ['per-monitor', 'joined'] as const;
 /** What becomes of a workspace without windows once it is not shown. */
 export const EMPTY_WORKSPACES = ['kept', 'dropped'] as const;
+/** What going to a workspace by a letter or digit does where there is none with it. */
+export const MISSING_WORKSPACES = ['made', 'refused'] as const;
 export const HUES = ['vermilion', 'petrol', 'ochre', 'slate'] as const;
 
 /** What a direction does past the last monitor: nothing, or it comes in again on the other side. */
@@ -135,6 +137,7 @@ const tilingSchema = fields({
   growStep: lengthField.min(1, { error: 'logical pixels from 1 to 10000' }).default(40),
   workspacesAre: oneOf(WORKSPACES_ARE).default('per-monitor'),
   emptyWorkspaces: oneOf(EMPTY_WORKSPACES).default('kept'),
+  missingWorkspaces: oneOf(MISSING_WORKSPACES).default('made'),
   pastLastMonitor: oneOf(PAST_LAST_MONITOR).default('stop'),
   places: listOf(placeSchema, 'places').default([]),
 });

@@ -7,11 +7,16 @@ import {
   type Press,
   type Pressing,
 } from './press.ts';
-import { COMMANDS_WITHOUT_ARGUMENTS, type Command } from '../commands/registry.ts';
+import type { Command } from '../commands/registry.ts';
 import { checkPlacements } from '../checkup/placements.ts';
 import { z } from 'zod';
 import type { Finding } from '../checkup/findings.ts';
-import { commandSchema, commandText, expectedCommand } from '../commands/command.ts';
+import {
+  COMMANDS_BY_NAME,
+  commandSchema,
+  commandText,
+  expectedCommand,
+} from '../commands/command.ts';
 import { deskInForce } from '../desk/desk.ts';
 import { deviceText } from '../desk/match.ts';
 import { openSession } from '../engine/open.ts';
@@ -50,10 +55,10 @@ const askedField = fields({
 
 /** A command that needs nothing said with it, as a word. */
 const wordSchema = z
-  .enum(COMMANDS_WITHOUT_ARGUMENTS, {
+  .enum(COMMANDS_BY_NAME, {
     error: ({ input }) => (typeof input === 'string' ? expectedCommand(input) : what()),
   })
-  .transform((id): Command => ({ command: id }));
+  .transform((id) => ({ command: id }) as Command);
 
 const EVENTS = {
   open: fields({ open: windowSchema }),

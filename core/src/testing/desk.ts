@@ -37,7 +37,11 @@ export function testDesk(profileInput: unknown, sessionInput: unknown = {}): Tes
 function deskOf(profile: Profile, session: Session, trace: readonly Reason[]): TestDesk {
   const event = (happening: SessionEvent) => {
     const outcome = reduce(deepFrozen(session), happening, deepFrozen(profile));
-    return deskOf(profile, outcome.session, outcome.trace);
+    const { edit, trace: told } = outcome;
+    if (!edit) return deskOf(profile, outcome.session, told);
+    // Whoever keeps the profile takes over what an event edits.
+    const edited = { type: 'profile-edited' as const, before: profile };
+    return deskOf(edit, reduce(outcome.session, edited, deepFrozen(edit)).session, told);
   };
   const placed = () => checkPlacements(session, profile);
   return {

@@ -115,10 +115,12 @@ function withSettings(
   scope: Scope,
   change: (settings: Settings) => Settings,
 ): Profile {
-  const { places, growStep, workspacesAre, emptyWorkspaces, pastLastMonitor, ...whole } =
+  const { places, growStep, workspacesAre, emptyWorkspaces, missingWorkspaces, ...others } =
     profile.tiling;
+  const { pastLastMonitor, ...whole } = others;
   if (scope.workspace === undefined && scope.monitor === undefined) {
-    const apart = { growStep, workspacesAre, emptyWorkspaces, pastLastMonitor, places };
+    const ofWorkspaces = { workspacesAre, emptyWorkspaces, missingWorkspaces };
+    const apart = { growStep, ...ofWorkspaces, pastLastMonitor, places };
     return { ...profile, tiling: { ...apart, ...change(whole) } };
   }
   const isHere = (place: Place) =>

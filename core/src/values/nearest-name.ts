@@ -37,4 +37,6 @@ export interface UnknownName {
   path: string;
   value: string;
   nearest: string | null;
+  /** What it would name; told of a workspace alone, which can be made by its name. */
+  of?: 'workspace';
 }

@@ -3,8 +3,9 @@ import { workArea, type DeskMonitor } from '@sorn/core/desk';
 import { listedWorkspaces, tilingInForce } from '@sorn/core/engine';
 import { layoutText } from './words.ts';
 import { useProfileStore, type DeskLayout } from '../state/profile-context.ts';
-import { tabEdge } from './tabs.ts';
-import { shortened, textWidth } from './text-width.ts';
+import { CELL, tabParts } from './tab-parts.ts';
+import { isEdgeFree, tabEdge } from './tabs.ts';
+import { shortened } from './text-width.ts';
 import { onSheet, type Viewport } from './viewport.ts';
 
 interface Props {
@@ -93,31 +94,31 @@ function ReservedEdges({ frame, area }: { frame: ScreenRect; area: ScreenRect })
     ));
 }
 
-const CELL = 22;
-
 function Tab({ monitor, view, deskLayout }: Props) {
   const session = useProfileStore((state) => state.session);
   const profile = useProfileStore((state) => state.profile);
   const { desk } = deskLayout;
   const frame = onSheet(view, monitor);
-  const atTop = tabEdge(monitor, desk, view) === 'top';
-  const middle = atTop ? frame.y - 14 : frame.y + frame.height + 15;
+  const edge = tabEdge(monitor, desk, view);
+  const middleAt = { top: frame.y - 14, bottom: frame.y + frame.height + 15 };
+  const middle = middleAt[edge];
   const workspaces = listedWorkspaces({ session, profile, desk }, monitor.id);
-  const shownId = session.shown[monitor.id]!;
-  const layout = layoutText(tilingInForce(profile, session, shownId, monitor.id).layout);
-  const pixels = `${monitor.width}×${monitor.height}${monitor.scale === 1 ? '' : ` @${monitor.scale}`}`;
-
-  const cellsAt = frame.x + frame.width - workspaces.length * CELL;
-  const layoutAt = cellsAt - 8;
-  const all = layoutAt - (frame.x + 15);
-  const beside = all - textWidth(layout, 'label') - 12;
-  // Where both have no room, the name counts more.
-  const hasLayout = beside >= textWidth(monitor.name, 'title');
-  const room = hasLayout ? beside : all;
-  const name = shortened(monitor.name, 'title', room);
-  const nameWidth = textWidth(name, 'title');
-  const showsPixels = room - nameWidth > textWidth(pixels, 'figure') + 10;
-
+  const shown = session.shown[monitor.id]!;
+  const parts = tabParts(frame.width, {
+    name: monitor.name,
+    layout: layoutText(tilingInForce(profile, session, shown, monitor.id).layout),
+    pixels: `${monitor.width}×${monitor.height}${monitor.scale === 1 ? '' : ` @${monitor.scale}`}`,
+    workspaces,
+    shown,
+    hasOtherEdge: edge === 'top' && isEdgeFree(monitor, desk, view, 'bottom'),
+  });
+  const hasWindows = new Set(
+    session.windows.filter((window) => window.monitor === monitor.id).map((each) => each.workspace),
+  );
+  const cellEnds = parts.cells.reduce<number[]>(
+    (ends, { width }) => [...ends, (ends.at(-1) ?? parts.cellsAt) + width],
+    [],
+  );
   return (
     <g>
       <circle
@@ -126,43 +127,51 @@ function Tab({ monitor, view, deskLayout }: Props) {
         r={4.5}
         className={`level-mark${monitor === desk.monitors[0] ? ' primary' : ''}`}
       >
-        <title>{monitor === desk.monitors[0] ? 'Primary monitor' : 'Monitor'}</title>
+        <title>{`${monitor.name}${monitor === desk.monitors[0] ? ', the primary monitor' : ''}`}</title>
       </circle>
       <text x={frame.x + 15} y={middle + 4} className="name">
-        {name}
+        {parts.name}
       </text>
-      {showsPixels && (
-        <text x={frame.x + 15 + nameWidth + 8} y={middle + 4} className="figure">
-          {pixels}
+      {parts.pixels !== '' && (
+        <text x={frame.x + parts.pixelsAt} y={middle + 4} className="figure">
+          {parts.pixels}
         </text>
       )}
-      {hasLayout && (
-        <text x={layoutAt} y={middle + 4} textAnchor="end" className="layout-name">
-          {layout}
-        </text>
-      )}
-      {workspaces.map(({ id, name: workspaceName }, i) => {
-        const filled = session.windows.some(
-          (window) => window.workspace === id && window.monitor === monitor.id,
-        );
-        const state = `${id === shownId ? ' shown' : ''}${filled ? ' filled' : ''}`;
+      <text
+        x={frame.x + parts.layoutEnd}
+        y={(parts.isLayoutApart ? middleAt.bottom : middle) + 4}
+        textAnchor="end"
+        className="layout-name"
+      >
+        {parts.layout}
+      </text>
+      {parts.cells.map(({ id, text, width }, i) => {
+        const from = frame.x + cellEnds[i]! - width;
+        const state = `${id === shown ? ' shown' : ''}${hasWindows.has(id) ? ' filled' : ''}`;
+        const name = workspaces.find((each) => each.id === id)?.name;
+        const [letter, ...rest] = text.split(' ');
         return (
-          <g key={id} data-workspace={id} data-shown={id === shownId}>
-            <title>{`Workspace ${id}${workspaceName === id ? '' : `, ${workspaceName}`}${id === shownId ? ', shown' : ''}`}</title>
+          <g key={id} {...(id !== '' && { 'data-workspace': id })} data-shown={id === shown}>
+            <title>
+              {name === undefined
+                ? 'More workspaces'
+                : `Workspace ${id}${name === id ? '' : `, ${name}`}${id === shown ? ', shown' : ''}`}
+            </title>
             <rect
-              x={cellsAt + i * CELL + 1}
+              x={from + 1}
               y={middle - 9}
-              width={CELL - 2}
+              width={width - 2}
               height={18}
               className={`workspace${state}`}
             />
-            <text
-              x={cellsAt + i * CELL + CELL / 2}
-              y={middle + 4}
-              className={`workspace-id${state}`}
-            >
-              {shortened(id, 'figure', CELL - 4) || id.slice(0, 1)}
+            <text x={from + CELL / 2} y={middle + 4} className={`workspace-id${state}`}>
+              {letter}
             </text>
+            {rest.length > 0 && (
+              <text x={from + CELL - 2} y={middle + 4} className={`workspace-name${state}`}>
+                {rest.join(' ')}
+              </text>
+            )}
           </g>
         );
       })}

@@ -29,8 +29,9 @@ export const sheetStyle: SystemStyleObject = {
     textAnchor: 'middle',
     fill: 'slate',
   },
-  '& .workspace-id.filled': { fill: 'ink' },
-  '& .workspace-id.shown': { fill: 'sheet' },
+  '& .workspace-name': { fontSize: '12px', fill: 'slate', fontStretch: '94%' },
+  '& .workspace-id.filled, & .workspace-name.filled': { fill: 'ink' },
+  '& .workspace-id.shown, & .workspace-name.shown': { fill: 'sheet' },
 
   '& .other-monitor': { fill: 'none', stroke: 'slate', strokeWidth: 1.5, strokeDasharray: '8 4' },
   '& .picture': {

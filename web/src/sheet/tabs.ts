@@ -7,18 +7,19 @@ export const TAB_HEIGHT = 28;
 
 /** The edge at which a monitor's tab stands: the upper one, unless another monitor is in its way there. */
 export function tabEdge(monitor: DeskMonitor, desk: DeskInForce, view: Viewport): 'top' | 'bottom' {
-  const monitors = [...desk.monitors, ...desk.others];
-  return isFree(monitor, monitors, view, 'top') || !isFree(monitor, monitors, view, 'bottom')
+  return isEdgeFree(monitor, desk, view, 'top') || !isEdgeFree(monitor, desk, view, 'bottom')
     ? 'top'
     : 'bottom';
 }
 
-function isFree(
+/** True where a line of text has room beside an edge of a monitor: no other monitor is there. */
+export function isEdgeFree(
   monitor: DeskMonitor,
-  monitors: readonly DeskMonitor[],
+  desk: DeskInForce,
   view: Viewport,
   edge: 'top' | 'bottom',
 ): boolean {
+  const monitors = [...desk.monitors, ...desk.others];
   const own = onSheet(view, monitor);
   const tab: Rect = {
     ...own,

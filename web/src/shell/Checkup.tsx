@@ -1,5 +1,11 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { findingText, groupedFindings, type Finding, type FindingGroup } from '@sorn/core/checkup';
+import {
+  findingText,
+  groupedFindings,
+  nameFixesFor,
+  type Finding,
+  type FindingGroup,
+} from '@sorn/core/checkup';
 import { monitorName } from '@sorn/core/desk';
 import { thingAt } from '@sorn/core/files';
 import { windowName } from '@sorn/core/engine';
@@ -7,6 +13,7 @@ import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { useFindings } from '../state/findings.ts';
 import { useProfileStore, useProfileStoreApi } from '../state/profile-context.ts';
+import { useViewPages } from '../state/view-pages.ts';
 import { useSelection } from '../state/selection.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { Panel } from '../ui/Panel.tsx';
@@ -87,6 +94,7 @@ function Line({ text, children }: { text: string; children: ReactNode }) {
 function FindingLine({ finding, onClose }: { finding: Finding; onClose: () => void }) {
   const store = useProfileStoreApi();
   const selected = useSelection.use();
+  const pages = useViewPages.use();
   const navigate = useNavigate();
   const nameOf = useNames();
   const way = (text: string, go: () => void) => (
@@ -107,6 +115,11 @@ function FindingLine({ finding, onClose }: { finding: Finding; onClose: () => vo
         way('Go to it', () =>
           store.getState().happen({ type: 'window-focused', id: finding.window }),
         )}
+      {nameFixesFor(store.getState().profile, finding).map(({ says, profile }) => (
+        <TextButton key={says} onClick={() => store.getState().edit(() => profile)}>
+          {says}
+        </TextButton>
+      ))}
       {finding.kind === 'outside' &&
         way('Bring it inside', () => store.getState().run({ command: 'bring-inside' }))}
       {'rule' in finding &&
@@ -118,9 +131,15 @@ function FindingLine({ finding, onClose }: { finding: Finding; onClose: () => vo
         way('Show it', () => {
           const [list = '', entry = ''] = thingAt(store.getState().profile, finding.path).path;
           if (list === 'rules') selected.getState().takeRule(entry);
+          if (list === 'workspaces') pages.getState().show('desk', 'workspaces');
           void navigate(VIEW_OF[list] ?? 'files');
         })}
       {'about' in finding && way('Show the keys', () => void navigate('keys'))}
+      {finding.kind === 'homed-nowhere' &&
+        way('Show the workspaces', () => {
+          pages.getState().show('desk', 'workspaces');
+          void navigate('desk');
+        })}
       {OF_DESK.includes(finding.kind) && way('Show the desk', () => void navigate('desk'))}
     </Line>
   );
@@ -140,4 +159,4 @@ const VIEW_OF: Readonly<Record<string, string>> = {
   keys: 'keys',
 };
 
-const OF_DESK: readonly Finding['kind'][] = ['overlap', 'apart', 'unreached', 'homed-nowhere'];
+const OF_DESK: readonly Finding['kind'][] = ['overlap', 'apart', 'unreached'];

@@ -24,6 +24,7 @@ import { finderStyle } from '../ui/finder-style.ts';
 import type { PanelName, PanelProps } from './panel.ts';
 import { KeyCaps } from '../ui/KeyCap.tsx';
 import { Panel } from '../ui/Panel.tsx';
+import { pickerOf, usePicker } from '../views/rehearse/picker.ts';
 import { VIEWS } from './views.ts';
 
 interface Found {
@@ -146,6 +147,7 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
   const windows = useProfileStore((state) => state.session.windows);
   const goToSetting = useGoToSetting(onPanel);
   const pages = useViewPages.use();
+  const pickers = usePicker.use();
   const lineups = useProfileStore((state) => state.session.lineups) ?? NO_LINEUPS;
   return useMemo(() => {
     const { main } = profile.keys;
@@ -153,6 +155,16 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
     const bindings = new Map(
       [...keyMap(profile)].reverse().map((each) => [JSON.stringify(each.command), each]),
     );
+    const begin = (wanted: Command) => {
+      const asks = pickerOf(wanted);
+      if (!asks) {
+        store.getState().run(wanted, [], commandText(wanted));
+        return;
+      }
+      // What it needs is typed over the desk.
+      void navigate('rehearse');
+      pickers.getState().open(asks, []);
+    };
     const command = (
       group: string,
       wanted: Command,
@@ -165,7 +177,7 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
         text,
         also,
         ...(binding && { caps: keysCaps(binding.keys, profile.keys.main) }),
-        run: () => store.getState().run(wanted, [], commandText(wanted)),
+        run: () => begin(wanted),
       };
     };
     const panel = (text: string, name: PanelName, cap: string): Found => ({
@@ -274,7 +286,7 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
       ...LAYOUT_KINDS.map((kind) =>
         command('Layouts here', { command: 'use-layout', layout: { kind } }, LAYOUTS[kind].title),
       ),
-      ...RUNNABLE.map((id) => command('Commands', { command: id })),
+      ...RUNNABLE.map((id) => command('Commands', { command: id } as Command)),
       ...PAGES.map(({ view, page, text, also }) => ({
         group: 'Pages',
         text,
@@ -313,6 +325,7 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
     lineups,
     goToSetting,
     pages,
+    pickers,
     windows,
   ]);
 }

@@ -113,6 +113,7 @@ const VIEWS: Record<string, ReactNode> = {
 /** The keys that go to a page of a view. */
 const PAGE_KEYS: Record<string, string> = {
   apps: 'p',
+  workspaces: 'w',
   layers: 'l',
   starters: 'p',
   devices: 'd',

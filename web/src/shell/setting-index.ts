@@ -16,7 +16,8 @@ export interface SettingEntry extends Place {
   also: string;
 }
 
-const DESK: Place = { view: 'desk' };
+const DESK: Place = { view: 'desk', page: 'monitors' };
+const WORKSPACES: Place = { view: 'desk', page: 'workspaces' };
 const TILING: Place = { view: 'tiling' };
 const ZONES: Place = { view: 'zones' };
 const RULES: Place = { view: 'rules', page: 'rules' };
@@ -91,13 +92,6 @@ export const SETTINGS: readonly SettingEntry[] = [
       ['The only one lit', 'Mode of this desk'],
       'single screen',
     ],
-    ['workspaces', 'Workspaces', ['Home of workspace *'], 'virtual desktops pages'],
-    [
-      'workspaces[].monitor',
-      'Home monitor of a workspace',
-      ['Home of workspace *'],
-      'pin assign screen',
-    ],
     [
       'tiling.pastLastMonitor',
       'A direction past the last monitor',
@@ -105,9 +99,44 @@ export const SETTINGS: readonly SettingEntry[] = [
       'wrap around stop edge',
     ],
   ]),
-  ...at(TEXT, [
-    ['workspaces[].id', 'Letter of a workspace', [], 'rename call key virtual desktop'],
-    ['workspaces[].name', 'Name of a workspace', [], 'rename title virtual desktop'],
+  ...at(WORKSPACES, [
+    ['workspaces', 'Workspaces', ['New workspace'], 'virtual desktops pages add create'],
+    [
+      'workspaces[].id',
+      'Letter of a workspace',
+      ['Letter of the workspace'],
+      'rename call key virtual desktop',
+    ],
+    [
+      'workspaces[].name',
+      'Name of a workspace',
+      ['Name of the workspace'],
+      'rename title virtual desktop',
+    ],
+    [
+      'workspaces[].monitor',
+      'Home monitor of a workspace',
+      ['Home of the workspace'],
+      'pin assign screen',
+    ],
+    [
+      'tiling.workspacesAre',
+      'Workspaces per monitor or joined',
+      ['Workspaces are'],
+      'independent together virtual desktops',
+    ],
+    [
+      'tiling.emptyWorkspaces',
+      'Empty workspaces',
+      ['Empty workspaces are'],
+      'keep drop remove virtual desktops',
+    ],
+    [
+      'tiling.missingWorkspaces',
+      'Missing workspaces',
+      ['Missing workspaces are'],
+      'make create digit letter virtual desktops',
+    ],
   ]),
   ...at(APPS, [
     ['apps', 'Apps', ['Name of the app'], 'programs applications software'],
@@ -270,18 +299,6 @@ export const SETTINGS: readonly SettingEntry[] = [
       'Layouts that keys go round',
       ['Layouts that keys go round'],
       'cycle next layout',
-    ],
-    [
-      'tiling.workspacesAre',
-      'Workspaces per monitor or joined',
-      ['Workspaces are'],
-      'independent together virtual desktops',
-    ],
-    [
-      'tiling.emptyWorkspaces',
-      'Empty workspaces',
-      ['Empty workspaces are'],
-      'keep drop remove virtual desktops',
     ],
     ['tiling.places', 'Settings of one place', [LAYOUT], 'per monitor per workspace override'],
   ]),
@@ -510,6 +527,10 @@ const pagesOf = (
 
 /** The pages of views that have several. */
 export const PAGES: readonly PageEntry[] = [
+  ...pagesOf('desk', 'Desk', [
+    ['monitors', 'monitors', 'screens displays'],
+    ['workspaces', 'workspaces', 'virtual desktops names letters homes order'],
+  ]),
   ...pagesOf('rules', 'Rules', [
     ['rules', 'rules', 'window matching automatic'],
     ['apps', 'apps', 'programs import desktop files start'],

@@ -275,8 +275,8 @@ describe('workspaces', () => {
     const back = away.run({ command: 'go-workspace', which: 'B' });
     expect(back.session.focus).toBe('p');
     expect(back.shapes()).toEqual(desk.shapes());
-    expect(desk.run({ command: 'go-workspace', which: 'b' }).trace[0]?.because).toBe(
-      'no workspace is called b; the nearest is B',
+    expect(desk.run({ command: 'go-workspace', which: 'bb' }).trace[0]?.because).toBe(
+      'no workspace is called bb; the nearest is B',
     );
   });
 

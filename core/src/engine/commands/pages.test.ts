@@ -49,6 +49,57 @@ describe('making and closing workspaces', () => {
   });
 });
 
+describe('a workspace that is not there', () => {
+  it('is made by going to its letter or digit, in either case, and by putting a window there', () => {
+    const gone = desk.run(go('k'));
+    expect(gone.session.shown['wide']).toBe('K');
+    expect(listed(gone)).toEqual(['B', '1', 'K']);
+    expect(because(gone.run(go('K')))).toBe('workspace K has the focus already');
+    expect(desk.run(put('7')).at('p')).toMatchObject({ workspace: '7', monitor: 'wide' });
+    // In the session alone.
+    expect(gone.profile).toBe(desk.profile);
+  });
+
+  it('is not made by a longer name, nor where that is refused', () => {
+    expect(because(desk.run(go('mail')))).toContain('no workspace is called mail');
+    const refused = withTiling({ missingWorkspaces: 'refused' });
+    expect(because(refused.run(go('K')))).toContain('no workspace is called K');
+    expect(refused.run(put('K')).session.windows).toEqual(refused.session.windows);
+  });
+
+  it('goes again when it is empty, where empty ones are dropped', () => {
+    const left = withTiling({ emptyWorkspaces: 'dropped' }).run(go('K'), go('B'));
+    expect(listed(left)).toEqual(['B']);
+  });
+});
+
+describe('naming workspaces by key', () => {
+  it('keeps one that was called by a letter or a name in the profile, at home here', () => {
+    const made = desk.run(go('S'), { command: 'new-workspace', called: 'Mail' });
+    expect(made.profile.workspaces.at(-1)).toEqual({ id: 'M', name: 'Mail', monitor: 'tall' });
+    expect(made.session.shown['tall']).toBe('M');
+    expect(made.session.workspacesMade).toBeUndefined();
+    expect(listed(made, 'tall')).toEqual(['S', 'M']);
+    const taken = made.run({ command: 'new-workspace', called: 'm' });
+    expect(because(taken)).toBe('a workspace is called M already');
+    expect(taken.profile).toBe(made.profile);
+  });
+
+  it('names the one that is shown, and keeps one that only the session had', () => {
+    const name = (text: string) => ({ command: 'rename-workspace', name: text }) as const;
+    const named = desk.run(name('Front'));
+    expect(named.profile.workspaces.find(({ id }) => id === 'B')?.name).toBe('Front');
+    expect(because(named.run(name('Front')))).toBe('workspace B is called Front already');
+    expect(named.run(name('Back')).desk.workspaces[0]?.name).toBe('Back');
+    expect(because(named.run(name(' ')))).toBe('no name was typed');
+
+    const kept = desk.run(go('9'), { command: 'open-app', app: 'shell' }, name('Notes'));
+    expect(kept.profile.workspaces.at(-1)).toEqual({ id: '9', name: 'Notes', monitor: 'wide' });
+    expect(kept.at('shell-1')).toMatchObject({ workspace: '9', shown: true });
+    expect(kept.session.workspacesMade).toBeUndefined();
+  });
+});
+
 describe('workspaces that are dropped when empty', () => {
   const dropped = withTiling({ emptyWorkspaces: 'dropped' });
 

@@ -1,9 +1,11 @@
 import type { CommandFunctions } from './command-functions.ts';
-import { deskInForce, monitorFor, workspacesOn } from '../../desk/desk.ts';
-import { type HomedWorkspace, freeNumber } from '../../desk/homes.ts';
+import { deskInForce, monitorFor, workspacesOn, type DeskInForce } from '../../desk/desk.ts';
+import type { HomedWorkspace } from '../../desk/homes.ts';
+import { withNewWorkspace, withWorkspaceName } from '../../desk/workspaces.ts';
 import type { Session } from '../../model/session.ts';
 import { nearestName } from '../../values/nearest-name.ts';
 import { ownEntry } from '../../values/own-entry.ts';
+import { isWorkspaceLetter, workspaceNameOf } from '../../values/workspace-letter.ts';
 import {
   applied,
   noop,
@@ -42,7 +44,7 @@ export function listedWorkspaces(
  */
 function meant(context: CommandContext, which: string): HomedWorkspace | string {
   const { session, desk } = context;
-  const named = desk.workspaces.find((workspace) => workspace.id === which);
+  const named = workspaceCalled(desk, which);
   if (named) return named;
   const monitor = session.focusMonitor;
   const here = listedWorkspaces(context, monitor);
@@ -66,17 +68,55 @@ function meant(context: CommandContext, which: string): HomedWorkspace | string 
   }
 }
 
-/** The context with a closed workspace open again, when it is called by its name. */
-function reopened(context: CommandContext, which: string): CommandContext {
-  const { session, profile } = context;
-  if (!session.workspacesClosed?.includes(which)) return context;
-  const open = withList(session, 'workspacesClosed', (ids) => ids.filter((id) => id !== which));
-  return { profile, session: open, desk: deskInForce(profile, open) };
+/** By its id; a letter names it in either case. */
+function workspaceCalled(desk: DeskInForce, which: string): HomedWorkspace | undefined {
+  const letter = isWorkspaceLetter(which) ? which.toUpperCase() : null;
+  return (
+    desk.workspaces.find(({ id }) => id === which) ??
+    desk.workspaces.find(({ id }) => id.toUpperCase() === letter)
+  );
+}
+
+/**
+ * The context with the workspace there: a closed one is open again when it is called by its name, and one that is called
+ * by a letter or digit which no other has is made, on the monitor with the focus.
+ */
+function withWorkspaceThere(context: CommandContext, which: string): CommandContext {
+  const { session, profile, desk } = context;
+  const there = (next: Session) => ({
+    profile,
+    session: next,
+    desk: deskInForce(profile, next),
+  });
+  if (session.workspacesClosed?.includes(which))
+    return there(withList(session, 'workspacesClosed', (ids) => ids.filter((id) => id !== which)));
+  const isMade = profile.tiling.missingWorkspaces === 'made' && isWorkspaceLetter(which);
+  if (!isMade || workspaceCalled(desk, which)) return context;
+  return there(withWorkspaceMade(context, which.toUpperCase()));
+}
+
+/** It was neither there nor closed. */
+function isNew({ session, desk }: CommandContext, { id }: HomedWorkspace): boolean {
+  return !session.workspacesClosed?.includes(id) && !desk.workspaces.some((each) => each.id === id);
+}
+
+/** The session with one more workspace on the monitor with the focus; made ones that are not gone round any more go. */
+function withWorkspaceMade(context: CommandContext, id: string): Session {
+  const { session, desk } = context;
+  const monitor = session.focusMonitor;
+  const listed = new Set(
+    desk.monitors.flatMap((each) => listedWorkspaces(context, each.id).map((one) => one.id)),
+  );
+  const kept = withNamesKept(session, desk, shownOn(session, monitor));
+  return withList(kept, 'workspacesMade', (all) => [
+    ...all.filter((made) => listed.has(made.id)),
+    { id, monitor },
+  ]);
 }
 
 /** go-workspace: shows a workspace on its monitor and goes there. */
 function goWorkspace(before: CommandContext, which: string): Outcome {
-  const context = reopened(before, which);
+  const context = withWorkspaceThere(before, which);
   const { session, desk } = context;
   const to = meant(context, which);
   if (typeof to === 'string') return noop(session, to);
@@ -87,7 +127,7 @@ function goWorkspace(before: CommandContext, which: string): Outcome {
   const shown = { ...session, ...shownNow(session, monitor, to.id) };
   return applied(withFocusOnMonitor(shown, monitor), {
     about: to.id,
-    decided: `workspace ${to.id} shown`,
+    decided: `workspace ${to.id} ${isNew(before, to) ? 'made and ' : ''}shown`,
     because: desk.joined
       ? 'all monitors are switched together'
       : `it is on ${desk.monitors.find(({ id }) => id === monitor)!.name}`,
@@ -99,7 +139,7 @@ function goWorkspace(before: CommandContext, which: string): Outcome {
  * focus stays where it is, with the window that had it before.
  */
 function putOnWorkspace(before: CommandContext, which: string, follow: boolean): Outcome {
-  const context = reopened(before, which);
+  const context = withWorkspaceThere(before, which);
   const { session, profile, desk } = context;
   const window = windowOf(session, session.focus);
   if (!window) return noop(session, 'no window has the focus');
@@ -114,31 +154,58 @@ function putOnWorkspace(before: CommandContext, which: string, follow: boolean):
     : withFocusOnMonitor(put, session.focusMonitor);
   return applied(next, {
     about: window.id,
-    decided: `on workspace ${to.id}, at the end`,
+    decided: isNew(before, to)
+      ? `on workspace ${to.id}, which is made`
+      : `on workspace ${to.id}, at the end`,
     because: follow ? 'put there by key, and followed' : 'put there by key',
   });
 }
 
-/** new-workspace: one more on the monitor with the focus, named by the next free number; goes there. */
-function newWorkspace(context: CommandContext): Outcome {
+/**
+ * new-workspace: one more on the monitor with the focus; goes there. One that a person calls by a letter or a name is
+ * in the profile from then on, at home there: its keys follow from that. Else it is called by the next free number.
+ */
+function newWorkspace(context: CommandContext, typed: string): Outcome {
   const { session, profile, desk } = context;
   const monitor = session.focusMonitor;
   const listed = new Set(
     desk.monitors.flatMap(({ id }) => listedWorkspaces(context, id).map((one) => one.id)),
   );
-  const kept = withNamesKept(session, desk, shownOn(session, monitor));
-  const pruned = withList(kept, 'workspacesMade', (all) => all.filter((m) => listed.has(m.id)));
-  const names = [...profile.workspaces, ...desk.workspaces.filter(({ id }) => listed.has(id))].map(
-    ({ id }) => id,
+  const isTyped = typed.trim() !== '';
+  const inUse = desk.workspaces.filter(({ id }) => isTyped || listed.has(id));
+  const called = workspaceNameOf(
+    typed,
+    [...profile.workspaces, ...inUse].map(({ id }) => id),
   );
-  const id = freeNumber(names);
-  const made = withList(pruned, 'workspacesMade', (all) => [...all, { id, monitor }]);
+  if (!called) return noop(session, `a workspace is called ${typed.trim().toUpperCase()} already`);
+  const { id, name } = called;
+  const made = withWorkspaceMade(context, id);
   const shown = { ...made, ...shownNow(made, monitor, id) };
-  return applied(withFocusOnMonitor(shown, monitor), {
+  const outcome = applied(withFocusOnMonitor(shown, monitor), {
     about: id,
-    decided: `workspace ${id} made and shown`,
-    because: `${id} is the next free number`,
+    decided: `workspace ${name === undefined ? id : `${id}, ${name},`} made and shown`,
+    because: isTyped ? 'it was called so' : `${id} is the next free number`,
   });
+  const edit = withNewWorkspace(profile, { ...called, monitor });
+  return isTyped ? { ...outcome, edit } : outcome;
+}
+
+/** rename-workspace: what the shown one is called beside its letter. One that only the session has is kept in the profile. */
+function renameWorkspace({ session, profile, desk }: CommandContext, typed: string): Outcome {
+  const id = shownOn(session, session.focusMonitor);
+  const name = typed.trim();
+  if (name === '') return noop(session, 'no name was typed');
+  const present = desk.workspaces.find((workspace) => workspace.id === id);
+  if (present?.name === name) return noop(session, `workspace ${id} is called ${name} already`);
+  const kept = withNewWorkspace(profile, { id, monitor: session.focusMonitor });
+  return {
+    ...applied(session, {
+      about: id,
+      decided: `workspace ${id} is called ${name}`,
+      because: 'it was called so by key',
+    }),
+    edit: withWorkspaceName(kept, id, name),
+  };
 }
 
 /** close-workspace: the present one; its windows go to the one this monitor showed before. */
@@ -156,7 +223,7 @@ function closeWorkspace(context: CommandContext): Outcome {
     (now, window) => sentTo({ ...context, session: now }, window.id, before.id),
     session,
   );
-  const isMade = session.workspacesMade?.some(({ id }) => id === closed);
+  const isMade = !profile.workspaces.some(({ id }) => id === closed);
   const closing = isMade
     ? withList(moved, 'workspacesMade', (all) => all.filter(({ id }) => id !== closed))
     : withList(moved, 'workspacesClosed', (ids) => [...ids, closed]);
@@ -197,6 +264,7 @@ export const workspaceFunctions = {
   'go-workspace': (context, { which }) => goWorkspace(context, which),
   'put-on-workspace': (context, { which, follow }) =>
     putOnWorkspace(context, which, follow ?? false),
-  'new-workspace': newWorkspace,
+  'new-workspace': (context, { called }) => newWorkspace(context, called ?? ''),
+  'rename-workspace': (context, { name }) => renameWorkspace(context, name ?? ''),
   'close-workspace': closeWorkspace,
 } satisfies Partial<CommandFunctions>;

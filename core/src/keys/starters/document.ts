@@ -36,7 +36,7 @@ function parts(id: KeyStarterId): string[] {
   const isLayout = ({ command }: KeyStarterBinding) => command.command === 'use-layout';
   const rest = all.filter((binding) => !placed.has(binding.keys));
   return [
-    'What has your name: here workspace 1, an app with the letter P, and a desk',
+    'What has your name: here a workspace, an app with the letter P, and a desk. Every digit has the keys of a workspace',
     table(rest.filter((binding) => !isLayout(binding))),
     ...regions.flatMap(({ title, bindings }) => [
       title,

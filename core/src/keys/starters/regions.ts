@@ -241,8 +241,9 @@ export const REGIONS: readonly Region[] = [
     ],
   },
   {
-    title: 'Digits and the number pad: zones by number',
+    title: 'Digits and the number pad: zones by number, and the name of the workspace',
     keys: [
+      ...row('Digit0', PLAIN, 'rename-workspace'),
       ...ZONES.map((zone): KeyFor => [`Digit${zone}`, CTRL, { command: 'place-in-zone', zone }]),
       ...onThePad(CTRL),
     ],

@@ -57,7 +57,7 @@ describe('the whole starter', () => {
   /** What each set of modifiers beside the main one means, as the starter says it. */
   const KINDS: Record<string, RegExp> = {
     // Goes somewhere, or changes how things are.
-    '': /^(focus-|switch-window|find-window|go-workspace|next-of-app|float|stay-above|everywhere|maximise|full-screen|pocket|call-back|minimise|restore-last|(next|previous|turn|reset)-layout|split-|even-out|swap-with-lead|promote|show-desktop|clear-while|close|bring-inside|new-workspace|lead-|shape|undo|redo|pause|resume|apply-rules|open-start|desk-mode|use-desk)/,
+    '': /^(focus-|switch-window|find-window|go-workspace|next-of-app|float|stay-above|everywhere|maximise|full-screen|pocket|call-back|minimise|restore-last|(next|previous|turn|reset)-layout|split-|even-out|swap-with-lead|promote|show-desktop|clear-while|close|bring-inside|(new|rename)-workspace|lead-|shape|undo|redo|pause|resume|apply-rules|open-start|desk-mode|use-desk)/,
     // The window comes along.
     Shift: /^(move-|put-on-workspace [^,]*$)/,
     // It is sized and placed; with Shift the smaller counterpart.

@@ -1,5 +1,6 @@
 import type { Profile } from '../../model/profile.ts';
 import { MAIN } from '../../values/modifiers.ts';
+import { isWorkspaceLetter } from '../../values/workspace-letter.ts';
 import type { KeyStarterBinding } from './binding.ts';
 import {
   appKeys,
@@ -15,6 +16,7 @@ const LAYOUTS_AFTER = `${MAIN}+Backslash`;
 /** The key after which a letter does what it did before a person gave it to a workspace or an app. */
 const MOVED_AFTER = `${MAIN}+Space`;
 const MOST_DESK_KEYS = 8;
+const DIGITS = [...'123456789'];
 const LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'];
 
 /** A command of the map that is not where it would be, since what a person named has its letter. */
@@ -57,6 +59,11 @@ export function wholeMap(profile: Profile): WholeMap {
     const code = codeOf(id);
     if (code !== null) for (const key of workspaceKeys(code, id)) bind(key, `workspace ${id}`);
   }
+  // Going to a digit makes the workspace where there is none.
+  for (const digit of DIGITS) {
+    if (profile.workspaces.some(({ id }) => id === digit)) continue;
+    for (const key of workspaceKeys(`Digit${digit}`, digit)) bind(key, `workspace ${digit}`);
+  }
   for (const { id, letter } of profile.apps) {
     if (letter === undefined) continue;
     for (const key of appKeys(`Key${letter}`, id)) bind(key, `app ${id}`);
@@ -75,16 +82,17 @@ export function wholeMap(profile: Profile): WholeMap {
 export const wholeStarter = (profile: Profile): KeyStarterBinding[] => wholeMap(profile).bindings;
 
 /**
- * Where a key that is taken is found: behind Main Space, on its own letter, or else on the next that is free, with
- * what is pressed beside the main modifier. Behind two Spaces where one does not do. None for keys without a letter.
+ * Where a key that is taken is found: behind Main Space, on itself, or else on the next letter that is free, with
+ * what is pressed beside the main modifier. Behind two Spaces where one does not do. None for keys other than letters
+ * and digits.
  */
 export function behindSpace(keys: string): string[] {
-  const [, more = '', letter = ''] = /^Main\+(.*\+)?Key([A-Z])$/.exec(keys) ?? [];
-  const from = LETTERS.indexOf(letter);
-  if (from < 0) return [];
-  const letters = [...LETTERS.slice(from), ...LETTERS.slice(0, from)];
+  const [, more = '', code] = /^Main\+(.*\+)?(Key[A-Z]|Digit\d)$/.exec(keys) ?? [];
+  if (code === undefined) return [];
+  const from = Math.max(0, LETTERS.indexOf(code.slice(-1)));
+  const letters = [...LETTERS.slice(from), ...LETTERS.slice(0, from)].map((each) => `Key${each}`);
   return ['', ' Space', ' Space Space'].flatMap((spaces) =>
-    letters.map((each) => `${MOVED_AFTER}${spaces} ${more}Key${each}`),
+    [...new Set([code, ...letters])].map((each) => `${MOVED_AFTER}${spaces} ${more}${each}`),
   );
 }
 
@@ -95,6 +103,6 @@ export function isBehindSpace(keys: string): boolean {
 
 /** The key of a workspace that is called by one letter or digit. */
 function codeOf(workspace: string): string | null {
-  if (/^[A-Za-z]$/.test(workspace)) return `Key${workspace.toUpperCase()}`;
-  return /^\d$/.test(workspace) ? `Digit${workspace}` : null;
+  if (!isWorkspaceLetter(workspace)) return null;
+  return /\d/.test(workspace) ? `Digit${workspace}` : `Key${workspace.toUpperCase()}`;
 }

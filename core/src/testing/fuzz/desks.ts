@@ -124,6 +124,7 @@ export const anyDesk = ids(3, 1).chain((monitors) =>
       newWindows: fc.constantFrom('end', 'lead', 'after-focused'),
       workspacesAre: fc.constantFrom('per-monitor', 'joined'),
       emptyWorkspaces: fc.constantFrom('kept', 'dropped'),
+      missingWorkspaces: fc.constantFrom('made', 'refused'),
       pastLastMonitor: fc.constantFrom('stop', 'wrap'),
     }),
     placing: fc.record({

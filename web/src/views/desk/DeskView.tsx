@@ -1,22 +1,46 @@
+import { Box } from '@chakra-ui/react';
 import { boundsOf, type Rect } from '@sorn/core/geometry';
-import { useRef, useState } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { useDeskLayout } from '../../state/profile-context.ts';
+import { useViewPage } from '../../state/view-pages.ts';
+import { Choice } from '../../ui/SettingRow.tsx';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import { AddMonitor } from './AddMonitor.tsx';
 import { ChosenFrame, Handles } from './ChosenMonitor.tsx';
 import { DeskSettings } from './DeskSettings.tsx';
 import { DeskFigures, DeskLines } from './Dimensions.tsx';
 import { FindingMarks } from './FindingMarks.tsx';
-import { Homes } from './Homes.tsx';
 import { LineUp } from './LineUp.tsx';
 import { MonitorSettings } from './MonitorSettings.tsx';
 import { Ways } from './Ways.tsx';
 import { useDeskKeys } from './desk-keys.ts';
 import { useDeskEdits } from './edits.ts';
+import { WorkspacesPage } from './WorkspacesPage.tsx';
+
+const PAGES = [
+  { value: 'monitors', text: 'Monitors' },
+  { value: 'workspaces', text: 'Workspaces' },
+] as const;
+type Page = (typeof PAGES)[number]['value'];
+
+/** What stands on the desk: its monitors, and the workspaces that they show. */
+export function DeskView() {
+  const [page, setPage] = useViewPage<Page>('desk', 'monitors');
+  const pages = (
+    <Box mb="14px">
+      <Choice label="Page" value={page} options={PAGES} onChange={(value) => setPage(value)} />
+    </Box>
+  );
+  return page === 'monitors' ? (
+    <MonitorsPage pages={pages} onOther={() => setPage('workspaces')} />
+  ) : (
+    <WorkspacesPage pages={pages} onOther={() => setPage('monitors')} />
+  );
+}
 
 /** Which monitors there are and where they stand; one of them is selected. */
-export function DeskView() {
+function MonitorsPage({ pages, onOther }: { pages: ReactNode; onOther: () => void }) {
   const deskLayout = useDeskLayout();
   const { desk, focused } = deskLayout;
   const edits = useDeskEdits(deskLayout);
@@ -33,6 +57,7 @@ export function DeskView() {
     edits,
     onChoose: setChosen,
     onAdd: () => setAdding(true),
+    onOther,
     xInput,
     topInput,
     mmInput,
@@ -44,6 +69,7 @@ export function DeskView() {
       name="Desk"
       inspector={
         <>
+          {pages}
           <DeskSettings deskLayout={deskLayout} edits={edits} />
           <MonitorSettings
             key={monitor.id}
@@ -54,7 +80,6 @@ export function DeskView() {
             topInput={topInput}
           />
           <LineUp monitor={monitor} edits={edits} mmInput={mmInput} />
-          <Homes deskLayout={deskLayout} edits={edits} />
         </>
       }
     >

@@ -25,6 +25,7 @@ export function useDeskKeys(props: {
   edits: DeskEdits;
   onChoose: (id: string) => void;
   onAdd: () => void;
+  onOther: () => void;
   xInput: RefObject<HTMLInputElement | null>;
   topInput: RefObject<HTMLInputElement | null>;
   mmInput: RefObject<HTMLInputElement | null>;
@@ -88,6 +89,7 @@ export function useDeskKeys(props: {
         if (edits.monitors.length > 1) edits.takeOff(monitor);
       },
     },
+    { keys: ['w'], label: 'workspaces', run: props.onOther },
     { keys: ['n'], label: 'one more desk', minor: true, run: edits.addDesk },
     // The frame has this key for every view; here it is what comes next.
     { keys: [], caps: ['X'], label: 'cables and desks', summary: true, run: () => undefined },

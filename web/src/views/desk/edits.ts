@@ -116,16 +116,6 @@ export function useDeskEdits({ desk }: DeskLayout) {
         .getState()
         .proposeEdit((profile) => withoutDesk(profile, id), `Delete the desk ${name}`);
     },
-    setHome(workspace: string, monitor: string) {
-      edit((profile) => ({
-        ...profile,
-        workspaces: profile.workspaces.map((each) => {
-          if (each.id !== workspace) return each;
-          const { monitor: _former, ...rest } = each;
-          return monitor === '' ? rest : { ...rest, monitor };
-        }),
-      }));
-    },
     setWrap(pastLastMonitor: Profile['tiling']['pastLastMonitor']) {
       edit((profile) => ({ ...profile, tiling: { ...profile.tiling, pastLastMonitor } }));
     },

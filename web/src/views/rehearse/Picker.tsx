@@ -10,6 +10,8 @@ const ASKS: Record<PickerKind, string> = {
   'save-lineup': 'Save these windows as',
   'recall-lineup': 'Bring the lineup',
   'forget-lineup': 'Forget the lineup',
+  'new-workspace': 'Letter or name of the new workspace',
+  'rename-workspace': 'Name of this workspace',
 };
 
 /** What is said while nothing is typed and there is nothing to choose. */
@@ -17,6 +19,7 @@ const NONE_YET: Partial<Record<PickerKind, string>> = {
   'save-lineup': 'Type a name for the windows of this workspace and their places.',
   'recall-lineup': 'No lineup is saved yet, and no windows were placed together.',
   'forget-lineup': 'No lineup is saved.',
+  'rename-workspace': 'Type what the workspace with the focus is called.',
 };
 
 /** What is found or named by typing: type some of a name, Enter takes the chosen one, Escape drops the list. */

@@ -1,13 +1,20 @@
-import { countText } from '@sorn/core/values';
+import { countText, isWorkspaceLetter, workspaceNameOf } from '@sorn/core/values';
 import { argumentAskedFor, LAST, type Command } from '@sorn/core/commands';
 import { findLaunches, findWindows, nearness, windowName } from '@sorn/core/engine';
+import { deskInForce, monitorName } from '@sorn/core/desk';
 import type { Session, UsedBy } from '@sorn/core/model';
 import { perProfile } from '../../state/per-profile.ts';
 import type { ProfileStore } from '../../state/profile-state.ts';
 
 /** A list over the sheet that narrows as a name is typed. */
 export type PickerKind =
-  'find-window' | 'launch' | 'save-lineup' | 'recall-lineup' | 'forget-lineup';
+  | 'find-window'
+  | 'launch'
+  | 'save-lineup'
+  | 'recall-lineup'
+  | 'forget-lineup'
+  | 'new-workspace'
+  | 'rename-workspace';
 
 /** The list a command opens where what it needs is to be typed; null for any other. */
 export function pickerOf(command: Command): PickerKind | null {
@@ -20,7 +27,7 @@ interface PickerState {
   caps: readonly string[];
   /** The binding that opened it, whose use is counted where something is chosen. */
   by: UsedBy | undefined;
-  open: (kind: PickerKind, caps: readonly string[], by: UsedBy) => void;
+  open: (kind: PickerKind, caps: readonly string[], by?: UsedBy) => void;
   close: () => void;
 }
 
@@ -58,6 +65,8 @@ export function choicesFor(
       command: { command: 'launch', text: id },
     }));
   }
+  if (kind === 'new-workspace' || kind === 'rename-workspace')
+    return workspaceChoices(kind, { session, profile }, typed);
   if (kind !== 'find-window') return lineupChoices(kind, session, typed);
   return findWindows(session, profile, typed).map((window) => {
     const app = appOf(window.app);
@@ -74,6 +83,47 @@ export function choicesFor(
   });
 }
 
+/** Of what is no window. */
+const PLAIN_HUE = 190;
+
+/** The one workspace that would be made, or have another name; where a letter is taken, the one that has it. */
+function workspaceChoices(
+  kind: 'new-workspace' | 'rename-workspace',
+  { session, profile }: Pick<ProfileStore, 'session' | 'profile'>,
+  typed: string,
+): Choice[] {
+  const desk = deskInForce(profile, session);
+  const monitor = session.focusMonitor;
+  const line = (letter: string, name: string, detail: string, command: Command): Choice[] => [
+    { id: 'workspace', name, detail, balloon: letter, hue: PLAIN_HUE, command },
+  ];
+  if (kind === 'rename-workspace') {
+    const name = typed.trim();
+    const letter = session.shown[monitor] ?? '';
+    return name === ''
+      ? []
+      : line(letter, name, `workspace ${letter} is called so`, { command: kind, name });
+  }
+  const called = workspaceNameOf(
+    typed,
+    [...profile.workspaces, ...desk.workspaces].map(({ id }) => id),
+  );
+  if (!called) {
+    const there = desk.workspaces.find(({ id }) => id.toUpperCase() === typed.trim().toUpperCase());
+    const which = there?.id ?? typed.trim();
+    const detail = 'is there already: goes to it';
+    return line(which, there?.name ?? which, detail, { command: 'go-workspace', which });
+  }
+  const where = `on ${monitorName(profile, monitor)}`;
+  const detail =
+    typed.trim() === '' ? `the next free number, ${where}` : `a new workspace ${where}`;
+  const keys = isWorkspaceLetter(called.id) ? `, with the keys of ${called.id}` : '';
+  return line(called.id, called.name ?? `Workspace ${called.id}`, detail + keys, {
+    command: kind,
+    called: typed,
+  });
+}
+
 /** Lineups by name, best first; to save one, what is typed is a name of its own. */
 function lineupChoices(
   kind: 'save-lineup' | 'recall-lineup' | 'forget-lineup',
@@ -87,7 +137,7 @@ function lineupChoices(
     name,
     detail,
     balloon: name.slice(0, 2).toUpperCase(),
-    hue: 190,
+    hue: PLAIN_HUE,
     command,
   });
   const saved = (session.lineups ?? [])

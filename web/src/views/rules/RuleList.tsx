@@ -1,21 +1,12 @@
 import { countText } from '@sorn/core/values';
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import {
-  closestCenter,
-  DndContext,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-} from '@dnd-kit/core';
-import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
 import type { Rule } from '@sorn/core/model';
 import { settingsWords, textOf, whenWords, withRule } from '@sorn/core/rules';
 import type { Landing } from '@sorn/core/simulate';
 import { memo, useCallback, useMemo, type ReactNode } from 'react';
 import { useScrollIntoView } from '../../ui/scroll-into-view.ts';
 import { KeyCap } from '../../ui/KeyCap.tsx';
+import { SortableList, useSortableLine } from '../../ui/sortable.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 import { useVirtualRows } from '../../ui/virtual-rows.ts';
 import { useProfileStoreApi } from '../../state/profile-context.ts';
@@ -51,12 +42,6 @@ export function RuleList(props: {
     at: ids.indexOf(selected ?? ''),
     heightOf: () => LINE_HEIGHT,
   });
-  // A press alone takes a rule into hand; only a pull moves it.
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 5 } }));
-  const onDragEnd = ({ active, over }: DragEndEvent) => {
-    const to = rules.findIndex(({ id }) => id === over?.id);
-    if (over && active.id !== over.id && to >= 0) edits.move(String(active.id), to);
-  };
   return (
     <Box as="section" aria-label="Rules" minH="0" display="flex" flexDirection="column">
       <Flex align="center" justify="space-between" pb="6px" fontSize="13px" color="slate">
@@ -79,32 +64,30 @@ export function RuleList(props: {
           <TextButton onClick={() => edits.add()}>make one of your own</TextButton>.
         </chakra.p>
       )}
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
-        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-          <chakra.ol ref={scroller} overflowY="auto" minH="0" tabIndex={-1} css={listStyle}>
-            <Room height={before} />
-            {shown.map((at) => {
-              const rule = rules[at]!;
-              return (
-                <RuleLine
-                  key={rule.id}
-                  rule={rule}
-                  at={at}
-                  count={rules.length}
-                  isPart={shown.length < rules.length}
-                  measure={measure}
-                  isSelected={rule.id === selected}
-                  matches={counts[at] ?? 0}
-                  found={(marked.get(rule.id) ?? []).join('\n')}
-                  onRule={onRule}
-                  onToggle={toggle}
-                />
-              );
-            })}
-            <Room height={after} />
-          </chakra.ol>
-        </SortableContext>
-      </DndContext>
+      <SortableList ids={ids} onMove={edits.move}>
+        <chakra.ol ref={scroller} overflowY="auto" minH="0" tabIndex={-1} css={listStyle}>
+          <Room height={before} />
+          {shown.map((at) => {
+            const rule = rules[at]!;
+            return (
+              <RuleLine
+                key={rule.id}
+                rule={rule}
+                at={at}
+                count={rules.length}
+                isPart={shown.length < rules.length}
+                measure={measure}
+                isSelected={rule.id === selected}
+                matches={counts[at] ?? 0}
+                found={(marked.get(rule.id) ?? []).join('\n')}
+                onRule={onRule}
+                onToggle={toggle}
+              />
+            );
+          })}
+          <Room height={after} />
+        </chakra.ol>
+      </SortableList>
     </Box>
   );
 }
@@ -169,9 +152,6 @@ const listStyle = {
   '& .switch[aria-checked=true]': { color: 'petrol' },
 };
 
-/** Six dots. */
-const GRIP = 'M0 1h2v2H0ZM5 1h2v2H5ZM0 6h2v2H0ZM5 6h2v2H5ZM0 11h2v2H0ZM5 11h2v2H5Z';
-
 interface LineProps {
   rule: Rule;
   at: number;
@@ -190,8 +170,7 @@ interface LineProps {
 
 function RuleLine(props: LineProps) {
   const { rule, isSelected } = props;
-  const { setNodeRef, setActivatorNodeRef, listeners, transform, transition, isDragging } =
-    useSortable({ id: rule.id });
+  const { setNodeRef, style, grip } = useSortableLine(rule.id);
   const { isPart, measure } = props;
   const place = useCallback(
     (element: HTMLElement | null) => {
@@ -209,17 +188,9 @@ function RuleLine(props: LineProps) {
       data-on={rule.on}
       aria-posinset={props.at + 1}
       aria-setsize={props.count}
-      style={{
-        transform: CSS.Transform.toString(transform),
-        transition,
-        ...(isDragging && { opacity: 0.7, zIndex: 1, position: 'relative' }),
-      }}
+      style={style}
     >
-      <span className="grip" ref={setActivatorNodeRef} {...listeners} aria-hidden>
-        <svg width={7} height={13} fill="currentColor">
-          <path d={GRIP} />
-        </svg>
-      </span>
+      {grip}
       <LineContent {...props} />
     </li>
   );

@@ -22,7 +22,6 @@ import { ReachChoice } from './ReachChoice.tsx';
 import { ShareChart } from './ShareChart.tsx';
 import { ShareFigures, ShareLines } from './ShareDimensions.tsx';
 import { TooSmallSettings } from './TooSmallSettings.tsx';
-import { WorkspaceSettings } from './WorkspaceSettings.tsx';
 import { useTilingEdits } from './edits.ts';
 import { useTilingKeys } from './tiling-keys.ts';
 
@@ -77,7 +76,6 @@ export function TilingView() {
           <NewWindowSettings edits={edits} />
           <TooSmallSettings edits={edits} />
           <CycleSettings edits={edits} />
-          <WorkspaceSettings />
         </>
       }
     >

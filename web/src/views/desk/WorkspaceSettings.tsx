@@ -1,17 +1,26 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { EMPTY_WORKSPACES, WORKSPACES_ARE, type Profile } from '@sorn/core/model';
+import {
+  EMPTY_WORKSPACES,
+  MISSING_WORKSPACES,
+  WORKSPACES_ARE,
+  type Profile,
+} from '@sorn/core/model';
 import { Section } from '../../ui/Section.tsx';
 import { Choice } from '../../ui/SettingRow.tsx';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 
-/** Whether monitors have workspaces of their own, and what becomes of empty ones. For the whole profile. */
+const MISSING_WORDS = { made: 'makes it', refused: 'does nothing' } as const;
+
+/** What holds for all workspaces of the profile. */
 export function WorkspaceSettings() {
-  const { workspacesAre, emptyWorkspaces } = useProfileStore((state) => state.profile.tiling);
+  const { workspacesAre, emptyWorkspaces, missingWorkspaces } = useProfileStore(
+    (state) => state.profile.tiling,
+  );
   const store = useProfileStoreApi();
   const set = (patch: Partial<Profile['tiling']>) =>
     store.getState().edit((profile) => ({ ...profile, tiling: { ...profile.tiling, ...patch } }));
   return (
-    <Section title="Workspaces" note="for everything">
+    <Section title="All workspaces">
       <Flex direction="column" gap="6px">
         <Choice
           label="Workspaces are"
@@ -29,6 +38,15 @@ export function WorkspaceSettings() {
           value={emptyWorkspaces}
           options={EMPTY_WORKSPACES.map((value) => ({ value, text: `${value} when empty` }))}
           onChange={(value) => set({ emptyWorkspaces: value })}
+        />
+        <chakra.p fontSize="13px" mt="4px">
+          Going to a letter or digit that no workspace has
+        </chakra.p>
+        <Choice
+          label="Missing workspaces are"
+          value={missingWorkspaces}
+          options={MISSING_WORKSPACES.map((value) => ({ value, text: MISSING_WORDS[value] }))}
+          onChange={(value) => set({ missingWorkspaces: value })}
         />
       </Flex>
     </Section>

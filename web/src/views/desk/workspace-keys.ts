@@ -1,0 +1,70 @@
+import type { RefObject } from 'react';
+import { flushSync } from 'react-dom';
+import { focusFigure, useInspector } from '../../ui/inspector.ts';
+import { usePageKeys } from '../../ui/page-keys.ts';
+import type { WorkspaceEdits, WorkspaceRow } from './workspace-edits.ts';
+
+/** The keys of the page of workspaces. */
+export function useWorkspaceKeys(props: {
+  rows: readonly WorkspaceRow[];
+  row: WorkspaceRow | null;
+  edits: WorkspaceEdits;
+  newInput: RefObject<HTMLInputElement | null>;
+  nameInput: RefObject<HTMLInputElement | null>;
+  letterInput: RefObject<HTMLInputElement | null>;
+  homeSelect: RefObject<HTMLSelectElement | null>;
+  layoutSelect: RefObject<HTMLSelectElement | null>;
+  onChoose: (id: string) => void;
+  onOther: () => void;
+}) {
+  const { rows, row, edits } = props;
+  const goTo = (by: 1 | -1) => {
+    const next = rows[(row ? rows.indexOf(row) : 0) + by];
+    if (next) props.onChoose(next.id);
+  };
+  const focusSelect = (select: RefObject<HTMLSelectElement | null>) => {
+    flushSync(() => useInspector.getState().show());
+    select.current?.focus();
+  };
+  const onRow = (run: (there: WorkspaceRow) => void) => () => {
+    if (row) run(row);
+  };
+  usePageKeys('Workspaces', [
+    { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'select', run: () => goTo(-1) },
+    { keys: ['ArrowDown'], label: 'select the next one', minor: true, run: () => goTo(1) },
+    {
+      keys: ['ArrowUp'],
+      alt: true,
+      caps: ['Alt', '↑ ↓'],
+      label: 'move',
+      run: onRow((there) => edits.moveBy(there, -1)),
+    },
+    {
+      keys: ['ArrowDown'],
+      alt: true,
+      caps: ['Alt', '↓'],
+      label: 'move it down',
+      minor: true,
+      run: onRow((there) => edits.moveBy(there, 1)),
+    },
+    { keys: ['n'], label: 'new', run: () => props.newInput.current?.focus() },
+    { keys: ['Enter'], label: 'name', run: () => focusFigure(props.nameInput) },
+    { keys: ['l'], label: 'letter', run: () => focusFigure(props.letterInput) },
+    { keys: ['h'], label: 'home', run: () => focusSelect(props.homeSelect) },
+    { keys: ['k'], label: 'layout', run: () => focusSelect(props.layoutSelect) },
+    { keys: ['s'], label: 'show it', run: onRow(edits.show) },
+    {
+      keys: ['Delete', 'Backspace'],
+      caps: ['Delete'],
+      label: 'remove',
+      run: onRow(edits.remove),
+    },
+    {
+      keys: ['o'],
+      label: 'keep one that was made by key',
+      minor: true,
+      run: onRow(edits.keep),
+    },
+    { keys: ['w'], label: 'monitors', run: props.onOther },
+  ]);
+}
