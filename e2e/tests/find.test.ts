@@ -117,3 +117,44 @@ describe('a monitor as people buy it', () => {
     expect(await findings.innerText()).not.toContain('27 inch');
   });
 });
+
+describe('what is found', () => {
+  it('is explained before it is done: what it would do now, or why nothing', async () => {
+    await open.page.keyboard.press('Control+k');
+    await open.page.getByRole('combobox', { name: 'Find anything' }).waitFor();
+    await open.page.keyboard.type('swap-with-lead');
+    const explained = open.page.locator('[data-explained]');
+    // The lead of the demo has the focus.
+    await poll(() => explained.innerText()).toContain('nothing to do');
+    const before = await drawnWindows(open.page);
+    await open.page.keyboard.press('Control+a');
+    await open.page.keyboard.type('float');
+    await poll(() => explained.innerText()).toContain('floating');
+    expect(await drawnWindows(open.page)).toEqual(before);
+  });
+
+  it('gets keys from there: they are pressed next, and do it', async () => {
+    await open.page.keyboard.press('Control+k');
+    await open.page.getByRole('combobox', { name: 'Find anything' }).waitFor();
+    await open.page.keyboard.type('left third');
+    await open.page.locator('[data-explained]').waitFor();
+    await open.page.keyboard.press('Control+Enter');
+    await open.page.getByRole('main', { name: 'Keys' }).waitFor();
+    await open.page.getByText(/^Keys for place-at/).waitFor();
+    await open.page.keyboard.press('Meta+F11');
+    await open.page.getByText('place-at left 1/3 · yours').first().waitFor();
+  });
+
+  it('may be an action of another view, which is done there', async () => {
+    expect(await find('new virtual desktop')).toBe('new-workspace');
+    // It asks over the desk.
+    const asked = open.page.getByRole('combobox', { name: 'Letter or name of the new workspace' });
+    await asked.waitFor();
+    await open.page.keyboard.press('Escape');
+    await poll(() => asked.count()).toBe(0);
+    expect(await find('Name the workspace')).toBe('Name the workspace');
+    await poll(focused).toBe('Name of the workspace');
+    expect(await find('heat map')).toBe('Show commands, use or reach on the keyboard');
+    await open.page.getByRole('radio', { name: /use/i, checked: true }).first().waitFor();
+  });
+});

@@ -1,8 +1,8 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box, chakra, Flex } from '@chakra-ui/react';
 import { bindingId } from '@sorn/core/checkup';
-import { commandText, LAST, RUNNABLE, type Command } from '@sorn/core/commands';
+import { argumentAskedFor, commandText, LAST, RUNNABLE, type Command } from '@sorn/core/commands';
 import { monitorName } from '@sorn/core/desk';
-import { nearness, windowName } from '@sorn/core/engine';
+import { nearness, reduce, windowName } from '@sorn/core/engine';
 import { bindingText, keyMap } from '@sorn/core/keys';
 import { knownWindows, textOf, whenWords, withMonitorNames } from '@sorn/core/rules';
 import { LAYOUTS } from '@sorn/core/tiling';
@@ -18,6 +18,8 @@ import { focusControl } from '../ui/focus-control.ts';
 import { useInspector } from '../ui/inspector.ts';
 import { useTextGoal } from '../state/text-goal.ts';
 import { useViewPages } from '../state/view-pages.ts';
+import { ACTIONS } from './action-index.ts';
+import { useGoToAction } from './go-to-action.ts';
 import { namedPlaces, wordsOf } from './command-words.ts';
 import { PAGES, presentValue, SETTINGS, type SettingEntry } from './setting-index.ts';
 import { finderStyle } from '../ui/finder-style.ts';
@@ -35,6 +37,8 @@ interface Found {
   /** What it is set to. */
   value?: string;
   caps?: readonly string[];
+  /** What it gives, where it is a command: it can be explained, and get keys. */
+  command?: Command;
   run: () => void;
 }
 
@@ -56,8 +60,23 @@ function Everything({ onClose, onPanel }: Omit<PanelProps, 'isOpen'>) {
   const [typed, setTyped] = useState('');
   const listed = useMemo(() => best(all, typed), [all, typed]);
   const groups = [...new Set(listed.map(({ group }) => group))];
+  const [at, setAt] = useState('');
+  const selected = listed.find((found) => valueOf(found) === at.trim());
+  const bind = useBinding();
   return (
-    <Finder label="Find anything" loop shouldFilter={false}>
+    <Finder
+      label="Find anything"
+      loop
+      shouldFilter={false}
+      value={at}
+      onValueChange={setAt}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter' || !event.ctrlKey || !selected?.command) return;
+        event.preventDefault();
+        onClose();
+        bind(selected.command);
+      }}
+    >
       <chakra.div css={finderStyle}>
         <Finder.Input
           value={typed}
@@ -72,10 +91,11 @@ function Everything({ onClose, onPanel }: Omit<PanelProps, 'isOpen'>) {
             <Finder.Group key={group} heading={group}>
               {listed
                 .filter((found) => found.group === group)
-                .map(({ text, value, caps, run }) => (
+                .map((found) => ({ ...found, id: valueOf(found) }))
+                .map(({ id, text, value, caps, run }) => (
                   <Finder.Item
-                    key={text}
-                    value={`${text} ${group}`}
+                    key={id}
+                    value={id}
                     onSelect={() => {
                       onClose();
                       run();
@@ -94,7 +114,61 @@ function Everything({ onClose, onPanel }: Omit<PanelProps, 'isOpen'>) {
           ))}
         </Finder.List>
       </Box>
+      <Explanation found={selected} />
     </Finder>
+  );
+}
+
+/** What an entry is told apart by. */
+function valueOf({ text, group }: Found): string {
+  return `${text} ${group}`.trim();
+}
+
+/** Goes where keys are recorded for a command. */
+function useBinding(): (command: Command) => void {
+  const navigate = useNavigate();
+  const selections = useSelection.use();
+  const pages = useViewPages.use();
+  return useCallback(
+    (command) => {
+      selections.getState().bind(command);
+      pages.getState().show('keys', 'map');
+      void navigate('keys');
+    },
+    [navigate, selections, pages],
+  );
+}
+
+/** What the selected command would do now and why, and what can be done with it. */
+function Explanation({ found }: { found: Found | undefined }) {
+  const profile = useProfileStore((state) => state.profile);
+  const session = useProfileStore((state) => state.session);
+  const command = found?.command;
+  const says = useMemo(() => {
+    if (!command) return null;
+    if (argumentAskedFor(command) !== null) return 'Asks for what it needs, over the desk.';
+    const { trace } = reduce(session, { type: 'command', command }, profile);
+    const [first] = trace;
+    return first ? `Now: ${first.decided}; ${first.because}.` : 'Now: done without a word.';
+  }, [command, session, profile]);
+  if (says === null) return null;
+  return (
+    <Flex
+      mt="8px"
+      pt="6px"
+      borderTop="1px solid"
+      borderColor="hairline"
+      fontSize="12px"
+      color="slate"
+      gap="10px"
+      align="center"
+    >
+      <chakra.span role="status" flex="1" minW="0" data-explained>
+        {says}
+      </chakra.span>
+      <KeyCaps caps={['Enter']} /> do it
+      <KeyCaps caps={['Ctrl', 'Enter']} /> give it keys
+    </Flex>
   );
 }
 
@@ -143,14 +217,18 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
   const navigate = useNavigate();
   const { goTo, setMode } = useDeskChange();
   const { focused } = useDeskLayout();
+  const inForce = focused.tiling;
   const board = focused.zoned?.board ?? focused.boards.fitting[0];
   const windows = useProfileStore((state) => state.session.windows);
   const goToSetting = useGoToSetting(onPanel);
+  const goToAction = useGoToAction();
   const pages = useViewPages.use();
   const pickers = usePicker.use();
   const lineups = useProfileStore((state) => state.session.lineups) ?? NO_LINEUPS;
   return useMemo(() => {
     const { main } = profile.keys;
+    // What holds where the focus is, set there or by default: that is what the fields show.
+    const present = { ...profile, tiling: { ...profile.tiling, ...inForce } };
     // Of several bindings of a command the first is told.
     const bindings = new Map(
       [...keyMap(profile)].reverse().map((each) => [JSON.stringify(each.command), each]),
@@ -176,6 +254,7 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
         group,
         text,
         also,
+        command: wanted,
         ...(binding && { caps: keysCaps(binding.keys, profile.keys.main) }),
         run: () => begin(wanted),
       };
@@ -300,8 +379,15 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
         group: 'Settings',
         text: setting.text,
         also: `${setting.also} ${setting.path}`,
-        value: presentValue(profile, setting.path),
+        value: presentValue(present, setting.path),
         run: () => goToSetting(setting),
+      })),
+      ...ACTIONS.map((action) => ({
+        group: 'Actions',
+        text: action.text,
+        also: action.also,
+        caps: action.caps,
+        run: () => goToAction(action),
       })),
       // Last: who types the name of something wants it done before its key.
       ...keyMap(profile).map((binding) => ({
@@ -323,6 +409,8 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
     setMode,
     board,
     lineups,
+    inForce,
+    goToAction,
     goToSetting,
     pages,
     pickers,

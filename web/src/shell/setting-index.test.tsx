@@ -62,6 +62,15 @@ it('a value is told as a person has it', () => {
     'on',
     'lead, rows',
   ]);
+  const sides = { top: 6, right: 6, bottom: 6, left: 6 };
+  const apart = {
+    tiling: { layout: { kind: 'lead' }, gaps: { inner: { x: 4, y: 8 }, outer: sides } },
+  };
+  expect(
+    ['tiling.gaps.inner', 'tiling.gaps.outer', 'tiling.layout'].map((path) =>
+      presentValue(apart, path),
+    ),
+  ).toEqual(['4, 8', '6', 'lead']);
   expect(['tiling.gaps', 'tiling.growStep', 'rules[].name'].map(valueAt)).toEqual(['', '', '']);
 });
 

@@ -576,5 +576,11 @@ export function presentValue(profile: unknown, path: string): string {
   if (value === true || value === false) return value ? 'on' : 'off';
   if (Array.isArray(value))
     return value.every((each) => typeof each !== 'object') ? value.join(', ') : '';
+  if (typeof value === 'object' && value !== null) {
+    // Edges and axes, as one figure where they are alike; a layout by its kind.
+    const parts = Object.values(value);
+    if (parts.every((part) => typeof part === 'number')) return [...new Set(parts)].join(', ');
+    return 'kind' in value ? String(value.kind) : '';
+  }
   return typeof value === 'string' || typeof value === 'number' ? String(value) : '';
 }

@@ -1,3 +1,4 @@
+import type { KeyCommand } from '@sorn/core/commands';
 import { perProfile } from './per-profile.ts';
 
 /** What is selected across views: Rehearse can make a rule that the Rules view goes on with. */
@@ -5,13 +6,18 @@ interface Selection {
   rule: string | null;
   /** A binding, by its id in the map. */
   binding: string | null;
+  /** A command that keys are to be recorded for, as soon as the Keys view is there. */
+  toBind: KeyCommand | null;
   takeRule: (id: string) => void;
   takeBinding: (id: string) => void;
+  bind: (command: KeyCommand | null) => void;
 }
 
 export const useSelection = perProfile<Selection>((set) => ({
   rule: null,
   binding: null,
+  toBind: null,
   takeRule: (rule) => set({ rule }),
   takeBinding: (binding) => set({ binding }),
+  bind: (toBind) => set({ toBind }),
 }));

@@ -1,9 +1,18 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { bindingId, checkKeys } from '@sorn/core/checkup';
+import { commandText, type KeyCommand } from '@sorn/core/commands';
 import { keyboardOf, FIXED_LAYERS, keyMap, modifierSets, type KeyFace } from '@sorn/core/keys';
 import { BASE, type Profile } from '@sorn/core/model';
 import { inOrder, type Modifier } from '@sorn/core/values';
-import { useCallback, useMemo, useRef, useState, type ReactNode } from 'react';
+import {
+  useCallback,
+  useEffect,
+  useEffectEvent,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
 import { Paper } from '../../ui/Paper.tsx';
@@ -104,6 +113,17 @@ export function MapPage({ pages }: { pages: ReactNode }) {
   };
   const edits = useKeyEdits(binding, show);
   const quickFix = useCallback((next: Profile) => store.getState().edit(() => next), [store]);
+
+  const toBind = useSelection(({ toBind: command }) => command);
+  const selections = useSelection.use();
+  const recordFor = useEffectEvent((command: KeyCommand) =>
+    edits.recordFor(command, commandText(command), layerNow),
+  );
+  useEffect(() => {
+    if (!toBind) return;
+    selections.getState().bind(null);
+    recordFor(toBind);
+  }, [toBind, selections]);
 
   useMapKeys({
     edits,
