@@ -9,6 +9,8 @@ import {
   EMPTY_RULE,
   ruleDuplicated,
   ruleMoved,
+  ruleOfAppInZone,
+  withAppInZone,
   withNewRule,
   withoutRule,
   withRule,
@@ -131,5 +133,36 @@ describe('a rule from a window', () => {
     });
     const { session, profile, desk } = testDesk(OFFICE, { windows: [] });
     expect(ruleFromWindow({ session, profile, desk }, 'none')).toBeNull();
+  });
+});
+
+describe('an app that is always in a zone', () => {
+  const where = { workspace: 'B' };
+
+  it('is there by a rule before all others, in one zone, and no longer by the same again', () => {
+    const left = withAppInZone(base, 'shell', 'Left', where);
+    expect(order(left)).toBe('shell-zone a b c');
+    expect(ruleOfAppInZone(left, 'shell', 'Left', where)?.then).toEqual({
+      workspace: 'B',
+      zone: 'Left',
+    });
+    const right = withAppInZone(left, 'shell', 'Right', where);
+    expect(right.rules.map(({ then }) => then.zone)).toEqual([
+      'Right',
+      'left',
+      undefined,
+      undefined,
+    ]);
+    expect(withAppInZone(right, 'shell', 'Right', where).rules).toEqual(base.rules);
+  });
+
+  it('leaves rules that say more of the app', () => {
+    const left = withAppInZone(base, 'shell', 'Left', where);
+    const more = withRule(left, 'shell-zone', (rule) => ({
+      ...rule,
+      then: { ...rule.then, focus: false },
+    }));
+    const right = withAppInZone(more, 'shell', 'Right', where);
+    expect(right.rules).toHaveLength(more.rules.length + 1);
   });
 });

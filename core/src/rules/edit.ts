@@ -1,3 +1,4 @@
+import isEqual from 'fast-deep-equal';
 import type { Profile } from '../model/profile.ts';
 import type { Rule, RuleSettings } from '../model/rule.ts';
 
@@ -76,4 +77,44 @@ function freeId({ rules }: Profile, wished: string): string {
   let number = 1;
   while (isTaken(number === 1 ? base : `${base}-${number}`)) number++;
   return number === 1 ? base : `${base}-${number}`;
+}
+
+/** Where an app is always in a zone: a workspace, or a monitor where the profile names no workspaces. */
+type Where = Pick<RuleSettings, 'workspace' | 'monitor'>;
+
+/** The rule that has an app always in a zone there, and says nothing else; null where there is none. */
+export function ruleOfAppInZone(
+  { rules }: Profile,
+  app: string,
+  zone: string,
+  where: Where,
+): Rule | null {
+  return (
+    rules.find(({ when, then }) => isOnlyAbout(when, app) && isEqual(then, { ...where, zone })) ??
+    null
+  );
+}
+
+function isOnlyAbout({ all, any, none }: Rule['when'], app: string): boolean {
+  return isEqual(all, [{ of: 'app', is: app }]) && any.length === 0 && none.length === 0;
+}
+
+/**
+ * A profile in which an app is always in a zone there, and in no other, by a rule before all others; without that rule
+ * where there is one.
+ */
+export function withAppInZone(profile: Profile, app: string, zone: string, where: Where): Profile {
+  const there = ruleOfAppInZone(profile, app, zone, where);
+  if (there) return withoutRule(profile, there.id).profile;
+  const others = profile.rules.filter(
+    ({ when, then }) => !(isOnlyAbout(when, app) && isEqual(then, { ...where, zone: then.zone })),
+  );
+  const name = profile.apps.find(({ id }) => id === app)?.name ?? app;
+  const rule = {
+    ...EMPTY_RULE,
+    name: `${name} in ${zone}`,
+    when: { ...NO_CONDITIONS, all: [{ of: 'app', is: app } as const] },
+    then: { ...where, zone },
+  };
+  return withNewRule({ ...profile, rules: others }, rule, null, `${app}-zone`).profile;
 }

@@ -3,6 +3,8 @@ export {
   EMPTY_RULE,
   ruleDuplicated,
   ruleMoved,
+  ruleOfAppInZone,
+  withAppInZone,
   withNewRule,
   withRule,
   withSetting,

@@ -85,7 +85,16 @@ export const ACTIONS: readonly ActionEntry[] = [
     ['G O', 'gaps', 'Type the inner gap', 'spacing between windows'],
     ['O', 'outer gap', 'Type the outer gap', 'spacing margin screen edge'],
     ['A', 'none when alone', 'No gaps for a window alone', 'smart single only'],
+    ['E', 'type lead share', 'Type the share of the lead', 'percent ratio main size'],
     ['L', 'next layout', 'Next layout here', 'cycle change arrangement'],
+    ['Shift L', 'the layout before', 'The layout before here', 'previous cycle arrangement'],
+    ['J', 'where new windows join', 'Where new windows join', 'insert end lead after focused'],
+    [
+      'V',
+      'what gives way',
+      'What gives way when windows are too small',
+      'minimum size squeeze float stack',
+    ],
     ['T', 'turn', 'Turn the layout', 'rotate side orientation'],
     [
       'N',
@@ -108,6 +117,7 @@ export const ACTIONS: readonly ActionEntry[] = [
   ...of('zones', undefined, 'Zones', [
     ['B', 'add', 'Add a zone board', 'new create grid'],
     ['N', 'new', 'Add a zone', 'new create area'],
+    ['A', 'app always here', 'An app always in the zone', 'rule assign pin mail browser'],
     ['S', 'split', 'Split the zone', 'divide across side by side'],
     ['D', 'split it down', 'Split the zone down', 'divide above below'],
     ['M', 'merge with the next zone', 'Merge the zone with the next', 'join combine'],

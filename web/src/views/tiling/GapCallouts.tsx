@@ -5,7 +5,8 @@ import { Figure } from '../../ui/Figure.tsx';
 import type { Viewport } from '../../sheet/viewport.ts';
 import type { TilingEdits } from './edits.ts';
 
-const RADIUS = 13;
+/** So small that it stays clear of the marks and texts of the windows beside. */
+const RADIUS = 8;
 /** From the middle of the circle to the nearer end of the figure's box. */
 const LEADER = { x: 46, y: 30 };
 

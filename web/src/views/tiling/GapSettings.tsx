@@ -1,13 +1,17 @@
-import { chakra } from '@chakra-ui/react';
+import { chakra, Flex } from '@chakra-ui/react';
 import { readLength, type LengthScale } from '@sorn/core/values';
 import type { RefObject } from 'react';
 import { Figure } from '../../ui/Figure.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { SettingRow, SettingSlider } from '../../ui/SettingRow.tsx';
-import { innerGapText, outerGapText } from '../../sheet/words.ts';
 import type { TilingEdits } from './edits.ts';
 
 const SLIDER_MOST = 60;
+const EDGES = ['top', 'right', 'bottom', 'left'] as const;
+const AXES = [
+  { axis: 'x', name: 'across' },
+  { axis: 'y', name: 'down' },
+] as const;
 
 /** Inner and outer gap, and whether a lone window has any. */
 export function GapSettings(props: {
@@ -25,7 +29,11 @@ export function GapSettings(props: {
         label="Inner"
         cap="G"
         value={gaps.inner.x}
-        differs={gaps.inner.x === gaps.inner.y ? null : `x, y: ${innerGapText(gaps)}`}
+        sides={AXES.map(({ axis, name }) => ({
+          name,
+          value: gaps.inner[axis],
+          onChange: (value) => edits.setGap('inner', { ...gaps.inner, [axis]: value }),
+        }))}
         origin={edits.originOf('inner')}
         onSetBack={edits.setBack('inner')}
         scale={props.scale}
@@ -36,11 +44,11 @@ export function GapSettings(props: {
         label="Outer"
         cap="O"
         value={gaps.outer.top}
-        differs={
-          /^\d+(\.\d+)?$/.test(outerGapText(gaps))
-            ? null
-            : `top, right, bottom, left: ${outerGapText(gaps)}`
-        }
+        sides={EDGES.map((edge) => ({
+          name: edge,
+          value: gaps.outer[edge],
+          onChange: (value) => edits.setGap('outer', { ...gaps.outer, [edge]: value }),
+        }))}
         origin={edits.originOf('outer')}
         onSetBack={edits.setBack('outer')}
         scale={props.scale}
@@ -81,8 +89,8 @@ function Gap(props: {
   label: string;
   cap: string;
   value: number;
-  /** The figures where the sides differ; an edit makes them alike. */
-  differs: string | null;
+  /** The same side by side; an edit of the one figure above makes them alike. */
+  sides: readonly { name: string; value: number; onChange: (value: number) => void }[];
   origin: string;
   onSetBack: (() => void) | undefined;
   scale: LengthScale;
@@ -111,11 +119,6 @@ function Gap(props: {
           onChange={onChange}
         />
       </SettingRow>
-      {props.differs !== null && (
-        <chakra.p fontSize="12px" color="slate">
-          {props.differs}
-        </chakra.p>
-      )}
       <SettingSlider
         label={`${label} gap`}
         value={value}
@@ -124,6 +127,26 @@ function Gap(props: {
         step={1}
         onChange={onChange}
       />
+      <Flex justify="space-between" mb="8px">
+        {props.sides.map(({ name, value: side, onChange: onSide }) => (
+          <Flex key={name} align="center" gap="5px" fontSize="12px" color="slate">
+            {name}
+            <chakra.span color="ink">
+              <Figure
+                label={`${label} gap, ${name}`}
+                value={side}
+                least={0}
+                most={10_000}
+                step={1}
+                decimals={2}
+                room={3}
+                read={(typed) => readLength(typed, props.scale)}
+                onChange={onSide}
+              />
+            </chakra.span>
+          </Flex>
+        ))}
+      </Flex>
     </>
   );
 }

@@ -2,13 +2,11 @@ import { chakra } from '@chakra-ui/react';
 import type { Measures, MissedShare } from '@sorn/core/engine';
 import { zoneBoardName, definitionOfLayout } from '@sorn/core/tiling';
 import {
-  parametersOf,
   percentsText,
   readLength,
   readShare,
   readWeights,
   shareText,
-  type LayoutField,
   type LengthScale,
   type Parameter,
   type ParameterKind,
@@ -21,13 +19,15 @@ import { ChoiceSetting, SettingRow, SettingSlider } from '../../ui/SettingRow.ts
 import { TextField } from '../../ui/TextField.tsx';
 import { useProfileStore } from '../../state/profile-context.ts';
 import type { TilingEdits } from './edits.ts';
+import { mainParameter, shownParameters, type ParameterField } from './shown-parameters.ts';
 
 interface RowProps {
   edits: TilingEdits;
   measures: Measures;
   scale: LengthScale;
-  weightsInput?: Ref<HTMLInputElement>;
-  field: Exclude<LayoutField, 'kind'>;
+  /** Of the figure that a key goes to; the first one of the layout has it. */
+  mainInput?: Ref<HTMLInputElement>;
+  field: ParameterField;
   parameter: Parameter;
   value: unknown;
   caps?: readonly string[];
@@ -35,25 +35,27 @@ interface RowProps {
 
 /** The parameters of the layout in force, each with its keys, where it comes from, and a way back. */
 export function LayoutParameters(
-  props: Pick<RowProps, 'edits' | 'measures' | 'scale' | 'weightsInput'>,
+  props: Pick<RowProps, 'edits' | 'measures' | 'scale' | 'mainInput'>,
 ) {
+  const { mainInput, ...others } = props;
   const { edits } = props;
   const { layout } = edits.tiling;
   const { form, turn } = definitionOfLayout(layout);
   const turned = turn && 'field' in turn ? turn.field : null;
-  const shown = Object.entries(parametersOf(layout.kind))
-    .map(([name, parameter]) => ({ field: name as RowProps['field'], parameter }))
-    .filter(({ field }) => !form.hides?.[field]?.(layout))
-    .sort((a, b) => rankOf(a.parameter) - rankOf(b.parameter));
+  const shown = shownParameters(layout);
+  const main = mainParameter(layout);
   return (
     <Section title={form.title} {...(form.note !== undefined && { note: form.note })}>
       {shown.map(({ field, parameter }) => {
         const Row = ROWS[parameter.of];
-        const caps = field === turned ? ['T'] : CAPS[parameter.of];
+        const isMain = parameter === main;
+        const own = field === turned ? ['T'] : CAPS[parameter.of];
+        const caps = isMain ? [...(own ?? []), 'E'] : own;
         return (
           <Row
             key={field}
-            {...props}
+            {...others}
+            {...(isMain && mainInput && { mainInput })}
             field={field}
             parameter={parameter}
             value={(layout as Record<string, unknown>)[field]}
@@ -70,12 +72,9 @@ export function LayoutParameters(
   );
 }
 
-/** What has keys of its own comes first. */
-const rankOf = ({ of }: Parameter) => (of === 'share' ? 0 : of === 'count' ? 1 : 2);
 const CAPS: Partial<Record<ParameterKind, readonly string[]>> = {
   share: ['[', ']'],
   count: [';', "'"],
-  weights: ['E'],
 };
 
 /** How a parameter of each kind is set. */
@@ -142,6 +141,7 @@ function FigureRow(
         {...(decimals !== undefined && { decimals })}
         {...(unit !== undefined && { unit })}
         {...(read && { read })}
+        {...(props.mainInput && { inputRef: props.mainInput })}
         onChange={(figure) => edits.setLayout(field, props.isWhole ? Math.round(figure) : figure)}
       />
     </Row>
@@ -243,7 +243,7 @@ function WeightsRow(props: RowProps) {
             value={weights.join(' ')}
             placeholder="all alike"
             isFigure
-            {...(props.weightsInput && { inputRef: props.weightsInput })}
+            {...(props.mainInput && { inputRef: props.mainInput })}
             faultOf={(text) => {
               const reading = text === '' ? null : readWeights(text, MOST_WEIGHTS);
               return reading && 'expected' in reading ? reading.expected : null;

@@ -14,6 +14,7 @@ export function NewWindowSettings({ edits }: { edits: TilingEdits }) {
       <ChoiceSetting
         label="They join"
         name="New windows join"
+        caps={['J']}
         origin={edits.originOf('newWindows')}
         onSetBack={edits.setBack('newWindows')}
         value={edits.tiling.newWindows}

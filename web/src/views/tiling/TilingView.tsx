@@ -33,7 +33,7 @@ export function TilingView() {
   const innerGap = useRef<HTMLInputElement>(null);
   const outerGap = useRef<HTMLInputElement>(null);
   const countInput = useRef<HTMLInputElement>(null);
-  const weightsInput = useRef<HTMLInputElement>(null);
+  const mainInput = useRef<HTMLInputElement>(null);
   const [count, setCount] = useState<number | null>(null);
   const session = useProfileStore((state) => state.session);
   const lever = useMemo(() => leverOf(session, deskLayout.focused), [session, deskLayout.focused]);
@@ -45,7 +45,7 @@ export function TilingView() {
     innerGap,
     outerGap,
     countInput,
-    weightsInput,
+    mainInput,
     reach,
     setReach,
   });
@@ -65,12 +65,7 @@ export function TilingView() {
             countInput={countInput}
           />
           <ReachChoice deskLayout={deskLayout} reach={reach} onReach={setReach} />
-          <LayoutParameters
-            edits={edits}
-            measures={measures}
-            scale={scale}
-            weightsInput={weightsInput}
-          />
+          <LayoutParameters edits={edits} measures={measures} scale={scale} mainInput={mainInput} />
           <ShareChart deskLayout={deskLayout} edits={edits} lever={lever} />
           <GapSettings edits={edits} scale={scale} innerGap={innerGap} outerGap={outerGap} />
           <NewWindowSettings edits={edits} />

@@ -18,6 +18,7 @@ export function TooSmallSettings({ edits }: { edits: TilingEdits }) {
       <ChoiceSetting
         label="What gives way"
         name="When too small"
+        caps={['V']}
         origin={edits.originOf('whenTooSmall')}
         onSetBack={edits.setBack('whenTooSmall')}
         value={whenTooSmall}

@@ -1,11 +1,19 @@
 import { listedWorkspaces } from '@sorn/core/engine';
 import { definitionOfLayout, LAYOUTS, REACHES, type Reach } from '@sorn/core/tiling';
-import { DIRECTIONS, LAYOUT_KINDS, parametersOf, type LayoutField } from '@sorn/core/values';
+import {
+  DIRECTIONS,
+  LAYOUT_KINDS,
+  NEW_WINDOWS,
+  parametersOf,
+  type LayoutField,
+} from '@sorn/core/values';
+import { TOO_SMALL } from '@sorn/core/model';
 import type { RefObject } from 'react';
 import { focusFigure } from '../../ui/inspector.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { useProfileStoreApi, type DeskLayout } from '../../state/profile-context.ts';
 import type { TilingEdits } from './edits.ts';
+import { mainParameter } from './shown-parameters.ts';
 
 const ARROWS = { left: 'ArrowLeft', right: 'ArrowRight', up: 'ArrowUp', down: 'ArrowDown' };
 
@@ -20,7 +28,7 @@ export function useTilingKeys(props: {
   innerGap: RefObject<HTMLInputElement | null>;
   outerGap: RefObject<HTMLInputElement | null>;
   countInput: RefObject<HTMLInputElement | null>;
-  weightsInput: RefObject<HTMLInputElement | null>;
+  mainInput: RefObject<HTMLInputElement | null>;
   reach: Reach;
   setReach: (reach: Reach) => void;
   /** Shows the table of places, or puts it away. */
@@ -28,7 +36,8 @@ export function useTilingKeys(props: {
 }): void {
   const { deskLayout, edits, reach } = props;
   const store = useProfileStoreApi();
-  const { layout, gaps } = edits.tiling;
+  const { layout, gaps, newWindows, whenTooSmall } = edits.tiling;
+  const main = mainParameter(layout);
   const can = LAYOUTS[layout.kind].can;
   const { workspace, monitor } = deskLayout.focused;
 
@@ -81,14 +90,29 @@ export function useTilingKeys(props: {
           { keys: ["'"], label: 'lead count up', minor: true, run: () => count(1) },
         ]
       : []),
-    ...('weights' in layout
-      ? [{ keys: ['e'], label: 'weights', run: () => focusFigure(props.weightsInput) }]
+    ...(main
+      ? [
+          {
+            keys: ['e'],
+            label: `type ${main.name.toLowerCase()}`,
+            run: () => focusFigure(props.mainInput),
+          },
+        ]
       : []),
     ...(definitionOfLayout(layout).turn ? [{ keys: ['t'], label: 'turn', run: turn }] : []),
     {
       keys: ['l'],
+      shift: false,
       label: 'next layout',
       run: () => edits.setKind(after(LAYOUT_KINDS, layout.kind)),
+    },
+    {
+      keys: ['l'],
+      shift: true,
+      caps: ['Shift', 'L'],
+      label: 'the layout before',
+      minor: true,
+      run: () => edits.setKind(after([...LAYOUT_KINDS].reverse(), layout.kind)),
     },
     {
       keys: ['n'],
@@ -103,6 +127,18 @@ export function useTilingKeys(props: {
       label: 'none when alone',
       minor: true,
       run: () => edits.setGap('dropWhenAlone', !gaps.dropWhenAlone),
+    },
+    {
+      keys: ['j'],
+      label: 'where new windows join',
+      minor: true,
+      run: () => edits.setPlain('newWindows', after(NEW_WINDOWS, newWindows)),
+    },
+    {
+      keys: ['v'],
+      label: 'what gives way',
+      minor: true,
+      run: () => edits.setPlain('whenTooSmall', after(TOO_SMALL, whenTooSmall)),
     },
     {
       keys: ['s'],

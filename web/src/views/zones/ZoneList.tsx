@@ -6,6 +6,7 @@ import { ListLine } from '../../ui/ListLine.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { SettingRow } from '../../ui/SettingRow.tsx';
 import { TextField } from '../../ui/TextField.tsx';
+import { AppsInZone } from './AppsInZone.tsx';
 import type { ZoneEdits } from './edits.ts';
 
 const span = ([first, last]: readonly [number, number]) =>
@@ -17,6 +18,7 @@ export function ZoneList(props: {
   zone: string;
   edits: ZoneEdits;
   onZone: (name: string) => void;
+  onApp: () => void;
   nameInput: RefObject<HTMLInputElement | null>;
 }) {
   const { board, zone, edits, onZone, nameInput } = props;
@@ -41,6 +43,7 @@ export function ZoneList(props: {
           onChange={edits.rename}
         />
       </SettingRow>
+      <AppsInZone zone={zone} edits={edits} onAdd={props.onApp} />
       <chakra.ol maxHeight="190px" overflowY="auto" mt="4px" aria-label="Zones in their order">
         {board.zones.map(({ name, columns, rows }, i) => (
           <ListLine

@@ -14,6 +14,7 @@ import { MonitorZoneBoards } from './MonitorZoneBoards.tsx';
 import { PlacingSettings } from './PlacingSettings.tsx';
 import { StarterZoneBoards } from './StarterZoneBoards.tsx';
 import { TrackFigures, TrackLines } from './TrackFigures.tsx';
+import { ChooseApp } from './AppsInZone.tsx';
 import { ZoneList } from './ZoneList.tsx';
 import { useZoneEdits } from './edits.ts';
 import { useZoneKeys } from './zone-keys.ts';
@@ -28,6 +29,7 @@ export function ZonesView() {
   const [boardId, setBoard] = useState<string | null>(null);
   const [zoneName, setZone] = useState<string | null>(null);
   const [isAdding, setAdding] = useState(false);
+  const [isChoosing, setChoosing] = useState(false);
   const monitor = desk.monitors.find(({ id }) => id === monitorId) ?? focused.monitor;
   const workspace = session.shown[monitor.id]!;
   const fits = zoneBoardFits(profile, desk, monitor);
@@ -41,7 +43,15 @@ export function ZonesView() {
     board?.zones.find(({ name }) => name === zoneName)?.name ?? board?.zones[0]?.name ?? null;
   const area = snapArea({ session, profile, desk }, workspace, monitor.id);
   const drawn = board && drawZoneBoard(board, area);
-  const edits = useZoneEdits({ board, zone, drawn, onBoard: setBoard, onZone: setZone });
+  const edits = useZoneEdits({
+    board,
+    zone,
+    workspace,
+    monitor: monitor.id,
+    drawn,
+    onBoard: setBoard,
+    onZone: setZone,
+  });
   const nameInput = useRef<HTMLInputElement>(null);
   const weightInput = useRef<HTMLInputElement>(null);
   const hasTab = (view: Viewport) => tabEdge(monitor, desk, view) === 'top';
@@ -63,6 +73,7 @@ export function ZonesView() {
       setBoard(null);
     },
     onAdd: () => setAdding(true),
+    onApp: () => setChoosing(true),
   });
 
   return (
@@ -83,6 +94,7 @@ export function ZonesView() {
               zone={zone}
               edits={edits}
               onZone={setZone}
+              onApp={() => setChoosing(true)}
               nameInput={nameInput}
             />
           )}
@@ -121,6 +133,14 @@ export function ZonesView() {
           )
         }
       />
+      {zone !== null && (
+        <ChooseApp
+          isOpen={isChoosing}
+          onClose={() => setChoosing(false)}
+          zone={zone}
+          edits={edits}
+        />
+      )}
       <StarterZoneBoards
         isOpen={isAdding}
         monitor={monitor}

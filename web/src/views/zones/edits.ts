@@ -24,7 +24,8 @@ import {
   freeZoneName,
   type DrawnZoneBoard,
 } from '@sorn/core/zones';
-import { useProfileStoreApi } from '../../state/profile-context.ts';
+import { withAppInZone } from '@sorn/core/rules';
+import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 
 /** What the Zones view changes, on the board and the selected zone. */
 export type ZoneEdits = ReturnType<typeof useZoneEdits>;
@@ -42,6 +43,9 @@ const EMPTY: ZoneBoard = {
 export function useZoneEdits(props: {
   board: ZoneBoard | null;
   zone: string | null;
+  /** The workspace that is shown there, and its monitor. */
+  workspace: string;
+  monitor: string;
   drawn: DrawnZoneBoard | null;
   onBoard: (id: string) => void;
   onZone: (name: string) => void;
@@ -65,7 +69,19 @@ export function useZoneEdits(props: {
     return added.id;
   }
 
+  const where = useProfileStore(({ profile }) => profile.workspaces).some(
+    ({ id }) => id === props.workspace,
+  )
+    ? { workspace: props.workspace }
+    : { monitor: props.monitor };
+
   return {
+    /** Where a rule for a zone holds. */
+    where,
+    /** Has an app always in the zone, by a rule, or no longer. */
+    toggleApp(app: string) {
+      if (zone !== null) edit((profile) => withAppInZone(profile, app, zone, where));
+    },
     move: (direction: Direction) =>
       onZone((there, name) => zoneMoved(there, name, direction), 'move zone'),
     stretch: (direction: Direction) =>

@@ -31,6 +31,7 @@ export function useZoneKeys(props: {
   onZone: (name: string) => void;
   onMonitor: (id: string) => void;
   onAdd: () => void;
+  onApp: () => void;
 }) {
   const { edits, board, zone, monitor, boards } = props;
   const useHere = useZoneBoardHere(monitor.id);
@@ -132,6 +133,13 @@ export function useZoneKeys(props: {
       },
     },
     { keys: ['b'], label: 'add', run: props.onAdd },
+    {
+      keys: ['a'],
+      label: 'app always here',
+      run: () => {
+        if (zone !== null) props.onApp();
+      },
+    },
     {
       keys: ['g'],
       shift: false,
