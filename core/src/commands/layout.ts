@@ -12,6 +12,11 @@ export const layoutCommands = {
   'previous-layout': define({ said: {}, ...dividing }),
   'turn-layout': define({ said: {}, ...dividing }),
   'reset-layout': define({ said: {}, ...dividing }),
+  'inner-gap-more': define({ said: {}, ...dividing, inverse: 'inner-gap-less' }),
+  'inner-gap-less': define({ said: {}, ...dividing, inverse: 'inner-gap-more' }),
+  'outer-gap-more': define({ said: {}, ...dividing, inverse: 'outer-gap-less' }),
+  'outer-gap-less': define({ said: {}, ...dividing, inverse: 'outer-gap-more' }),
+  'gaps-off': define({ said: {}, ...dividing }),
   'use-layout': define({
     said: { layout: layout() },
     ...dividing,

@@ -13,6 +13,7 @@ import { singleTiles } from '../tiling/layouts/single.ts';
 import {
   levelsFor,
   resolveGaps,
+  withGapsByKey,
   resolveLayout,
   resolvePlain,
   type AdjustedByKind,
@@ -47,7 +48,7 @@ interface Decided {
   levels: readonly Level[];
   gaps: ReturnType<typeof resolveGaps>;
   plain: ReturnType<typeof resolvePlain>;
-  last: Pick<Arrangement, 'layout' | 'adjusted'> & { tiling: TilingInForce | null };
+  last: Pick<Arrangement, 'layout' | 'adjusted' | 'gaps'> & { tiling: TilingInForce | null };
 }
 
 const decisions = new WeakMap<Profile, Map<string, Decided>>();
@@ -77,13 +78,19 @@ export function tilingInForce(
   monitor: string,
 ): TilingInForce {
   const arrangement = arrangementOf(session, workspace, monitor);
-  const { layout, adjusted } = arrangement;
+  const { layout, adjusted, gaps } = arrangement;
   const decided = decidedOf(profile, workspace, monitor);
   const { last } = decided;
   // Most steps change the order of windows at most: what was decided of the tiling still holds.
-  if (last.tiling && last.layout === layout && last.adjusted === adjusted) return last.tiling;
+  const isSame = last.layout === layout && last.adjusted === adjusted && last.gaps === gaps;
+  if (last.tiling && isSame) return last.tiling;
   const tiling = decidedTiling(decided, arrangement);
-  decided.last = { ...(layout && { layout }), ...(adjusted && { adjusted }), tiling };
+  decided.last = {
+    ...(layout && { layout }),
+    ...(adjusted && { adjusted }),
+    ...(gaps && { gaps }),
+    tiling,
+  };
   return tiling;
 }
 
@@ -93,16 +100,23 @@ function decidedTiling({ levels, gaps, plain }: Decided, arrangement: Arrangemen
     : levels;
   const { layout, from: layoutFrom } = resolveLayout(chosen, parametersOf(arrangement));
   const { whenTooSmall, newWindows, cycle } = plain;
+  const { gaps: byKey } = arrangement;
   let from: TilingInForce['from'] | null = null;
   return {
     layout,
-    gaps: gaps.gaps,
+    gaps: byKey ? withGapsByKey(gaps.gaps, byKey) : gaps.gaps,
     whenTooSmall,
     newWindows,
     cycle,
     // Asked for by people alone, who look at one workspace.
     get from() {
-      return (from ??= { ...layoutFrom(), ...gaps.from, ...plain.from });
+      return (from ??= {
+        ...layoutFrom(),
+        ...gaps.from,
+        ...plain.from,
+        ...((byKey?.off ?? byKey?.inner !== undefined) && { inner: 'session' }),
+        ...((byKey?.off ?? byKey?.outer !== undefined) && { outer: 'session' }),
+      });
     },
   };
 }

@@ -1,8 +1,9 @@
 import isEqual from 'fast-deep-equal';
 import { deskInForce } from '../desk/desk.ts';
 import type { Profile } from '../model/profile.ts';
-import type { Session } from '../model/session.ts';
-import { levelsFor, resolveLayout } from '../tiling/settings.ts';
+import { without } from '../model/object-fields.ts';
+import type { Arrangement, Session } from '../model/session.ts';
+import { levelsFor, resolveGaps, resolveLayout, type Level } from '../tiling/settings.ts';
 import { arrange } from './arrange.ts';
 import { parametersOf } from '../values/layout.ts';
 import { onWorkspacesEdited } from './workspace-edit.ts';
@@ -26,10 +27,16 @@ export function onProfileEdited({ session, profile }: CommandContext, before: Pr
       : onZoneBoardsEdited(session, before.boards, profile.boards);
   if (before.workspaces !== profile.workspaces)
     next = onWorkspacesEdited(next, before.workspaces, profile.workspaces);
-  for (const [key, arrangement] of Object.entries(next.arrangements)) {
+  for (const [key, present] of Object.entries(next.arrangements)) {
     const [workspace = '', monitor = ''] = key.split('/');
-    const was = resolveLayout(levelsFor(before, workspace, monitor)).layout;
-    const is = resolveLayout(levelsFor(profile, workspace, monitor)).layout;
+    const [levelsBefore, levels] = [before, profile].map((each) =>
+      levelsFor(each, workspace, monitor),
+    ) as [Level[], Level[]];
+    const arrangement = withGapsAfter(present, levelsBefore, levels);
+    if (arrangement !== present)
+      next = { ...next, arrangements: { ...next.arrangements, [key]: arrangement } };
+    const was = resolveLayout(levelsBefore).layout;
+    const is = resolveLayout(levels).layout;
     if (isEqual(was, is)) continue;
     let kept = arrangement;
     if (was.kind !== is.kind) {
@@ -66,6 +73,21 @@ export function onProfileEdited({ session, profile }: CommandContext, before: Pr
     next = openSession({ ...withNamesKept(next, former.desk), windows }, profile).session;
   }
   return applied(next);
+}
+
+/** What keys made of the gaps gives way where those very gaps were edited. */
+function withGapsAfter(
+  arrangement: Arrangement,
+  before: readonly Level[],
+  after: readonly Level[],
+): Arrangement {
+  if (!arrangement.gaps) return arrangement;
+  const [was, is] = [resolveGaps(before).gaps, resolveGaps(after).gaps];
+  const edited = (['inner', 'outer'] as const).filter((which) => !isEqual(was[which], is[which]));
+  if (edited.length === 0) return arrangement;
+  const { gaps, ...rest } = arrangement;
+  const kept = without(gaps, [...edited, 'off']);
+  return { ...rest, ...(Object.keys(kept).length > 0 && { gaps: kept }) };
 }
 
 function valueOf(layout: object, field: string): unknown {

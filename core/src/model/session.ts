@@ -1,6 +1,7 @@
 import { AXES } from '../values/layout-parameters.ts';
 import { z } from 'zod';
 import {
+  between,
   fields,
   flagField,
   idField,
@@ -139,6 +140,14 @@ function isOneTree(splits: readonly { children: readonly (string | number)[] }[]
   );
 }
 
+/** What keys made of the gaps: added to every side of those that are set, in logical pixels, or all off for now. */
+const gapsByKeySchema = fields({
+  inner: between(-10_000, 10_000, 'logical pixels').exactOptional(),
+  outer: between(-10_000, 10_000, 'logical pixels').exactOptional(),
+  off: z.literal(true, { error: 'true' }).exactOptional(),
+});
+export type GapsByKey = z.output<typeof gapsByKeySchema>;
+
 /** How a workspace is arranged on a monitor. */
 const arrangementSchema = fields({
   /** Windows in their order, tiled or not. A pocketed one keeps its place while it is called back elsewhere. */
@@ -161,6 +170,7 @@ const arrangementSchema = fields({
   layout: layoutSchema.exactOptional(),
   /** Adjustments, by kind of layout. */
   adjusted: adjustedByKind.exactOptional(),
+  gaps: gapsByKeySchema.exactOptional(),
 });
 export type Arrangement = z.output<typeof arrangementSchema>;
 

@@ -1,4 +1,5 @@
 import type { Edges } from '../geometry/rect.ts';
+import type { GapsByKey } from '../model/session.ts';
 import type { Place, Profile, Tiling, TooSmall } from '../model/profile.ts';
 import {
   LAYOUT_KINDS,
@@ -143,6 +144,25 @@ export function resolveGaps(levels: readonly Level[]): { gaps: Gaps; from: Tilin
       dropWhenAlone: alone.value as boolean,
     },
     from: { inner: inner.from, outer: outer.from, dropWhenAlone: alone.from },
+  };
+}
+
+/** The widest that keys make a gap, in logical pixels. */
+export const MOST_GAP = 500;
+
+/** The gaps with what keys added to each of their sides, from 0 to 500, or to what is set where that is more. */
+export function withGapsByKey(gaps: Gaps, { inner = 0, outer = 0, off }: GapsByKey): Gaps {
+  const added = (set: number, by: number) =>
+    off ? 0 : Math.min(Math.max(MOST_GAP, set), Math.max(0, set + by));
+  return {
+    ...gaps,
+    inner: { x: added(gaps.inner.x, inner), y: added(gaps.inner.y, inner) },
+    outer: {
+      top: added(gaps.outer.top, outer),
+      right: added(gaps.outer.right, outer),
+      bottom: added(gaps.outer.bottom, outer),
+      left: added(gaps.outer.left, outer),
+    },
   };
 }
 

@@ -42,8 +42,8 @@ export function useLayout(context: CommandContext, layout: LayoutSetting): Outco
 function resetLayout(context: CommandContext): Outcome {
   const { session, profile } = context;
   const { workspace, monitor } = focusedArrangement(session);
-  const { layout, adjusted, hand, divides } = arrangementOf(session, workspace, monitor);
-  if (!layout && !adjusted && hand === undefined && !divides) {
+  const { layout, adjusted, hand, divides, gaps } = arrangementOf(session, workspace, monitor);
+  if (!layout && !adjusted && hand === undefined && !divides && !gaps) {
     return noop(session, 'the layout here is as set');
   }
   const before = arrange(context, workspace, monitor);

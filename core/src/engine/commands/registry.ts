@@ -8,6 +8,7 @@ import { focusFunctions } from './focus.ts';
 import { nudgeFunctions } from './nudge.ts';
 import { growFunctions } from './grow.ts';
 import { bringInsideFunctions } from './bring-inside.ts';
+import { gapFunctions } from './gaps.ts';
 import { layoutFunctions } from './layout.ts';
 import { liftFunctions } from './lift.ts';
 import { lineupFunctions } from './lineups.ts';
@@ -45,6 +46,7 @@ export const COMMAND_FUNCTIONS: CommandFunctions = {
   ...sizeFunctions,
   ...pocketFunctions,
   ...layoutFunctions,
+  ...gapFunctions,
   ...windowFunctions,
   ...desktopFunctions,
   ...bringInsideFunctions,

@@ -197,6 +197,9 @@ export const REGIONS: readonly Region[] = [
     keys: [
       ...row('BracketLeft BracketRight', PLAIN, 'lead-share-less lead-share-more'),
       ...row('Semicolon Quote', PLAIN, 'lead-count-less lead-count-more'),
+      ...row('BracketLeft BracketRight', CTRL_SHIFT, 'inner-gap-less inner-gap-more'),
+      ...row('Semicolon Quote', CTRL_SHIFT, 'outer-gap-less outer-gap-more'),
+      ...row('Backslash', CTRL_SHIFT, 'gaps-off'),
       ...row('Minus Equal', CTRL, 'smaller bigger'),
       ...row('Enter', PLAIN, 'shape'),
     ],

@@ -62,7 +62,7 @@ describe('the whole starter', () => {
     Shift: /^(move-|put-on-workspace [^,]*$)/,
     // It is sized and placed; with Shift the smaller counterpart.
     Ctrl: /^(grow-|place-|put-back|centre|smaller|bigger|fill-rest|widen-|corner-pick|pick-board|offer-places|(save|recall|forget)-lineup)/,
-    'Ctrl+Shift': /^(shrink-|nudge-)/,
+    'Ctrl+Shift': /^(shrink-|nudge-|(inner|outer)-gap-|gaps-off)/,
     // Farther: monitors and apps; with Shift the window comes along, with Ctrl more than a window comes.
     Alt: /^(go-monitor|call-app|launch)/,
     'Alt+Shift': /^(put-on-monitor|put-on-workspace .*, follow$)/,
@@ -92,6 +92,8 @@ describe('the whole starter', () => {
       ['minimise', 'restore-last'],
       ['new-workspace', 'close-workspace'],
       ['lead-share-less', 'lead-share-more'],
+      ['inner-gap-less', 'inner-gap-more'],
+      ['outer-gap-less', 'outer-gap-more'],
       ['lead-count-less', 'lead-count-more'],
       ['smaller', 'bigger'],
       ['undo', 'redo'],
