@@ -175,13 +175,14 @@ export function withArrangement(
 
 /** The arrangement without a window that leaves it for good. */
 export function withoutWindow(arrangement: Arrangement, id: string): Arrangement {
-  const { order, hand, divides, inZones, ...rest } = arrangement;
+  const { order, hand, divides, inZones, leadBefore, ...rest } = arrangement;
   const tree = hand === undefined ? undefined : withoutLeaf(hand, id);
   return {
     ...rest,
     order: order.filter((other) => other !== id),
     ...(tree !== undefined && { hand: tree }),
     ...(divides && divides.window !== id && { divides }),
+    ...(leadBefore !== undefined && leadBefore !== id && { leadBefore }),
     ...(inZones && { inZones: withoutSeat(inZones, id) }),
   };
 }

@@ -162,6 +162,8 @@ const arrangementSchema = fields({
       error: 'zones by board and window',
     })
     .exactOptional(),
+  /** The window that swap-with-lead took the place of: from the lead, it takes it back. */
+  leadBefore: idField.exactOptional(),
   /** How the next window that opens divides this one. */
   divides: fields({ window: idField, axis: oneOf(AXES) }).exactOptional(),
   /** All windows float for the time being. */

@@ -43,6 +43,18 @@ describe('moving windows', () => {
     expect(desk.run('promote').trace[0]?.because).toBe('p is the lead already');
   });
 
+  it('swaps with the lead and back, any number of times', () => {
+    const last = desk.run('focus-previous');
+    const swapped = last.run('swap-with-lead');
+    const back = swapped.run('swap-with-lead');
+    expect(order(back)).toEqual(order(last));
+    expect(back.trace[0]).toMatchObject({ decided: 'p is the lead again' });
+    expect(order(back.run('swap-with-lead'))).toEqual(order(swapped));
+    // The one that was the lead is gone: there is nothing to give back.
+    const alone = swapped.event({ type: 'window-closed', id: 'p' });
+    expect(alone.run('swap-with-lead').trace[0]?.because).toBe('s is the lead already');
+  });
+
   it('leaves floating windows at their place in the order', () => {
     const floating = desk.run('focus-next', 'float', 'focus-next', 'swap-with-lead');
     expect(order(floating)).toEqual(['s', 'b', 'p']);

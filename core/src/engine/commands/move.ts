@@ -185,8 +185,42 @@ function moveInOrder(context: CommandContext, step: 1 | -1): Outcome {
   );
 }
 
+/** swap-with-lead: the focused window and the lead exchange places; from the lead, the one that was it before gets it. */
 function swapWithLead(context: CommandContext): Outcome {
-  return toLead(context, (tiled, at) => exchanged(tiled, at, 0));
+  const { session } = context;
+  const swapped = focusedTiled(context);
+  if (!('window' in swapped)) return swapped;
+  const { window, tiled } = swapped;
+  const { workspace, monitor } = window;
+  const { leadBefore } = arrangementOf(session, workspace, monitor);
+  const isLead = tiled[0] === window.id;
+  const back = isLead && leadBefore !== undefined ? tiled.indexOf(leadBefore) : -1;
+  const outcome =
+    back > 0
+      ? leadGivenBack(context, window, tiled[back]!)
+      : toLead(context, (all, at) => exchanged(all, at, 0));
+  if (outcome.session === session) return outcome;
+  const before = tiled[0]!;
+  const next = withArrangement(outcome.session, workspace, monitor, (there) => ({
+    ...there,
+    leadBefore: before,
+  }));
+  return { ...outcome, session: next };
+}
+
+function leadGivenBack(context: CommandContext, window: SessionWindow, to: string): Outcome {
+  const { session, profile } = context;
+  const { layout } = tilingInForce(profile, session, window.workspace, window.monitor);
+  if (!LAYOUTS[layout.kind].can.lead) {
+    return noop(session, `${LAYOUTS[layout.kind].title} has no lead`);
+  }
+  const swap = (all: string[], at: number) => exchanged(all, at, all.indexOf(to));
+  const lead = windowName(profile, existingWindow(session, to));
+  return applied(reorder(context, window, swap), {
+    about: window.id,
+    decided: `${lead} is the lead again`,
+    because: 'it was before; the two exchange places',
+  });
 }
 
 function promote(context: CommandContext): Outcome {
