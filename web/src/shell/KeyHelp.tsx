@@ -1,45 +1,95 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
+import { useState, type KeyboardEvent } from 'react';
 import { KeyCaps } from '../ui/KeyCap.tsx';
-import { capsOf } from '../ui/KeyStrip.tsx';
 import { useKeyRegister } from '../ui/page-keys.ts';
 import { Panel } from '../ui/Panel.tsx';
+import { keyList, type KeyListGroup } from './key-list.ts';
 
-const TITLES: Record<string, string> = {
-  frame: 'Everywhere',
-  sheet: 'The sheet',
-  'sheet-keys': 'While the sheet has the keyboard',
+/** Every key that works now, and a field that narrows the list. */
+export function KeyHelp({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
+  return (
+    <Panel title="Keys of this view" isOpen={isOpen} onClose={onClose} width="760px">
+      <Keys />
+    </Panel>
+  );
+}
+
+/** Pixels that a key scrolls the list, whose field has the keyboard. */
+const SCROLLS: Record<string, number> = {
+  ArrowUp: -60,
+  ArrowDown: 60,
+  PageUp: -400,
+  PageDown: 400,
 };
 
-/** Every key of this view. */
-export function KeyHelp({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
+function scroll(event: KeyboardEvent<HTMLInputElement>) {
+  const by = SCROLLS[event.key];
+  if (by === undefined) return;
+  event.preventDefault();
+  event.currentTarget.closest('[data-part=body]')?.scrollBy({ top: by });
+}
+
+function Keys() {
   const groups = useKeyRegister((register) => register.groups);
-  const order = (name: string) => ['sheet-keys', 'sheet', 'frame'].indexOf(name);
-  const sorted = [...groups].sort(([a], [b]) => order(a) - order(b));
+  const [typed, setTyped] = useState('');
+  const listed = keyList(groups, typed);
   return (
-    <Panel title="Keys of this view" isOpen={isOpen} onClose={onClose} width="760px" isRead>
+    <>
+      <chakra.input
+        aria-label="Narrow the keys"
+        placeholder="Type a word or a key"
+        autoComplete="off"
+        width="100%"
+        mb="14px"
+        pb="4px"
+        fontSize="15px"
+        bg="transparent"
+        borderBottom="1px solid"
+        borderColor="slate"
+        outline="none"
+        _focusVisible={{ borderColor: 'vermilion', boxShadow: '0 1px 0 currentColor' }}
+        value={typed}
+        onChange={(event) => setTyped(event.target.value)}
+        onKeyDown={scroll}
+      />
+      {listed.length === 0 && (
+        <chakra.p fontSize="13px" color="slate">
+          No key here answers to {typed}. Find anything (Ctrl K) knows those of other views.
+        </chakra.p>
+      )}
       <Box columnCount={2} columnGap="32px">
-        {sorted.map(([name, keys]) => (
-          <Box key={name} mb="16px">
-            <chakra.h3
-              fontSize="12px"
-              fontWeight={650}
-              borderBottom="1px solid"
-              borderColor="ink"
-              mb="4px"
-            >
-              {TITLES[name] ?? name}
-            </chakra.h3>
-            {keys
-              .filter(({ summary }) => !summary)
-              .map((key, i) => (
-                <Flex key={i} justify="space-between" py="3px" gap="12px" breakInside="avoid">
-                  <chakra.span fontSize="13px">{key.label}</chakra.span>
-                  <KeyCaps caps={capsOf(key)} />
-                </Flex>
-              ))}
-          </Box>
+        {listed.map((group) => (
+          <Group key={`${group.of} ${group.title}`} group={group} />
         ))}
       </Box>
-    </Panel>
+    </>
+  );
+}
+
+function Group({ group }: { group: KeyListGroup }) {
+  return (
+    <Box mb="16px">
+      <Flex
+        borderBottom="1px solid"
+        borderColor="ink"
+        mb="4px"
+        gap="8px"
+        align="baseline"
+        breakAfter="avoid"
+      >
+        <chakra.h3 fontSize="12px" fontWeight={650} whiteSpace="nowrap">
+          {group.title}
+        </chakra.h3>
+        <chakra.span fontSize="12px" color="slate" truncate>
+          {group.of}
+        </chakra.span>
+      </Flex>
+      {group.keys.map(({ label, caps }, i) => (
+        <Flex key={i} justify="space-between" py="3px" gap="12px" breakInside="avoid">
+          <chakra.span fontSize="13px">{label}</chakra.span>
+          <KeyCaps caps={caps} />
+        </Flex>
+      ))}
+    </Box>
   );
 }

@@ -14,6 +14,8 @@ export interface PageKey {
   label: string;
   /** Left out of the strip along the bottom; the list of all keys has it. */
   minor?: boolean;
+  /** The part of its group in the list of all keys. */
+  part?: string;
   /** Left out of the list of all keys, which has its parts one by one. */
   summary?: boolean;
   run: (event: KeyboardEvent) => void;

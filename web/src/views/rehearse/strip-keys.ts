@@ -1,5 +1,5 @@
-import type { CommandId } from '@sorn/core/commands';
-import { bindingText, keyMap } from '@sorn/core/keys';
+import { definitionOf, TASK_TITLES, type CommandId } from '@sorn/core/commands';
+import { bindingText, keyMap, type KeyBinding } from '@sorn/core/keys';
 import { BASE, type Profile, pickingOf, interactionOf } from '@sorn/core/model';
 import { DIRECTIONS, keyName, keysCaps } from '@sorn/core/values';
 import { usePageKeys, type PageKey } from '../../ui/page-keys.ts';
@@ -72,9 +72,18 @@ export function useStripKeys(profile: Profile): void {
               ]
             : [...inShort(profile, isPaused).map(([caps, label]) => shown(caps, label, summary))]),
     ...keyMap(profile).map((binding) =>
-      shown(keysCaps(binding.keys, main), bindingText(binding), { minor: true }),
+      shown(keysCaps(binding.keys, main), bindingText(binding), {
+        minor: true,
+        part: partOf(binding),
+      }),
     ),
   ]);
+}
+
+/** What the command of a binding is for. */
+function partOf({ command, release }: KeyBinding): string {
+  const id = (command ?? release)?.command;
+  return TASK_TITLES[id ? definitionOf(id).task : 'layers'];
 }
 
 /** The commands that the strip shows, as far as they have keys; those of a direction stand for all four. */
