@@ -62,6 +62,15 @@ export function withoutApp(profile: Profile, id: string): Profile {
   };
 }
 
+/** An app of the start list moved to a place in it, counted from 0 and kept within it. */
+export function startMoved(profile: Profile, at: number, to: number): Profile {
+  const entry = profile.start[at];
+  if (!entry) return profile;
+  const others = profile.start.toSpliced(at, 1);
+  const there = Math.min(others.length, Math.max(0, to));
+  return { ...profile, start: others.toSpliced(there, 0, entry) };
+}
+
 /** Puts an app at the end of what is opened at the start. */
 export function withStart(profile: Profile, app: string): Profile {
   return { ...profile, start: [...profile.start, { app }] };

@@ -1,5 +1,5 @@
 export { type App, type AppWindow, type Start, appSchema } from './app.ts';
-export { startChanged, withApp, withApps, withStart, withoutApp } from './apps-edit.ts';
+export { startChanged, startMoved, withApp, withApps, withStart, withoutApp } from './apps-edit.ts';
 export { type ZoneBoard, type ZoneBoardShape } from './zone-board.ts';
 export {
   AT_ONCE,

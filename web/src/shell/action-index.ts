@@ -131,6 +131,13 @@ export const ACTIONS: readonly ActionEntry[] = [
     ['U', 'earlier in the order', 'Zone earlier in the order', 'order back number'],
     ['G', 'board earlier', 'Zone board earlier', 'order up prefer'],
     ['Shift G', 'board later', 'Zone board later', 'order down'],
+    [
+      'E',
+      'what the same key again does',
+      'What the same key again does',
+      'repeat snap cycle placing',
+    ],
+    ['Q', 'what the opposite key does', 'What the opposite key does', 'reverse snap placing'],
     ['V', 'next monitor', 'Draw the board for the next monitor', 'screen preview'],
     ['P', 'use here', 'Use the zone board here', 'apply arrange workspace'],
   ]),
@@ -180,6 +187,8 @@ export const ACTIONS: readonly ActionEntry[] = [
     ['N', 'new', 'Add an app', 'new program create'],
     ['Enter', 'name', 'Name the app', 'rename title program'],
     ['B', 'open at the start', 'Open the app at the start', 'autostart launch login'],
+    ['E', 'earlier at the start', 'The app earlier at the start', 'order autostart launch'],
+    ['L', 'later at the start', 'The app later at the start', 'order autostart launch'],
     ['F', 'import files', 'Import apps from files', 'desktop programs load'],
   ]),
   ...of(

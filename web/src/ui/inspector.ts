@@ -24,8 +24,8 @@ export const useInspector = create<InspectorState>((set, get) => ({
   },
 }));
 
-/** Goes to a figure of the inspector, which may have been put away. */
-export function focusFigure(figure: RefObject<HTMLInputElement | null>) {
+/** Goes to a figure or a choice of the inspector, which may have been put away. */
+export function focusFigure(figure: RefObject<HTMLElement | null>) {
   flushSync(() => useInspector.getState().show());
   figure.current?.focus();
 }

@@ -42,6 +42,18 @@ describe('keys of the page', () => {
     expect(said).toEqual(['step 2', 'step 3']);
   });
 
+  it('pass a slider but for its own', async () => {
+    const user = draw(
+      <>
+        <Keys group="View" keys={{ a: 'a', ArrowRight: 'right', End: 'end' }} />
+        <div role="slider" tabIndex={0} aria-label="Share" aria-valuenow={1} />
+      </>,
+    );
+    screen.getByLabelText('Share').focus();
+    await user.keyboard('{ArrowRight}{End}a');
+    expect(said).toEqual(['a']);
+  });
+
   it('rest while something is typed, and while the sheet has the keyboard', async () => {
     const user = draw(
       <>

@@ -67,7 +67,10 @@ export function usePageKeys(group: string, keys: readonly PageKey[]): void {
 export const ANSWERS = 'proposal';
 
 const TYPING =
-  'input:not([type=checkbox], [type=file]), textarea, select, [contenteditable=true], [role=slider], [role=dialog], [role=combobox]';
+  'input:not([type=checkbox], [type=file]), textarea, select, [contenteditable=true], [role=dialog], [role=combobox]';
+
+/** What a slider takes; every other key is the page's. */
+const OF_SLIDERS = /^(Arrow\w+|Home|End|Page(Up|Down))$/;
 
 /** What Enter or the space bar presses by itself. */
 const PRESSED = 'button, a[href], input[type=checkbox], input[type=file]';
@@ -86,8 +89,11 @@ export function usePageKeyboard(): void {
       const { groups, given } = useKeyRegister.getState();
       if (given || event.defaultPrevented || event.isComposing) return;
       const target = event.target instanceof Element ? event.target : null;
+      const slider = OF_SLIDERS.test(event.key) ? target?.closest('[role=slider]') : null;
       const typing =
-        target?.closest(TYPING) ?? document.querySelector('[role=dialog][data-state=open]');
+        slider ??
+        target?.closest(TYPING) ??
+        document.querySelector('[role=dialog][data-state=open]');
       const presses = target?.closest(PRESSED) && ['Enter', ' '].includes(event.key);
       // While something waits for an answer, no other key does anything.
       const answers = groups.get(ANSWERS);

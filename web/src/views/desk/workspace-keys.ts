@@ -1,6 +1,5 @@
 import type { RefObject } from 'react';
-import { flushSync } from 'react-dom';
-import { focusFigure, useInspector } from '../../ui/inspector.ts';
+import { focusFigure } from '../../ui/inspector.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import type { WorkspaceEdits, WorkspaceRow } from './workspace-edits.ts';
 
@@ -21,10 +20,6 @@ export function useWorkspaceKeys(props: {
   const goTo = (by: 1 | -1) => {
     const next = rows[(row ? rows.indexOf(row) : 0) + by];
     if (next) props.onChoose(next.id);
-  };
-  const focusSelect = (select: RefObject<HTMLSelectElement | null>) => {
-    flushSync(() => useInspector.getState().show());
-    select.current?.focus();
   };
   const onRow = (run: (there: WorkspaceRow) => void) => () => {
     if (row) run(row);
@@ -50,8 +45,8 @@ export function useWorkspaceKeys(props: {
     { keys: ['n'], label: 'new', run: () => props.newInput.current?.focus() },
     { keys: ['Enter'], label: 'name', run: () => focusFigure(props.nameInput) },
     { keys: ['l'], label: 'letter', run: () => focusFigure(props.letterInput) },
-    { keys: ['h'], label: 'home', run: () => focusSelect(props.homeSelect) },
-    { keys: ['k'], label: 'layout', run: () => focusSelect(props.layoutSelect) },
+    { keys: ['h'], label: 'home', run: () => focusFigure(props.homeSelect) },
+    { keys: ['k'], label: 'layout', run: () => focusFigure(props.layoutSelect) },
     { keys: ['s'], label: 'show it', run: onRow(edits.show) },
     {
       keys: ['Delete', 'Backspace'],

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { withApp, withApps, withoutApp, withStart, type App } from '@sorn/core/model';
+import { withApp, withApps, withoutApp, startMoved, withStart, type App } from '@sorn/core/model';
 import { useRef, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { focusFigure } from '../../ui/inspector.ts';
@@ -48,6 +48,13 @@ export function AppsPage({ pages, onOther }: { pages: ReactNode; onOther: () => 
     if (app) edit((profile) => withStart(profile, app.id));
   };
 
+  /** The selected app opens earlier or later at the start. */
+  const moveAtStart = (by: 1 | -1) =>
+    edit((profile) => {
+      const at = profile.start.findIndex((entry) => entry.app === app?.id);
+      return startMoved(profile, at, at + by);
+    });
+
   usePageKeys('Apps', [
     { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'app', run: () => goTo(-1) },
     { keys: ['ArrowDown'], label: 'select the next app', minor: true, run: () => goTo(1) },
@@ -55,6 +62,18 @@ export function AppsPage({ pages, onOther }: { pages: ReactNode; onOther: () => 
     { keys: ['n'], label: 'new', run: add },
     { keys: ['f'], label: 'import files', run: () => fileInput.current?.click() },
     { keys: ['b'], label: 'open at the start', run: atStart },
+    {
+      keys: ['e'],
+      label: 'earlier at the start',
+      minor: true,
+      run: () => moveAtStart(-1),
+    },
+    {
+      keys: ['l'],
+      label: 'later at the start',
+      minor: true,
+      run: () => moveAtStart(1),
+    },
     { keys: ['p'], label: 'rules', run: onOther },
     {
       keys: ['Delete', 'Backspace'],

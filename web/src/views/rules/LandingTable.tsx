@@ -1,19 +1,12 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { nearness } from '@sorn/core/engine';
 import type { Landing } from '@sorn/core/simulate';
-import { useMemo, type Ref } from 'react';
+import type { Ref } from 'react';
 import { AppBalloon } from '../../sheet/AppBalloon.tsx';
 import { DataTable, type Column } from '../../ui/DataTable.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Choice } from '../../ui/SettingRow.tsx';
 import { useProfileStore } from '../../state/profile-context.ts';
-
-/** Who decided where a window lands: "rule 4", "rules 1, 6", "default". */
-function decidedText({ decidedBy }: Landing): string {
-  if (decidedBy.length === 0) return 'default';
-  const numbers = decidedBy.map((at) => at + 1).join(', ');
-  return decidedBy.length === 1 ? `rule ${numbers}` : `rules ${numbers}`;
-}
+import { decidedText } from './landings.ts';
 
 const COLUMNS: readonly Column<Landing>[] = [
   {
@@ -31,16 +24,6 @@ const COLUMNS: readonly Column<Landing>[] = [
 ];
 
 const idOf = ({ id }: Landing) => id;
-const wordsOf = (landing: Landing) =>
-  [
-    landing.name,
-    landing.title,
-    landing.held,
-    landing.workspace,
-    landing.monitor,
-    decidedText(landing),
-  ].join(' ');
-
 /** Every window that is known, where it lands on a desk, and by which rules. */
 export function LandingTable({
   landings,
@@ -54,6 +37,7 @@ export function LandingTable({
   onFilter,
   filterInput,
 }: {
+  /** Those that answer to the filter. */
   landings: readonly Landing[];
   desks: readonly { value: string; text: string }[];
   desk: string;
@@ -66,11 +50,6 @@ export function LandingTable({
   onFilter: (text: string) => void;
   filterInput: Ref<HTMLInputElement>;
 }) {
-  const shown = useMemo(
-    () =>
-      filter === '' ? landings : landings.filter((each) => nearness(wordsOf(each), filter) > 0),
-    [landings, filter],
-  );
   return (
     <Box
       as="section"
@@ -114,7 +93,7 @@ export function LandingTable({
       </Flex>
       <DataTable
         label="Windows"
-        rows={shown}
+        rows={landings}
         columns={COLUMNS}
         idOf={idOf}
         dataOf={({ id, matching }) => ({
@@ -125,7 +104,7 @@ export function LandingTable({
         onRow={onWindow}
         isSortable
         empty={
-          landings.length === 0
+          filter === ''
             ? 'No app is known yet. On the page of apps (P) they come from their files, or from a list of windows.'
             : `No window answers to “${filter}”.`
         }

@@ -18,7 +18,7 @@ import { RuleList } from './RuleList.tsx';
 import { RuleSettingsRows } from './RuleSettingsRows.tsx';
 import { LandingReasons } from './LandingReasons.tsx';
 import { useRuleEdits } from './edits.ts';
-import { useLandings } from './landings.ts';
+import { filteredLandings, useLandings } from './landings.ts';
 import { useRuleKeys } from './rule-keys.ts';
 
 const PAGES = [
@@ -59,7 +59,8 @@ function RulesPage({ pages, onOther }: { pages: React.ReactNode; onOther: () => 
     rules.findIndex(({ id }) => id === ruleId),
   );
   const rule = rules[at] ?? null;
-  const landing = landed.find(({ id }) => id === windowId) ?? landed[0] ?? null;
+  const seen = useMemo(() => filteredLandings(landed, filter), [landed, filter]);
+  const landing = seen.find(({ id }) => id === windowId) ?? seen[0] ?? null;
   const edits = useRuleEdits(rule, setRule);
   const findings = useFindings();
   const marked = useMemo(() => foundByRule(findings ?? [], rules), [findings, rules]);
@@ -76,7 +77,7 @@ function RulesPage({ pages, onOther }: { pages: React.ReactNode; onOther: () => 
     edits,
     rules,
     at,
-    landings: landed,
+    landings: seen,
     landing,
     desks: desks.map(({ value }) => value),
     desk,
@@ -129,7 +130,7 @@ function RulesPage({ pages, onOther }: { pages: React.ReactNode; onOther: () => 
         </Box>
         <Box flex="1" minH="0" display="flex" flexDirection="column">
           <LandingTable
-            landings={landed}
+            landings={seen}
             desks={desks}
             desk={desk ?? ''}
             onDesk={setDesk}

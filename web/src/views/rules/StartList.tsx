@@ -65,8 +65,9 @@ export function StartList({ onAdd }: { onAdd: (() => void) | null }) {
         })}
       </chakra.ol>
       {onAdd && (
-        <Flex mt="6px" gap="8px" fontSize="12px">
+        <Flex mt="6px" gap="8px" fontSize="12px" color="slate">
           <KeyCap>B</KeyCap> <TextButton onClick={onAdd}>add the selected app</TextButton>
+          <KeyCap>E</KeyCap> earlier <KeyCap>L</KeyCap> later
         </Flex>
       )}
     </Section>

@@ -66,6 +66,13 @@ describe('rules by keys', () => {
     expect(profile().rules.length).toBe(5);
   });
 
+  it('make a rule of a window that answers to the filter', async () => {
+    const { keys, profile } = drawRules();
+    await keys('/maps{Enter}r');
+    const made = profile().rules.find(({ id }) => !/^r\d/.test(id));
+    expect(made?.when.all).toEqual([{ of: 'app', is: 'maps' }]);
+  });
+
   it('have all open windows follow them, and undo takes that back', async () => {
     const { keys, store } = drawRules([{ ...RULES[1], on: false }]);
     const held = () => store.getState().session.windows[0]!.held;
@@ -82,4 +89,15 @@ describe('rules by keys', () => {
     await keys('{ArrowDown}{Delete}o{Alt>}{ArrowUp}{/Alt}n');
     expect(profile().rules.length).toBe(1);
   });
+});
+
+it('apps open at the start in an order that keys change', async () => {
+  const { keys, profile } = drawRules();
+  const start = () => profile().start.map(({ app }) => app);
+  await keys('pb{ArrowDown}b{ArrowDown}b');
+  expect(start()).toEqual(['chat', 'maps', 'notes']);
+  await keys('ee');
+  expect(start()).toEqual(['notes', 'chat', 'maps']);
+  await keys('el');
+  expect(start()).toEqual(['chat', 'notes', 'maps']);
 });

@@ -13,6 +13,7 @@ import {
   rungsIn,
   type SnapSettings as Settings,
 } from '@sorn/core/values';
+import type { Ref } from 'react';
 import { Figure } from '../../ui/Figure.tsx';
 import { KeyCaps } from '../../ui/KeyCap.tsx';
 import { Section } from '../../ui/Section.tsx';
@@ -44,7 +45,15 @@ const GRID_SIDES = [
 ] as const;
 
 /** Ladders and what else decides how windows are placed by key. */
-export function PlacingSettings({ monitor }: { monitor: DeskMonitor }) {
+export function PlacingSettings({
+  monitor,
+  repeatSelect,
+  oppositeSelect,
+}: {
+  monitor: DeskMonitor;
+  repeatSelect: Ref<HTMLSelectElement>;
+  oppositeSelect: Ref<HTMLSelectElement>;
+}) {
   const placing = useProfileStore((state) => state.profile.placing);
   const profile = useProfileStore((state) => state.profile);
   const places = keyMap(profile).flatMap((binding) => {
@@ -64,16 +73,18 @@ export function PlacingSettings({ monitor }: { monitor: DeskMonitor }) {
       <Section title="Placing" note="by key, without a layout">
         <Ladder axis="x" label="Widths" />
         <Ladder axis="y" label="Heights" />
-        <SettingRow label="The same key again">
+        <SettingRow label="The same key again" caps={['E']}>
           <Select
+            selectRef={repeatSelect}
             label="The same key again"
             value={placing.onRepeat}
             options={REPEATS}
             onChange={(onRepeat) => set({ onRepeat: onRepeat as Settings['onRepeat'] })}
           />
         </SettingRow>
-        <SettingRow label="The opposite key">
+        <SettingRow label="The opposite key" caps={['Q']}>
           <Select
+            selectRef={oppositeSelect}
             label="The opposite key"
             value={placing.onOpposite}
             options={OPPOSITES}

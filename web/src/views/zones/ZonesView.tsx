@@ -54,6 +54,8 @@ export function ZonesView() {
   });
   const nameInput = useRef<HTMLInputElement>(null);
   const weightInput = useRef<HTMLInputElement>(null);
+  const repeatSelect = useRef<HTMLSelectElement>(null);
+  const oppositeSelect = useRef<HTMLSelectElement>(null);
   const hasTab = (view: Viewport) => tabEdge(monitor, desk, view) === 'top';
   const around = useMemo(() => [monitor], [monitor]);
 
@@ -66,6 +68,8 @@ export function ZonesView() {
     boards: profile.boards,
     nameInput,
     weightInput,
+    repeatSelect,
+    oppositeSelect,
     onBoard: setBoard,
     onZone: setZone,
     onMonitor(id) {
@@ -100,7 +104,11 @@ export function ZonesView() {
           )}
           {board && <ZoneBoardSettings key={board.id} board={board} edits={edits} />}
           <MonitorZoneBoards deskLayout={deskLayout} board={board} monitor={monitor.id} />
-          <PlacingSettings monitor={monitor} />
+          <PlacingSettings
+            monitor={monitor}
+            repeatSelect={repeatSelect}
+            oppositeSelect={oppositeSelect}
+          />
         </>
       }
     >

@@ -27,6 +27,8 @@ export function useZoneKeys(props: {
   boards: readonly ZoneBoard[];
   nameInput: RefObject<HTMLInputElement | null>;
   weightInput: RefObject<HTMLInputElement | null>;
+  repeatSelect: RefObject<HTMLSelectElement | null>;
+  oppositeSelect: RefObject<HTMLSelectElement | null>;
   onBoard: (id: string) => void;
   onZone: (name: string) => void;
   onMonitor: (id: string) => void;
@@ -124,6 +126,18 @@ export function useZoneKeys(props: {
       edits.moveLine(axis, sign * LINE_STEP),
     ),
     { keys: ['w'], label: 'weights', run: () => focusFigure(props.weightInput) },
+    {
+      keys: ['e'],
+      label: 'what the same key again does',
+      minor: true,
+      run: () => focusFigure(props.repeatSelect),
+    },
+    {
+      keys: ['q'],
+      label: 'what the opposite key does',
+      minor: true,
+      run: () => focusFigure(props.oppositeSelect),
+    },
     { keys: ['v'], label: 'next monitor', minor: true, run: nextMonitor },
     {
       keys: ['p'],
