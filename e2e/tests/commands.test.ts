@@ -62,6 +62,41 @@ describe('workspaces by what they are called', () => {
   });
 });
 
+describe('what is under way', () => {
+  it('is seen: another layout before it is taken, and the half that comes next', async () => {
+    await press('Enter');
+    const before = await windows();
+    await open.page.keyboard.down('Meta');
+    await open.page.keyboard.down('KeyA');
+    await poll(() => open.page.locator('[data-mark=preview]').count()).toBe(before.length - 5);
+    expect(await windows()).toEqual(before);
+    await press('Escape');
+    await open.page.keyboard.up('KeyA');
+    await open.page.keyboard.up('Meta');
+    expect(await windows()).toEqual(before);
+    await press('Meta+KeyD');
+    await poll(() => open.page.locator('[data-mark=coming]').count()).toBe(1);
+    await press('Meta+KeyD');
+    await poll(() => open.page.locator('[data-mark=coming]').count()).toBe(0);
+  });
+
+  it('is on the shelf: what is put away, by name, the next to come back first', async () => {
+    const shelf = open.page.getByRole('region', { name: 'Put away' });
+    const away = async () =>
+      (await shelf.locator('[data-put-away]').allInnerTexts()).map((text) =>
+        text.split('\n').at(-1),
+      );
+    expect(await shelf.count()).toBe(0);
+    await press('Enter', 'Meta+KeyU', 'Meta+KeyU', 'Meta+KeyO');
+    await poll(away).toEqual(['Station Feed', 'Pit Reader', 'Bulletin Writer']);
+    // Called back and pocketed again it waits behind the others.
+    await press('Meta+KeyI', 'Meta+KeyI');
+    await poll(away).toEqual(['Pit Reader', 'Station Feed', 'Bulletin Writer']);
+    await shelf.getByRole('button', { name: 'Bring Bulletin Writer back' }).click();
+    await poll(away).toEqual(['Pit Reader', 'Station Feed']);
+  });
+});
+
 describe('apps and windows', () => {
   it('are called: opened once, opened again, and gone round', async () => {
     await press('Enter', 'Meta+Alt+KeyM');

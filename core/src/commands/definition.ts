@@ -52,7 +52,7 @@ export interface Definition<A extends Arguments = Arguments> {
   lasts?: true;
   /** A key that stays down does it once. */
   ignoresRepeat?: true;
-  /** It says where the focused window goes: it can be outlined while its key is down. */
+  /** It says where windows go: that can be outlined while its key is down. */
   isOutlined?: true;
   /** It gives the focused window a place among others, after which the empty places are offered. */
   givesPlace?: true;

@@ -4,13 +4,16 @@ import { define, UNDOABLE, BY_TWO_TARGETS } from './definition.ts';
 
 const dividing = { task: 'layout', ...UNDOABLE, ...BY_TWO_TARGETS, guessedUses: 2 } as const;
 
+/** Another layout is seen before it is taken. */
+const another = { ...dividing, isOutlined: true } as const;
+
 /** Commands that change how a workspace is divided. */
 export const layoutCommands = {
   'split-across': define({ said: {}, ...dividing }),
   'split-down': define({ said: {}, ...dividing }),
-  'next-layout': define({ said: {}, ...dividing }),
-  'previous-layout': define({ said: {}, ...dividing }),
-  'turn-layout': define({ said: {}, ...dividing }),
+  'next-layout': define({ said: {}, ...another }),
+  'previous-layout': define({ said: {}, ...another }),
+  'turn-layout': define({ said: {}, ...another }),
   'reset-layout': define({ said: {}, ...dividing }),
   'inner-gap-more': define({ said: {}, ...dividing, inverse: 'inner-gap-less' }),
   'inner-gap-less': define({ said: {}, ...dividing, inverse: 'inner-gap-more' }),
@@ -19,7 +22,7 @@ export const layoutCommands = {
   'gaps-off': define({ said: {}, ...dividing }),
   'use-layout': define({
     said: { layout: layout() },
-    ...dividing,
+    ...another,
     short: ({ layout: setting }: { layout: LayoutSetting }) =>
       'strip' in setting && setting.strip !== 'none'
         ? (setting.strip ?? setting.kind)

@@ -1,3 +1,4 @@
+export { comingHalf } from './coming-half.ts';
 export { arrange, tilingInForce } from './arrange.ts';
 export { type ArrangedWorkspace } from './arranged-workspace.ts';
 export { findLaunches, findWindows, nearness } from './commands/find.ts';
@@ -14,7 +15,7 @@ export { type SessionEvent, reduce } from './reduce.ts';
 export { ruleFromWindow } from './rule-from-window.ts';
 export { rulesWhy } from './explain-rules.ts';
 export { eventOfKey, keyContext } from './press.ts';
-export { previewedPlacement } from './run-command.ts';
+export { previewedPlacements } from './run-command.ts';
 export {
   NOTHING_TO_DO,
   type Reason,

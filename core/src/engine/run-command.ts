@@ -84,14 +84,27 @@ function withOffersAfter(context: CommandContext, outcome: Outcome): Outcome {
   });
 }
 
-/** Where the focused window would be if the key of a previewed placing were released now. */
-export function previewedPlacement(context: CommandContext): Placement | null {
-  if (!interactionOf(context.session, 'previewing')) return null;
+/**
+ * Where windows would be if the key of what is previewed were released now: the focused one, or of a layout all that
+ * have or had a tile where the focus is.
+ */
+export function previewedPlacements(context: CommandContext): Placement[] {
+  const previewing = interactionOf(context.session, 'previewing');
+  if (!previewing) return [];
   const { session } = endInteraction(context, true);
   const { profile, desk } = context;
-  return (
-    computePlacements(session, profile, desk).placements.find(({ id }) => id === session.focus) ??
-    null
+  const isLayout = definitionOf(previewing.command.command).task === 'layout';
+  // In some layouts windows that had a tile have none.
+  const tiled = new Set(
+    computePlacements(context.session, profile, desk).placements.flatMap(({ id, tile }) =>
+      tile === null ? [] : [id],
+    ),
+  );
+  return computePlacements(session, profile, desk).placements.filter(
+    ({ id, tile, shown, monitor }) =>
+      isLayout
+        ? shown && (tile !== null || tiled.has(id)) && monitor === session.focusMonitor
+        : id === session.focus,
   );
 }
 

@@ -1,5 +1,5 @@
 import { interactionOf } from '@sorn/core/model';
-import { Box, chakra } from '@chakra-ui/react';
+import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { Finding } from '@sorn/core/checkup';
 import type { Rect } from '@sorn/core/geometry';
 import { useMemo, useState, type ReactNode } from 'react';
@@ -10,6 +10,7 @@ import { PileCount, PileEdge, pilesOf } from './piles.tsx';
 import { StripDrawing } from './StripDrawing.tsx';
 import { OtherMonitor } from './OtherMonitor.tsx';
 import { MonitorDrawing } from './MonitorDrawing.tsx';
+import { Shelf } from './Shelf.tsx';
 import { ScaleBar } from './ScaleBar.tsx';
 import { TitleBlock } from './TitleBlock.tsx';
 import { useSheetSize, useSteering } from './steering.ts';
@@ -99,11 +100,12 @@ export function Sheet(props: SheetProps) {
   );
   const motionMs = isSteering || shown.length > MOST_MOVING ? 0 : look.motionMs;
 
-  return (
+  const sheet = (
     <Box
       ref={setElement}
       position="relative"
-      height="100%"
+      flex="1"
+      minH="0"
       overflow="hidden"
       bg="sheet"
       border="1px solid"
@@ -171,6 +173,12 @@ export function Sheet(props: SheetProps) {
         <StillTitle title={still} desk={desk.name} />
       )}
     </Box>
+  );
+  return (
+    <Flex direction="column" height="100%">
+      {sheet}
+      {still === undefined && !isPlan && <Shelf />}
+    </Flex>
   );
 }
 

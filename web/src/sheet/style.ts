@@ -98,6 +98,7 @@ export const sheetStyle: SystemStyleObject = {
     strokeDasharray: '10 5',
   },
   '& .place-outline.is-offer': { stroke: 'petrol', fill: 'sheet', fillOpacity: 0.82 },
+  '& .place-outline.is-coming': { strokeWidth: 2, strokeDasharray: '2 5' },
   '& .place-outline.is-block': { fill: 'vermilion', fillOpacity: 0.14, strokeDasharray: 'none' },
   '& .choice-zone rect': {
     fill: 'sheet',

@@ -3,6 +3,7 @@ import { sessionSchema } from '../../model/session.ts';
 import { OFFICE, testDesk, windows } from '../../testing/desk.ts';
 import { LAYOUTS } from '../../tiling/layouts.ts';
 import { read } from '../../values/faults.ts';
+import { comingHalf } from '../coming-half.ts';
 import { LAYOUT_KINDS } from '../../values/layout.ts';
 
 const bare = { ...OFFICE, tiling: { gaps: { inner: 10, outer: 6 }, layout: { kind: 'split' } } };
@@ -31,6 +32,25 @@ describe('hand-split', () => {
       'shell-2',
       'shell-3',
     ]);
+  });
+
+  it('tells which half is coming, and drops the division by the same key again', () => {
+    const half = ({ profile, session, desk: there }: typeof desk) =>
+      comingHalf({ profile, session, desk: there });
+    const pending = desk.run(open, open, 'split-across');
+    // The half lies where the next window opens, up to the gap between the two.
+    const { x, y, width, height } = pending.run(open).at('shell-3');
+    const { axis, rect } = half(pending)!;
+    expect([axis, rect.y, rect.height]).toEqual(['x', y, height]);
+    expect(Math.abs(rect.x - x)).toBeLessThanOrEqual(6);
+    expect(rect.x + rect.width).toBe(x + width);
+    expect(pending.session.windows).toHaveLength(2);
+    const dropped = pending.run('split-across');
+    expect(half(dropped)).toBeNull();
+    expect(dropped.session.arrangements).toEqual(desk.run(open, open).session.arrangements);
+    // The other direction takes the place of the first.
+    expect(half(pending.run('split-down'))).toMatchObject({ axis: 'y' });
+    expect(half(desk.run(open))).toBeNull();
   });
 
   it('takes another layout over as it stands, and splits on from there', () => {

@@ -40,8 +40,12 @@ function pocket(context: CommandContext): Outcome {
   );
 }
 
-/** The session with a window put into the pocket. */
-export function putInPocket(session: Session, window: SessionWindow): Session {
+/** The session with a window put into the pocket: the next to be called back, or the last of all. */
+export function putInPocket(
+  session: Session,
+  window: SessionWindow,
+  comes: 'next' | 'last' = 'next',
+): Session {
   const { workspace, monitor, away, held, standing } = window;
   const pocketedFrom = window.pocketedFrom ?? {
     workspace,
@@ -55,13 +59,15 @@ export function putInPocket(session: Session, window: SessionWindow): Session {
     held: 'pocketed',
     pocketedFrom,
   }));
-  const listed = withList(gone, 'pocket', (ids) => [...ids, window.id]);
+  const listed = withList(gone, 'pocket', (ids) =>
+    comes === 'next' ? [...ids, window.id] : [window.id, ...ids],
+  );
   return withFocusOnMonitor(listed, session.focusMonitor);
 }
 
 /**
  * call-back: the window pocketed last comes to the present workspace, floating in the middle, or to its
- * former place on the workspace it came from. Again, while it has the focus, pockets it.
+ * former place on the workspace it came from. Again, while it has the focus, pockets it; the next one comes then.
  */
 function callBack(context: CommandContext): Outcome {
   const { session, profile } = context;
@@ -70,7 +76,7 @@ function callBack(context: CommandContext): Outcome {
   const isVisitor = focused?.pocketedFrom !== undefined && last?.from !== 'desk';
   const isBack = last?.from === 'pocket' && last.window === focused?.id;
   if (focused && (isVisitor || isBack)) {
-    return applied(putInPocket(session, focused), {
+    return applied(putInPocket(session, focused, 'last'), {
       about: focused.id,
       decided: 'pocketed again',
       because: 'it was called back and has the focus',

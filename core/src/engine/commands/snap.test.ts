@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { OFFICE, testDesk, windows } from '../../testing/desk.ts';
 import { DIRECTIONS } from '../../values/direction.ts';
-import { previewedPlacement } from '../run-command.ts';
+import { previewedPlacements } from '../run-command.ts';
 
 const desk = testDesk(OFFICE, { ...windows('a', 'b', 'c'), focus: 'a' });
 const at = (x: object | 'full', y: object | 'full' = 'full') =>
@@ -179,7 +179,7 @@ describe('a placing key that is held', () => {
     const outlined = held.event(hold('place-left'));
     expect(outlined.shapes()).toEqual(held.shapes());
     const { profile, session, desk: there } = outlined;
-    expect(previewedPlacement({ profile, session, desk: there })).toMatchObject({
+    expect(previewedPlacements({ profile, session, desk: there })[0]).toMatchObject({
       id: 'a',
       width: 1709,
     });
@@ -194,6 +194,18 @@ describe('a placing key that is held', () => {
     const two = held.event(hold('place-left')).event(hold('place-up')).event(released(true));
     expect(two.shapes()['a']).toBe('6,34 1709×695');
     expect(held.event(hold('place-left')).run('focus-next').shapes()['a']).toBe('6,34 1709×1400');
+  });
+
+  it('of another layout outlines every tile as it will be', () => {
+    const use = { command: 'use-layout', layout: { kind: 'rows' } } as const;
+    const outlined = held.event({ type: 'key-pressed', command: use });
+    const { profile, session, desk: there } = outlined;
+    const rects = previewedPlacements({ profile, session, desk: there }).map(
+      ({ id, x, y, width, height }) => [id, `${x},${y} ${width}×${height}`],
+    );
+    expect(outlined.shapes()).toEqual(held.shapes());
+    expect(Object.fromEntries(rects)).toEqual(held.run(use).shapes());
+    expect(outlined.event(released(true)).shapes()).toEqual(held.run(use).shapes());
   });
 
   it('acts at once where previews are off, and for what does not place', () => {

@@ -19,7 +19,7 @@ import { toFloatingRect } from '../floating-rect.ts';
 import { focusedWindow, isOutcome } from './focused-window.ts';
 
 /**
- * split-across (x) and split-down (y): the next window that opens here divides the focused one so. In
+ * split-across (x) and split-down (y): the next window that opens here divides the focused one so; again drops it. In
  * another layout that is first taken over as it stands.
  */
 function splitNext(context: CommandContext, axis: Axis): Outcome {
@@ -32,7 +32,17 @@ function splitNext(context: CommandContext, axis: Axis): Outcome {
   const { layout } = arranged.tiling;
   const former = arrangementOf(session, window.workspace, window.monitor).divides;
   if (layout.kind === 'split' && former?.window === window.id && former.axis === axis) {
-    return noop(session, `the next window divides ${name} so already`);
+    const without = withArrangement(
+      session,
+      window.workspace,
+      window.monitor,
+      ({ divides: _dropped, ...there }) => there,
+    );
+    return applied(without, {
+      about: window.id,
+      decided: `the next window opens without dividing ${name}`,
+      because: 'the same key again drops it',
+    });
   }
   const next = withArrangement(session, window.workspace, window.monitor, (there) => ({
     ...there,

@@ -19,12 +19,13 @@ export const LastKey = memo(function LastKey() {
   const last = useProfileStore((state) => state.log.findLast(({ caps }) => caps.length > 0));
   const reason = last && reasonOf(last);
   return (
-    <Box position="absolute" top="14px" left="246px" pointerEvents="none">
+    <Box position="absolute" top="8px" left="246px" pointerEvents="none">
       {last && <Echo entry={last} />}
       <chakra.p
         role="status"
-        mt="4px"
-        maxW="300px"
+        mt="2px"
+        // Its first line is above the tab of the topmost monitor.
+        maxW="440px"
         width="fit-content"
         bg="sheet"
         fontSize="12px"

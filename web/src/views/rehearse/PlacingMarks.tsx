@@ -1,11 +1,12 @@
 import { interactionOf, pickingOf } from '@sorn/core/model';
 import { deskInForce } from '@sorn/core/desk';
 import {
+  comingHalf,
   zoneBoardChoices,
   gridHere,
   offerNow,
   snapArea,
-  previewedPlacement,
+  previewedPlacements,
   type CommandContext,
 } from '@sorn/core/engine';
 import type { Rect } from '@sorn/core/geometry';
@@ -21,11 +22,15 @@ export function PlacingMarks({ view }: { view: Viewport }) {
   const profile = useProfileStore((state) => state.profile);
   const picking = pickingOf(session);
   const previewing = interactionOf(session, 'previewing');
-  if (!picking && !previewing) return null;
   const context = { session, profile, desk: deskInForce(profile, session) };
+  if (!picking && !previewing) {
+    const coming = comingHalf(context);
+    return coming && <Outline name="coming" rect={coming.rect} view={view} />;
+  }
   if (previewing) {
-    const there = previewedPlacement(context);
-    return there && <Outline name="preview" rect={there} view={view} />;
+    return previewedPlacements(context).map((there) => (
+      <Outline key={there.id} name="preview" rect={there} view={view} />
+    ));
   }
   if (picking?.kind === 'offer') {
     const offer = offerNow(context, picking);
@@ -87,7 +92,11 @@ function MarkedBoard(props: { context: CommandContext; typed: string; view: View
   );
 }
 
-function Outline(props: { name: 'preview' | 'offer' | 'block'; rect: Rect; view: Viewport }) {
+function Outline(props: {
+  name: 'preview' | 'offer' | 'block' | 'coming';
+  rect: Rect;
+  view: Viewport;
+}) {
   const { name, rect, view } = props;
   const frame = onSheet(view, rect);
   const middle = { x: frame.x + frame.width / 2, y: frame.y + frame.height / 2 };
