@@ -15,10 +15,41 @@ const FLOATING_SHARE = 0.5;
  * as far as its hints allow), in the middle of what it stands over, kept inside the work area.
  *
  * @param over the rectangle to centre on: its parent's, its tile, or the work area
+ * @param grid logical pixels on whose multiples it stands, with its size as far as its hints allow; 0: anywhere
  */
-export function firstFloatingRect(window: WindowInput, monitor: DeskMonitor, over?: Rect): Rect {
+export function firstFloatingRect(
+  window: WindowInput,
+  monitor: DeskMonitor,
+  { over, grid = 0 }: { over?: Rect | undefined; grid?: number } = {},
+): Rect {
   const { area } = workArea(monitor);
-  return keptInside(area, centredIn(over ?? area, floatingSize(window, monitor, area)));
+  const first = keptInside(area, centredIn(over ?? area, floatingSize(window, monitor, area)));
+  if (grid <= 0) return first;
+  return keptInside(
+    area,
+    onGrid({ ...first, ...sizeOnGrid(window, first, monitor, grid) }, monitor, grid),
+  );
+}
+
+/** The size nearest to one that is whole steps of a grid in both axes, fits the work area and is allowed; else that size. */
+function sizeOnGrid(window: WindowInput, size: Size, monitor: DeskMonitor, grid: number): Size {
+  const { area } = workArea(monitor);
+  const step = gridStep(grid, monitor);
+  const sides = (length: number, most: number) =>
+    [round(length / step), Math.floor(length / step), Math.ceil(length / step)]
+      .map((steps) => steps * step)
+      .filter((side) => side >= step && side <= most);
+  for (const width of sides(size.width, area.width))
+    for (const height of sides(size.height, area.height)) {
+      const allowed = largestAllowed(window, { width, height }, monitor.scale);
+      if (allowed?.width === width && allowed.height === height) return allowed;
+    }
+  return { width: size.width, height: size.height };
+}
+
+/** The distance of a grid's lines, in physical pixels. */
+function gridStep(grid: number, monitor: DeskMonitor): number {
+  return Math.max(1, toPixels(grid, monitor.scale));
 }
 
 /**
@@ -29,22 +60,40 @@ export function firstFloatingRect(window: WindowInput, monitor: DeskMonitor, ove
 export function onGrid(rect: Rect, monitor: DeskMonitor, grid: number): Rect {
   if (grid <= 0) return rect;
   const { area } = workArea(monitor);
-  const step = Math.max(1, toPixels(grid, monitor.scale));
-  const along = (at: number, from: number) => from + round((at - from) / step) * step;
-  return { ...rect, x: along(rect.x, area.x), y: along(rect.y, area.y) };
+  const step = gridStep(grid, monitor);
+  /** At the nearest line from which the rectangle reaches no farther than the work area, where there is one. */
+  const along = (at: number, from: number, length: number, room: number) => {
+    const last = Math.floor(Math.max(0, room - length) / step);
+    return from + Math.min(last, round((at - from) / step)) * step;
+  };
+  return {
+    ...rect,
+    x: along(rect.x, area.x, rect.width, area.width),
+    y: along(rect.y, area.y, rect.height, area.height),
+  };
 }
 
 /** How far a window is moved aside so that it does not hide another's title, in logical pixels. */
 export const ASIDE = 32;
 
 /** Moves the rectangle right and down until no other one has the same corner; it stays inside the work area. */
-export function besideOthers(others: readonly Rect[], rect: Rect, monitor: DeskMonitor): Rect {
+export function besideOthers(
+  others: readonly Rect[],
+  rect: Rect,
+  monitor: DeskMonitor,
+  grid = 0,
+): Rect {
   const { area } = workArea(monitor);
-  const step = toPixels(ASIDE, monitor.scale);
+  // On a grid, by as many of its steps as are needed.
+  const aside = grid > 0 ? Math.ceil(ASIDE / grid) * grid : ASIDE;
+  const step = toPixels(aside, monitor.scale);
   const isTaken = ({ x, y }: Rect) => others.some((other) => other.x === x && other.y === y);
   let there = rect;
   while (isTaken(there)) {
-    const moved = keptInside(area, { ...there, x: there.x + step, y: there.y + step });
+    const moved = keptInside(
+      area,
+      onGrid({ ...there, x: there.x + step, y: there.y + step }, monitor, grid),
+    );
     if (moved.x === there.x && moved.y === there.y) break;
     there = moved;
   }

@@ -65,7 +65,7 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
     const held = given.held ?? 'tiled';
     const was = whereItWas(given, input);
     if (was && desk.workspaces.some(({ id }) => id === was.workspace)) {
-      return standingSomewhere({ ...given, ...was, held }, desk);
+      return standingSomewhere({ ...given, ...was, held }, profile, desk);
     }
     const { asked: itself, isKnown } = askedPlace(given, desk, profile);
     const { away: _away, ...without } = placeFor(itself, desk, profile, shown);
@@ -88,7 +88,7 @@ export function openSession(input: SessionInput, profile: Profile): Opened {
     }
     const from = given.away ?? away;
     const memory = desk.joined && from !== undefined ? { away: from } : {};
-    return standingSomewhere({ ...window, ...there, ...memory }, desk);
+    return standingSomewhere({ ...window, ...there, ...memory }, profile, desk);
   });
 
   const known = new Set(windows.map((window) => window.id));
@@ -204,13 +204,19 @@ function followed(
 }
 
 /** A window in sight that no tile holds must stand somewhere from the beginning. */
-function standingSomewhere(window: SessionWindow, desk: DeskInForce): SessionWindow {
+function standingSomewhere(
+  window: SessionWindow,
+  { floating: { grid } }: Profile,
+  desk: DeskInForce,
+): SessionWindow {
   const isFree = window.held === 'floating' || window.held === 'left-alone';
   if (!isFree) return window;
   const monitor = monitorOf(desk, window.monitor);
   const { standing } = window;
-  if (!standing)
-    return { ...window, standing: toFloatingRect(firstFloatingRect(window, monitor), monitor) };
+  if (!standing) {
+    const first = firstFloatingRect(window, monitor, { grid });
+    return { ...window, standing: toFloatingRect(first, monitor) };
+  }
   return { ...window, standing: givenFloatingRect(window.held, standing, monitor) };
 }
 

@@ -85,11 +85,13 @@ export function floatingRectByRule(
       because: null,
     };
   }
-  const first = firstFloatingRect(window, monitor, parentRect(context, window));
+  const { grid } = profile.floating;
+  const first = firstFloatingRect(window, monitor, { over: parentRect(context, window), grid });
   const others = session.paused
     ? Object.values(session.paused.standing)
     : computeShownPlacements(context, window.monitor).filter(({ id }) => id !== window.id);
-  return { standing: toFloatingRect(besideOthers(others, first, monitor), monitor), because: null };
+  const beside = besideOthers(others, first, monitor, grid);
+  return { standing: toFloatingRect(beside, monitor), because: null };
 }
 
 function parentRect(context: CommandContext, { parent, monitor }: SessionWindow) {

@@ -137,7 +137,7 @@ export const HELP: Readonly<Record<string, string>> = {
   remember: 'It floats where the person moved the last one of its app',
 
   floating: 'How floating windows stand and move',
-  grid: 'Corners of floating windows are on multiples of it, in logical pixels; 0: anywhere',
+  grid: 'Corners of floating windows, and sizes at first, are on multiples of it; 0: anywhere',
   tiling: 'How tiled windows are arranged, everywhere and by place',
   places: 'What is different on a workspace, a monitor, or one on the other',
   layout: 'The layout, with those of its parameters that are set here',

@@ -144,7 +144,10 @@ const tilingSchema = fields({
 
 /** How floating windows stand and move. */
 const floatingSchema = fields({
-  /** Corners of floating windows are on multiples of it, in logical pixels from the work area's corner; 0: anywhere. */
+  /**
+   * Corners of floating windows are on multiples of it, in logical pixels from the work area's corner, and so are the
+   * sizes at which windows begin to float; 0: anywhere.
+   */
   grid: lengthField.default(0),
   /** A window that floats opens where the person moved the last one of its app. */
   remember: flagField.default(true),

@@ -129,7 +129,9 @@ function standingFor(context: CommandContext, window: SessionWindow): FloatingRe
   const now = computeShownPlacements(context, window.monitor).find(({ id }) => id === window.id);
   // One that floats for want of room floats on where it does.
   if (now?.held === 'floating') return toFloatingRect(now, monitor);
-  return toFloatingRect(firstFloatingRect(window, monitor, now?.tile ?? undefined), monitor);
+  const { grid } = context.profile.floating;
+  const over = now?.tile ?? undefined;
+  return toFloatingRect(firstFloatingRect(window, monitor, { over, grid }), monitor);
 }
 
 /** stay-above: the focused window floats over all others; again, it is back where it was. */

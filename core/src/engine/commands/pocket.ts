@@ -98,7 +98,10 @@ function callBack(context: CommandContext): Outcome {
 }
 
 /** A pocketed window on the present workspace, with the focus. */
-export function takeFromPocket({ session, desk }: CommandContext, window: SessionWindow): Session {
+export function takeFromPocket(
+  { session, profile, desk }: CommandContext,
+  window: SessionWindow,
+): Session {
   const here = focusedArrangement(session);
   const from = window.pocketedFrom ?? { ...window, held: 'tiled' as const };
   // One that is everywhere is on every workspace of its monitor.
@@ -136,7 +139,8 @@ export function takeFromPocket({ session, desk }: CommandContext, window: Sessio
     if (isAgain) return { ...there, held: 'floating' };
     const plain = withoutLargeness(rest);
     const on = monitorOf(desk, here.monitor);
-    const standing = toFloatingRect(firstFloatingRect(there, on), on);
+    const { grid } = profile.floating;
+    const standing = toFloatingRect(firstFloatingRect(there, on, { grid }), on);
     const { workspace, monitor, held } = from;
     const pocketedFrom = {
       workspace,

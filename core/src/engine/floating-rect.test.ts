@@ -1,0 +1,53 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { testDesk } from '../testing/desk.ts';
+
+describe('a window that floats on a grid', () => {
+  it('stands on it from the start, with its size, however it came to float', () => {
+    const ways = fc.constantFrom('float', 'stay-above', 'opened', 'pocket');
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 8, max: 200 }),
+        fc.constantFrom(1, 1.5, 2),
+        fc.nat(60),
+        ways,
+        (grid, scale, top, way) => {
+          const profile = {
+            monitors: [{ id: 'm', width: 1900, height: 1300, scale, reserved: { top } }],
+            workspaces: [{ id: '1' }, { id: '2' }],
+            floating: { grid },
+          };
+          const held = way === 'opened' ? { held: 'floating' } : {};
+          const desk = testDesk(profile, {
+            windows: [{ id: 'a', ...held }, { id: 'b' }],
+            focus: 'a',
+          });
+          const after =
+            way === 'opened'
+              ? desk
+              : way === 'pocket'
+                ? desk.run('pocket', { command: 'go-workspace', which: '2' }, 'call-back')
+                : desk.run(way as 'float');
+          const { x, y, width, height } = after.at('a');
+          // The grid begins at the corner of the work area, in whole physical pixels.
+          const step = Math.round(grid * scale);
+          const from = Math.round(top * scale);
+          expect([x % step, (y - from) % step, width % step, height % step]).toEqual([0, 0, 0, 0]);
+          expect(x + width).toBeLessThanOrEqual(1900);
+          expect(y + height).toBeLessThanOrEqual(1300);
+        },
+      ),
+    );
+  });
+
+  it('keeps to what a window allows rather than to the grid', () => {
+    const windows = [{ id: 'a', preferred: { width: 333, height: 222 }, resizable: false }];
+    const desk = testDesk(
+      { monitors: [{ id: 'm', width: 1900, height: 1300 }], floating: { grid: 50 } },
+      { windows, focus: 'a' },
+    ).run('float');
+    const { x, y, width, height } = desk.at('a');
+    expect([width, height]).toEqual([333, 222]);
+    expect([x % 50, y % 50]).toEqual([0, 0]);
+  });
+});
