@@ -221,3 +221,44 @@ describe('Tiling', () => {
     await poll(width).toBeCloseTo(whole, 0);
   });
 });
+
+describe('the gap between windows', () => {
+  /** Takes hold of the divider right of the lead, and pulls it so many screen pixels. */
+  async function pull(by: number) {
+    const box = (await open.page.locator('[data-divider="pitreader-1 right"]').boundingBox())!;
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 3];
+    await open.page.mouse.move(x, y);
+    await open.page.mouse.down();
+    await open.page.mouse.move(x + by / 2, y);
+    await open.page.mouse.move(x + by, y);
+  }
+  const lead = async () =>
+    Number((await figuresOf(open.page, 'pitreader'))['pitreader']?.split(' × ')[0]);
+  const told = () =>
+    open.page.locator('[data-divider-at]').getAttribute('data-divider-at').then(Number);
+
+  it('is moved by pointer: once, as far as is told, and not where Escape drops it', async () => {
+    const before = await lead();
+    await pull(40);
+    const by = await told();
+    expect(by).toBeGreaterThan(100);
+    expect(await lead()).toBe(before);
+    await open.page.mouse.up();
+    await poll(lead).toBe(before + by);
+    // One step, that undo of the session takes back.
+    await pull(-60);
+    await open.page.keyboard.press('Escape');
+    await open.page.mouse.up();
+    await poll(() => open.page.locator('[data-divider-at]').count()).toBe(0);
+    expect(await lead()).toBe(before + by);
+  });
+
+  it('stops where a minimum is in the way', async () => {
+    await pull(500);
+    // The bulletin needs 720 px beside the lead: 3428 less the gap, less that.
+    const most = 3428 - 10 - 720;
+    expect((await lead()) + (await told())).toBe(most);
+    await open.page.mouse.up();
+    await poll(lead).toBe(most);
+  });
+});

@@ -1,3 +1,4 @@
+export { type Divider, dividerEvents, dividerMoved, dividersOf } from './dividers.ts';
 export { comingHalf } from './coming-half.ts';
 export { arrange, tilingInForce } from './arrange.ts';
 export { type ArrangedWorkspace } from './arranged-workspace.ts';

@@ -12,6 +12,7 @@ import {
 } from '../../state/profile-context.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import type { Viewport } from '../../sheet/viewport.ts';
+import { Dividers } from './Dividers.tsx';
 import { GapCallouts, GapFigures } from './GapCallouts.tsx';
 import { GapSettings } from './GapSettings.tsx';
 import { LayoutSettings } from './LayoutSettings.tsx';
@@ -82,6 +83,7 @@ export function TilingView() {
               <>
                 <ShareLines measures={measures} deskLayout={deskLayout} view={view} />
                 {hasRoom(deskLayout, view) && <GapCallouts measures={measures} view={view} />}
+                <Dividers deskLayout={deskLayout} view={view} />
               </>
             )}
             notes={(view) => (
