@@ -63,6 +63,24 @@ describe('a wish', () => {
   });
 });
 
+describe('a wish for the focused window', () => {
+  it('to be in the middle third takes 4 presses at most', async () => {
+    const { press, type, count } = counter();
+    await press('Control+k');
+    await open.page.getByRole('combobox', { name: 'Find anything' }).waitFor();
+    await type('middle third');
+    await open.page.locator('[cmdk-item]').first().waitFor();
+    await press('Enter');
+    expect(count()).toBeLessThanOrEqual(4);
+    // A third of the length with one gap more, less that gap; the second of three.
+    const third = (3428 + 10) / 3;
+    await poll(async () => {
+      const { at, size } = (await drawnWindows(open.page)).find(({ app }) => app === 'pitreader')!;
+      return [at, size];
+    }).toEqual([`${6 + third},34`, `${third - 10} × 1400`]);
+  });
+});
+
 describe('a wish for the layout', () => {
   it('of a lead of 62 %, gaps 12 and 4, and none when alone, takes 16 presses at most', async () => {
     const { press, count } = counter();

@@ -1,12 +1,12 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { bindingId } from '@sorn/core/checkup';
-import { argumentAskedFor, commandText, LAST, RUNNABLE, type Command } from '@sorn/core/commands';
+import { argumentAskedFor, commandText, type Command } from '@sorn/core/commands';
 import { monitorName } from '@sorn/core/desk';
-import { nearness, reduce, windowName } from '@sorn/core/engine';
+import type { Session } from '@sorn/core/model';
+import { nearness, reduce } from '@sorn/core/engine';
 import { bindingText, keyMap } from '@sorn/core/keys';
-import { knownWindows, textOf, whenWords, withMonitorNames } from '@sorn/core/rules';
-import { LAYOUTS } from '@sorn/core/tiling';
-import { keysCaps, LAYOUT_KINDS, MODES } from '@sorn/core/values';
+import { textOf, whenWords, withMonitorNames } from '@sorn/core/rules';
+import { keysCaps, MODES } from '@sorn/core/values';
 import { Command as Finder } from 'cmdk';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -20,7 +20,7 @@ import { useTextGoal } from '../state/text-goal.ts';
 import { useViewPages } from '../state/view-pages.ts';
 import { ACTIONS } from './action-index.ts';
 import { useGoToAction } from './go-to-action.ts';
-import { namedPlaces, wordsOf } from './command-words.ts';
+import { commandEntries } from './command-entries.ts';
 import { PAGES, presentValue, SETTINGS, type SettingEntry } from './setting-index.ts';
 import { finderStyle } from '../ui/finder-style.ts';
 import type { PanelName, PanelProps } from './panel.ts';
@@ -208,7 +208,7 @@ function useGoToSetting(onPanel: (panel: PanelName) => void): (setting: SettingE
   );
 }
 
-const NO_LINEUPS: readonly { name: string }[] = [];
+const NO_LINEUPS: NonNullable<Session['lineups']> = [];
 
 function useEverything(onPanel: (panel: PanelName) => void): Found[] {
   const profile = useProfileStore((state) => state.profile);
@@ -243,22 +243,20 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
       void navigate('rehearse');
       pickers.getState().open(asks, []);
     };
-    const command = (
-      group: string,
-      wanted: Command,
-      text = commandText(wanted),
-      also = wordsOf(wanted.command),
-    ): Found => {
-      const binding = bindings.get(JSON.stringify(wanted));
-      return {
-        group,
-        text,
-        also,
-        command: wanted,
-        ...(binding && { caps: keysCaps(binding.keys, profile.keys.main) }),
-        run: () => begin(wanted),
-      };
-    };
+    const commands = (groups: (group: string) => boolean): Found[] =>
+      commandEntries(profile, { windows, lineups }, board)
+        .filter(({ group }) => groups(group))
+        .map((entry) => {
+          const { command } = entry;
+          const binding = bindings.get(JSON.stringify(command));
+          return {
+            ...entry,
+            ...(binding && { caps: keysCaps(binding.keys, profile.keys.main) }),
+            run: () =>
+              command.command === 'use-desk' ? goTo(command.desk, entry.text) : begin(command),
+          };
+        });
+    const isLast = (group: string) => ['Layouts here', 'Commands'].includes(group);
     const panel = (text: string, name: PanelName, cap: string): Found => ({
       group: 'Panels',
       text,
@@ -283,77 +281,13 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
         caps: ['.'],
         run: () => useColourMode.getState().toggle(),
       },
-      ...profile.desks.map(({ id, name = id }) => ({
-        ...command('Desks', { command: 'use-desk', desk: id }, name),
-        run: () => goTo(id, name),
-      })),
+      ...commands((group) => group === 'Desks'),
       ...MODES.map((mode) => ({
         group: 'Desks',
         text: `Mode: ${MODE_WORDS[mode].title.toLowerCase()}`,
         run: () => setMode(mode),
       })),
-      ...profile.monitors.flatMap(({ id, name = id }) => [
-        command('Monitors', { command: 'go-monitor', which: id }, name),
-        command(
-          'Monitors',
-          { command: 'put-on-monitor', which: id },
-          `Window to ${name}`,
-          'send move put',
-        ),
-        command(
-          'Monitors',
-          { command: 'put-workspace-on-monitor', which: id },
-          `Workspace to ${name}`,
-          'send move put',
-        ),
-      ]),
-      ...profile.workspaces.flatMap(({ id, name }) => {
-        const called = `${id} ${name ?? ''}`.trim();
-        return [
-          command('Workspaces', { command: 'go-workspace', which: id }, called, 'go show desktop'),
-          command(
-            'Workspaces',
-            { command: 'put-on-workspace', which: id },
-            `Window to ${called}`,
-            'send move put desktop',
-          ),
-        ];
-      }),
-      ...namedPlaces().map(({ text, command: wanted }) =>
-        command('Place the window', wanted, text, 'snap put move'),
-      ),
-      ...windows.slice(0, MOST_LISTED).map((window) => {
-        const name = windowName(profile, window);
-        return command(
-          'Windows',
-          { command: 'find-window', text: window.id },
-          [name, window.title].filter(Boolean).join(' · '),
-          `${window.id} go focus`,
-        );
-      }),
-      ...(board?.zones ?? []).map(({ name }, i) =>
-        // By number where there is a key for that.
-        command(
-          'Zones here',
-          { command: 'place-in-zone', zone: i < 9 ? String(i + 1) : name },
-          `${i + 1} ${name}`,
-        ),
-      ),
-      ...lineups.map(({ name }) =>
-        command('Lineups', { command: 'recall-lineup', which: name }, name),
-      ),
-      command('Lineups', { command: 'recall-lineup', which: LAST }, 'Placed together last'),
-      ...knownWindows(profile).map(({ app, window, name, further }) =>
-        command(
-          'Open an app',
-          {
-            command: 'open-app',
-            app: app.id,
-            ...(further !== null && { window: window.title! }),
-          },
-          name,
-        ),
-      ),
+      ...commands((group) => group !== 'Desks' && !isLast(group)),
       ...profile.rules.map((rule, at) => ({
         group: 'Rules',
         text: `${at + 1} ${rule.name ?? textOf(whenWords(withMonitorNames(rule, (id) => monitorName(profile, id)).when))}`,
@@ -362,10 +296,7 @@ function useEverything(onPanel: (panel: PanelName) => void): Found[] {
           void navigate('rules');
         },
       })),
-      ...LAYOUT_KINDS.map((kind) =>
-        command('Layouts here', { command: 'use-layout', layout: { kind } }, LAYOUTS[kind].title),
-      ),
-      ...RUNNABLE.map((id) => command('Commands', { command: id } as Command)),
+      ...commands(isLast),
       ...PAGES.map(({ view, page, text, also }) => ({
         group: 'Pages',
         text,

@@ -1,0 +1,81 @@
+import { COMMANDS, definitionOf } from '@sorn/core/commands';
+import { nearness } from '@sorn/core/engine';
+import { profileSchema, sessionSchema } from '@sorn/core/model';
+import { describe, expect, it } from 'vitest';
+import { commandEntries } from './command-entries.ts';
+
+const PROFILE = profileSchema.parse({
+  monitors: [{ id: 'main', width: 1920, height: 1080 }],
+  desks: [{ id: 'office', monitors: [{ monitor: 'main', x: 0, y: 0 }] }],
+  workspaces: [{ id: 'M', name: 'Maps' }],
+  apps: [{ id: 'post', name: 'Post' }],
+  boards: [
+    {
+      id: 'b',
+      name: 'Board',
+      columns: [1],
+      rows: [1],
+      zones: [{ name: 'All', columns: [1, 1], rows: [1, 1] }],
+      for: {},
+    },
+  ],
+});
+const { windows } = sessionSchema.parse({
+  windows: [{ id: 'post-1', app: 'post', title: 'Inbox' }],
+});
+const ENTRIES = commandEntries(
+  PROFILE,
+  {
+    windows: windows.map((window) => ({
+      ...window,
+      held: 'tiled',
+      monitor: 'main',
+      workspace: 'M',
+    })) as never,
+  },
+  PROFILE.boards[0],
+);
+
+describe('commands in find-anything', () => {
+  it('are all there, with what is said with them; steps of a choice and what lasts while a key is down are keys alone', () => {
+    const byKeyAlone = COMMANDS.filter((id) => {
+      const { hasFixedKeys, lasts } = definitionOf(id);
+      return hasFixedKeys === true || lasts === true;
+    });
+    const there = new Set(ENTRIES.map(({ command }) => command.command));
+    expect(COMMANDS.filter((id) => !there.has(id) && !byKeyAlone.includes(id))).toEqual([]);
+    expect(byKeyAlone.length).toBeLessThan(20);
+  });
+
+  it.each(ENTRIES.map((entry) => [`${entry.group}: ${entry.text}`, entry] as const))(
+    'is found by its name and by other words: %s',
+    (_name, { text, group, also }) => {
+      const found = `${text} ${group} ${also}`;
+      expect(nearness(found, text)).toBeGreaterThan(0);
+      const words = also.split(' ').filter((word) => word !== '');
+      expect(words.length).toBeGreaterThan(0);
+      for (const word of words) expect(nearness(found, word), word).toBeGreaterThan(0);
+    },
+  );
+});
+
+it.each([
+  ['left third', 'place-at'],
+  ['middle third', 'place-at'],
+  ['send maps', 'put-on-workspace'],
+  ['call post', 'call-app'],
+  ['launch post', 'open-app'],
+  ['inbox', 'find-window'],
+  ['arrange grid', 'use-layout'],
+  ['spacing', 'inner-gap-more'],
+  ['rename', 'rename-workspace'],
+  ['always on top', 'stay-above'],
+])('%s is %s', (typed, command) => {
+  const found = ENTRIES.map(({ text, group, also, command: of }) => ({
+    of: of.command,
+    score: nearness(`${text} ${group} ${also}`, typed),
+  }))
+    .filter(({ score }) => score > 0)
+    .sort((a, b) => b.score - a.score);
+  expect(found.map(({ of }) => of)).toContain(command);
+});
