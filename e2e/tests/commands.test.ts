@@ -181,10 +181,12 @@ describe('the arrangement', () => {
     await poll(size).toBe('2022 × 1400');
     await press('Escape');
     await poll(size).toBe('1982 × 1400');
-    await press('Meta+Enter', 'ArrowRight', 'Shift+ArrowRight', 'Shift+ArrowRight', 'w');
+    await press('Meta+Enter', 'ArrowRight', 'ArrowLeft', 'ArrowLeft');
     await poll(size).toBe('1942 × 1400');
-    await press('ArrowRight');
+    await press('l');
     await poll(async () => (await window('pitreader-1'))?.at.split(',')[0]).toBe('1958');
+    // The next window, without leaving.
+    await press('Tab', 'ArrowRight');
     await press('Enter', 'Meta+Minus');
     await poll(size).toBe('1982 × 1400');
     await poll(async () => (await window('pitreader-1'))?.at).toBe('6,34');

@@ -6,8 +6,8 @@ const going = { task: 'focus', ...NAVIGATION, ...BY_ONE_TARGET } as const;
 /** Commands that give another window the focus. */
 export const focusCommands = {
   ...inDirections('focus', () => ({ ...going, guessedUses: 60 })),
-  'focus-next': define({ said: {}, ...going, guessedUses: 2 }),
-  'focus-previous': define({ said: {}, ...going, guessedUses: 2 }),
+  'focus-next': define({ said: {}, ...going, guessedUses: 2, continues: ['shaping'] }),
+  'focus-previous': define({ said: {}, ...going, guessedUses: 2, continues: ['shaping'] }),
   'focus-last': define({ said: {}, ...going, guessedUses: 35 }),
   'next-of-app': define({ said: {}, ...going, guessedUses: 2 }),
   'switch-window': define({

@@ -1,5 +1,5 @@
 import { SHAPING } from '../values/window.ts';
-import { choice, direction, figure, flag } from './argument.ts';
+import { choice, choiceOrNone, direction, figure, flag } from './argument.ts';
 import {
   define,
   inDirections,
@@ -60,7 +60,11 @@ export const sizeCommands = {
   'shape-drop': define({ said: {}, ...shaping, hasFixedKeys: true }),
   'shape-as': define({ said: { by: choice('How', SHAPING) }, ...shaping, hasFixedKeys: true }),
   'shape-step': define({
-    said: { direction: direction('Direction'), inward: flag('Inward', false, 'inward') },
+    said: {
+      direction: direction('Direction'),
+      by: choiceOrNone('How', SHAPING, 'as it was chosen'),
+      inward: flag('Inward', false, 'inward'),
+    },
     ...shaping,
     ...BY_TWO_TARGETS,
     hasFixedKeys: true,

@@ -55,18 +55,21 @@ const PICKING_KEYS: Record<(typeof PICK_LAYERS)[Picking['kind']], readonly KeySt
   ],
 };
 
-/** Shaping a window: what its bare keys do while it lasts. */
+/** The letters of the inverted T under the right hand. */
+const T = { left: 'KeyJ', right: 'KeyL', up: 'KeyI', down: 'KeyK' } as const;
+
+/** Shaping a window: what its bare keys do while it lasts. Each says how, so that nothing has to be chosen first. */
 const SHAPING_KEYS: readonly KeyStarterBinding[] = [
   ...DIRECTIONS.flatMap((direction): KeyStarterBinding[] => {
     const arrow = `Arrow${direction[0]!.toUpperCase()}${direction.slice(1)}`;
     return [
-      bare(arrow, { command: 'shape-step', direction }),
-      bare(`Shift+${arrow}`, { command: 'shape-step', direction, inward: true }),
+      bare(arrow, { command: 'shape-step', direction, by: 'size' }),
+      bare(`Shift+${arrow}`, { command: 'shape-step', direction, by: 'move' }),
+      bare(T[direction], { command: 'shape-step', direction, by: 'exchange' }),
     ];
   }),
-  bare('KeyM', { command: 'shape-as', by: 'move' }),
-  bare('KeyG', { command: 'shape-as', by: 'grow' }),
-  bare('KeyW', { command: 'shape-as', by: 'exchange' }),
+  bare('Tab', { command: 'focus-next' }),
+  bare('Shift+Tab', { command: 'focus-previous' }),
   bare('Backspace', { command: 'shape-back' }),
   bare('Enter', { command: 'shape' }),
   bare('Escape', { command: 'shape-drop' }),

@@ -53,11 +53,11 @@ describe('chords', () => {
   });
 
   it('give way to the layer of what is under way on the desk', () => {
-    const shaping = profileWith([{ keys: 'KeyG', command: does('redo') }]);
+    const shaping = profileWith([{ keys: 'KeyL', command: does('redo') }]);
     expect(
-      run(shaping, '0 +KeyG', { kind: 'shaping', window: 'a', by: 'grow', steps: 0 }).steps,
-    ).toEqual(['shape-as']);
-    expect(run(shaping, '0 +KeyG').steps).toEqual(['redo']);
+      run(shaping, '0 +KeyL', { kind: 'shaping', window: 'a', by: 'grow', steps: 0 }).steps,
+    ).toEqual(['shape-step']);
+    expect(run(shaping, '0 +KeyL').steps).toEqual(['redo']);
   });
 });
 

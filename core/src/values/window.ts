@@ -13,7 +13,7 @@ export const MODES = ['extend', 'mirror', 'one'] as const;
 export type Mode = (typeof MODES)[number];
 
 /** What arrows do to the window being shaped. */
-export const SHAPING = ['move', 'grow', 'exchange'] as const;
+export const SHAPING = ['size', 'move', 'grow', 'exchange'] as const;
 export type Shaping = (typeof SHAPING)[number];
 
 const TITLE = 'text of at most 20000 characters';

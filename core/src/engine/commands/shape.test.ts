@@ -12,6 +12,27 @@ describe('shaping the focused window', () => {
     expect(desk.run('shape', to('right', true)).at('p').width).toBe(1982 - 40);
   });
 
+  it('sizes by arrows: by the far edge, or where that does not move by the near one', () => {
+    const size = (direction: 'left' | 'right' | 'up' | 'down') =>
+      ({ command: 'shape-step', direction, by: 'size' }) as const;
+    expect(desk.run('shape', size('right')).at('p').width).toBe(1982 + 40);
+    expect(desk.run('shape', size('left')).at('p').width).toBe(1982 - 40);
+    // Station Feed's stand-in is at the right edge: its left one moves.
+    const right = desk.run('focus-next', 'shape', size('right')).at('b');
+    expect(right).toMatchObject({ width: 1436 + 40 });
+    expect(desk.run('focus-next', 'shape', size('down')).at('b').height).toBe(695 + 40);
+    expect(desk.run('shape', size('down')).trace[0]?.because).toBe(
+      'nothing lies down to share with',
+    );
+  });
+
+  it('goes on with the next window, and drops what was done to all of them', () => {
+    const shaped = desk.run('shape', to('right'), 'focus-next', to('down'));
+    expect(shaped.session.interaction).toMatchObject({ kind: 'shaping', window: 'b', steps: 2 });
+    expect(shaped.at('b').height).toBe(695 + 40);
+    expect(shaped.run('shape-drop').shapes()).toEqual(desk.shapes());
+  });
+
   it('takes one step back at a time', () => {
     const shaped = desk.run('shape', to('right'), to('right'));
     expect(shaped.run('shape-back').at('p').width).toBe(1982 + 40);

@@ -1,6 +1,6 @@
 import { interactionOf, withInteraction, withoutInteraction } from '../../model/interaction.ts';
 import type { CommandFunctions } from './command-functions.ts';
-import type { Direction } from '../../values/direction.ts';
+import { axisOf, isForward, type Direction } from '../../values/direction.ts';
 import type { Shaping } from '../../values/window.ts';
 import { withUndoStep, stepsBack } from '../history.ts';
 import {
@@ -17,6 +17,7 @@ import { growTowards } from './grow.ts';
 import { insertTowards, moveTowards } from './move.ts';
 
 const MEANING: Record<Shaping, string> = {
+  size: 'arrows make it wider, narrower, taller and shorter',
   move: 'arrows move it',
   grow: 'arrows move its edges out, with Shift in',
   exchange: 'arrows exchange it with the next window',
@@ -33,7 +34,7 @@ function shape(context: CommandContext): Outcome {
     {
       about: window.id,
       decided: `shaping ${windowName(profile, window)}`,
-      because: `by key; ${MEANING.grow}`,
+      because: `by key; ${MEANING.size}`,
     },
   );
 }
@@ -51,18 +52,30 @@ function shapeAs({ session }: CommandContext, by: Shaping): Outcome {
   });
 }
 
-/** shape-step: one step of moving, growing or exchanging; `inward` moves an edge in instead of out. */
-function shapeStep(context: CommandContext, direction: Direction, inward: boolean): Outcome {
+/**
+ * shape-step: one step of sizing, moving, growing or exchanging the window with the focus. Of growing, `inward` moves
+ * the edge in instead of out.
+ */
+function shapeStep(
+  context: CommandContext,
+  direction: Direction,
+  by: Shaping | undefined,
+  inward: boolean,
+): Outcome {
   const { session } = context;
   const shaping = interactionOf(session, 'shaping');
   if (!shaping) return noop(session, NOT);
-  const outcome = stepped(context, shaping.by, direction, inward);
+  const outcome = stepped(context, by ?? shaping.by, direction, inward);
   if (outcome.session === session) return outcome;
   // However many steps there are, dropping takes them all back.
   const next = withUndoStep(session, outcome.session, 'shape-step', Infinity);
   return {
     ...outcome,
-    session: withInteraction(next, { ...shaping, steps: shaping.steps + 1 }),
+    session: withInteraction(next, {
+      ...shaping,
+      window: session.focus ?? shaping.window,
+      steps: shaping.steps + 1,
+    }),
   };
 }
 
@@ -73,12 +86,28 @@ function stepped(
   inward: boolean,
 ): Outcome {
   const { growStep } = context.profile.tiling;
+  if (by === 'size') return sized(context, direction);
   if (by === 'grow') return growTowards(context, direction, inward ? -growStep : growStep);
   const window = windowOf(context.session, context.session.focus);
   if (by === 'exchange') return moveTowards(context, direction);
   return window?.held === 'floating' || window?.placing
     ? nudge(context, direction)
     : insertTowards(context, direction);
+}
+
+/**
+ * Right makes the window wider and left narrower, down taller and up shorter: by its right or lower edge, or where
+ * that one does not move by the opposite one.
+ */
+function sized(context: CommandContext, direction: Direction): Outcome {
+  const { growStep } = context.profile.tiling;
+  const by = isForward(direction) ? growStep : -growStep;
+  const [far, near] =
+    axisOf(direction) === 'x' ? (['right', 'left'] as const) : (['down', 'up'] as const);
+  const outcome = growTowards(context, far, by);
+  if (outcome.session !== context.session) return outcome;
+  const other = growTowards(context, near, by);
+  return other.session === context.session ? outcome : other;
 }
 
 /** shape-back: takes one step of this shaping back. */
@@ -122,5 +151,6 @@ export const shapeFunctions = {
   'shape-back': shapeBack,
   'shape-drop': dropShaping,
   'shape-as': (context, { by }) => shapeAs(context, by),
-  'shape-step': (context, { direction, inward }) => shapeStep(context, direction, inward ?? false),
+  'shape-step': (context, { direction, by, inward }) =>
+    shapeStep(context, direction, by, inward ?? false),
 } satisfies Partial<CommandFunctions>;

@@ -1,7 +1,7 @@
 import { interactionOf } from '@sorn/core/model';
 import { chakra, Flex } from '@chakra-ui/react';
 import { memo } from 'react';
-import { countText, keyName, type Shaping } from '@sorn/core/values';
+import { countText, keyName } from '@sorn/core/values';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { useProfileStore } from '../../state/profile-context.ts';
 import type { Locked } from './full-screen.ts';
@@ -54,7 +54,8 @@ export const KeyboardOwner = memo(function KeyboardOwner(props: {
               locked !== 'locked' &&
               `; ${standIn} stands in for ${main}`}
             {isGiven && LOCKED[locked]}
-            {shaping && `; shaping: arrows ${MEANING[shaping.by]}, ${stepsText(shaping.steps)}`}
+            {shaping &&
+              `; shaping: arrows size it, with Shift they move it; ${stepsText(shaping.steps)}`}
           </chakra.span>
         </>
       )}
@@ -66,12 +67,6 @@ const LOCKED: Record<Locked, string> = {
   no: '',
   'full-screen': '; full screen',
   locked: '; full screen, every key comes here',
-};
-
-const MEANING: Record<Shaping, string> = {
-  move: 'move the window',
-  grow: 'move its edges',
-  exchange: 'exchange it',
 };
 
 function stepsText(steps: number): string {

@@ -61,11 +61,10 @@ export function useStripKeys(profile: Profile): void {
           ? picks[picking]
           : isShaping
             ? [
-                shown(['← → ↑ ↓'], 'shape', summary),
-                shown(['Shift', '← → ↑ ↓'], 'inwards', summary),
-                shown(['G'], 'grow', summary),
-                shown(['M'], 'move', summary),
-                shown(['W'], 'exchange', summary),
+                shown(['← → ↑ ↓'], 'size', summary),
+                shown(['Shift', '← → ↑ ↓'], 'move', summary),
+                shown(['J L I K'], 'exchange', summary),
+                shown(['Tab'], 'next window', summary),
                 shown(['Backspace'], 'one step back', summary),
                 shown(['Enter'], 'take it', summary),
                 shown(['Esc'], 'drop it', summary),
