@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { demoPage } from '../desk/demo-page.ts';
 import { fixture } from '../desk/fixture.ts';
-import { drawnWindows, figuresOf } from '../desk/sheet.ts';
+import { drawnWindows, figuresOf, toView } from '../desk/sheet.ts';
 
 const running = fixture();
 const open = demoPage(running, 'rehearse');
@@ -246,6 +246,16 @@ describe('the arrangement', () => {
     // A strip of 28 px comes off the top.
     await poll(() => figuresOf(open.page, 'pitreader')).toEqual({ pitreader: '3428 × 1372' });
     expect(await window('bulletin-1')).toBeUndefined();
+    // In Rehearse they are named, and one is gone to by its name.
+    await toView(open.page, '6', 'Rehearse');
+    const list = open.page.getByRole('list', { name: 'Windows shown one at a time' });
+    await poll(() => list.getByRole('button').allInnerTexts()).toEqual([
+      'Pit Reader · Profile 07 · Ostrel Pass N',
+      'Bulletin Writer · Morning bulletin',
+      'Station Feed · 24 stations',
+    ]);
+    await list.getByRole('button', { name: /Bulletin Writer/ }).click();
+    await poll(() => figuresOf(open.page, 'bulletin')).toEqual({ bulletin: '3428 × 1372' });
   });
 });
 

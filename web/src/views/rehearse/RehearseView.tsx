@@ -16,6 +16,7 @@ import { Log } from './Log.tsx';
 import { ModeList } from './ModeList.tsx';
 import { Picker } from './Picker.tsx';
 import { PickPanel, useRoomForBoards } from './PickPanel.tsx';
+import { OneAtATime } from './OneAtATime.tsx';
 import { PlacingMarks } from './PlacingMarks.tsx';
 import { TimeSaved } from './TimeSaved.tsx';
 import { SwitchList } from './SwitchList.tsx';
@@ -125,6 +126,7 @@ export function RehearseView() {
       inspector={
         <>
           <AppList />
+          <OneAtATime deskLayout={deskLayout} />
           <WindowReasons deskLayout={deskLayout} id={about} onRule={makeRule} />
           <TimeSaved />
           <Log />
