@@ -111,7 +111,13 @@ describe('what would happen', () => {
     await press('x', '2');
     const region = open.page.getByRole('region', { name: 'What would happen' });
     await region.waitFor();
-    expect(await region.locator('svg[aria-label$="drawn to scale"]').count()).toBe(2);
+    // Side by side, both within the panel.
+    const drawings = await region.locator('svg[aria-label$="drawn to scale"]').all();
+    const boxes = await Promise.all(drawings.map(async (each) => (await each.boundingBox())!));
+    const panel = (await region.boundingBox())!;
+    expect(boxes).toHaveLength(2);
+    expect(boxes[0]!.x + boxes[0]!.width).toBeLessThanOrEqual(boxes[1]!.x);
+    expect(boxes[1]!.x + boxes[1]!.width).toBeLessThanOrEqual(panel.x + panel.width);
     const moves = await region.locator('[data-moves]').allInnerTexts();
     expect(moves.map((line) => line.split('\t').slice(1, 4))).toEqual([
       ['Slope Cams', 'Korvane Tall 27, S, 1428 × 803', 'Korvane Wide 34, S, not shown'],

@@ -153,3 +153,51 @@ describe('Rehearse', () => {
     await poll(() => open.page.locator('[data-window]').count()).toBe(499);
   });
 });
+
+describe('a window that is pulled', () => {
+  /** Pulls the middle of a window to the middle of something, and holds it there. */
+  async function pull(id: string, to: string) {
+    const middle = async (selector: string) => {
+      const box = (await open.page.locator(selector).first().boundingBox())!;
+      return [box.x + box.width / 2, box.y + box.height / 2] as const;
+    };
+    const from = await middle(`svg [data-window="${id}"]`);
+    const there = await middle(to);
+    await open.page.mouse.move(...from);
+    await open.page.mouse.down();
+    await open.page.mouse.move((from[0] + there[0]) / 2, (from[1] + there[1]) / 2);
+    await open.page.mouse.move(...there);
+  }
+  const says = () => open.page.locator('[data-pull-says]').innerText();
+  const at = async (id: string) =>
+    (await drawnWindows(open.page)).find((each) => each.id === id)?.at;
+
+  it('exchanges with the one it is let go on, and stays where Escape drops it', async () => {
+    const lead = await at('pitreader-1');
+    await pull('pitreader-1', 'svg [data-window="stations-1"]');
+    await poll(says).toBe('exchange with Station Feed');
+    await press('Escape');
+    await open.page.mouse.up();
+    await poll(() => open.page.locator('[data-pulled]').count()).toBe(0);
+    expect(await at('pitreader-1')).toBe(lead);
+    await pull('pitreader-1', 'svg [data-window="stations-1"]');
+    await open.page.mouse.up();
+    // The lead is 1982 wide from 6 on, the tile below the first one 695 high from 34 on; gaps of 10.
+    await poll(() => at('pitreader-1')).toBe(`${6 + 1982 + 10},${34 + 695 + 10}`);
+    await poll(async () => (await at('stations-1'))?.split(',')[0]).toBe('6');
+    await poll(focused).toBe('pitreader-1');
+  });
+
+  it('goes to the workspace on whose letter it is let go, and to another monitor’s window', async () => {
+    await pull('pitreader-1', 'svg [data-workspace=M]');
+    await poll(says).toBe('to workspace M');
+    await open.page.mouse.up();
+    await poll(() => at('pitreader-1')).toBeUndefined();
+    await pull('bulletin-1', 'svg [data-window="radiolog-1"]');
+    await poll(says).toBe('exchange with Radio Log');
+    await open.page.mouse.up();
+    // It takes the place of the radio log on the tall monitor, which begins at 3440.
+    await poll(async () => Number((await at('bulletin-1'))?.split(',')[0])).toBeGreaterThan(3440);
+    await poll(async () => (await drawnWindows(open.page)).length).toBe(7);
+  });
+});

@@ -71,6 +71,10 @@ describe('rules, by keys', () => {
 
     // A rule from it, before all others: on workspace M, tiled, in a zone of the wide monitor.
     await press(';');
+    // What it would change is seen before it is kept.
+    const proposed = open.page.getByRole('region', { name: 'What would happen' });
+    await proposed.getByText(/^Make the rule “When a window’s app is areamap/).waitFor();
+    await press('Enter');
     await open.page.getByRole('main', { name: 'Rules' }).waitFor();
     await poll(order).toEqual(expect.arrayContaining(['rule', 'duty-line']));
     expect((await order())[0]).toBe('rule');

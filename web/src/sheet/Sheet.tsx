@@ -175,7 +175,8 @@ export function Sheet(props: SheetProps) {
     </Box>
   );
   return (
-    <Flex direction="column" height="100%">
+    // What stands beside it keeps its room: the drawing is as wide as it was measured.
+    <Flex direction="column" height="100%" minW="0" minH="0" overflow="hidden">
       {sheet}
       {still === undefined && !isPlan && <Shelf />}
     </Flex>

@@ -89,5 +89,9 @@ export function useSteering(element: HTMLElement | null, size: SheetSize, fit: V
 function isBare(event: Event): boolean {
   const { target } = event;
   const isFirst = !(event instanceof MouseEvent) || event.button === 0;
-  return isFirst && target instanceof SVGElement && !target.closest('[data-drag]');
+  return (
+    isFirst &&
+    target instanceof SVGElement &&
+    !target.closest('[data-drag], [data-pulls-windows] [data-window]')
+  );
 }

@@ -12,6 +12,7 @@ const WORDS: Readonly<Record<string, string>> = {
   'move-later': 'order swap down after',
   'swap-with-lead': 'main master exchange first',
   promote: 'make lead main first',
+  'exchange-with': 'swap window named switch',
   'lead-share-more': 'wider larger main ratio grow percent',
   'lead-share-less': 'narrower smaller main ratio shrink percent',
   'lead-count-more': 'more main windows add',

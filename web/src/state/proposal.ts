@@ -15,8 +15,15 @@ interface ProposalState {
   proposal: Proposal | null;
   /** A change of what is connected. One that would change nothing is done at once: the log says why. */
   proposeEvent: (event: SessionEvent, title: string) => void;
-  /** A change of the profile. */
-  proposeEdit: (change: (profile: Profile) => Profile, title: string) => void;
+  /**
+   * A change of the profile.
+   * @param then what is shown as if it had happened after it, and what is done once it is taken
+   */
+  proposeEdit: (
+    change: (profile: Profile) => Profile,
+    title: string,
+    then?: { shown?: SessionEvent; taken?: () => void },
+  ) => void;
   take: () => void;
   drop: () => void;
 }
@@ -33,11 +40,16 @@ export const useProposal = perProfile<ProposalState>((set, get, store) => ({
     if (after === session) take();
     else set({ proposal: { title, profile, session: after, take } });
   },
-  proposeEdit(change, title) {
+  proposeEdit(change, title, then = {}) {
     const { profile: before, session: now, edit } = store.getState();
     const profile = change(before);
-    const { session } = reduce(now, { type: 'profile-edited', before }, profile);
-    set({ proposal: { title, profile, session, take: () => edit(change) } });
+    const edited = reduce(now, { type: 'profile-edited', before }, profile).session;
+    const session = then.shown ? reduce(edited, then.shown, profile).session : edited;
+    const take = () => {
+      edit(change);
+      then.taken?.();
+    };
+    set({ proposal: { title, profile, session, take } });
   },
   take() {
     const { proposal } = get();

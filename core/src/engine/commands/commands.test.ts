@@ -55,6 +55,25 @@ describe('moving windows', () => {
     expect(alone.run('swap-with-lead').trace[0]?.because).toBe('s is the lead already');
   });
 
+  it('exchanges with a window by its name, and takes the place of one elsewhere', () => {
+    const exchange = (text: string) => ({ command: 'exchange-with', text }) as const;
+    expect(order(desk.run(exchange('s')))).toEqual(['s', 'b', 'p']);
+    expect(desk.run(exchange('s')).session.focus).toBe('p');
+    expect(desk.run(exchange('nobody')).trace[0]?.because).toBe(
+      'no other window answers to nobody',
+    );
+    const away = desk.run(
+      { command: 'go-workspace', which: 'S' },
+      { command: 'open-app', app: 'shell' },
+    );
+    const taken = away.run({ command: 'find-window', text: 'p' }, exchange('shell-1'));
+    expect(taken.at('p')).toMatchObject({ workspace: 'S', monitor: 'tall' });
+    expect(taken.session.focus).toBe('p');
+    expect(taken.session.arrangements['S/tall']!.order).toEqual(['p', 'shell-1']);
+    const floating = desk.run('float', exchange('s'));
+    expect(floating.trace[0]?.because).toBe('p is not tiled');
+  });
+
   it('leaves floating windows at their place in the order', () => {
     const floating = desk.run('focus-next', 'float', 'focus-next', 'swap-with-lead');
     expect(order(floating)).toEqual(['s', 'b', 'p']);

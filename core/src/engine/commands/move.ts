@@ -21,6 +21,7 @@ import {
   existingWindow,
 } from '../session.ts';
 import { lookAhead } from './focus.ts';
+import { findWindows } from './find.ts';
 import { joinArrangement } from './arrangement-member.ts';
 import { withSnap } from './snap.ts';
 import { moveOverZones, moveOverZonesInOrder } from './zones.ts';
@@ -250,10 +251,56 @@ function toLead(
   });
 }
 
+/**
+ * exchange-with: the focused window and the one that answers to what was typed exchange their tiles, or their places
+ * where both are placed. One on another workspace gives its place there, and moves on by one.
+ */
+function exchangeWith(context: CommandContext, typed: string): Outcome {
+  const { session, profile } = context;
+  const window = windowOf(session, session.focus);
+  if (!window) return noop(session, 'no window has the focus');
+  const other = findWindows(session, profile, typed).find(({ id }) => id !== window.id);
+  if (!other) return noop(session, `no other window answers to ${typed}`);
+  const name = windowName(profile, other);
+  if (other.held === 'pocketed') return noop(session, `${name} is in the pocket`);
+  const said = { about: window.id, decided: `exchanged with ${name}`, because: 'by its name' };
+  if (other.workspace !== window.workspace || other.monitor !== window.monitor)
+    return takenPlace(context, window, other);
+  if (window.placing && other.placing) {
+    const placed = withSnap(session, window.id, other.placing);
+    return applied(withSnap(placed, other.id, window.placing), said);
+  }
+  const focused = focusedTiled(context);
+  if (!('window' in focused)) return focused;
+  if (!focused.tiled.includes(other.id)) return noop(session, `${name} is not tiled`);
+  return applied(
+    reorder(context, window, (all, at) => exchanged(all, at, all.indexOf(other.id))),
+    said,
+  );
+}
+
+/** The window on the other one's workspace, before it in the order, and with the focus. */
+function takenPlace(context: CommandContext, window: SessionWindow, other: SessionWindow): Outcome {
+  const { profile } = context;
+  const { monitor, workspace } = other;
+  const joined = joinArrangement(context, window, monitor, workspace);
+  const there = withArrangement(joined, workspace, monitor, (arrangement) => {
+    const rest = arrangement.order.filter((id) => id !== window.id);
+    return { ...arrangement, order: rest.toSpliced(rest.indexOf(other.id), 0, window.id) };
+  });
+  return applied(withFocus(there, existingWindow(there, window.id)), {
+    about: window.id,
+    decided: `takes the place of ${windowName(profile, other)}`,
+    because: `that is on workspace ${workspace}`,
+  });
+}
+
 export const moveFunctions = {
   ...inDirections('move', moveTowards),
   'move-earlier': (context) => moveInOrder(context, -1),
   'move-later': (context) => moveInOrder(context, 1),
   'swap-with-lead': swapWithLead,
+  'exchange-with': (context, { text }) =>
+    text === undefined ? noop(context.session, 'no window was named') : exchangeWith(context, text),
   promote,
 } satisfies Partial<CommandFunctions>;

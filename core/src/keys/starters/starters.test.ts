@@ -59,7 +59,7 @@ describe('the whole starter', () => {
     // Goes somewhere, or changes how things are.
     '': /^(focus-|switch-window|find-window|go-workspace|next-of-app|float|stay-above|everywhere|maximise|full-screen|pocket|call-back|minimise|restore-last|(next|previous|turn|reset)-layout|split-|even-out|swap-with-lead|promote|show-desktop|clear-while|close|bring-inside|(new|rename)-workspace|lead-|shape|undo|redo|pause|resume|apply-rules|open-start|desk-mode|use-desk)/,
     // The window comes along.
-    Shift: /^(move-|put-on-workspace [^,]*$)/,
+    Shift: /^(move-|exchange-with|put-on-workspace [^,]*$)/,
     // It is sized and placed; with Shift the smaller counterpart.
     Ctrl: /^(grow-|place-|put-back|centre|smaller|bigger|fill-rest|widen-|corner-pick|pick-board|offer-places|(save|recall|forget)-lineup)/,
     'Ctrl+Shift': /^(shrink-|nudge-|(inner|outer)-gap-|gaps-off)/,

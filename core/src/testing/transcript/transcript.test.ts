@@ -34,6 +34,7 @@ const SAID: Partial<Record<CommandId, readonly object[]>> = {
   'call-app': [{ app: 'pitreader' }, { app: 'notes' }, { app: 'dutyline' }],
   'find-window': [{ text: 'shell' }, { text: 'nowhere' }],
   launch: [{ text: 'area' }],
+  'exchange-with': [{ text: 'stations' }, { text: 'radiolog' }, { text: 'nowhere' }],
   'go-workspace': [
     { which: 'M' },
     { which: 'next' },

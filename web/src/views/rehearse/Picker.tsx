@@ -6,6 +6,7 @@ import { choicesFor, usePicker, type PickerKind } from './picker.ts';
 
 const ASKS: Record<PickerKind, string> = {
   'find-window': 'Go to the window',
+  'exchange-with': 'Exchange with the window',
   launch: 'Open the app',
   'save-lineup': 'Save these windows as',
   'recall-lineup': 'Bring the lineup',

@@ -1,11 +1,13 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Flex } from '@chakra-ui/react';
 import { ruleFromWindow } from '@sorn/core/engine';
-import { withNewRule } from '@sorn/core/rules';
+import { monitorName } from '@sorn/core/desk';
+import { ruleSentence, textOf, withMonitorNames, withNewRule } from '@sorn/core/rules';
 import { useCallback, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { useProfileStore, useProfileStoreApi, useDeskLayout } from '../../state/profile-context.ts';
+import { useProposal } from '../../state/proposal.ts';
 import { useSelection } from '../../state/selection.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import type { Viewport } from '../../sheet/viewport.ts';
@@ -24,6 +26,7 @@ import { TimeLine } from './TimeLine.tsx';
 import { NextKeysList } from './NextKeysList.tsx';
 import { WindowReasons } from './WindowReasons.tsx';
 import { useFullScreen } from './full-screen.ts';
+import { WindowPull } from './WindowPull.tsx';
 import { useSheetKeyboard } from './sheet-keyboard.ts';
 
 const placingMarks = (view: Viewport) => <PlacingMarks view={view} />;
@@ -34,6 +37,7 @@ export function RehearseView() {
   const deskLayout = useDeskLayout();
   const store = useProfileStoreApi();
   const selected = useSelection.use();
+  const proposals = useProposal.use();
   const navigate = useNavigate();
   const apps = useProfileStore((state) => state.profile.apps);
   const place = useRef<HTMLDivElement>(null);
@@ -60,14 +64,26 @@ export function RehearseView() {
   };
 
   const makeRule = (id: string) => {
-    const { profile, edit } = store.getState();
+    const { profile } = store.getState();
     const like = ruleFromWindow({ session, profile, desk: deskLayout.desk }, id);
     if (!like) return;
     // Before all others: it is what the person wants of this very window.
     const made = withNewRule(profile, like, null);
-    edit(() => made.profile);
-    selected.getState().takeRule(made.id);
-    void navigate('../rules', { relative: 'path' });
+    const rule = withMonitorNames({ ...like, id: made.id }, (of) => monitorName(profile, of));
+    // Shown with all open windows following the rules: what it says of others is seen before it is kept.
+    proposals
+      .getState()
+      .proposeEdit(
+        () => made.profile,
+        `Make the rule “${textOf(ruleSentence(rule)).replace(/\.$/, '')}”, shown as open windows would follow it`,
+        {
+          shown: { type: 'command', command: { command: 'apply-rules' } },
+          taken() {
+            selected.getState().takeRule(made.id);
+            void navigate('../rules', { relative: 'path' });
+          },
+        },
+      );
   };
 
   usePageKeys('Rehearse', [
@@ -148,7 +164,7 @@ export function RehearseView() {
           onClick={keyboard.give}
         >
           <KeyboardOwner isGiven={keyboard.isGiven} locked={fullScreen.locked} />
-          <Box position="relative" flex="1" minH="0">
+          <WindowPull>
             <Sheet
               deskLayout={deskLayout}
               onWindow={chooseWindow}
@@ -161,7 +177,7 @@ export function RehearseView() {
             <SwitchList />
             <ModeList />
             <NextKeysList />
-          </Box>
+          </WindowPull>
         </Flex>
         <TimeLine />
       </Flex>

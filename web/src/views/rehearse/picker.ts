@@ -9,6 +9,7 @@ import type { ProfileStore } from '../../state/profile-state.ts';
 /** A list over the sheet that narrows as a name is typed. */
 export type PickerKind =
   | 'find-window'
+  | 'exchange-with'
   | 'launch'
   | 'save-lineup'
   | 'recall-lineup'
@@ -67,8 +68,12 @@ export function choicesFor(
   }
   if (kind === 'new-workspace' || kind === 'rename-workspace')
     return workspaceChoices(kind, { session, profile }, typed);
-  if (kind !== 'find-window') return lineupChoices(kind, session, typed);
-  return findWindows(session, profile, typed).map((window) => {
+  if (kind !== 'find-window' && kind !== 'exchange-with')
+    return lineupChoices(kind, session, typed);
+  const found = findWindows(session, profile, typed);
+  // It exchanges with another one.
+  const others = kind === 'find-window' ? found : found.filter(({ id }) => id !== session.focus);
+  return others.map((window) => {
     const app = appOf(window.app);
     const name = windowName(profile, window);
     const where = window.held === 'pocketed' ? 'in the pocket' : `workspace ${window.workspace}`;
@@ -78,7 +83,7 @@ export function choicesFor(
       detail: [window.title, where].filter(Boolean).join(' · '),
       balloon: app?.balloon ?? name.slice(0, 2),
       hue: app?.hue ?? 0,
-      command: { command: 'find-window', text: window.id },
+      command: { command: kind, text: window.id },
     };
   });
 }
