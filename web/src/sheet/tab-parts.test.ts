@@ -42,6 +42,11 @@ describe('the tab of a monitor', () => {
     expect([name, isLayoutApart, layout]).toEqual(['Wide 34', true, 'Lead 0.58']);
   });
 
+  it('says no more of the layout than there is room for along the monitor', () => {
+    expect(tabParts(60, tab({ hasOtherEdge: true })).layout).toBe('Lead 0.…');
+    expect(tabParts(20, tab({ hasOtherEdge: true })).layout).toBe('');
+  });
+
   it('tells how many workspaces more there are, and always has the shown one', () => {
     const workspaces = Array.from({ length: 30 }, (_, i) => ({ id: `${i}`, name: `${i}` }));
     fc.assert(

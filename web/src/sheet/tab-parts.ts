@@ -67,7 +67,7 @@ export function tabParts(
   const showsPixels = left - grown >= textWidth(pixels, 'figure') + GAP;
   return {
     name: shownName,
-    layout: isLayoutApart || shownName !== '' ? layout : shortened(layout, 'label', room),
+    layout: shortened(layout, 'label', isLayoutApart ? end : shownName === '' ? room : end),
     isLayoutApart,
     layoutEnd: isLayoutApart ? end : end - lengthOf(cells) - GAP,
     pixels: shownName === name && showsPixels ? pixels : '',
