@@ -42,7 +42,7 @@ describe('workspaces by what they are called', () => {
     await press('Enter', 'Meta+KeyN');
     await open.page.keyboard.type('Mail');
     // M is taken: the next letter of it that is free.
-    await open.page.getByText('a new workspace on Korvane Wide 34, with the keys of A').waitFor();
+    await open.page.getByText('on Korvane Wide 34, with the keys of A').waitFor();
     await press('Enter');
     await poll(() => title('A')).toBe('Workspace A, Mail, shown');
     await press('Meta+KeyB');

@@ -36,6 +36,12 @@ describe('what becomes of windows', () => {
     expect(told(opened)).toEqual(['r: lap → lap, shown: it is floating']);
   });
 
+  it('is told of a workspace that is gone', () => {
+    const workspaces = OFFICE.workspaces.filter(({ id }) => id !== 'B');
+    const [p] = told(before.edited(profileSchema.parse({ ...OFFICE, workspaces })));
+    expect(p).toMatch(/^p: wide → wide, (not )?shown: workspace B is gone$/);
+  });
+
   it('is told by the window’s own monitor where workspaces are joined', () => {
     const tiling = { ...OFFICE.tiling, workspacesAre: 'joined' };
     const windows = [

@@ -50,6 +50,8 @@ function reasonFor(
     const home = after.desk.workspaces.find(({ id }) => id === to.workspace);
     return after.desk.joined || !home ? `it was on ${nameOf(from.monitor)}` : home.because;
   }
+  const isGone = !after.desk.workspaces.some(({ id }) => id === from.workspace);
+  if (from.workspace !== to.workspace && isGone) return `workspace ${from.workspace} is gone`;
   if (from.shown !== to.shown) {
     return to.shown
       ? `${nameOf(to.monitor)} shows workspace ${to.workspace}`

@@ -93,18 +93,15 @@ export function previewedPlacements(context: CommandContext): Placement[] {
   if (!previewing) return [];
   const { session } = endInteraction(context, true);
   const { profile, desk } = context;
-  const isLayout = definitionOf(previewing.command.command).task === 'layout';
+  const then = computePlacements(session, profile, desk).placements;
+  if (definitionOf(previewing.command.command).task !== 'layout')
+    return then.filter(({ id }) => id === session.focus);
   // In some layouts windows that had a tile have none.
-  const tiled = new Set(
-    computePlacements(context.session, profile, desk).placements.flatMap(({ id, tile }) =>
-      tile === null ? [] : [id],
-    ),
-  );
-  return computePlacements(session, profile, desk).placements.filter(
+  const now = computePlacements(context.session, profile, desk).placements;
+  const tiled = new Set(now.flatMap(({ id, tile }) => (tile === null ? [] : [id])));
+  return then.filter(
     ({ id, tile, shown, monitor }) =>
-      isLayout
-        ? shown && (tile !== null || tiled.has(id)) && monitor === session.focusMonitor
-        : id === session.focus,
+      shown && (tile !== null || tiled.has(id)) && monitor === session.focusMonitor,
   );
 }
 

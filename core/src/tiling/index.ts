@@ -19,6 +19,7 @@ export {
   type PlainSettings,
   type SettingField,
   type TilingInForce,
+  layoutKindOn,
 } from './settings.ts';
 export { flatten, minimumsCanBeMet, rectsFor, solveInto } from './solve.ts';
 export { type Split, type Tree, split } from './tree.ts';

@@ -128,6 +128,13 @@ export function resolveLayout(
   };
 }
 
+/** The kind of layout that a workspace without one of its own has on a monitor. */
+export function layoutKindOn(profile: Profile, monitor: string): LayoutKind {
+  const places = profile.tiling.places.filter(({ workspace }) => workspace === undefined);
+  const levels = levelsFor({ ...profile, tiling: { ...profile.tiling, places } }, '', monitor);
+  return resolveLayout(levels).layout.kind;
+}
+
 /** Decides every gap, field by field. */
 export function resolveGaps(levels: readonly Level[]): { gaps: Gaps; from: TilingInForce['from'] } {
   const decide = <F extends GapField>(field: F) => {

@@ -36,5 +36,11 @@ export {
 } from './snap.ts';
 export { MOST_STEPS, THEN, keysCaps, pressesIn, readTrigger, triggerOf } from './trigger.ts';
 export { HELD, KINDS, MODES, type Mode, NEW_WINDOWS, type Shaping } from './window.ts';
-export { type WorkspaceName, isWorkspaceLetter, workspaceNameOf } from './workspace-letter.ts';
+export {
+  type WorkspaceName,
+  isWorkspaceLetter,
+  workspaceIdFault,
+  workspaceIdOf,
+  workspaceNameOf,
+} from './workspace-letter.ts';
 export type { Parameter, ParameterKind } from './layout-parameters.ts';

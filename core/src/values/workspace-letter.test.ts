@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { workspaceNameOf } from './workspace-letter.ts';
+import { workspaceIdFault, workspaceNameOf } from './workspace-letter.ts';
 
 describe('what a person types for a new workspace', () => {
   const taken = ['B', 'm', '1'];
@@ -20,4 +20,15 @@ describe('what a person types for a new workspace', () => {
   it('is nothing where exactly that letter is taken, in either case', () => {
     for (const letter of ['b', 'B', 'M', '1']) expect(workspaceNameOf(letter, taken)).toBeNull();
   });
+});
+
+it('another letter is refused where it is taken, in either case, and where it is no id', () => {
+  const fault = (typed: string) => workspaceIdFault(typed, ['B', 'mail']);
+  expect([fault('b'), fault('B'), fault('mail')]).toEqual([
+    'another is called B',
+    'another is called B',
+    'another is called mail',
+  ]);
+  expect(['', 'two words', 'a/b', '__proto__'].every((typed) => fault(typed) !== null)).toBe(true);
+  expect([fault('k'), fault('7'), fault('post')]).toEqual([null, null, null]);
 });

@@ -1,6 +1,22 @@
+import { idField } from './fields.ts';
+
 /** True for what one key can stand for: a single letter or digit. A workspace that is called so has keys of its own. */
 export function isWorkspaceLetter(text: string): boolean {
   return /^[A-Za-z0-9]$/.test(text);
+}
+
+/** The id that a typed one stands for: a single letter is the capital, as on its key cap. */
+export function workspaceIdOf(typed: string): string {
+  const id = typed.trim();
+  return isWorkspaceLetter(id) ? id.toUpperCase() : id;
+}
+
+/** Why a workspace cannot be called so; null where it can. */
+export function workspaceIdFault(typed: string, taken: readonly string[]): string | null {
+  const id = workspaceIdOf(typed);
+  if (!idField.safeParse(id).success)
+    return 'one letter or digit for keys, or a word without spaces';
+  return taken.includes(id) ? `another is called ${id}` : null;
 }
 
 /** What a workspace that is made is called. */
@@ -28,7 +44,7 @@ export function workspaceNameOf(typed: string, taken: readonly string[]): Worksp
   const name = typed.trim();
   const isFree = (letter: string) => !taken.some((id) => id.toUpperCase() === letter.toUpperCase());
   if (name === '') return { id: freeNumber(taken) };
-  if (isWorkspaceLetter(name)) return isFree(name) ? { id: name.toUpperCase() } : null;
+  if (isWorkspaceLetter(name)) return isFree(name) ? { id: workspaceIdOf(name) } : null;
   const letter = [...name].find((each) => isWorkspaceLetter(each) && isFree(each));
-  return { id: letter?.toUpperCase() ?? freeNumber(taken), name: name.slice(0, 400) };
+  return { id: letter ? workspaceIdOf(letter) : freeNumber(taken), name: name.slice(0, 400) };
 }

@@ -84,7 +84,7 @@ export const ACTIONS: readonly ActionEntry[] = [
     ["'", 'lead count up', 'One lead more', 'number of main windows'],
     ['G O', 'gaps', 'Type the inner gap', 'spacing between windows'],
     ['O', 'outer gap', 'Type the outer gap', 'spacing margin screen edge'],
-    ['A', 'none when alone', 'No gaps for a window alone', 'smart single only'],
+    ['A', 'none when alone', 'No gaps for a window alone', 'only one single'],
     ['E', 'type lead share', 'Type the share of the lead', 'percent ratio main size'],
     ['L', 'next layout', 'Next layout here', 'cycle change arrangement'],
     ['Shift L', 'the layout before', 'The layout before here', 'previous cycle arrangement'],

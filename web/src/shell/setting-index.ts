@@ -280,7 +280,7 @@ export const SETTINGS: readonly SettingEntry[] = [
       'tiling.gaps.dropWhenAlone',
       'No gaps when a window is alone',
       ['No gaps when a window is alone'],
-      'smart gaps single none',
+      'only one single none',
     ],
     [
       'tiling.whenTooSmall',

@@ -5,7 +5,11 @@ import { withNewWorkspace, withWorkspaceName } from '../../desk/workspaces.ts';
 import type { Session } from '../../model/session.ts';
 import { nearestName } from '../../values/nearest-name.ts';
 import { ownEntry } from '../../values/own-entry.ts';
-import { isWorkspaceLetter, workspaceNameOf } from '../../values/workspace-letter.ts';
+import {
+  isWorkspaceLetter,
+  workspaceIdOf,
+  workspaceNameOf,
+} from '../../values/workspace-letter.ts';
 import {
   applied,
   noop,
@@ -70,7 +74,7 @@ function meant(context: CommandContext, which: string): HomedWorkspace | string 
 
 /** By its id; a letter names it in either case. */
 function workspaceCalled(desk: DeskInForce, which: string): HomedWorkspace | undefined {
-  const letter = isWorkspaceLetter(which) ? which.toUpperCase() : null;
+  const letter = isWorkspaceLetter(which) ? workspaceIdOf(which) : null;
   return (
     desk.workspaces.find(({ id }) => id === which) ??
     desk.workspaces.find(({ id }) => id.toUpperCase() === letter)
@@ -92,7 +96,7 @@ function withWorkspaceThere(context: CommandContext, which: string): CommandCont
     return there(withList(session, 'workspacesClosed', (ids) => ids.filter((id) => id !== which)));
   const isMade = profile.tiling.missingWorkspaces === 'made' && isWorkspaceLetter(which);
   if (!isMade || workspaceCalled(desk, which)) return context;
-  return there(withWorkspaceMade(context, which.toUpperCase()));
+  return there(withWorkspaceMade(context, workspaceIdOf(which)));
 }
 
 /** It was neither there nor closed. */
@@ -100,13 +104,19 @@ function isNew({ session, desk }: CommandContext, { id }: HomedWorkspace): boole
   return !session.workspacesClosed?.includes(id) && !desk.workspaces.some((each) => each.id === id);
 }
 
+/** The workspaces that some monitor goes round. */
+function allListed(context: CommandContext): ReadonlySet<string> {
+  const { monitors } = context.desk;
+  return new Set(
+    monitors.flatMap((monitor) => listedWorkspaces(context, monitor.id).map(({ id }) => id)),
+  );
+}
+
 /** The session with one more workspace on the monitor with the focus; made ones that are not gone round any more go. */
 function withWorkspaceMade(context: CommandContext, id: string): Session {
   const { session, desk } = context;
   const monitor = session.focusMonitor;
-  const listed = new Set(
-    desk.monitors.flatMap((each) => listedWorkspaces(context, each.id).map((one) => one.id)),
-  );
+  const listed = allListed(context);
   const kept = withNamesKept(session, desk, shownOn(session, monitor));
   return withList(kept, 'workspacesMade', (all) => [
     ...all.filter((made) => listed.has(made.id)),
@@ -168,16 +178,14 @@ function putOnWorkspace(before: CommandContext, which: string, follow: boolean):
 function newWorkspace(context: CommandContext, typed: string): Outcome {
   const { session, profile, desk } = context;
   const monitor = session.focusMonitor;
-  const listed = new Set(
-    desk.monitors.flatMap(({ id }) => listedWorkspaces(context, id).map((one) => one.id)),
-  );
+  const listed = allListed(context);
   const isTyped = typed.trim() !== '';
   const inUse = desk.workspaces.filter(({ id }) => isTyped || listed.has(id));
   const called = workspaceNameOf(
     typed,
     [...profile.workspaces, ...inUse].map(({ id }) => id),
   );
-  if (!called) return noop(session, `a workspace is called ${typed.trim().toUpperCase()} already`);
+  if (!called) return noop(session, `a workspace is called ${workspaceIdOf(typed)} already`);
   const { id, name } = called;
   const made = withWorkspaceMade(context, id);
   const shown = { ...made, ...shownNow(made, monitor, id) };

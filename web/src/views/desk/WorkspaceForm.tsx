@@ -1,7 +1,7 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { monitorName, roleText, ROLES } from '@sorn/core/desk';
 import { keyMap } from '@sorn/core/keys';
-import { LAYOUTS } from '@sorn/core/tiling';
+import { LAYOUTS, layoutKindOn } from '@sorn/core/tiling';
 import { countText, keysCaps, LAYOUT_KINDS, type LayoutKind } from '@sorn/core/values';
 import { useMemo, useState, type Ref } from 'react';
 import { KeyCaps } from '../../ui/KeyCap.tsx';
@@ -31,6 +31,9 @@ export function WorkspaceForm(props: {
     ({ profile }) =>
       profile.tiling.places.find((place) => place.workspace === row.id && !place.monitor)?.layout
         ?.kind ?? '',
+  );
+  const without = useProfileStore(
+    ({ profile }) => LAYOUTS[layoutKindOn(profile, row.monitor)].title,
   );
   const windows = useProfileStore(
     ({ session }) => session.windows.filter(({ workspace }) => workspace === row.id).length,
@@ -76,7 +79,7 @@ export function WorkspaceForm(props: {
             label="Layout of the workspace"
             value={layout}
             options={[
-              { value: '', text: 'as for everything' },
+              { value: '', text: `not its own: ${without}` },
               ...LAYOUT_KINDS.map((kind) => ({ value: kind, text: LAYOUTS[kind].title })),
             ]}
             selectRef={props.layoutSelect}

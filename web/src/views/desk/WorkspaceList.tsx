@@ -2,7 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import { monitorName } from '@sorn/core/desk';
 import { tilingInForce } from '@sorn/core/engine';
 import type { WorkspaceName } from '@sorn/core/values';
-import { countText } from '@sorn/core/values';
+import { countText, workspaceIdOf } from '@sorn/core/values';
 import { useState, type Ref } from 'react';
 import { layoutText } from '../../sheet/words.ts';
 import { useProfileStore } from '../../state/profile-context.ts';
@@ -200,7 +200,7 @@ function NewWorkspace(props: {
       />
       {isHere && (
         <chakra.span role="status" color={called ? 'slate' : 'vermilion'}>
-          {called ? madeText(called) : `${typed.trim().toUpperCase()} is taken`}
+          {called ? madeText(called) : `${workspaceIdOf(typed)} is taken`}
         </chakra.span>
       )}
     </Flex>

@@ -9,7 +9,12 @@ import {
 } from '@sorn/core/desk';
 import type { Profile } from '@sorn/core/model';
 import { withLayoutKind, withoutSetting } from '@sorn/core/tiling';
-import { workspaceNameOf, type LayoutKind } from '@sorn/core/values';
+import {
+  workspaceIdFault,
+  workspaceIdOf,
+  workspaceNameOf,
+  type LayoutKind,
+} from '@sorn/core/values';
 import { useProfileStoreApi, type DeskLayout } from '../../state/profile-context.ts';
 import { useProposal } from '../../state/proposal.ts';
 
@@ -68,15 +73,13 @@ export function useWorkspaceEdits(
     },
     keep: (row: WorkspaceRow) => onKept(row, (profile) => profile),
     /** Why a letter cannot be taken; null where it can. */
-    letterFault(row: WorkspaceRow, letter: string): string | null {
-      if (!/^[^\s/]{1,80}$/.test(letter) || letter === '__proto__')
-        return 'one letter or digit for keys, or a word without spaces';
-      return letter !== row.id && taken.includes(letter) ? `another is called ${letter}` : null;
-    },
+    letterFault: (row: WorkspaceRow, typed: string) =>
+      workspaceIdFault(
+        typed,
+        taken.filter((id) => id !== row.id),
+      ),
     setLetter(row: WorkspaceRow, typed: string) {
-      // Keys are capitals, as their caps are.
-      const letter = /^[a-z]$/.test(typed) ? typed.toUpperCase() : typed;
-      if (taken.includes(letter)) return;
+      const letter = workspaceIdOf(typed);
       onKept(row, (profile) => withWorkspaceId(profile, row.id, letter));
       onChoose(letter);
     },
@@ -114,13 +117,18 @@ export function useWorkspaceEdits(
         return;
       }
       const change = (profile: Profile) => withoutWorkspace(profile, row.id);
-      const { windows } = store.getState().session;
-      if (windows.some(({ workspace }) => workspace === row.id))
-        proposals.getState().proposeEdit(change, `Remove workspace ${row.id}`);
-      else edit(change);
       const at = rows.indexOf(row);
       const next = [rows[at + 1], rows[at - 1]].find((each) => each?.isKept);
-      if (next) onChoose(next.id);
+      const chooseNext = () => next && onChoose(next.id);
+      const { windows } = store.getState().session;
+      if (windows.some(({ workspace }) => workspace === row.id)) {
+        proposals
+          .getState()
+          .proposeEdit(change, `Remove workspace ${row.id}`, { taken: chooseNext });
+        return;
+      }
+      edit(change);
+      chooseNext();
     },
     show: (row: WorkspaceRow) =>
       store.getState().run({ command: 'go-workspace', which: row.id }, []),

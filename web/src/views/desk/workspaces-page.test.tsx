@@ -45,7 +45,9 @@ describe('workspaces by keys', () => {
   it('refuse a letter that another has, and say so while it is typed', async () => {
     const { keys, list } = await drawPage();
     const before = list();
-    await keys('{ArrowDown}l1');
+    await keys('lb');
+    expect(screen.getByText('another is called B')).toBeTruthy();
+    await keys('{Enter}{Escape}{ArrowDown}l1');
     expect(screen.getByText('another is called 1')).toBeTruthy();
     await keys('{Enter}{Escape}');
     expect(list()).toEqual(before);
@@ -91,6 +93,8 @@ describe('workspaces by keys', () => {
     expect(list().map(({ id }) => id)).toEqual(['1', 'B']);
     await keys('{Delete}');
     expect(list().map(({ id }) => id)).toEqual(['1', 'B']);
+    // Until that is taken it is the one in hand.
+    expect(screen.getByLabelText<HTMLInputElement>('Letter of the workspace').value).toBe('B');
     useProposal.of(store).getState().take();
     expect(list().map(({ id }) => id)).toEqual(['1']);
     // Its window is on one that is there.

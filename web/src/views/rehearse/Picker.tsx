@@ -70,7 +70,7 @@ function OpenPicker({ kind }: { kind: PickerKind }) {
           aria-controls="picker"
           aria-label={ASKS[kind]}
           aria-activedescendant={choices[at] && `picker-${choices[at].id}`}
-          placeholder={`${ASKS[kind]} … Enter takes it, Escape drops the list`}
+          placeholder={`${ASKS[kind]} · Enter, or Escape`}
           autoComplete="off"
           width="100%"
           fontSize="15px"

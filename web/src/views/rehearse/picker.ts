@@ -119,11 +119,9 @@ function workspaceChoices(
     const detail = 'is there already: goes to it';
     return line(which, there?.name ?? which, detail, { command: 'go-workspace', which });
   }
-  const where = `on ${monitorName(profile, monitor)}`;
-  const detail =
-    typed.trim() === '' ? `the next free number, ${where}` : `a new workspace ${where}`;
+  const where = typed.trim() === '' ? 'next free number' : `on ${monitorName(profile, monitor)}`;
   const keys = isWorkspaceLetter(called.id) ? `, with the keys of ${called.id}` : '';
-  return line(called.id, called.name ?? `Workspace ${called.id}`, detail + keys, {
+  return line(called.id, called.name ?? `Workspace ${called.id}`, where + keys, {
     command: kind,
     called: typed,
   });
