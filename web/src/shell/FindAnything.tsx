@@ -1,46 +1,17 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
-import { bindingId } from '@sorn/core/checkup';
-import { argumentAskedFor, commandText, type Command } from '@sorn/core/commands';
-import { monitorName } from '@sorn/core/desk';
-import type { Session } from '@sorn/core/model';
-import { nearness, reduce } from '@sorn/core/engine';
-import { bindingText, keyMap } from '@sorn/core/keys';
-import { textOf, whenWords, withMonitorNames } from '@sorn/core/rules';
-import { keysCaps, MODES } from '@sorn/core/values';
+import { argumentAskedFor, type Command } from '@sorn/core/commands';
+import { reduce } from '@sorn/core/engine';
 import { Command as Finder } from 'cmdk';
 import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useProfileStore, useProfileStoreApi, useDeskLayout } from '../state/profile-context.ts';
+import { useProfileStore } from '../state/profile-context.ts';
 import { useSelection } from '../state/selection.ts';
-import { MODE_WORDS, useDeskChange } from '../state/desk-change.ts';
-import { useColourMode } from '../ui/colour-mode.ts';
-import { focusControl } from '../ui/focus-control.ts';
-import { useInspector } from '../ui/inspector.ts';
-import { useTextGoal } from '../state/text-goal.ts';
 import { useViewPages } from '../state/view-pages.ts';
-import { ACTIONS } from './action-index.ts';
-import { useGoToAction } from './go-to-action.ts';
-import { commandEntries } from './command-entries.ts';
-import { PAGES, presentValue, SETTINGS, type SettingEntry } from './setting-index.ts';
 import { finderStyle } from '../ui/finder-style.ts';
-import type { PanelName, PanelProps } from './panel.ts';
 import { KeyCaps } from '../ui/KeyCap.tsx';
 import { Panel } from '../ui/Panel.tsx';
-import { pickerOf, usePicker } from '../views/rehearse/picker.ts';
-import { VIEWS } from './views.ts';
-
-interface Found {
-  group: string;
-  text: string;
-  /** Other words that it is found by. */
-  also?: string;
-  /** What it is set to. */
-  value?: string;
-  caps?: readonly string[];
-  /** What it gives, where it is a command: it can be explained, and get keys. */
-  command?: Command;
-  run: () => void;
-}
+import { best, useEverything, valueOf, type Found } from './everything.ts';
+import type { PanelProps } from './panel.ts';
 
 /** A list that narrows as you type: views, commands, workspaces, apps, settings. */
 export function FindAnything({ isOpen, onClose, onPanel }: PanelProps) {
@@ -50,9 +21,6 @@ export function FindAnything({ isOpen, onClose, onPanel }: PanelProps) {
     </Panel>
   );
 }
-
-/** The most entries that are listed: the best ones. Typing more finds the others. */
-const MOST_LISTED = 120;
 
 /** Gathered only while it is looked through: of a large profile that takes a while. */
 function Everything({ onClose, onPanel }: Omit<PanelProps, 'isOpen'>) {
@@ -119,11 +87,6 @@ function Everything({ onClose, onPanel }: Omit<PanelProps, 'isOpen'>) {
   );
 }
 
-/** What an entry is told apart by. */
-function valueOf({ text, group }: Found): string {
-  return `${text} ${group}`.trim();
-}
-
 /** Goes where keys are recorded for a command. */
 function useBinding(): (command: Command) => void {
   const navigate = useNavigate();
@@ -170,181 +133,4 @@ function Explanation({ found }: { found: Found | undefined }) {
       <KeyCaps caps={['Ctrl', 'Enter']} /> give it keys
     </Flex>
   );
-}
-
-/** What matches the typed text, the best first; everything in its order while nothing is typed. */
-function best(all: readonly Found[], typed: string): readonly Found[] {
-  if (typed.trim() === '') return all.slice(0, MOST_LISTED);
-  return all
-    .map((found) => ({
-      found,
-      score: nearness(`${found.text} ${found.group} ${found.also ?? ''}`, typed),
-    }))
-    .filter(({ score }) => score > 0)
-    .sort((a, b) => b.score - a.score)
-    .slice(0, MOST_LISTED)
-    .map(({ found }) => found);
-}
-
-/** Goes to where a setting is set, with the focus in it; to its place in the text where it has no control. */
-function useGoToSetting(onPanel: (panel: PanelName) => void): (setting: SettingEntry) => void {
-  const navigate = useNavigate();
-  const pages = useViewPages.use();
-  const goals = useTextGoal.use();
-  return useCallback(
-    ({ path, view, page, panel, controls }) => {
-      if (panel) onPanel(panel);
-      if (view && page) pages.getState().show(view, page);
-      if (view) void navigate(view);
-      if (controls.length === 0) {
-        // Of a list, to its first entry.
-        goals.getState().goTo(path.replaceAll('[]', '[0]'));
-        return;
-      }
-      useInspector.getState().show();
-      focusControl(controls);
-    },
-    [onPanel, pages, navigate, goals],
-  );
-}
-
-const NO_LINEUPS: NonNullable<Session['lineups']> = [];
-
-function useEverything(onPanel: (panel: PanelName) => void): Found[] {
-  const profile = useProfileStore((state) => state.profile);
-  const store = useProfileStoreApi();
-  const selected = useSelection.use();
-  const navigate = useNavigate();
-  const { goTo, setMode } = useDeskChange();
-  const { focused } = useDeskLayout();
-  const inForce = focused.tiling;
-  const board = focused.zoned?.board ?? focused.boards.fitting[0];
-  const windows = useProfileStore((state) => state.session.windows);
-  const goToSetting = useGoToSetting(onPanel);
-  const goToAction = useGoToAction();
-  const pages = useViewPages.use();
-  const pickers = usePicker.use();
-  const lineups = useProfileStore((state) => state.session.lineups) ?? NO_LINEUPS;
-  return useMemo(() => {
-    const { main } = profile.keys;
-    // What holds where the focus is, set there or by default: that is what the fields show.
-    const present = { ...profile, tiling: { ...profile.tiling, ...inForce } };
-    // Of several bindings of a command the first is told.
-    const bindings = new Map(
-      [...keyMap(profile)].reverse().map((each) => [JSON.stringify(each.command), each]),
-    );
-    const begin = (wanted: Command) => {
-      const asks = pickerOf(wanted);
-      if (!asks) {
-        store.getState().run(wanted, [], commandText(wanted));
-        return;
-      }
-      // What it needs is typed over the desk.
-      void navigate('rehearse');
-      pickers.getState().open(asks, []);
-    };
-    const commands = (groups: (group: string) => boolean): Found[] =>
-      commandEntries(profile, { windows, lineups }, board)
-        .filter(({ group }) => groups(group))
-        .map((entry) => {
-          const { command } = entry;
-          const binding = bindings.get(JSON.stringify(command));
-          return {
-            ...entry,
-            ...(binding && { caps: keysCaps(binding.keys, profile.keys.main) }),
-            run: () =>
-              command.command === 'use-desk' ? goTo(command.desk, entry.text) : begin(command),
-          };
-        });
-    const isLast = (group: string) => ['Layouts here', 'Commands'].includes(group);
-    const panel = (text: string, name: PanelName, cap: string): Found => ({
-      group: 'Panels',
-      text,
-      caps: [cap],
-      run: () => onPanel(name),
-    });
-    return [
-      ...VIEWS.map(({ word, digit, path }) => ({
-        group: 'Views',
-        text: word,
-        caps: [digit],
-        run: () => void navigate(path),
-      })),
-      { group: 'Views', text: 'Profiles', caps: ['9'], run: () => void navigate('/profiles') },
-      panel('Settings: focus frame, motion, keys', 'settings', ','),
-      panel('Findings', 'checkup', '!'),
-      panel('Cables, desks and modes', 'connections', 'X'),
-      panel('Keys of this view', 'keys', '?'),
-      {
-        group: 'Panels',
-        text: 'Day and night',
-        caps: ['.'],
-        run: () => useColourMode.getState().toggle(),
-      },
-      ...commands((group) => group === 'Desks'),
-      ...MODES.map((mode) => ({
-        group: 'Desks',
-        text: `Mode: ${MODE_WORDS[mode].title.toLowerCase()}`,
-        run: () => setMode(mode),
-      })),
-      ...commands((group) => group !== 'Desks' && !isLast(group)),
-      ...profile.rules.map((rule, at) => ({
-        group: 'Rules',
-        text: `${at + 1} ${rule.name ?? textOf(whenWords(withMonitorNames(rule, (id) => monitorName(profile, id)).when))}`,
-        run: () => {
-          selected.getState().takeRule(rule.id);
-          void navigate('rules');
-        },
-      })),
-      ...commands(isLast),
-      ...PAGES.map(({ view, page, text, also }) => ({
-        group: 'Pages',
-        text,
-        also,
-        run() {
-          pages.getState().show(view, page);
-          void navigate(view);
-        },
-      })),
-      ...SETTINGS.map((setting) => ({
-        group: 'Settings',
-        text: setting.text,
-        also: `${setting.also} ${setting.path}`,
-        value: presentValue(present, setting.path),
-        run: () => goToSetting(setting),
-      })),
-      ...ACTIONS.map((action) => ({
-        group: 'Actions',
-        text: action.text,
-        also: action.also,
-        caps: action.caps,
-        run: () => goToAction(action),
-      })),
-      // Last: who types the name of something wants it done before its key.
-      ...keyMap(profile).map((binding) => ({
-        group: 'Bindings',
-        text: `${keysCaps(binding.keys, main).join(' ')} · ${bindingText(binding)}`,
-        run: () => {
-          selected.getState().takeBinding(bindingId(binding));
-          void navigate('keys');
-        },
-      })),
-    ];
-  }, [
-    profile,
-    store,
-    selected,
-    navigate,
-    onPanel,
-    goTo,
-    setMode,
-    board,
-    lineups,
-    inForce,
-    goToAction,
-    goToSetting,
-    pages,
-    pickers,
-    windows,
-  ]);
 }

@@ -1,5 +1,4 @@
 import { COMMANDS, definitionOf } from '@sorn/core/commands';
-import { nearness } from '@sorn/core/engine';
 import { profileSchema, sessionSchema } from '@sorn/core/model';
 import { describe, expect, it } from 'vitest';
 import { commandEntries } from './command-entries.ts';
@@ -46,36 +45,4 @@ describe('commands in find-anything', () => {
     expect(COMMANDS.filter((id) => !there.has(id) && !byKeyAlone.includes(id))).toEqual([]);
     expect(byKeyAlone.length).toBeLessThan(20);
   });
-
-  it.each(ENTRIES.map((entry) => [`${entry.group}: ${entry.text}`, entry] as const))(
-    'is found by its name and by other words: %s',
-    (_name, { text, group, also }) => {
-      const found = `${text} ${group} ${also}`;
-      expect(nearness(found, text)).toBeGreaterThan(0);
-      const words = also.split(' ').filter((word) => word !== '');
-      expect(words.length).toBeGreaterThan(0);
-      for (const word of words) expect(nearness(found, word), word).toBeGreaterThan(0);
-    },
-  );
-});
-
-it.each([
-  ['left third', 'place-at'],
-  ['middle third', 'place-at'],
-  ['send maps', 'put-on-workspace'],
-  ['call post', 'call-app'],
-  ['launch post', 'open-app'],
-  ['inbox', 'find-window'],
-  ['arrange grid', 'use-layout'],
-  ['spacing', 'inner-gap-more'],
-  ['rename', 'rename-workspace'],
-  ['always on top', 'stay-above'],
-])('%s is %s', (typed, command) => {
-  const found = ENTRIES.map(({ text, group, also, command: of }) => ({
-    of: of.command,
-    score: nearness(`${text} ${group} ${also}`, typed),
-  }))
-    .filter(({ score }) => score > 0)
-    .sort((a, b) => b.score - a.score);
-  expect(found.map(({ of }) => of)).toContain(command);
 });

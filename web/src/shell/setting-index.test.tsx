@@ -4,13 +4,8 @@ import type { ReactNode } from 'react';
 import { describe, expect, it } from 'vitest';
 import { describedSchema } from '../../../core/src/files/published-schema.ts';
 import type { JsonSchema } from '../../../core/src/files/schema-json.ts';
-import { nearness } from '@sorn/core/engine';
+import { EVERY_VIEW, ONE_OF_EACH } from '../testing/every-view.tsx';
 import { drawView } from '../testing/view.tsx';
-import { DeskView } from '../views/desk/DeskView.tsx';
-import { KeysView } from '../views/keys/KeysView.tsx';
-import { RulesView } from '../views/rules/RulesView.tsx';
-import { TilingView } from '../views/tiling/TilingView.tsx';
-import { ZonesView } from '../views/zones/ZonesView.tsx';
 import { presentValue, settingOf, SETTINGS } from './setting-index.ts';
 import { Settings } from './Settings.tsx';
 
@@ -43,15 +38,6 @@ describe('every field of a profile', () => {
       [],
     );
   });
-
-  it.each(SETTINGS.map((setting) => [setting.text, setting] as const))(
-    'is found by its name and by other words: %s',
-    (text, { also }) => {
-      const found = `${text} Settings ${also}`;
-      expect(nearness(found, text)).toBeGreaterThan(0);
-      for (const word of also.split(' ')) expect(nearness(found, word), word).toBeGreaterThan(0);
-    },
-  );
 });
 
 it('a value is told as a person has it', () => {
@@ -74,49 +60,9 @@ it('a value is told as a person has it', () => {
   expect(['tiling.gaps', 'tiling.growStep', 'rules[].name'].map(valueAt)).toEqual(['', '', '']);
 });
 
-const PROFILE = {
-  name: 'Desk',
-  monitors: [
-    { id: 'main', width: 1920, height: 1080, millimetres: { width: 600, height: 340 } },
-    { id: 'side', x: 1920, width: 1280, height: 1024 },
-  ],
-  desks: [
-    {
-      id: 'home',
-      mode: 'extend',
-      monitors: [
-        { monitor: 'main', x: 0, y: 0 },
-        { monitor: 'side', x: 1920, y: 0 },
-      ],
-    },
-  ],
-  workspaces: [{ id: '1' }],
-  apps: [{ id: 'maps' }],
-  rules: [{ id: 'r', when: { all: [{ of: 'app', is: 'maps' }] }, then: { held: 'floating' } }],
-  boards: [
-    {
-      id: 'b',
-      name: 'B',
-      columns: [1, 1],
-      rows: [1],
-      zones: [{ name: 'Z', columns: [1, 1], rows: [1, 1] }],
-      for: {},
-    },
-  ],
-  keys: {
-    layers: [{ id: 'far', lasts: 'once' }],
-    bundles: [{ id: 'Caps', hold: 'CapsLock', modifiers: ['Ctrl', 'Alt'] }],
-    devices: [{ id: 'mouse', buttons: 12 }],
-    bindings: [{ keys: 'Main+KeyK', command: { command: 'float' } }],
-  },
-};
 const NOTHING = () => undefined;
 const VIEWS: Record<string, ReactNode> = {
-  desk: <DeskView />,
-  tiling: <TilingView />,
-  zones: <ZonesView />,
-  rules: <RulesView />,
-  keys: <KeysView />,
+  ...EVERY_VIEW,
   settings: <Settings isOpen onClose={NOTHING} />,
 };
 /** The keys that go to a page of a view. */
@@ -140,7 +86,7 @@ function placeOf({ view, page, panel }: (typeof SETTINGS)[number]): string {
 describe('each setting has its control where it says', () => {
   it.each(PLACES)('%s %s', async (view, page) => {
     const { user } = drawView(VIEWS[view!], {
-      profile: PROFILE,
+      profile: ONE_OF_EACH,
       session: { windows: [{ id: 'a' }] },
     });
     if (PAGE_KEYS[page!]) await user.keyboard(PAGE_KEYS[page!]!);

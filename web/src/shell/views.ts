@@ -14,6 +14,8 @@ export const VIEWS = [
   {
     path: 'desk',
     word: 'Desk',
+    /** Other words that people use for it. */
+    also: 'monitors screens displays workspaces',
     digit: '1',
     Icon: Monitor,
     View: lazyPart(async () => (await import('../views/desk/DeskView.tsx')).DeskView),
@@ -21,6 +23,7 @@ export const VIEWS = [
   {
     path: 'tiling',
     word: 'Tiling',
+    also: 'layouts gaps shares',
     digit: '2',
     Icon: Columns3,
     View: lazyPart(async () => (await import('../views/tiling/TilingView.tsx')).TilingView),
@@ -28,6 +31,7 @@ export const VIEWS = [
   {
     path: 'zones',
     word: 'Zones',
+    also: 'boards places snap',
     digit: '3',
     Icon: LayoutPanelLeft,
     View: lazyPart(async () => (await import('../views/zones/ZonesView.tsx')).ZonesView),
@@ -35,6 +39,7 @@ export const VIEWS = [
   {
     path: 'rules',
     word: 'Rules',
+    also: 'windows apps matching',
     digit: '4',
     Icon: ListOrdered,
     View: lazyPart(async () => (await import('../views/rules/RulesView.tsx')).RulesView),
@@ -42,6 +47,7 @@ export const VIEWS = [
   {
     path: 'keys',
     word: 'Keys',
+    also: 'shortcuts hotkeys bindings keyboard',
     digit: '5',
     Icon: Keyboard,
     View: lazyPart(async () => (await import('../views/keys/KeysView.tsx')).KeysView),
@@ -49,6 +55,7 @@ export const VIEWS = [
   {
     path: 'rehearse',
     word: 'Rehearse',
+    also: 'try simulate play',
     digit: '6',
     Icon: Play,
     View: lazyPart(async () => (await import('../views/rehearse/RehearseView.tsx')).RehearseView),
@@ -56,6 +63,7 @@ export const VIEWS = [
   {
     path: 'files',
     word: 'Files',
+    also: 'text export import backup revisions',
     digit: '8',
     Icon: Files,
     View: lazyPart(async () => (await import('../views/files/FilesView.tsx')).FilesView),
