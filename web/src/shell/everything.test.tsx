@@ -1,23 +1,24 @@
 // @vitest-environment jsdom
-import { readFileSync } from 'node:fs';
+import { useEffect } from 'react';
 import { beforeAll, describe, expect, it } from 'vitest';
+import profile from '../../../demo/bulletin-desk.profile.json' with { type: 'json' };
+import session from '../../../demo/bulletin-desk.session.json' with { type: 'json' };
 import { drawView } from '../testing/view.tsx';
 import { best, useEverything, type Found } from './everything.ts';
 
-const demo = (part: string): unknown =>
-  JSON.parse(
-    readFileSync(`${import.meta.dirname}/../../../demo/bulletin-desk.${part}.json`, 'utf8'),
-  );
-
-let all: Found[] = [];
+let all: readonly Found[] = [];
+/** Hands over what is gathered once it is drawn. */
 function Gathering() {
-  const gathered = useEverything(() => undefined);
-  all = gathered;
+  const gathered = useEverything(nowhere);
+  useEffect(() => {
+    all = gathered;
+  }, [gathered]);
   return null;
 }
+const nowhere = () => undefined;
 // The demo, with everything that a profile of some size has.
 beforeAll(() => {
-  drawView(<Gathering />, { profile: demo('profile'), session: demo('session') });
+  drawView(<Gathering />, { profile, session });
 });
 
 /** What has to be found by its own name and by other words: everything that is not named by the person. */
