@@ -50,14 +50,19 @@ describe('dividers', () => {
           const before = desk(kind, count, scale);
           const dividers = of(before);
           const divider = dividers[which % dividers.length]!;
-          const pixels = dividerMoved(before.session, before.profile, divider, by);
+          const told = dividerMoved(before.session, before.profile, divider, by)!;
           const after = dividerEvents(divider, by).reduce((now, event) => now.event(event), before);
           const isX = divider.direction === 'right';
           const length = (now: typeof before) => {
             const { tile } = now.at(divider.window);
             return isX ? tile!.width : tile!.height;
           };
-          expect(length(after) - length(before)).toBe(pixels);
+          expect(length(after) - length(before)).toBe(told.pixels);
+          expect(isX ? told.size.width : told.size.height).toBe(length(after));
+          const stands = of(after).find(
+            ({ window, direction }) => window === divider.window && direction === divider.direction,
+          );
+          expect(told.rect[isX ? 'x' : 'y']).toBe(stands?.rect[isX ? 'x' : 'y']);
           for (const { tile } of after.placed().placements) {
             expect(tile!.width).toBeGreaterThanOrEqual(120 * scale);
             expect(tile!.height).toBeGreaterThanOrEqual(80 * scale);

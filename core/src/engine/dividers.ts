@@ -1,8 +1,10 @@
-import { sharedLength, span, type Rect } from '../geometry/rect.ts';
+import { deskInForce } from '../desk/desk.ts';
+import { sharedLength, span, type Rect, type Size } from '../geometry/rect.ts';
 import type { Profile } from '../model/profile.ts';
 import type { Session } from '../model/session.ts';
 import { axisOf } from '../values/direction.ts';
 import type { ArrangedWorkspace } from './arranged-workspace.ts';
+import { computePlacements } from './placements.ts';
 import { reduce, type SessionEvent } from './reduce.ts';
 
 /** The gap behind a window that another one begins after: moving it is moving the window's edge. */
@@ -48,18 +50,25 @@ export function dividerEvents({ window, direction }: Divider, by: number): Sessi
   ];
 }
 
+/** Where a divider would be, and what its window would have then. */
+export interface MovedDivider {
+  /** How far it goes, in physical pixels: less than was asked for where a minimum stops it. */
+  pixels: number;
+  rect: Rect;
+  size: Size;
+}
+
 /**
- * How far a divider goes when it is moved: less than was asked for where a minimum stops it.
+ * What moving a divider would come to; null where its window has no tile.
  *
  * @param by logical pixels
- * @returns physical pixels
  */
 export function dividerMoved(
   session: Session,
   profile: Profile,
   divider: Divider,
   by: number,
-): number {
+): MovedDivider | null {
   let pixels = 0;
   let now = session;
   for (const event of dividerEvents(divider, by)) {
@@ -67,5 +76,13 @@ export function dividerMoved(
     now = outcome.session;
     pixels = outcome.trace.reduce((sum, reason) => sum + (reason.pixels ?? 0), 0);
   }
-  return pixels;
+  const { placements } = computePlacements(now, profile, deskInForce(profile, now));
+  const tile = placements.find(({ id }) => id === divider.window)?.tile;
+  if (!tile) return null;
+  const { rect, direction } = divider;
+  return {
+    pixels,
+    rect: direction === 'right' ? { ...rect, x: rect.x + pixels } : { ...rect, y: rect.y + pixels },
+    size: { width: tile.width, height: tile.height },
+  };
 }

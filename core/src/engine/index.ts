@@ -1,4 +1,10 @@
-export { type Divider, dividerEvents, dividerMoved, dividersOf } from './dividers.ts';
+export {
+  type Divider,
+  type MovedDivider,
+  dividerEvents,
+  dividerMoved,
+  dividersOf,
+} from './dividers.ts';
 export { comingHalf } from './coming-half.ts';
 export { arrange, tilingInForce } from './arrange.ts';
 export { type ArrangedWorkspace } from './arranged-workspace.ts';

@@ -13,6 +13,7 @@ import type { Rect } from '@sorn/core/geometry';
 import { blockOf, letterOf, snappedRect } from '@sorn/core/snap';
 import { zoneRects } from '@sorn/core/tiling';
 import { useProfileStore } from '../../state/profile-context.ts';
+import { SizeLabel } from '../../sheet/SizeLabel.tsx';
 import { textWidth } from '../../sheet/text-width.ts';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
 
@@ -108,12 +109,7 @@ function Outline(props: {
     >
       <rect {...frame} className={`place-outline is-${name}`} />
       {name !== 'offer' && frame.width > 110 && frame.height > 30 && (
-        <g className="place-size">
-          <rect x={middle.x - 48} y={middle.y - 11} width={96} height={22} />
-          <text x={middle.x} y={middle.y + 4} textAnchor="middle" className="figure marked">
-            {rect.width} × {rect.height}
-          </text>
-        </g>
+        <SizeLabel {...middle} text={`${rect.width} × ${rect.height}`} />
       )}
     </g>
   );

@@ -1,5 +1,12 @@
-import { dividerEvents, dividerMoved, dividersOf, type Divider } from '@sorn/core/engine';
+import {
+  dividerEvents,
+  dividerMoved,
+  dividersOf,
+  type Divider,
+  type MovedDivider,
+} from '@sorn/core/engine';
 import { useState } from 'react';
+import { SizeLabel } from '../../sheet/SizeLabel.tsx';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
 import { useProfileStoreApi, type DeskLayout } from '../../state/profile-context.ts';
 import { usePull } from '../../ui/pull.ts';
@@ -7,10 +14,8 @@ import { usePull } from '../../ui/pull.ts';
 /** The least breadth of a divider that a hand can take hold of, in screen pixels. */
 const LEAST = 10;
 
-interface Moving {
-  divider: Divider;
-  /** As far as minimums let it go, in physical pixels. */
-  pixels: number;
+interface Moving extends MovedDivider {
+  direction: Divider['direction'];
 }
 
 /**
@@ -27,7 +32,8 @@ export function Dividers({ deskLayout, view }: { deskLayout: DeskLayout; view: V
     const by = Math.round((to[along] - from[along]) / view.scale / focused.monitor.scale);
     const { session, profile, happen } = store.getState();
     if (!pull.isLast) {
-      setMoving({ divider, pixels: dividerMoved(session, profile, divider, by) });
+      const moved = dividerMoved(session, profile, divider, by);
+      setMoving(moved && { ...moved, direction: divider.direction });
       return;
     }
     setMoving(null);
@@ -47,7 +53,7 @@ export function Dividers({ deskLayout, view }: { deskLayout: DeskLayout; view: V
           data-divider={`${divider.window} ${divider.direction}`}
         />
       ))}
-      {moving && <MovingLine {...moving} deskLayout={deskLayout} view={view} />}
+      {moving && <MovingLine {...moving} view={view} />}
     </>
   );
 }
@@ -59,32 +65,15 @@ function broad(rect: ReturnType<typeof onSheet>, direction: Divider['direction']
     : { ...rect, y: y + height / 2 - Math.max(LEAST, height) / 2, height: Math.max(LEAST, height) };
 }
 
-function MovingLine(props: Moving & { deskLayout: DeskLayout; view: Viewport }) {
-  const { divider, pixels, deskLayout, view } = props;
-  const { tiled, tiles } = deskLayout.focused;
-  const tile = tiles?.[tiled.findIndex(({ id }) => id === divider.window)];
-  if (!tile) return null;
-  const isX = divider.direction === 'right';
-  const { x, y, width, height } = onSheet(view, {
-    ...divider.rect,
-    ...(isX ? { x: divider.rect.x + pixels } : { y: divider.rect.y + pixels }),
-  });
-  const [length, other] = isX ? [tile.width, tile.height] : [tile.height, tile.width];
-  const size = isX ? `${length + pixels} × ${other}` : `${other} × ${length + pixels}`;
+function MovingLine({ direction, pixels, rect, size, view }: Moving & { view: Viewport }) {
+  const { x, y, width, height } = onSheet(view, rect);
   const middle = { x: x + width / 2, y: y + height / 2 };
+  const line =
+    direction === 'right' ? `M${middle.x} ${y}V${y + height}` : `M${x} ${middle.y}H${x + width}`;
   return (
     <g data-divider-at={pixels} pointerEvents="none">
-      <path
-        className="line marked"
-        strokeWidth={2}
-        d={isX ? `M${middle.x} ${y}V${y + height}` : `M${x} ${middle.y}H${x + width}`}
-      />
-      <g className="place-size">
-        <rect x={middle.x - 48} y={middle.y - 11} width={96} height={22} />
-        <text x={middle.x} y={middle.y + 4} textAnchor="middle" className="figure marked">
-          {size}
-        </text>
-      </g>
+      <path className="line marked" strokeWidth={2} d={line} />
+      <SizeLabel {...middle} text={`${size.width} × ${size.height}`} />
     </g>
   );
 }
