@@ -1,14 +1,12 @@
 import { commandText, type KeyCommand } from '@sorn/core/commands';
-import { Box, chakra } from '@chakra-ui/react';
 import { nearness } from '@sorn/core/engine';
 import { keyMap } from '@sorn/core/keys';
 
 import { keysCaps } from '@sorn/core/values';
-import { Command as Finder } from 'cmdk';
 import { memo } from 'react';
 import { KeyCaps } from '../../ui/KeyCap.tsx';
 import { Panel } from '../../ui/Panel.tsx';
-import { finderStyle } from '../../ui/finder-style.ts';
+import { FinderList } from '../../ui/FinderList.tsx';
 import { useProfileStore } from '../../state/profile-context.ts';
 import { commandsToBind } from './command-fields.ts';
 
@@ -40,33 +38,30 @@ function Commands(props: {
       command ? [[commandText(command), keysCaps(keys, main)] as const] : [],
     ),
   );
+  const lines = commandsToBind(profile).map((command) => {
+    const text = commandText(command);
+    const caps = bound.get(text);
+    return {
+      words: text,
+      content: (
+        <>
+          {text}
+          {caps && <KeyCaps caps={caps} />}
+        </>
+      ),
+      take() {
+        props.onClose();
+        props.onCommand(command, text);
+      },
+    };
+  });
   return (
-    <Finder label="Commands" loop filter={nearness}>
-      <chakra.div css={finderStyle}>
-        <Finder.Input placeholder="Type some of its name" />
-        <Box mt="8px">
-          <Finder.List tabIndex={0}>
-            <Finder.Empty>No command is called that.</Finder.Empty>
-            {commandsToBind(profile).map((command) => {
-              const text = commandText(command);
-              const caps = bound.get(text);
-              return (
-                <Finder.Item
-                  key={text}
-                  value={text}
-                  onSelect={() => {
-                    props.onClose();
-                    props.onCommand(command, text);
-                  }}
-                >
-                  {text}
-                  {caps && <KeyCaps caps={caps} />}
-                </Finder.Item>
-              );
-            })}
-          </Finder.List>
-        </Box>
-      </chakra.div>
-    </Finder>
+    <FinderList
+      label="Commands"
+      placeholder="Type some of its name"
+      empty="No command is called that."
+      lines={lines}
+      nearness={nearness}
+    />
   );
 }

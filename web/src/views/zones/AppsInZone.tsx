@@ -1,9 +1,8 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { nearness } from '@sorn/core/engine';
 import { ruleOfAppInZone } from '@sorn/core/rules';
-import { Command as Finder } from 'cmdk';
 import { useProfileStore } from '../../state/profile-context.ts';
-import { finderStyle } from '../../ui/finder-style.ts';
+import { FinderList } from '../../ui/FinderList.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Panel } from '../../ui/Panel.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
@@ -58,31 +57,28 @@ export function ChooseApp(props: {
 
 function Apps({ zone, edits, onClose }: { zone: string; edits: ZoneEdits; onClose: () => void }) {
   const apps = useAppsInZone(zone, edits);
+  const lines = apps.map(({ id, name, title, isHere }) => ({
+    words: `${name} ${id} ${title}`,
+    content: (
+      <>
+        {name}
+        <chakra.span color="slate" ml="auto" fontSize="12px">
+          {isHere ? 'is always here: takes the rule away' : ''}
+        </chakra.span>
+      </>
+    ),
+    take() {
+      onClose();
+      edits.toggleApp(id);
+    },
+  }));
   return (
-    <Finder label="Apps" loop filter={nearness}>
-      <chakra.div css={finderStyle}>
-        <Finder.Input placeholder="Type some of the app’s name" />
-        <Box mt="8px">
-          <Finder.List tabIndex={0}>
-            <Finder.Empty>No app is called that. Rules has the apps (4, then P).</Finder.Empty>
-            {apps.map(({ id, name, title, isHere }) => (
-              <Finder.Item
-                key={id}
-                value={`${name} ${id} ${title}`}
-                onSelect={() => {
-                  onClose();
-                  edits.toggleApp(id);
-                }}
-              >
-                {name}
-                <chakra.span color="slate" ml="auto" fontSize="12px">
-                  {isHere ? 'is always here: takes the rule away' : ''}
-                </chakra.span>
-              </Finder.Item>
-            ))}
-          </Finder.List>
-        </Box>
-      </chakra.div>
-    </Finder>
+    <FinderList
+      label="Apps"
+      placeholder="Type some of the app’s name"
+      empty="No app is called that. Rules has the apps (4, then P)."
+      lines={lines}
+      nearness={nearness}
+    />
   );
 }
