@@ -93,7 +93,7 @@ describe('workspaces by keys', () => {
     expect(list().map(({ id }) => id)).toEqual(['1', 'B']);
     await keys('{Delete}');
     expect(list().map(({ id }) => id)).toEqual(['1', 'B']);
-    // Until that is taken it is the one in hand.
+    // Until that is taken it is the selected one.
     expect(screen.getByLabelText<HTMLInputElement>('Letter of the workspace').value).toBe('B');
     useProposal.of(store).getState().take();
     expect(list().map(({ id }) => id)).toEqual(['1']);
