@@ -243,6 +243,12 @@ describe('the arrangement', () => {
     await open.page.getByRole('radio', { name: 'One at a time' }).click();
     await open.page.getByRole('radio', { name: 'tabs' }).click();
     await open.page.getByRole('img', { name: 'Tabs of 3 windows' }).waitFor();
+    // The strip itself is four pixels high on the sheet.
+    await poll(() => open.page.locator('[data-strip-names] text').allTextContents()).toEqual([
+      'Pit Reader',
+      'Bulletin Writer',
+      'Station Feed',
+    ]);
     // A strip of 28 px comes off the top.
     await poll(() => figuresOf(open.page, 'pitreader')).toEqual({ pitreader: '3428 × 1372' });
     expect(await window('bulletin-1')).toBeUndefined();

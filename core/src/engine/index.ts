@@ -5,6 +5,7 @@ export {
   dividerMoved,
   dividersOf,
 } from './dividers.ts';
+export { inDrawingOrder } from './drawing-order.ts';
 export { comingHalf } from './coming-half.ts';
 export { arrange, tilingInForce } from './arrange.ts';
 export { type ArrangedWorkspace } from './arranged-workspace.ts';

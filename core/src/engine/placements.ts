@@ -36,7 +36,7 @@ export function computePlacements(
   const positions = indexByWindow(windows);
   const placements = new Array<Placement | undefined>(windows.length).fill(undefined);
   for (const { workspace, monitor } of occupiedWorkspaces(windows)) {
-    const read = readTiles(session, arrange(context, workspace, monitor));
+    const read = readTiles(context, arrange(context, workspace, monitor));
     for (const finding of read.findings) findings.push(finding);
     for (const placement of placementsOfTiles(context, read, workspace, monitor)) {
       placements[positions.get(placement.id)!] = placement;
@@ -68,7 +68,7 @@ export function computeShownPlacements(context: CommandContext, monitor: string)
   );
   const workspace = ownEntry(session.shown, monitor);
   if (workspace === undefined || here.length === 0) return [];
-  const read = readTiles(session, arrange(context, workspace, monitor));
+  const read = readTiles(context, arrange(context, workspace, monitor));
   const placed = placementsOfTiles(context, read, workspace, monitor);
   read.positions ??= new Map(read.entries.map(({ window }, i) => [window.id, i]));
   return here

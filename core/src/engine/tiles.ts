@@ -4,11 +4,13 @@ import type { Session, SessionWindow } from '../model/session.ts';
 import type { Axis } from '../values/direction.ts';
 import { type ArrangedWorkspace, type TileReading, type GivenTile } from './arranged-workspace.ts';
 import { minimumOf } from './hints.ts';
+import type { CommandContext } from './session.ts';
+import { stackingOrder } from './stacking.ts';
 
 /** What a layout gives to its windows; known for an arrangement until it changes. */
-export function readTiles(session: Session, arranged: ArrangedWorkspace): TileReading {
+export function readTiles(context: CommandContext, arranged: ArrangedWorkspace): TileReading {
   if (arranged.read) return arranged.read;
-  const read = readAnew(session, arranged);
+  const read = readAnew(context, arranged);
   // Where windows lie over each other, the focus decides which is on top.
   const isLasting =
     arranged.tiling.layout.kind !== 'single' &&
@@ -19,7 +21,8 @@ export function readTiles(session: Session, arranged: ArrangedWorkspace): TileRe
   return read;
 }
 
-function readAnew(session: Session, arranged: ArrangedWorkspace): TileReading {
+function readAnew(context: CommandContext, arranged: ArrangedWorkspace): TileReading {
+  const { session } = context;
   const entries: GivenTile[] = [];
   const findings: ArrangementFinding[] = [];
   const { tiled, minimums, workspace, zoned, unseated } = arranged;
@@ -37,14 +40,14 @@ function readAnew(session: Session, arranged: ArrangedWorkspace): TileReading {
     return { entries, findings };
   }
   const { kind } = arranged.tiling.layout;
-  const onTop = kind === 'single' ? topOf(session, [...tiled, ...arranged.overflow]) : null;
+  const onTop = kind === 'single' ? topOf(context, [...tiled, ...arranged.overflow]) : null;
   const beneath = new Set<SessionWindow>();
   const lie = (windows: readonly SessionWindow[], top: SessionWindow) => {
     for (const window of windows) if (window !== top) beneath.add(window);
   };
   for (const pile of zoned?.piles ?? []) {
     const windows = pile.map((at) => tiled[at]!);
-    lie(windows, topOf(session, windows));
+    lie(windows, topOf(context, windows));
   }
   if (arranged.over.length > 0) {
     const last = tiled.findLast((_, i) => !arranged.over.includes(i))!;
@@ -84,13 +87,16 @@ export function squeezes(
   return [...along('x', has.width, minimum.width), ...along('y', has.height, minimum.height)];
 }
 
-/** Of windows in one place the focused one is on top, else the one focused most recently. */
-function topOf(session: Session, pile: readonly SessionWindow[]): SessionWindow {
+/** Of windows in one place the focused one is on top, else the first in the stacking order. */
+function topOf(
+  { session, profile }: CommandContext,
+  pile: readonly SessionWindow[],
+): SessionWindow {
   const focused = pile.find(({ id }) => id === session.focus);
   if (focused) return focused;
   const byId = new Map(pile.map((window) => [window.id, window]));
-  const recent = session.recent.find((id) => byId.has(id));
-  return byId.get(recent ?? '') ?? pile.at(-1)!;
+  const topmost = stackingOrder(session, profile).find((id) => byId.has(id));
+  return byId.get(topmost ?? '') ?? pile.at(-1)!;
 }
 
 /** Of windows at the last tile the focused one is on top, else the one whose tile it is, the first of them. */

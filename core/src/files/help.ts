@@ -177,6 +177,7 @@ export const HELP: Readonly<Record<string, string>> = {
   onRepeat: 'What a placing key does to a window that stands there already',
   onOpposite: 'What a placing key does to a window that stands on the other side',
   preview: 'A placing key that is down outlines where the window will land',
+  together: 'Which windows come up together when one of them has the focus',
   offers: 'After a placing, the empty places are offered to the other windows',
   cornerPick: 'The lettered and numbered grid that a block is typed on',
   goOn: 'The grid goes on with the next window, until it is ended by key',

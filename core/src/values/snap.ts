@@ -85,6 +85,12 @@ export const ON_REPEAT = ['next-rung', 'other-side', 'next-monitor', 'round'] as
 /** What a placing key does to a window that stands on the other side. */
 export const ON_OPPOSITE = ['other-side', 'full', 'put-back'] as const;
 
+/**
+ * Which windows come up together when one of them has the focus: none; those that are where a lineup with a name has
+ * them; those placed together last too.
+ */
+const TOGETHER = ['never', 'lineups', 'last-too'] as const;
+
 const ladderField = rungsField
   .min(1, { error: 'at least one share' })
   .default(['1/2', '1/3', '2/3']);
@@ -101,6 +107,8 @@ export const snapSettingsSchema = fields({
   preview: flagField.default(true),
   /** After a placing, the empty places are offered to the other windows. */
   offers: flagField.default(true),
+  /** Windows placed together come up together. */
+  together: oneOf(TOGETHER).default('lineups'),
   cornerPick: fields({
     /** Nearly square cells, about fifty of them, where columns or rows are left out. */
     columns: whole(1, MOST_LETTERS).exactOptional(),

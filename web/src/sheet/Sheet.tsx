@@ -1,13 +1,13 @@
 import { interactionOf } from '@sorn/core/model';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { Finding } from '@sorn/core/checkup';
+import { inDrawingOrder } from '@sorn/core/engine';
 import type { Rect } from '@sorn/core/geometry';
 import { useMemo, useState, type ReactNode } from 'react';
 import { usePageKeys, type PageKey } from '../ui/page-keys.ts';
 import { useProfileStore, type DeskLayout } from '../state/profile-context.ts';
-import { inDrawingOrder } from './drawing-order.ts';
 import { PileCount, PileEdge, pilesOf } from './piles.tsx';
-import { StripDrawing } from './StripDrawing.tsx';
+import { StripDrawing, StripNames } from './StripDrawing.tsx';
 import { OtherMonitor } from './OtherMonitor.tsx';
 import { MonitorDrawing } from './MonitorDrawing.tsx';
 import { Shelf } from './Shelf.tsx';
@@ -55,7 +55,8 @@ export function Sheet(props: SheetProps) {
   const { desk, placements, focused } = deskLayout;
   const session = useProfileStore((state) => state.session);
   const isBare = interactionOf(session, 'bare-desktop') !== null;
-  const look = useProfileStore((state) => state.profile.look);
+  const profile = useProfileStore((state) => state.profile);
+  const { look } = profile;
   const [element, setElement] = useState<HTMLDivElement | null>(null);
   const size = useSheetSize(element);
   const [oneMonitor, setOneMonitor] = useState(false);
@@ -90,13 +91,18 @@ export function Sheet(props: SheetProps) {
   usePageKeys(`sheet${still ?? ''}`, still === undefined ? keys : NO_KEYS);
 
   const drawn = isPlan ? [] : placements;
-  const shown = inDrawingOrder(drawn, session);
+  const shown = inDrawingOrder(drawn, { session, profile });
   const needs = needsByWindow(deskLayout.findings);
   const piles = pilesOf(
     drawn.filter(
       ({ shown: isShown, tile, workspace, monitor }) =>
         !session.unplugged && !isShown && tile !== null && session.shown[monitor] === workspace,
     ),
+  );
+  // A strip names what lies beneath.
+  const nameless = piles.filter(
+    ({ placement }) =>
+      !deskLayout.shown.some(({ monitor, strip }) => strip && monitor.id === placement.monitor),
   );
   const motionMs = isSteering || shown.length > MOST_MOVING ? 0 : look.motionMs;
 
@@ -158,7 +164,10 @@ export function Sheet(props: SheetProps) {
             onPress={onWindow}
           />
         ))}
-        {piles.map((pile) => (
+        {(session.unplugged || isBare || isPlan ? [] : deskLayout.shown).map((arranged) => (
+          <StripNames key={arranged.monitor.id} arranged={arranged} shown={shown} view={view} />
+        ))}
+        {nameless.map((pile) => (
           <PileCount key={pile.key} pile={pile} view={view} />
         ))}
         {marks?.(view)}

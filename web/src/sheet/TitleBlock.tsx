@@ -49,7 +49,7 @@ export function TitleBlock({ deskLayout, scale }: { deskLayout: DeskLayout; scal
           rev {revision}
         </chakra.span>
       </Box>
-      <Grid templateColumns="repeat(3, minmax(0, 1fr))" as="dl">
+      <Grid templateColumns="5fr 4fr 4fr" as="dl">
         {cells.map(([term, value], i) => (
           <Cell
             key={term}

@@ -338,6 +338,12 @@ export const SETTINGS: readonly SettingEntry[] = [
       ['Outline while the key is down'],
       'preview ghost show',
     ],
+    [
+      'placing.together',
+      'Windows that come up together',
+      ['Windows that come up together'],
+      'companions pair group raise lineup linked',
+    ],
     ['placing.offers', 'Offer empty places', ['Offer empty places'], 'assist suggest fill'],
     ['placing.cornerPick', 'Corner pick', ['Columns of the corner pick'], 'grid letters numbers'],
     [

@@ -10,7 +10,8 @@ import { renamed } from '../../tiling/hand.ts';
 import { nearestName } from '../../values/nearest-name.ts';
 import { fittingZoneBoards } from '../../zones/fit.ts';
 import { arrange, tilingInForce } from '../arrange.ts';
-import { lineupOf, matched } from '../lineup.ts';
+import { matched } from '../lineup-match.ts';
+import { lineupOf } from '../lineup.ts';
 import {
   applied,
   noop,

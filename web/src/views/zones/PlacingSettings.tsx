@@ -34,6 +34,11 @@ const OPPOSITES = [
   { value: 'full', text: 'the whole length' },
   { value: 'put-back', text: 'back where it was' },
 ] as const satisfies readonly { value: Settings['onOpposite']; text: string }[];
+const TOGETHER = [
+  { value: 'never', text: 'never' },
+  { value: 'lineups', text: 'those of a lineup' },
+  { value: 'last-too', text: 'and those placed last' },
+] as const satisfies readonly { value: Settings['together']; text: string }[];
 const GRID_SIDES = [
   {
     side: 'columns',
@@ -89,6 +94,14 @@ export function PlacingSettings({
             value={placing.onOpposite}
             options={OPPOSITES}
             onChange={(onOpposite) => set({ onOpposite: onOpposite as Settings['onOpposite'] })}
+          />
+        </SettingRow>
+        <SettingRow label="Come up together">
+          <Select
+            label="Windows that come up together"
+            value={placing.together}
+            options={TOGETHER}
+            onChange={(together) => set({ together: together as Settings['together'] })}
           />
         </SettingRow>
         <Flex direction="column" gap="3px" mt="4px">

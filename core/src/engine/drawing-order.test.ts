@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import type { Command } from '@sorn/core/commands';
-import { openSession, computePlacements, reduce } from '@sorn/core/engine';
-import { profileSchema, sessionSchema } from '@sorn/core/model';
+import type { Command } from '../commands/registry.ts';
+import { profileSchema } from '../model/profile.ts';
+import { sessionSchema } from '../model/session.ts';
 import { inDrawingOrder } from './drawing-order.ts';
+import { openSession } from './open.ts';
+import { computePlacements } from './placements.ts';
+import { reduce } from './reduce.ts';
 
 const profile = profileSchema.parse({
   monitors: [{ id: 'm', width: 1600, height: 900 }],
@@ -19,7 +22,7 @@ function drawn(...ids: Command['command'][]): string[] {
       reduce(now, { type: 'command', command: { command } as Command }, profile).session,
     opened,
   );
-  return inDrawingOrder(computePlacements(session, profile).placements, session).map(
+  return inDrawingOrder(computePlacements(session, profile).placements, { session, profile }).map(
     ({ id }) => id,
   );
 }
