@@ -65,9 +65,15 @@ const SCREENS: readonly Screen[] = [
   },
   { name: 'the first question', path: '/begin', keys: ['2'], shows: '[data-card=laptop]' },
   {
-    name: 'the third question',
+    name: 'the question about programs',
     path: '/begin',
-    keys: ['Enter', 'Enter', '2'],
+    keys: ['Enter', '8'],
+    shows: '[data-card=call][aria-checked=true]',
+  },
+  {
+    name: 'the last question',
+    path: '/begin',
+    keys: ['Enter', 'Enter', 'Enter', '2'],
     shows: '[data-card=inverted-t]',
   },
   { name: 'the key chart', path: '/bulletin-desk/keys', keys: ['c', 'n'] },

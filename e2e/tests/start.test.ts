@@ -13,50 +13,114 @@ const running = fixture({ file: 'deep/er/own.db' });
 const poll = (read: () => Promise<unknown>) => expect.poll(read, { timeout: 20_000 });
 
 describe('an empty database', () => {
-  it('asks three things, and opens Rehearse on what is made of the answers, by keys alone', async () => {
+  it('asks a few things, and opens Rehearse on what is made of the answers, by keys alone', async () => {
     const { page, context, said } = await visit(running.browser, running.server.url);
     await page.getByRole('heading', { name: 'Which monitors?' }).waitFor();
+    await page.getByText('sets up a desk on which windows arrange themselves').waitFor();
     await page.keyboard.press('n');
     await page.keyboard.type('Hut table');
     await page.keyboard.press('Enter');
-    await page.keyboard.press('4');
-    await page.locator('[data-card=laptop-below][aria-checked=true]').waitFor();
-    await page.keyboard.press('Enter');
+    let presses = 0;
+    const press = async (...keys: string[]) => {
+      presses += keys.length;
+      for (const key of keys) await page.keyboard.press(key);
+    };
+    const isChosen = (card: string) =>
+      page.locator(`[data-card=${card}][aria-checked=true]`).waitFor();
+    // A laptop, and above it a monitor of 27 inches.
+    await press('4');
+    await isChosen('laptop-below');
+    const sizes = await page.locator('[data-sizes]').innerText();
+    expect(sizes.replaceAll(/\s+/g, ' ')).toContain('27 inch 2560 × 1440');
+    await press('Enter');
+    // Browser, mail, terminal and editor are taken already.
+    await page.getByRole('heading', { name: 'Which programs?' }).waitFor();
+    await press('3', '8', '2');
+    await page.locator('[data-card=mail][aria-checked=false]').waitFor();
+    await press('Enter');
     await page.getByRole('heading', { name: 'How are windows arranged?' }).waitFor();
-    await page.keyboard.press('ArrowRight');
-    await page.keyboard.press('ArrowRight');
-    await page.locator('[data-card=columns][aria-checked=true]').waitFor();
-    await page.keyboard.press('Enter');
+    await press('ArrowRight', 'ArrowRight');
+    await isChosen('columns');
+    await press('Enter');
     await page.getByRole('heading', { name: 'Which hand moves?' }).waitFor();
-    // Back and on again: the answers are still there.
-    await page.keyboard.press('Backspace');
-    await page.locator('[data-card=columns][aria-checked=true]').waitFor();
-    await page.keyboard.press('Enter');
-    await page.keyboard.press('3');
-    await page.locator('[data-card=inverted-t-left][aria-checked=true]').waitFor();
-    // What the letter A and the keys of the left hand took the place of is told.
-    const letters = await page.locator('[data-letters]').innerText();
-    for (const command of ['previous-layout', 'float', 'stay-above', 'next-layout', 'split-down'])
-      expect(letters).toContain(command);
-    await page.keyboard.press('Enter');
+    await press('2');
+    await isChosen('inverted-t');
+    // What the hand gives is told: I above J K L, and what stood there before.
+    const gives = (await page.locator('[data-gives]').innerText()).replaceAll(/\s+/g, ' ');
+    expect(gives).toContain('Meta JILK Go to the window there');
+    expect(await page.locator('[data-letters]').innerText()).toContain('nudge-down');
+    await press('Enter');
+    expect(presses).toBeLessThanOrEqual(12);
     await page.getByRole('main', { name: 'Rehearse' }).waitFor();
     expect(page.url()).toBe(`${running.server.url}/hut-table/rehearse`);
     expect(await drawnWindows(page)).toEqual([]);
     await keyWorks(page, 'give the keyboard to the sheet');
-    // Two apps opened by their keys stand in two columns; the left hand moves the focus.
-    await page.keyboard.press('Enter');
-    for (const app of ['P', 'B']) await page.keyboard.press(`Meta+Alt+Key${app}`);
-    await poll(async () => (await drawnWindows(page)).length).toBe(2);
-    // 2560 wide, outer gaps of 6, an inner one of 10.
+
+    // The first steps are done by doing them, with the keys they name.
+    const steps = page.getByRole('list', { name: 'First steps' }).getByRole('listitem');
+    const done = () => steps.and(page.locator('[data-done=true]')).count();
+    const keysOf = async (step: number) => {
+      const caps = await steps.nth(step).locator('kbd').allInnerTexts();
+      const codes: Record<string, string> = { Ctrl: 'Control', '-': 'Minus' };
+      const code = (cap: string) => codes[cap] ?? (/^[A-Z]$/.test(cap) ? `Key${cap}` : cap);
+      return caps.map(code).join('+');
+    };
+    expect(await done()).toBe(0);
+    await page.keyboard.press(await keysOf(0));
+    await poll(done).toBe(1);
+    const open = await keysOf(1);
+    await page.keyboard.press(open);
+    await page.keyboard.press(open.replace('KeyB', 'KeyC'));
+    // The chat goes to the laptop by its rule, and leaves the focus: another browser shares the room.
+    await page.keyboard.press(open);
+    await poll(async () => (await drawnWindows(page)).length).toBe(3);
+    await poll(done).toBe(2);
+    const before = await drawnWindows(page);
     const column = Math.floor((2560 - 12 - 10) / 2);
-    const sizes = (await drawnWindows(page)).map(({ size }) => size);
-    expect(sizes).toEqual([`${column} × ${1440 - 12}`, `${column} × ${1440 - 12}`]);
-    const focused = async () => (await drawnWindows(page)).find((window) => window.focused)?.app;
-    expect(await focused()).toBe('bulletin');
-    await page.keyboard.press('Meta+KeyS');
-    await poll(focused).toBe('post');
+    const onMain = before.filter(({ app }) => app === 'browser').map(({ size }) => size);
+    expect(onMain).toEqual([`${column} × ${1440 - 12}`, `${column} × ${1440 - 12}`]);
+    const focused = async () => (await drawnWindows(page)).find(({ focused: is }) => is)?.id;
+    expect(await focused()).toBe('browser-2');
+    await page.keyboard.press(await keysOf(2));
+    await poll(focused).toBe('browser-1');
+    await page.keyboard.press(await keysOf(3));
+    await poll(done).toBe(4);
+    expect(await drawnWindows(page)).not.toEqual(before);
+    await page.keyboard.press(await keysOf(4));
+    await poll(done).toBe(5);
+    // Put away for good.
     await page.keyboard.press('F9');
+    await keyWorks(page, 'give the keyboard to the sheet');
+    await page.keyboard.press('Delete');
+    await steps.first().waitFor({ state: 'detached' });
     await saved(page);
+    await page.reload();
+    await page.getByRole('main', { name: 'Rehearse' }).waitFor();
+    await poll(async () => (await drawnWindows(page)).length).toBe(3);
+    expect(await steps.count()).toBe(0);
+    expect(said).toEqual([]);
+    await context.close();
+  });
+
+  it('goes on by Enter after a click, keeps the answers on the way back, and has any size', async () => {
+    const { page, context, said } = await visit(running.browser, `${running.server.url}/begin`);
+    await page.locator('[data-card=laptop]').click();
+    await page.keyboard.press('+');
+    await page.locator('[data-sizes]').getByText('16 inch laptop').waitFor();
+    await page.keyboard.press('Enter');
+    await page.getByRole('heading', { name: 'Which programs?' }).waitFor();
+    // Along the cards by arrows, taken by the space bar.
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press(' ');
+    await page.locator('[data-card=mail][aria-checked=false]').waitFor();
+    await page.keyboard.press('Enter');
+    await page.getByRole('heading', { name: 'How are windows arranged?' }).waitFor();
+    await page.keyboard.press('Backspace');
+    await page.locator('[data-card=mail][aria-checked=false]').waitFor();
+    await page.keyboard.press('Backspace');
+    await page.locator('[data-card=laptop][aria-checked=true]').waitFor();
+    await page.locator('[data-sizes]').getByText('2880 × 1800 at 2').waitFor();
     expect(said).toEqual([]);
     await context.close();
   });

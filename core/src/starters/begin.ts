@@ -12,12 +12,15 @@ import { profileSchema, type Profile } from '../model/profile.ts';
 import { zoneBoardName } from '../tiling/zone-board.ts';
 import type { LayoutKind } from '../values/layout.ts';
 import { STARTER_ZONE_BOARDS } from './zone-boards.ts';
-import { MONITOR_CHOICES, type MonitorChoice } from './choices.ts';
+import { APP_CHOICES, readyMadeApps, readyMadeRules, type AppChoice } from './apps.ts';
+import { firstMonitors, type MonitorChoice, type Screens } from './choices.ts';
 import { STARTER_RULES } from './rules.ts';
 
-/** The answers to the three questions. */
+/** The answers to the questions of a first start. */
 export interface Answers {
   monitors: MonitorChoice;
+  screens: Screens;
+  apps: readonly AppChoice[];
   layout: LayoutKind;
   hand: KeyStarterId;
 }
@@ -25,22 +28,28 @@ export interface Answers {
 /** One workspace a monitor, by letter, and spare ones by digit. */
 const LETTERS = ['A', 'B', 'C', 'D'];
 const SPARE = ['1', '2', '3'];
+const ALL_APPS = readyMadeApps(APP_CHOICES.map(({ id }) => id));
 const GAPS = { inner: 10, outer: 6 };
 
 /**
- * A profile made of starters by three answers: its monitors on a desk, a workspace for each and three
- * spare ones, the layout everywhere, the rules and boards people expect, and every command on a key, with
- * directions where the hand is that moves.
+ * A profile made of starters by the answers: its monitors on a desk, a workspace for each and three spare ones, the
+ * apps with what is expected of them, the layout everywhere, the rules and boards people expect, and every command on
+ * a key, with directions where the hand is that moves.
  */
-export function beginProfile(
-  { monitors: choice, layout, hand }: Answers,
-  name: string,
-  apps: Profile['apps'],
-): Profile {
-  const { monitors } = MONITOR_CHOICES.find(({ id }) => id === choice)!;
+export function beginProfile(answers: Answers, name: string): Profile {
+  const { apps, layout, hand } = answers;
+  const monitors = firstMonitors(answers.monitors, answers.screens);
   const plain = profileSchema.parse({
     name,
-    monitors: monitors.map(({ x: _x, y: _y, ...monitor }) => monitor),
+    monitors: monitors.map(({ id, name: called, screen, turn, width, height, seen }) => ({
+      id,
+      name: called,
+      width,
+      height,
+      scale: screen.scale,
+      ...(turn !== 0 && { turn }),
+      millimetres: { width: seen.width, height: seen.height },
+    })),
     desks: [
       {
         id: 'desk',
@@ -52,8 +61,11 @@ export function beginProfile(
       ...monitors.map(({ id }, i) => ({ id: LETTERS[i], monitor: id })),
       ...SPARE.map((id) => ({ id })),
     ],
-    apps,
-    rules: STARTER_RULES,
+    apps: readyMadeApps(apps),
+    rules: [
+      ...readyMadeRules(apps, monitors.length > 1 ? LETTERS[1] : undefined),
+      ...STARTER_RULES,
+    ],
     boards: STARTER_ZONE_BOARDS,
     tiling: { layout: { kind: layout }, gaps: GAPS },
   });
@@ -94,12 +106,12 @@ function withBoardsThatFit(profile: Profile): Profile {
  * A profile in which a section begins anew, out of the starters. Desks keep the monitors, which are what
  * stands on the table, and lose where they stand and what they show.
  */
-export function startedOver(profile: Profile, section: SectionId, apps: Profile['apps']): Profile {
+export function startedOver(profile: Profile, section: SectionId): Profile {
   const { monitors } = profile;
   const fresh = withBoardsThatFit(
     profileSchema.parse({
       monitors,
-      apps,
+      apps: ALL_APPS,
       rules: STARTER_RULES,
       boards: STARTER_ZONE_BOARDS,
       tiling: { gaps: GAPS },
@@ -109,6 +121,6 @@ export function startedOver(profile: Profile, section: SectionId, apps: Profile[
 }
 
 /** A profile in which all sections begin anew. */
-export function allStartedOver(profile: Profile, apps: Profile['apps']): Profile {
-  return SECTIONS.reduce((made, section) => startedOver(made, section, apps), profile);
+export function allStartedOver(profile: Profile): Profile {
+  return SECTIONS.reduce(startedOver, profile);
 }

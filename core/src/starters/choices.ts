@@ -1,83 +1,124 @@
+import type { Rect, Size } from '../geometry/rect.ts';
+import { millimetresOf } from '../desk/screen-size.ts';
 import type { KeyStarterId } from '../model/keys.ts';
 import type { LayoutKind } from '../values/layout.ts';
+import type { CommonScreen, ScreenForm } from './screens.ts';
 
-/** A monitor to begin with, before it has a name of its own. */
-interface FirstMonitor {
+/** A monitor to begin with, and where it stands: in the middle of that side of one before it. */
+interface ChoiceMonitor {
   id: string;
   name: string;
-  width: number;
-  height: number;
-  scale?: number;
-  turn?: 90;
-  /** Where it stands on the first desk, in physical pixels. */
-  x: number;
-  y: number;
+  form: ScreenForm;
+  isTurned?: true;
+  at?: { side: 'right' | 'below'; of: number };
 }
 
-const LAPTOP = { id: 'panel', name: 'Built-in panel', width: 2880, height: 1800, scale: 2 };
+const LAPTOP = { id: 'panel', name: 'Built-in panel', form: 'laptop' } as const;
 
 /** Which monitors there are: the first question. Sizes and places can be set to the pixel later. */
 export const MONITOR_CHOICES = [
   {
     id: 'one',
     title: 'One monitor',
-    says: '2560 × 1440',
-    monitors: [{ id: 'main', name: 'Main monitor', width: 2560, height: 1440, x: 0, y: 0 }],
+    monitors: [{ id: 'main', name: 'Main monitor', form: 'monitor' }],
   },
-  {
-    id: 'laptop',
-    title: 'A laptop',
-    says: '2880 × 1800, twice as fine',
-    monitors: [{ ...LAPTOP, x: 0, y: 0 }],
-  },
+  { id: 'laptop', title: 'A laptop', monitors: [LAPTOP] },
   {
     id: 'wide',
     title: 'One wide monitor',
-    says: '3440 × 1440',
-    monitors: [{ id: 'wide', name: 'Wide monitor', width: 3440, height: 1440, x: 0, y: 0 }],
+    monitors: [{ id: 'wide', name: 'Wide monitor', form: 'wide' }],
   },
   {
     id: 'laptop-below',
-    title: 'A monitor, and a laptop below',
-    says: '2560 × 1440 and 2880 × 1800',
+    title: 'A laptop, a monitor above',
     monitors: [
-      { id: 'main', name: 'Main monitor', width: 2560, height: 1440, x: 0, y: 0 },
-      { ...LAPTOP, x: -160, y: 1440 },
+      { id: 'main', name: 'Main monitor', form: 'monitor' },
+      { ...LAPTOP, at: { side: 'below', of: 0 } },
     ],
   },
   {
     id: 'two',
     title: 'Two side by side',
-    says: 'each 1920 × 1080',
     monitors: [
-      { id: 'left', name: 'Left monitor', width: 1920, height: 1080, x: 0, y: 0 },
-      { id: 'right', name: 'Right monitor', width: 1920, height: 1080, x: 1920, y: 0 },
+      { id: 'left', name: 'Left monitor', form: 'monitor' },
+      { id: 'right', name: 'Right monitor', form: 'monitor', at: { side: 'right', of: 0 } },
     ],
   },
   {
     id: 'three',
     title: 'Wide, a turned one, and a laptop',
-    says: '3440 × 1440, 1440 × 2560, 2880 × 1800',
     monitors: [
-      { id: 'wide', name: 'Wide monitor', width: 3440, height: 1440, x: 0, y: 0 },
+      { id: 'wide', name: 'Wide monitor', form: 'wide' },
       {
         id: 'turned',
         name: 'Turned monitor',
-        width: 1440,
-        height: 2560,
-        turn: 90,
-        x: 3440,
-        y: -560,
+        form: 'monitor',
+        isTurned: true,
+        at: { side: 'right', of: 0 },
       },
-      { ...LAPTOP, x: 280, y: 1440 },
+      { ...LAPTOP, at: { side: 'below', of: 0 } },
     ],
   },
 ] as const satisfies readonly {
   id: string;
   title: string;
-  says: string;
-  monitors: readonly FirstMonitor[];
+  monitors: readonly ChoiceMonitor[];
 }[];
+export type MonitorChoice = (typeof MONITOR_CHOICES)[number]['id'];
+
+/** The screens a person has, by form. */
+export type Screens = Readonly<Record<ScreenForm, CommonScreen>>;
+
+/** A monitor of the first desk. */
+export interface FirstMonitor extends Rect {
+  id: string;
+  name: string;
+  screen: CommonScreen;
+  turn: 0 | 90;
+  /** Where it stands as seen on the table, in millimetres; x, y, width and height are physical pixels. */
+  seen: Rect;
+}
+
+/** The monitors of a choice where they stand, in pixels and as seen. */
+export function firstMonitors(choice: MonitorChoice, screens: Screens): FirstMonitor[] {
+  const monitors: readonly ChoiceMonitor[] = MONITOR_CHOICES.find(
+    ({ id }) => id === choice,
+  )!.monitors;
+  const turned = ({ width, height }: Size, { isTurned }: ChoiceMonitor): Size =>
+    isTurned ? { width: height, height: width } : { width, height };
+  const pixels = standing(monitors, (each) => turned(screens[each.form], each));
+  const seen = standing(monitors, (each) => {
+    const screen = screens[each.form];
+    return turned(millimetresOf(screen.inches, screen), each);
+  });
+  return monitors.map(({ id, name, form, isTurned }, i) => ({
+    id,
+    name,
+    screen: screens[form],
+    turn: isTurned ? 90 : 0,
+    ...pixels[i]!,
+    seen: seen[i]!,
+  }));
+}
+
+/** Where monitors of some sizes stand, by which side of which other each is at. */
+function standing(
+  monitors: readonly ChoiceMonitor[],
+  sizeOf: (monitor: ChoiceMonitor) => Size,
+): Rect[] {
+  const rects: Rect[] = [];
+  for (const monitor of monitors) {
+    const { width, height } = sizeOf(monitor);
+    const { side, of } = monitor.at ?? { side: null, of: 0 };
+    const beside = rects[of] ?? { x: 0, y: 0, width, height: 0 };
+    const [x, y] =
+      side === 'right'
+        ? [beside.x + beside.width, beside.y + Math.round((beside.height - height) / 2)]
+        : [beside.x + Math.round((beside.width - width) / 2), beside.y + beside.height];
+    rects.push({ x, y, width, height });
+  }
+  return rects;
+}
 
 /** How windows are arranged: the second question. */
 export const ARRANGEMENT_CHOICES: readonly { kind: LayoutKind; says: string }[] = [
@@ -98,5 +139,3 @@ export const HAND_CHOICES: readonly { id: KeyStarterId; title: string; says: str
   { id: 'inverted-t-left', title: 'The left', says: 'E above S D F, the right stays where it is' },
   { id: 'number-pad', title: 'The right, on the number pad', says: 'each digit is a zone' },
 ];
-
-export type MonitorChoice = (typeof MONITOR_CHOICES)[number]['id'];

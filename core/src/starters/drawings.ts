@@ -10,24 +10,23 @@ import { profileSchema } from '../model/profile.ts';
 import { sessionSchema } from '../model/session.ts';
 import { sampleTiles } from '../tiling/layouts.ts';
 import { DIRECTIONS, type Direction } from '../values/direction.ts';
-import type { LayoutKind } from '../values/layout.ts';
 import { triggerOf } from '../values/trigger.ts';
-import { beginProfile } from './begin.ts';
-import type { MonitorChoice } from './choices.ts';
+import { beginProfile, type Answers } from './begin.ts';
+import { firstMonitors } from './choices.ts';
 
 /** Windows on the monitors beside the first. */
 const BESIDE = 2;
 
 /**
- * The monitors of a choice as they stand, and the tiles that a layout gives to some windows on the first of
- * them and to two on each other, in physical pixels of the joint desktop.
+ * The monitors of the answers as they are seen, and the tiles that the layout gives to some windows on the first of
+ * them and to two on each other, all in millimetres.
  */
 export function beginningDrawing(
-  monitors: MonitorChoice,
-  layout: LayoutKind,
+  answers: Pick<Answers, 'monitors' | 'screens' | 'layout'>,
   count: number,
 ): { monitors: Rect[]; tiles: Rect[] } {
-  const profile = beginProfile({ monitors, layout, hand: 'whole' }, 'Drawn', []);
+  const profile = beginProfile({ ...answers, apps: [], hand: 'whole' }, 'Drawn');
+  const firsts = firstMonitors(answers.monitors, answers.screens);
   const desk = deskInForce(profile, openSession(sessionSchema.parse({}), profile).session);
   const windows = profile.workspaces.slice(0, desk.monitors.length).flatMap(({ id }, at) =>
     Array.from({ length: at === 0 ? count : BESIDE }, (_, i) => ({
@@ -41,9 +40,24 @@ export function beginningDrawing(
     const { tiles: given, area, gap, tiling } = arrange({ session, profile, desk }, workspace, id);
     const many = at === 0 ? count : BESIDE;
     // What gives no tiles leaves windows where they opened: some places to draw.
-    return given ?? sampleTiles(tiling.layout, many, area, area, gap, desk.monitors[at]!.scale);
+    const on = desk.monitors[at]!;
+    const { seen } = firsts.find((first) => first.id === id)!;
+    return (given ?? sampleTiles(tiling.layout, many, area, area, gap, on.scale)).map((tile) =>
+      asSeen(tile, on, seen),
+    );
   });
-  return { monitors: [...desk.monitors], tiles };
+  return { monitors: firsts.map(({ seen }) => seen), tiles };
+}
+
+/** A rectangle on a monitor, as it is seen. */
+function asSeen(rect: Rect, on: Rect, seen: Rect): Rect {
+  const [across, down] = [seen.width / on.width, seen.height / on.height];
+  return {
+    x: seen.x + (rect.x - on.x) * across,
+    y: seen.y + (rect.y - on.y) * down,
+    width: rect.width * across,
+    height: rect.height * down,
+  };
 }
 
 const ARROWS: Record<Direction, string> = { left: '←', right: '→', up: '↑', down: '↓' };

@@ -2,7 +2,7 @@ import { Navigate } from 'react-router';
 import { useProfiles } from '../state/queries.ts';
 import { Fault } from '../ui/Fault.tsx';
 
-/** The way in: to the profile used last, else to the only one, else to the list; at first to the three questions. */
+/** The way in: to the profile used last, else to the only one, else to the list; at first to the questions of a new profile. */
 export function Start() {
   const profiles = useProfiles();
   if (profiles.isPending) return null;

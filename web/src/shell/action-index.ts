@@ -325,6 +325,14 @@ export const ACTIONS: readonly ActionEntry[] = [
     ],
     ['Shift Y', 'why: the window before', 'Why is the window before here?', 'explain reason trace'],
   ]),
+  ...of('rehearse', undefined, 'First steps', [
+    [
+      'Delete',
+      'first steps away, and back',
+      'First steps: away, and back',
+      'guide tutorial tour help begin learn',
+    ],
+  ]),
   ...of('rehearse', undefined, 'time-line', [
     ['Space', 'play', 'Play what was done', 'replay history animation'],
   ]),
@@ -383,8 +391,8 @@ export const ACTIONS: readonly ActionEntry[] = [
   ...of('files', 'over', 'Start over', [
     [
       'Q',
-      'a new profile by three questions',
-      'Begin a new profile by three questions',
+      'a new profile by four questions',
+      'Begin a new profile by four questions',
       'setup wizard first',
     ],
   ]),

@@ -74,6 +74,8 @@ const OF_SLIDERS = /^(Arrow\w+|Home|End|Page(Up|Down))$/;
 
 /** What Enter or the space bar presses by itself. */
 const PRESSED = 'button, a[href], input[type=checkbox], input[type=file]';
+/** Of those, what the space bar takes and Enter goes on from. */
+const CHOSEN = '[role=radio], [role=checkbox]';
 
 function matches(key: PageKey, event: KeyboardEvent): boolean {
   const ctrl = event.ctrlKey || event.metaKey;
@@ -94,7 +96,9 @@ export function usePageKeyboard(): void {
         slider ??
         target?.closest(TYPING) ??
         document.querySelector('[role=dialog][data-state=open]');
-      const presses = target?.closest(PRESSED) && ['Enter', ' '].includes(event.key);
+      const presses =
+        target?.closest(PRESSED) &&
+        (event.key === ' ' || (event.key === 'Enter' && !target.closest(CHOSEN)));
       // While something waits for an answer, no other key does anything.
       const answers = groups.get(ANSWERS);
       for (const key of answers ?? [...groups.values()].flat()) {

@@ -1,104 +1,166 @@
 import { Box, Button, chakra, Flex, Grid } from '@chakra-ui/react';
-import { bindingText, isBehindSpace, keyMap } from '@sorn/core/keys';
 import {
+  APP_CHOICES,
   ARRANGEMENT_CHOICES,
   beginProfile,
+  firstMonitors,
   HAND_CHOICES,
   MONITOR_CHOICES,
+  otherScreen,
+  USUAL_APPS,
+  USUAL_SCREENS,
   type Answers,
+  type ScreenForm,
 } from '@sorn/core/starters';
 import { LAYOUTS } from '@sorn/core/tiling';
-import { useMemo, useRef, useState, type ReactNode } from 'react';
+import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { KeyStrip } from '../../ui/KeyStrip.tsx';
 import { TextField } from '../../ui/TextField.tsx';
-import { DEMO_APPS } from '../../state/demo-apps.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { useCreateDemo, useCreateProfile } from '../../state/queries.ts';
 import { HandDrawing } from './HandDrawing.tsx';
-import { ArrangedDrawing, MonitorsDrawing } from './MonitorsDrawing.tsx';
-import { Cards } from './Cards.tsx';
+import { ArrangedDrawing, extentOf, MonitorsDrawing } from './MonitorsDrawing.tsx';
+import { Cards, type Card } from './Cards.tsx';
+import { ComesWith } from './ComesWith.tsx';
+import { Gives } from './Gives.tsx';
+import { Sizes } from './Sizes.tsx';
+import { sizeKeys, sizeSteps } from './size-keys.ts';
 
-const QUESTIONS = ['Which monitors?', 'How are windows arranged?', 'Which hand moves?'] as const;
-const LAST = QUESTIONS.length - 1;
-const START: Answers = { monitors: 'one', layout: 'lead', hand: 'whole' };
+const START: Answers = {
+  monitors: 'one',
+  screens: USUAL_SCREENS,
+  apps: USUAL_APPS,
+  layout: 'lead',
+  hand: 'whole',
+};
 
-interface Card {
-  id: string;
+/** A question of the first start, and what its answers are. */
+interface Question {
   title: string;
-  says: string;
-  drawing: ReactNode;
+  cards: readonly Card[];
+  chosen: readonly string[];
+  /** The answers with one card chosen, or in the question about apps chosen or not. */
+  choose: (id: string) => Answers;
+  many?: boolean;
 }
 
-/** What letters of workspaces, and the keys of the hand, took the place of, and where that is. */
-function LettersNote({ answers }: { answers: Answers }) {
-  const profile = useMemo(() => beginProfile(answers, 'Made', DEMO_APPS), [answers]);
-  const moved = keyMap(profile).filter(({ keys }) => isBehindSpace(keys));
-  const letters = profile.workspaces.flatMap(({ id }) => (/^[A-Z]$/.test(id) ? [id] : []));
-  const { main } = profile.keys;
-  return (
-    <chakra.p mt="14px" fontSize="13px" color="slate" data-letters>
-      {letters.length === 1 ? 'The workspace' : 'The workspaces'} {letters.join(', ')}{' '}
-      {letters.length === 1 ? 'has its letter as key' : 'have their letters as keys'}. What stood
-      there, or on keys of the hand, is behind {main} Space, on the same letter:{' '}
-      {moved.map(bindingText).join(', ')}.
-    </chakra.p>
-  );
+/** The questions with drawings, each as the answers to the others make it. */
+function questionsOf(answers: Answers): readonly Question[] {
+  const { monitors, screens, apps, layout, hand } = answers;
+  const extent = extentOf(MONITOR_CHOICES.map(({ id }) => ({ monitors: id, screens })));
+  return [
+    {
+      title: 'Which monitors?',
+      cards: MONITOR_CHOICES.map(({ id, title }) => ({
+        id,
+        title,
+        says: firstMonitors(id, screens)
+          .map(({ screen }) => screen.name)
+          .join(', '),
+        drawing: <MonitorsDrawing desk={{ monitors: id, screens }} extent={extent} />,
+      })),
+      chosen: [monitors],
+      choose: (id) => ({ ...answers, monitors: id as Answers['monitors'] }),
+    },
+    {
+      title: 'Which programs?',
+      cards: APP_CHOICES,
+      chosen: apps,
+      choose: (id) => ({
+        ...answers,
+        apps: APP_CHOICES.flatMap((each) =>
+          apps.includes(each.id) === (each.id === id) ? [] : [each.id],
+        ),
+      }),
+      many: true,
+    },
+    {
+      title: 'How are windows arranged?',
+      cards: ARRANGEMENT_CHOICES.map(({ kind, says }) => ({
+        id: kind,
+        title: LAYOUTS[kind].title,
+        says,
+        drawing: <ArrangedDrawing monitors={monitors} screens={screens} layout={kind} />,
+      })),
+      chosen: [layout],
+      choose: (id) => ({ ...answers, layout: id as Answers['layout'] }),
+    },
+    {
+      title: 'Which hand moves?',
+      cards: HAND_CHOICES.map((choice) => ({
+        ...choice,
+        drawing: <HandDrawing hand={choice.id} />,
+      })),
+      chosen: [hand],
+      choose: (id) => ({ ...answers, hand: id as Answers['hand'] }),
+    },
+  ];
 }
 
-/** Three questions with drawings; the answers make a profile out of starters, and Rehearse opens on it. */
+/** Some questions with drawings; the answers make a profile out of starters, and Rehearse opens on it. */
 export function BeginView() {
   const [answers, setAnswers] = useState(START);
   const [step, setStep] = useState(0);
   const [name, setName] = useState('My desk');
   const nameField = useRef<HTMLInputElement>(null);
+  const list = useRef<HTMLDivElement>(null);
   const create = useCreateProfile();
   const demo = useCreateDemo();
   const navigate = useNavigate();
 
-  const cards: readonly Card[][] = [
-    MONITOR_CHOICES.map((choice) => ({
-      ...choice,
-      drawing: <MonitorsDrawing monitors={choice.monitors} />,
-    })),
-    ARRANGEMENT_CHOICES.map(({ kind, says }) => ({
-      id: kind,
-      title: LAYOUTS[kind].title,
-      says,
-      drawing: <ArrangedDrawing answers={{ ...answers, layout: kind }} />,
-    })),
-    HAND_CHOICES.map((choice) => ({ ...choice, drawing: <HandDrawing hand={choice.id} /> })),
-  ];
-  const chosen = [answers.monitors, answers.layout, answers.hand][step]!;
-  const choose = (id: string) =>
-    setAnswers({ ...answers, [(['monitors', 'layout', 'hand'] as const)[step]!]: id });
-  const here = cards[step]!.findIndex(({ id }) => id === chosen);
-  const move = (by: number) => {
-    const next = cards[step]![here + by];
-    if (next) choose(next.id);
+  const questions = questionsOf(answers);
+  const last = questions.length - 1;
+  const { title, cards, chosen, choose, many = false } = questions[step]!;
+  const move = (by: 1 | -1) => {
+    // Of many, the one that the space bar takes has the focus.
+    const buttons = [...(list.current?.querySelectorAll<HTMLElement>('[data-card]') ?? [])];
+    const here = many
+      ? buttons.indexOf(document.activeElement as HTMLElement)
+      : cards.findIndex(({ id }) => chosen.includes(id));
+    const next = cards[many && here < 0 ? 0 : here + by];
+    if (!next) return;
+    if (many) buttons.find(({ dataset }) => dataset['card'] === next.id)?.focus();
+    else setAnswers(choose(next.id));
   };
   const make = () => {
     if (create.isPending) return;
-    create.mutate([beginProfile(answers, name, DEMO_APPS)], {
+    create.mutate([beginProfile(answers, name)], {
       onSuccess: ({ id }) => void navigate(`/${id}/rehearse`),
     });
   };
-  const goOn = () => (step === LAST ? make() : setStep(step + 1));
+  const goOn = () => (step === last ? make() : setStep(step + 1));
   const goBack = () => (step === 0 ? void navigate('/profiles') : setStep(step - 1));
   const openDemo = () =>
     demo.mutate([], { onSuccess: ({ id }) => void navigate(`/${id}/rehearse`) });
 
+  const resize = (form: ScreenForm, by: 1 | -1) =>
+    setAnswers((now) => ({
+      ...now,
+      screens: { ...now.screens, [form]: otherScreen(now.screens[form], by) },
+    }));
+  const forms = [
+    ...new Set(firstMonitors(answers.monitors, answers.screens).map(({ screen }) => screen.form)),
+  ];
+  const sizes = sizeSteps(forms);
+
   usePageKeys('Beginning', [
-    ...cards[step]!.map(({ id, title }, i) => ({
+    ...cards.map((card, i) => ({
       keys: [String(i + 1)],
-      label: title,
+      label: card.title,
       minor: true,
-      run: () => choose(id),
+      run: () => setAnswers(choose(card.id)),
     })),
-    { keys: ['ArrowRight', 'ArrowDown'], caps: ['←', '→'], label: 'choose', run: () => move(1) },
+    {
+      keys: ['ArrowRight', 'ArrowDown'],
+      caps: ['←', '→'],
+      label: many ? 'go along them' : 'choose',
+      run: () => move(1),
+    },
     { keys: ['ArrowLeft', 'ArrowUp'], label: 'the one before', minor: true, run: () => move(-1) },
-    { keys: ['Enter'], label: step === LAST ? 'make it and rehearse' : 'go on', run: goOn },
+    ...(step === 0 ? sizeKeys(sizes, resize) : []),
+    { keys: ['Enter'], label: step === last ? 'make it and rehearse' : 'go on', run: goOn },
     {
       keys: ['Backspace', 'Escape'],
       caps: ['Backspace'],
@@ -110,15 +172,24 @@ export function BeginView() {
   ]);
   const fault = create.error ?? demo.error;
   return (
-    <Grid templateRows="minmax(0, 1fr) 36px" height="100vh">
-      <Box as="main" overflowY="auto" px="48px" py="36px">
+    <Grid templateRows="minmax(0, 1fr) auto" height="100vh">
+      <Box
+        as="main"
+        overflowY="auto"
+        px={{ base: '16px', md: '48px' }}
+        py={{ base: '16px', md: '32px' }}
+      >
         <Box maxW="1120px" mx="auto">
-          <Flex align="baseline" gap="16px" mb="4px">
+          <chakra.p mb="14px" fontSize="13px" data-what-it-is>
+            <b>Sorn</b> sets up a desk on which windows arrange themselves and keys do the rest:
+            layouts, gaps, zones, rules. You try it here, on a drawn desk.
+          </chakra.p>
+          <Flex align="baseline" columnGap="16px" mb="4px" wrap="wrap">
             <chakra.h1 fontSize="22px" fontWeight={650} fontStretch="108%">
-              {QUESTIONS[step]}
+              {title}
             </chakra.h1>
             <chakra.span color="slate" fontSize="13px" data-question={step + 1}>
-              Question {step + 1} of {QUESTIONS.length}
+              Question {step + 1} of {questions.length}
             </chakra.span>
             <Box flex="1" />
             <Flex align="center" gap="8px" fontSize="13px" color="slate">
@@ -134,20 +205,26 @@ export function BeginView() {
               </Box>
             </Flex>
           </Flex>
-          <chakra.p color="slate" mb="20px" fontSize="13px">
-            Everything can be changed afterwards, to the pixel.
+          <chakra.p color="slate" mb="16px" fontSize="13px">
+            {many
+              ? 'As many as you use: each is there to open, with rules for its windows. '
+              : 'Everything can be changed afterwards, to the pixel.'}
           </chakra.p>
           <Cards
             key={step}
-            label={QUESTIONS[step]!}
-            cards={cards[step]!}
+            label={title}
+            cards={cards}
             chosen={chosen}
-            onChoose={choose}
+            many={many}
+            listRef={list}
+            onChoose={(id) => setAnswers(choose(id))}
           />
-          {step === LAST && <LettersNote answers={answers} />}
-          <Flex mt="24px" gap="10px" align="center">
+          {step === 0 && <Sizes steps={sizes} screens={answers.screens} onResize={resize} />}
+          {many && <ComesWith answers={answers} />}
+          {step === last && <Gives answers={answers} />}
+          <Flex mt="20px" gap="10px" align="center" wrap="wrap">
             <Button size="sm" borderRadius="edge" loading={create.isPending} onClick={goOn}>
-              {step === LAST ? 'Make it, and rehearse' : 'Go on'} <KeyCap>Enter</KeyCap>
+              {step === last ? 'Make it, and rehearse' : 'Go on'} <KeyCap>Enter</KeyCap>
             </Button>
             <Button size="sm" variant="outline" borderRadius="edge" onClick={goBack}>
               {step === 0 ? 'All profiles' : 'Back'} <KeyCap>Backspace</KeyCap>

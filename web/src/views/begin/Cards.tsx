@@ -1,33 +1,45 @@
 import { chakra, Grid } from '@chakra-ui/react';
-import type { ReactNode } from 'react';
+import type { ReactNode, Ref } from 'react';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 
-/** Answers with drawings, of which one is chosen; each has a digit. */
+export interface Card {
+  id: string;
+  title: string;
+  says: string;
+  drawing?: ReactNode;
+}
+
+/** Answers of which one is chosen, or where `many` any number; each has a digit. */
 export function Cards(props: {
   label: string;
-  cards: readonly { id: string; title: string; says: string; drawing: ReactNode }[];
-  chosen: string;
+  cards: readonly Card[];
+  chosen: readonly string[];
+  many?: boolean;
+  listRef?: Ref<HTMLDivElement>;
   onChoose: (id: string) => void;
 }) {
-  const { label, cards, chosen, onChoose } = props;
+  const { label, cards, chosen, many = false, listRef, onChoose } = props;
   return (
     <Grid
-      role="radiogroup"
+      ref={listRef}
+      role={many ? 'group' : 'radiogroup'}
       aria-label={label}
-      templateColumns={
-        cards.length > 6 ? 'repeat(4, 1fr)' : cards.length > 4 ? 'repeat(3, 1fr)' : 'repeat(2, 1fr)'
-      }
+      templateColumns={{
+        base: 'minmax(0, 1fr)',
+        sm: 'repeat(2, minmax(0, 1fr))',
+        lg: `repeat(${cards.length > 6 ? 4 : cards.length > 4 ? 3 : 2}, minmax(0, 1fr))`,
+      }}
       gap="14px"
     >
       {cards.map(({ id, title, says, drawing }, i) => {
-        const isChosen = id === chosen;
+        const isChosen = chosen.includes(id);
         return (
           <chakra.button
             key={id}
             type="button"
-            role="radio"
+            role={many ? 'checkbox' : 'radio'}
             aria-checked={isChosen}
-            tabIndex={isChosen ? 0 : -1}
+            tabIndex={isChosen || many ? 0 : -1}
             data-card={id}
             display="flex"
             flexDirection="column"
@@ -48,19 +60,33 @@ export function Cards(props: {
               alignItems="center"
               fontSize="14px"
               fontWeight={600}
+              width="100%"
             >
               <KeyCap>{i + 1}</KeyCap>
               {title}
+              {many && <Mark isOn={isChosen} />}
             </chakra.span>
-            <chakra.span color="slate" fontSize="12.5px" mt="2px" mb="10px">
+            <chakra.span color="slate" fontSize="12.5px" mt="2px" mb={drawing ? '10px' : '0'}>
               {says}
             </chakra.span>
-            <chakra.span display="block" width="100%" mt="auto">
-              {drawing}
-            </chakra.span>
+            {drawing && (
+              <chakra.span display="block" width="100%" mt="auto">
+                {drawing}
+              </chakra.span>
+            )}
           </chakra.button>
         );
       })}
     </Grid>
+  );
+}
+
+/** A tick in a box: a shape, so that it is seen without colours too. */
+function Mark({ isOn }: { isOn: boolean }) {
+  return (
+    <chakra.svg ml="auto" width="16px" height="16px" viewBox="0 0 16 16" aria-hidden flexShrink="0">
+      <chakra.rect x="1" y="1" width="14" height="14" fill="none" stroke="slate" />
+      {isOn && <chakra.path d="M4 8.5l3 3 5.5-7" fill="none" stroke="petrol" strokeWidth="2px" />}
+    </chakra.svg>
   );
 }

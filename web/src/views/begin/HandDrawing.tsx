@@ -2,7 +2,7 @@ import { chakra } from '@chakra-ui/react';
 import type { KeyStarterId } from '@sorn/core/model';
 import { handKeys } from '@sorn/core/starters';
 
-const HEIGHT = 160;
+const HEIGHT = 118;
 /** A key's width in the drawing's own units, about a pixel each. */
 const KEY = 26;
 

@@ -1,6 +1,6 @@
 import { chakra } from '@chakra-ui/react';
 import type { Rect } from '@sorn/core/geometry';
-import { beginningDrawing, type Answers } from '@sorn/core/starters';
+import { beginningDrawing, firstMonitors, type Answers } from '@sorn/core/starters';
 import { useMemo } from 'react';
 
 /** The room a drawing has, in screen pixels. */
@@ -8,61 +8,92 @@ const WIDTH = 300;
 const HEIGHT = 160;
 const WINDOWS = 4;
 
-interface Drawn extends Rect {
-  key: string;
+type Desk = Pick<Answers, 'monitors' | 'screens'>;
+
+/** The part of the table that a drawing shows, in millimetres. */
+interface Extent {
+  width: number;
+  height: number;
 }
 
-/** Monitors as they stand on the first desk, at one scale. */
-export function MonitorsDrawing({ monitors }: { monitors: readonly (Rect & { id: string })[] }) {
+/** Monitors as they are seen on the table, with all that is drawn beside them at one scale. */
+export function MonitorsDrawing({ desk, extent }: { desk: Desk; extent: Extent }) {
   return (
-    <Plan monitors={monitors.map((monitor) => ({ ...monitor, key: monitor.id }))} tiles={[]} />
+    <Plan
+      monitors={firstMonitors(desk.monitors, desk.screens).map(({ seen }) => seen)}
+      tiles={[]}
+      extent={extent}
+    />
   );
 }
 
-/** Some windows on those monitors, as the layout arranges them. */
-export function ArrangedDrawing({ answers }: { answers: Answers }) {
-  const { monitors, layout } = answers;
-  const drawn = useMemo(() => beginningDrawing(monitors, layout, WINDOWS), [monitors, layout]);
-  const keyed = (rects: readonly Rect[]) => rects.map((rect, i) => ({ ...rect, key: String(i) }));
-  return <Plan monitors={keyed(drawn.monitors)} tiles={keyed(drawn.tiles)} />;
+/** How much of the table the largest of some desks needs. */
+export function extentOf(desks: readonly Desk[]): Extent {
+  const bounds = desks.map(({ monitors, screens }) =>
+    boundsOf(firstMonitors(monitors, screens).map(({ seen }) => seen)),
+  );
+  return {
+    width: Math.max(...bounds.map(({ width }) => width)),
+    height: Math.max(...bounds.map(({ height }) => height)),
+  };
 }
 
-function Plan({ monitors, tiles }: { monitors: readonly Drawn[]; tiles: readonly Drawn[] }) {
-  const left = Math.min(...monitors.map(({ x }) => x));
-  const top = Math.min(...monitors.map(({ y }) => y));
-  const right = Math.max(...monitors.map(({ x, width }) => x + width));
-  const bottom = Math.max(...monitors.map(({ y, height }) => y + height));
-  const pad = (right - left) * 0.01;
+/** Some windows on those monitors, as the layout arranges them. */
+export function ArrangedDrawing(props: Desk & { layout: Answers['layout'] }) {
+  const { monitors, screens, layout } = props;
+  const drawn = useMemo(
+    () => beginningDrawing({ monitors, screens, layout }, WINDOWS),
+    [monitors, screens, layout],
+  );
+  return <Plan {...drawn} extent={boundsOf(drawn.monitors)} />;
+}
+
+function boundsOf(rects: readonly Rect[]): Rect {
+  const x = Math.min(...rects.map((rect) => rect.x));
+  const y = Math.min(...rects.map((rect) => rect.y));
+  return {
+    x,
+    y,
+    width: Math.max(...rects.map((rect) => rect.x + rect.width)) - x,
+    height: Math.max(...rects.map((rect) => rect.y + rect.height)) - y,
+  };
+}
+
+function Plan(props: { monitors: readonly Rect[]; tiles: readonly Rect[]; extent: Extent }) {
+  const { monitors, tiles, extent } = props;
+  const bounds = boundsOf(monitors);
+  const pad = extent.width * 0.01;
+  // What is smaller than the room stands in its middle.
+  const left = bounds.x - (extent.width - bounds.width) / 2 - pad;
+  const top = bounds.y - (extent.height - bounds.height) / 2 - pad;
   return (
     <chakra.svg
       width="100%"
       height={`${HEIGHT}px`}
-      viewBox={`${left - pad} ${top - pad} ${right - left + 2 * pad} ${bottom - top + 2 * pad}`}
+      viewBox={`${left} ${top} ${extent.width + 2 * pad} ${extent.height + 2 * pad}`}
       maxW={`${WIDTH}px`}
       mx="auto"
       display="block"
       aria-hidden
     >
-      {monitors.map(({ key, x, y, width, height }) => (
-        <chakra.rect
-          key={key}
-          {...{ x, y, width, height }}
-          fill="none"
-          stroke="ink"
-          strokeWidth="1.5px"
-          vectorEffect="non-scaling-stroke"
-        />
+      {monitors.map((rect, i) => (
+        <Outline key={i} rect={rect} fill="none" stroke="ink" strokeWidth="1.5px" />
       ))}
-      {tiles.map(({ key, x, y, width, height }) => (
-        <chakra.rect
-          key={key}
-          {...{ x, y, width, height }}
-          fill="petrol.wash"
-          stroke="petrol"
-          strokeWidth="1.25px"
-          vectorEffect="non-scaling-stroke"
-        />
+      {tiles.map((rect, i) => (
+        <Outline key={i} rect={rect} fill="petrol.wash" stroke="petrol" strokeWidth="1.25px" />
       ))}
     </chakra.svg>
   );
+}
+
+function Outline({
+  rect,
+  ...look
+}: {
+  rect: Rect;
+  fill: string;
+  stroke: string;
+  strokeWidth: string;
+}) {
+  return <chakra.rect {...rect} {...look} vectorEffect="non-scaling-stroke" />;
 }

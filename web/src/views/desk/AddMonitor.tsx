@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
 import { freeId, millimetresOf } from '@sorn/core/desk';
 import type { Monitor } from '@sorn/core/model';
+import { COMMON_SCREENS } from '@sorn/core/starters';
 import { useRef, useState } from 'react';
 import { Figure } from '../../ui/Figure.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
@@ -12,20 +13,6 @@ import { TextField } from '../../ui/TextField.tsx';
 import { useProfileStore } from '../../state/profile-context.ts';
 import type { DeskEdits } from './edits.ts';
 import { EdidFile } from './EdidFile.tsx';
-
-/** Screens as people buy them: the diagonal in inches, pixels, and the scale most people set for them. */
-const COMMON_SIZES = [
-  ['14 inch laptop', 14, 1920, 1200, 1.25],
-  ['22 inch', 22, 1920, 1080, 1],
-  ['24 inch', 24, 1920, 1080, 1],
-  ['27 inch', 27, 2560, 1440, 1],
-  ['27 inch, 4K', 27, 3840, 2160, 1.5],
-  ['32 inch, 4K', 32, 3840, 2160, 1.25],
-  ['34 inch wide', 34, 3440, 1440, 1],
-  ['16 inch laptop', 16, 2880, 1800, 2],
-  ['38 inch wide', 38, 3840, 1600, 1],
-  ['49 inch wide', 49, 5120, 1440, 1],
-] as const;
 
 const NO_EDGES = { top: 0, right: 0, bottom: 0, left: 0 };
 
@@ -64,7 +51,7 @@ function Ways(props: { edits: DeskEdits; onClose: () => void; onAdded: (id: stri
       reserved: NO_EDGES,
     });
   const addCommon = (i: number) => {
-    const [name, inches, width, height, scale] = COMMON_SIZES[i]!;
+    const { name, inches, width, height, scale } = COMMON_SCREENS[i]!;
     const millimetres = millimetresOf(inches, { width, height });
     addNew({ name: `Monitor ${name}`, width, height, scale, millimetres });
   };
@@ -91,7 +78,7 @@ function Ways(props: { edits: DeskEdits; onClose: () => void; onAdded: (id: stri
       <EdidFile edits={edits} inputRef={file} onKnown={add} onNew={addNew} />
       <Section title="A common size" note="by its digit">
         <Grid templateColumns="repeat(5, 1fr)" gap="6px">
-          {COMMON_SIZES.map(([name, , width, height, scale], i) => (
+          {COMMON_SCREENS.map(({ name, width, height, scale }, i) => (
             <chakra.button
               key={name}
               type="button"

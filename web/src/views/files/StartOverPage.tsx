@@ -10,7 +10,6 @@ import { ListLine } from '../../ui/ListLine.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { DEMO_APPS } from '../../state/demo-apps.ts';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { useComparison } from '../../state/comparison.ts';
 import { Action } from './Action.tsx';
@@ -28,12 +27,12 @@ const BECOMES: Record<SectionId, string> = {
   boards: 'the ready-made boards that fit',
   rules: 'what people expect of dialogs and fixed windows',
   keys: 'every command on a key, focus on the arrows',
-  apps: 'the demo’s apps',
+  apps: 'a browser, mail, a terminal and five more',
   look: 'a vermilion frame, 120 ms of motion',
 };
 
 const overOf = (profile: Profile, part: Part): Profile =>
-  part === ALL ? allStartedOver(profile, DEMO_APPS) : startedOver(profile, part, DEMO_APPS);
+  part === ALL ? allStartedOver(profile) : startedOver(profile, part);
 
 /** A part of the profile, or all of it, begun anew out of the starters. */
 export function StartOverPage({ pages }: { pages: ReactNode }) {
@@ -53,7 +52,7 @@ export function StartOverPage({ pages }: { pages: ReactNode }) {
     { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'part', run: () => goTo(-1) },
     { keys: ['ArrowDown'], label: 'next part', minor: true, run: () => goTo(1) },
     { keys: ['Enter'], label: 'begin it anew', run: take },
-    { keys: ['q'], label: 'a new profile by three questions', run: ask },
+    { keys: ['q'], label: 'a new profile by four questions', run: ask },
   ]);
   return (
     <ViewLayout

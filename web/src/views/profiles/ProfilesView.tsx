@@ -88,7 +88,7 @@ export function ProfilesView() {
               borderRadius="edge"
               onClick={() => void navigate('/begin')}
             >
-              New profile, by three questions <KeyCap>N</KeyCap>
+              New profile, by four questions <KeyCap>N</KeyCap>
             </Button>
             <ProfileFromFile inputRef={fileInput} onCreated={open} />
             {demo.isError && (

@@ -12,6 +12,7 @@ import { useSelection } from '../../state/selection.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import type { Viewport } from '../../sheet/viewport.ts';
 import { AppList } from './AppList.tsx';
+import { Guide } from './Guide.tsx';
 import { KeyboardOwner } from './KeyboardOwner.tsx';
 import { LastKey } from './LastKey.tsx';
 import { Log } from './Log.tsx';
@@ -141,6 +142,7 @@ export function RehearseView() {
       name="Rehearse"
       inspector={
         <>
+          <Guide />
           <AppList />
           <OneAtATime deskLayout={deskLayout} />
           <WindowReasons deskLayout={deskLayout} id={about} onRule={makeRule} />
