@@ -21,15 +21,12 @@ import {
   endInteraction,
 } from './run-command.ts';
 import { withSeatsKept } from './seats.ts';
-import { companionsOf } from './stacking.ts';
 import {
   applied,
   noop,
   windowName,
   windowOf,
   withFocus,
-  withoutMinimised,
-  existingWindow,
   type Outcome,
   type CommandContext,
 } from './session.ts';
@@ -63,9 +60,7 @@ export function reduce(session: Session, event: SessionEvent, profile: Profile):
   const happening = happened(session, event, profile);
   // What is taken back or done again is as it was then, whatever rules would say now.
   const isTravel = event.type === 'command' && definitionOf(event.command.command).travels === true;
-  const outcome = isTravel
-    ? happening
-    : withCompanionsRestored(session, withRulesAgain(session, happening, profile), profile);
+  const outcome = isTravel ? happening : withRulesAgain(session, happening, profile);
   return outcome.session === session
     ? outcome
     : { ...outcome, session: withSeatsKept(outcome.session, profile) };
@@ -80,36 +75,10 @@ function withRulesAgain(before: Session, outcome: Outcome, profile: Profile): Ou
   if (deskInForce(profile, before).desk === desk.desk) return outcome;
   const ids = session.windows.map(({ id }) => id);
   const again = reapplyRules({ session, profile, desk }, 'desk', ids);
-  return asOneStep(before, outcome, again);
-}
-
-/** Where a minimised window is in sight again, those placed together with it are too, as a part of the same step. */
-function withCompanionsRestored(before: Session, outcome: Outcome, profile: Profile): Outcome {
-  const { session } = outcome;
-  const window = windowOf(session, session.focus);
-  const wasMinimised = window !== undefined && before.minimised?.includes(window.id) === true;
-  if (!wasMinimised || !session.minimised) return outcome;
-  const companions = companionsOf(session, profile, window.id);
-  const ids = session.minimised.filter((id) => companions.has(id));
-  if (ids.length === 0) return outcome;
-  return asOneStep(before, outcome, {
-    session: ids.reduce(withoutMinimised, session),
-    trace: ids.map((id) => ({
-      about: id,
-      decided: `${windowName(profile, existingWindow(session, id))} restored`,
-      because: `it is placed together with ${windowName(profile, window)}`,
-    })),
-  });
-}
-
-/** What follows from an outcome, as a part of its step of undo where it made one. */
-function asOneStep(before: Session, outcome: Outcome, following: Outcome): Outcome {
-  const step = outcome.session.past.at(-1);
+  const step = session.past.at(-1);
   const isStep = step !== undefined && step !== before.past.at(-1);
-  const session = isStep
-    ? withUndoStep(before, following.session, step.command)
-    : following.session;
-  return { ...outcome, session, trace: [...outcome.trace, ...following.trace] };
+  const next = isStep ? withUndoStep(before, again.session, step.command) : again.session;
+  return { session: next, trace: [...outcome.trace, ...again.trace] };
 }
 
 function happened(session: Session, event: SessionEvent, profile: Profile): Outcome {

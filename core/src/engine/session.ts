@@ -234,8 +234,7 @@ export function withFocus(session: Session, window: SessionWindow): Session {
   };
 }
 
-/** Brings a minimised window into sight again, without the focus. */
-export function withoutMinimised(session: Session, id: string): Session {
+function withoutMinimised(session: Session, id: string): Session {
   const shown = withWindow(session, id, (window) => withMode(window, 'minimised', false));
   return withList(shown, 'minimised', (ids) => ids.filter((other) => other !== id));
 }

@@ -24,13 +24,7 @@ export function stackingOrder(session: Session, profile: Profile): readonly stri
   return [...raised];
 }
 
-/** The windows that are placed together with one, itself left out, as the profile's setting has it. */
-export function companionsOf(session: Session, profile: Profile, id: string): ReadonlySet<string> {
-  return companionsIn(session, profile.placing.together).get(id) ?? NONE;
-}
-
 type Companions = ReadonlyMap<string, ReadonlySet<string>>;
-const NONE: ReadonlySet<string> = new Set();
 const NOBODY: Companions = new Map();
 
 interface KnownCompanions {
