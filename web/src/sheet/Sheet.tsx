@@ -14,7 +14,13 @@ import { Shelf } from './Shelf.tsx';
 import { ScaleBar } from './ScaleBar.tsx';
 import { TitleBlock } from './TitleBlock.tsx';
 import { useSheetSize, useSteering } from './steering.ts';
-import { fitted, fittedBeside, type RoomBeside, type Viewport } from './viewport.ts';
+import {
+  fitted,
+  fittedBeside,
+  hasRoomForTitleBlock,
+  type RoomBeside,
+  type Viewport,
+} from './viewport.ts';
 import { ZonesDrawing } from './ZonesDrawing.tsx';
 import { WindowDrawing } from './WindowDrawing.tsx';
 
@@ -60,14 +66,15 @@ export function Sheet(props: SheetProps) {
   const [element, setElement] = useState<HTMLDivElement | null>(null);
   const size = useSheetSize(element);
   const [oneMonitor, setOneMonitor] = useState(false);
+  const hasTitleBlock = still === undefined && hasRoomForTitleBlock(size);
   const fit = useMemo(() => {
     const all = around ?? [...desk.monitors, ...desk.others];
     const rects = oneMonitor ? [focused.monitor] : all;
     const beside = room && desk.monitors.find(({ id }) => id === room.monitor);
     return beside
       ? fittedBeside(rects, size, beside, room.width)
-      : fitted(rects, size, still !== undefined);
-  }, [around, desk, focused.monitor, oneMonitor, room, size, still]);
+      : fitted(rects, size, !hasTitleBlock);
+  }, [around, desk, focused.monitor, hasTitleBlock, oneMonitor, room, size]);
   const { view, isSteering, zoom, pan, release } = useSteering(still ? null : element, size, fit);
 
   const keys: PageKey[] = [
@@ -177,7 +184,7 @@ export function Sheet(props: SheetProps) {
       </svg>
       {notes?.(view)}
       {still === undefined ? (
-        <TitleBlock deskLayout={deskLayout} scale={view.scale} />
+        hasTitleBlock && <TitleBlock deskLayout={deskLayout} scale={view.scale} />
       ) : (
         <StillTitle title={still} desk={desk.name} />
       )}

@@ -1,25 +1,29 @@
-import { Box, Grid } from '@chakra-ui/react';
+import { Box, Flex, Grid } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { useProposal } from '../state/proposal.ts';
 import { ProposalPanel } from './ProposalPanel.tsx';
 import { useInspector } from '../ui/inspector.ts';
+import { KeyCap } from '../ui/KeyCap.tsx';
+import { useScreen } from '../ui/screen.ts';
+import { TextButton } from '../ui/TextButton.tsx';
 
-/** A view's two parts: what stands in the middle, and the inspector to its right. */
+/** A view's two parts: what stands in the middle, and the inspector to its right, or over it where there is no room. */
 export function ViewLayout(props: { name: string; children: ReactNode; inspector: ReactNode }) {
   const proposal = useProposal((proposals) => proposals.proposal);
-  const isAway = useInspector((inspector) => inspector.isAway);
+  const { isAway, giveWay } = useInspector();
+  const isSmall = useScreen((screen) => screen.isSmall);
   return (
     <Grid
       as="main"
       aria-label={props.name}
-      templateColumns={isAway ? 'minmax(0, 1fr)' : 'minmax(0, 1fr) 336px'}
+      templateColumns={isAway || isSmall ? 'minmax(0, 1fr)' : 'minmax(0, 1fr) 336px'}
+      position="relative"
       minH="0"
       borderTop="1px solid"
       borderColor="hairline"
-      gridRow="3"
-      gridColumn="2"
+      gridArea="view"
     >
-      <Box p="12px" minH="0" minW="0">
+      <Box p={isSmall ? '0' : '12px'} minH="0" minW="0">
         {proposal ? <ProposalPanel proposal={proposal} /> : props.children}
       </Box>
       {!isAway && (
@@ -33,7 +37,14 @@ export function ViewLayout(props: { name: string; children: ReactNode; inspector
           py="18px"
           overflowY="auto"
           tabIndex={-1}
+          {...(isSmall && { position: 'absolute', inset: '0', zIndex: '3' })}
         >
+          {isSmall && (
+            <Flex justify="flex-end" align="center" gap="8px" mb="8px">
+              <TextButton onClick={giveWay}>Back to {props.name}</TextButton>
+              <KeyCap>{'\\'}</KeyCap>
+            </Flex>
+          )}
           {props.inspector}
         </Box>
       )}

@@ -17,6 +17,11 @@ const MARGIN = { top: 78, right: 62, bottom: 58, left: 40 };
 /** The title block in the lower right corner. */
 export const TITLE_BLOCK: SheetSize = { width: 324, height: 104 };
 
+/** Where the block would take most of the sheet, it is left out: what it says is said elsewhere too. */
+export function hasRoomForTitleBlock({ width, height }: SheetSize): boolean {
+  return width >= 1.5 * TITLE_BLOCK.width && height >= 4 * TITLE_BLOCK.height;
+}
+
 /** Room that the sheet keeps free beside a monitor, in screen pixels. */
 export interface RoomBeside {
   monitor: string;

@@ -16,14 +16,31 @@ import { usePageKeys } from '../ui/page-keys.ts';
 import { VIEWS } from './views.ts';
 import { useEngineToggle, useHistory } from '../state/history.ts';
 import { useInspector } from '../ui/inspector.ts';
+import { useScreen } from '../ui/screen.ts';
+
+/** Where the parts stand: the rail at the left, or below the view where that is narrow. */
+function frameOf({ isSmall, isNarrow }: { isSmall: boolean; isNarrow: boolean }) {
+  if (isNarrow)
+    return {
+      templateColumns: 'minmax(0, 1fr)',
+      templateRows: '44px auto minmax(0, 1fr) 46px 36px',
+      templateAreas: '"bar" "trouble" "view" "rail" "keys"',
+    };
+  return {
+    templateColumns: isSmall ? '48px minmax(0, 1fr)' : '72px minmax(0, 1fr)',
+    templateRows: '44px auto minmax(0, 1fr) 36px',
+    templateAreas: '"rail bar" "rail trouble" "rail view" "rail keys"',
+  };
+}
 
 /** What every view stands in: rail, top bar, key strip, and the panels that lie over it. */
 export function Frame() {
   const [panel, setPanel] = useState<PanelName | null>(null);
   const navigate = useNavigate();
   const toggleColours = useColourMode((colours) => colours.toggle);
-  const toggleInspector = useInspector((inspector) => inspector.toggle);
+  const { toggle: toggleInspector, giveWay } = useInspector();
   const { undo, redo } = useHistory();
+  const screen = useScreen();
   const toggleEngine = useEngineToggle();
   const name = useProfileStore((state) => state.profile.name);
   // Asked at once; put away, it is asked again by the line below the bar.
@@ -42,7 +59,10 @@ export function Frame() {
       keys: [digit],
       label: word,
       minor: true,
-      run: () => void navigate(path),
+      run: () => {
+        giveWay();
+        void navigate(path);
+      },
     })),
     { keys: ['9'], label: 'profiles', minor: true, run: () => void navigate('/profiles') },
     {
@@ -90,7 +110,13 @@ export function Frame() {
       minor: true,
       run: () => setPanel('connections'),
     },
-    { keys: ['\\'], label: 'inspector away and back', minor: true, run: toggleInspector },
+    {
+      keys: ['\\'],
+      label: screen.isSmall ? 'inspector' : 'inspector away and back',
+      minor: !screen.isSmall,
+      stays: true,
+      run: toggleInspector,
+    },
     { keys: ['.'], label: 'day and night', minor: true, run: toggleColours },
     { keys: [','], label: 'settings', minor: true, run: () => setPanel('settings') },
     {
@@ -100,19 +126,15 @@ export function Frame() {
       label: 'find anything',
       run: () => setPanel('find'),
     },
-    { keys: ['?'], label: 'all keys', run: () => setPanel('keys') },
+    { keys: ['?'], label: 'all keys', stays: true, run: () => setPanel('keys') },
   ]);
 
   const close = () => setPanel(null);
   const [panelFault, setPanelFault] = useState(false);
   if (panelFault && panel !== null) setPanelFault(false);
   return (
-    <Grid
-      templateColumns="72px minmax(0, 1fr)"
-      templateRows="44px auto minmax(0, 1fr) 36px"
-      height="100vh"
-    >
-      <Box gridRow="1 / -1">
+    <Grid {...frameOf(screen)} height="100dvh">
+      <Box gridArea="rail" minW="0" minH="0">
         <Rail />
       </Box>
       <TopBar onPanel={setPanel} />

@@ -1,5 +1,7 @@
-import { Box, chakra, Flex } from '@chakra-ui/react';
+import { chakra, Flex } from '@chakra-ui/react';
 import { NavLink } from 'react-router';
+import { useInspector } from '../ui/inspector.ts';
+import { useScreen } from '../ui/screen.ts';
 import { VIEWS } from './views.ts';
 
 const RailLink = chakra(NavLink, {
@@ -26,31 +28,45 @@ const RailLink = chakra(NavLink, {
 });
 
 export function Rail() {
+  const { isSmall, isNarrow } = useScreen();
+  const giveWay = useInspector((inspector) => inspector.giveWay);
+  const edge = isNarrow ? 'borderTop' : 'borderRight';
   return (
-    <Box
+    <Flex
       as="nav"
       aria-label="Views"
+      direction={isNarrow ? 'row' : 'column'}
       height="100%"
+      overflow="hidden"
       bg="rail"
-      borderRight="1px solid"
+      {...{ [edge]: '1px solid' }}
       borderColor="hairline"
     >
-      <Flex
-        height="44px"
-        align="center"
-        justify="center"
-        borderBottom="1px solid"
-        borderColor="hairline"
-      >
-        <Mark />
-      </Flex>
+      {!isNarrow && (
+        <Flex
+          height="44px"
+          flexShrink="0"
+          align="center"
+          justify="center"
+          borderBottom="1px solid"
+          borderColor="hairline"
+        >
+          <Mark />
+        </Flex>
+      )}
       {VIEWS.map(({ path, word, digit, Icon }) => (
-        <RailLink key={path} to={path} aria-keyshortcuts={digit}>
+        <RailLink
+          key={path}
+          to={path}
+          aria-keyshortcuts={digit}
+          onClick={giveWay}
+          {...(isSmall && { height: '46px', flex: '1 1 0', maxHeight: '46px', title: word })}
+        >
           <Icon size={20} strokeWidth={1.5} aria-hidden />
-          {word}
+          <chakra.span {...(isSmall && { srOnly: true })}>{word}</chakra.span>
           <chakra.span
             position="absolute"
-            top="4px"
+            top={isSmall ? '2px' : '4px'}
             right="5px"
             fontFamily="mono"
             fontSize="11px"
@@ -62,7 +78,7 @@ export function Rail() {
           </chakra.span>
         </RailLink>
       ))}
-    </Box>
+    </Flex>
   );
 }
 

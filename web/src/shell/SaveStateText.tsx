@@ -2,8 +2,8 @@ import { chakra } from '@chakra-ui/react';
 import { useProfileStore } from '../state/profile-context.ts';
 import type { SaveState } from '../state/autosave.ts';
 
-/** "Saved, revision 14", or what is in the way of it. */
-export function SaveStateText() {
+/** "Saved, revision 14", or what is in the way of it; where it is short only that is in sight. */
+export function SaveStateText({ isShort = false }: { isShort?: boolean }) {
   const { profile, session } = useProfileStore((state) => state.saves);
   const worst = [profile, session].sort((a, b) => weight(b) - weight(a))[0]!;
   const isTrouble = worst.kind === 'failed' || worst.kind === 'stale';
@@ -14,6 +14,7 @@ export function SaveStateText() {
       whiteSpace="nowrap"
       color={isTrouble ? 'vermilion' : 'slate'}
       data-save-state={worst.kind}
+      {...(isShort && !isTrouble && { srOnly: true })}
     >
       {textOf(worst, profile.revision)}
     </chakra.span>

@@ -68,14 +68,13 @@ export function SaveTrouble({ onPanel }: { onPanel: (panel: PanelName) => void }
       </Bar>
     );
   }
-  return <Box gridColumn="2" gridRow="2" />;
+  return <Box gridArea="trouble" />;
 }
 
 function Bar({ isTrouble, children }: { isTrouble?: boolean; children: ReactNode }) {
   return (
     <Flex
-      gridColumn="2"
-      gridRow="2"
+      gridArea="trouble"
       minW="0"
       role={isTrouble ? 'alert' : 'status'}
       align="center"

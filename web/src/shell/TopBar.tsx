@@ -1,6 +1,6 @@
 import { countText } from '@sorn/core/values';
 import { chakra, Flex, IconButton } from '@chakra-ui/react';
-import { ChevronDown, Moon, Redo2, Settings2, Sun, Undo2 } from 'lucide-react';
+import { ChevronDown, Moon, Redo2, Search, Settings2, Sun, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { findingCount, useFindings } from '../state/findings.ts';
 import { useProfileStore, useDeskLayout } from '../state/profile-context.ts';
@@ -8,6 +8,7 @@ import { MODE_WORDS } from '../state/desk-change.ts';
 import { useColourMode } from '../ui/colour-mode.ts';
 import { useEngineToggle, useHistory } from '../state/history.ts';
 import type { PanelName } from './panel.ts';
+import { useScreen } from '../ui/screen.ts';
 import { KeyCaps } from '../ui/KeyCap.tsx';
 import { SaveStateText } from './SaveStateText.tsx';
 
@@ -80,6 +81,7 @@ function FindingsCount({ onPanel }: { onPanel: (panel: PanelName) => void }) {
 /** Whether the engine runs; a press pauses or resumes it. */
 function EngineState() {
   const isPaused = useProfileStore((state) => state.session.paused !== undefined);
+  const isSmall = useScreen((screen) => screen.isSmall);
   const toggle = useEngineToggle();
   return (
     <chakra.button
@@ -100,7 +102,9 @@ function EngineState() {
       <chakra.svg width="9px" height="9px" fill="currentColor" aria-hidden>
         {isPaused ? <path d="M0 0h3v9h-3ZM6 0h3v9h-3Z" /> : <path d="M0 0h9v9h-9Z" />}
       </chakra.svg>
-      {isPaused ? 'Paused' : 'Running'}
+      <chakra.span {...(isSmall && { srOnly: true })}>
+        {isPaused ? 'Paused' : 'Running'}
+      </chakra.span>
     </chakra.button>
   );
 }
@@ -108,6 +112,7 @@ function EngineState() {
 export function TopBar({ onPanel }: { onPanel: (panel: PanelName) => void }) {
   const name = useProfileStore((state) => state.profile.name);
   const { mode, toggle } = useColourMode();
+  const { isSmall, isNarrow } = useScreen();
   const { undo, redo, canUndo, canRedo } = useHistory();
   const buttons = [
     { label: 'Undo', title: 'Undo (Ctrl Z)', Icon: Undo2, onClick: undo, disabled: !canUndo },
@@ -126,17 +131,24 @@ export function TopBar({ onPanel }: { onPanel: (panel: PanelName) => void }) {
     },
   ];
   return (
-    <Flex as="header" gridColumn="2" gridRow="1" align="center" gap="14px" px="14px" minW="0">
+    <Flex
+      as="header"
+      gridArea="bar"
+      align="center"
+      gap={isNarrow ? '8px' : '14px'}
+      px={isNarrow ? '8px' : '14px'}
+      minW="0"
+    >
       <chakra.h1 fontSize="13px" fontWeight={650} minW="0" truncate>
         <Link to="/profiles" title="Profiles (9)">
           {name}
         </Link>
       </chakra.h1>
-      <DeskName onPanel={onPanel} />
+      {!isNarrow && <DeskName onPanel={onPanel} />}
       <EngineState />
       <chakra.span flex="1" />
       <FindingsCount onPanel={onPanel} />
-      <SaveStateText />
+      <SaveStateText isShort={isNarrow} />
       <Flex>
         {buttons.map(({ label, title, Icon, onClick, disabled = false }) => (
           <BarButton
@@ -155,11 +167,12 @@ export function TopBar({ onPanel }: { onPanel: (panel: PanelName) => void }) {
         type="button"
         display="flex"
         alignItems="center"
-        justifyContent="space-between"
+        justifyContent={isSmall ? 'center' : 'space-between'}
         gap="18px"
-        width="190px"
+        width={isSmall ? '32px' : '190px'}
+        flexShrink="0"
         height="28px"
-        px="10px"
+        px={isSmall ? '0' : '10px'}
         border="1px solid"
         borderColor="hairline"
         borderRadius="edge"
@@ -168,10 +181,12 @@ export function TopBar({ onPanel }: { onPanel: (panel: PanelName) => void }) {
         fontSize="13px"
         cursor="pointer"
         whiteSpace="nowrap"
+        title="Find anything (Ctrl K)"
         onClick={() => onPanel('find')}
       >
-        Find anything
-        <KeyCaps caps={['Ctrl', 'K']} />
+        {isSmall && <Search size={15} aria-hidden />}
+        <chakra.span {...(isSmall && { srOnly: true })}>Find anything</chakra.span>
+        {!isSmall && <KeyCaps caps={['Ctrl', 'K']} />}
       </chakra.button>
     </Flex>
   );

@@ -9,13 +9,18 @@ import {
   type Row,
   type SortingState,
 } from '@tanstack/react-table';
-import { memo, useState, type ReactNode } from 'react';
+import { memo, useMemo, useState, type ReactNode } from 'react';
 import { useScrollIntoView } from './scroll-into-view.ts';
+import { useScreen } from './screen.ts';
 import { tableStyle } from './table-style.ts';
 import { useVirtualRows } from './virtual-rows.ts';
 
 /** A column: what stands in its head, and in its cells. */
-export type Column<R> = ColumnDef<R> & { id: string; meta?: { isFigure?: boolean } };
+export type Column<R> = ColumnDef<R> & {
+  id: string;
+  /** Minor ones are left out where the page is narrow: what they say is in the inspector too. */
+  meta?: { isFigure?: boolean; isMinor?: boolean };
+};
 type Data = Readonly<Record<`data-${string}`, string | number | boolean>>;
 
 // As long as they are not measured.
@@ -40,7 +45,12 @@ export function DataTable<R extends object>(props: {
   /** Below the table, where there are no rows. */
   empty: ReactNode;
 }) {
-  const { label, rows: data, columns, idOf, selected, onRow, dataOf, headingOf } = props;
+  const { label, rows: data, idOf, selected, onRow, dataOf, headingOf } = props;
+  const isNarrow = useScreen((screen) => screen.isNarrow);
+  const columns = useMemo(
+    () => (isNarrow ? props.columns.filter(({ meta }) => !meta?.isMinor) : props.columns),
+    [isNarrow, props.columns],
+  );
   const [sorting, setSorting] = useState<SortingState>([]);
   // eslint-disable-next-line react-hooks/incompatible-library -- its functions stay in this component
   const table = useReactTable({

@@ -13,13 +13,11 @@ export function KeyStrip() {
     )
     .flatMap(([, keys]) => keys)
     .filter(({ minor }) => !minor);
-  const isHelp = ({ keys }: PageKey) => keys.includes('?');
   return (
     <Flex
       as="footer"
       aria-label="Keys that work now"
-      gridColumn="-2 / -1"
-      gridRow="-2 / -1"
+      gridArea="keys"
       gap="18px"
       px="14px"
       borderTop="1px solid"
@@ -29,14 +27,16 @@ export function KeyStrip() {
       {/* What has no room goes to a line out of sight, rather than be cut; the list of all keys has it. */}
       <Flex flex="1" wrap="wrap" columnGap="18px" height="35px" overflow="hidden">
         {shown
-          .filter((key) => !isHelp(key))
+          .filter(({ stays }) => !stays)
           .map((key) => (
             <StripKey key={key.label} of={key} />
           ))}
       </Flex>
-      {shown.filter(isHelp).map((key) => (
-        <StripKey key={key.label} of={key} />
-      ))}
+      {shown
+        .filter(({ stays }) => stays)
+        .map((key) => (
+          <StripKey key={key.label} of={key} />
+        ))}
     </Flex>
   );
 }

@@ -1,6 +1,7 @@
 import { Box, chakra, Flex, Slider } from '@chakra-ui/react';
 import { X } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { useScreen } from './screen.ts';
 import { KeyCap } from './KeyCap.tsx';
 
 /** One setting: its name and keys, where its value comes from, and the value. */
@@ -107,8 +108,15 @@ export function Choice<T extends string>(props: {
   options: readonly { value: T; text: string; cap?: string }[];
   onChange: (value: T) => void;
 }) {
+  const isNarrow = useScreen((screen) => screen.isNarrow);
   return (
-    <Flex role="radiogroup" aria-label={props.label} border="1px solid" borderColor="hairline">
+    <Flex
+      role="radiogroup"
+      aria-label={props.label}
+      border="1px solid"
+      borderColor="hairline"
+      wrap={isNarrow ? 'wrap' : 'nowrap'}
+    >
       {props.options.map(({ value, text, cap }, i) => {
         const isChosen = value === props.value;
         return (

@@ -12,6 +12,8 @@ export interface PageKey {
   caps?: readonly string[];
   /** What it does, in a few words. */
   label: string;
+  /** Always in sight at the end of the strip. */
+  stays?: boolean;
   /** Left out of the strip along the bottom; the list of all keys has it. */
   minor?: boolean;
   /** The part of its group in the list of all keys. */

@@ -172,9 +172,10 @@ export function BeginView() {
   ]);
   const fault = create.error ?? demo.error;
   return (
-    <Grid templateRows="minmax(0, 1fr) auto" height="100vh">
+    <Grid templateRows="minmax(0, 1fr) 36px" templateAreas='"main" "keys"' height="100dvh">
       <Box
         as="main"
+        gridArea="main"
         overflowY="auto"
         px={{ base: '16px', md: '48px' }}
         py={{ base: '16px', md: '32px' }}

@@ -182,7 +182,7 @@ export function BackupPage({ pages }: { pages: ReactNode }) {
       }
     >
       <Paper>
-        <Flex align="center" gap="12px" fontSize="13px" color="slate" minW="0">
+        <Flex align="center" gap="12px" fontSize="13px" color="slate" minW="0" wrap="wrap">
           {pages}
           <chakra.span truncate title={backups.data?.folder}>
             {backups.data && `in ${backups.data.folder}`}

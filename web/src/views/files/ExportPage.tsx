@@ -12,6 +12,7 @@ import { Select } from '../../ui/Select.tsx';
 import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
 import { dataUrl } from '../../ui/data-url.ts';
 import { download, textFile } from '../../ui/download.ts';
+import { useScreen } from '../../ui/screen.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { useProfileStore } from '../../state/profile-context.ts';
 import { Action } from './Action.tsx';
@@ -37,6 +38,7 @@ export function ExportPage({ pages }: { pages: ReactNode }) {
   const [wished, setForm] = useState<Form>('yaml');
   const [drawn, setDrawn] = useState<Drawn>({ monitor: null, board: null, windows: 4 });
   const [said, setSaid] = useState('');
+  const isSmall = useScreen((screen) => screen.isSmall);
   const forms = formsFor(what, profile);
   const noToml = whyNot(profile, 'toml');
   const form = forms.includes(wished) ? wished : forms[0]!;
@@ -139,7 +141,7 @@ export function ExportPage({ pages }: { pages: ReactNode }) {
       }
     >
       <Paper>
-        <Flex align="center" gap="12px" fontSize="13px" color="slate">
+        <Flex align="center" gap="12px" fontSize="13px" color="slate" wrap="wrap">
           {pages}
           <span>{file.text.split('\n').length - 1} lines</span>
         </Flex>
@@ -166,6 +168,7 @@ export function ExportPage({ pages }: { pages: ReactNode }) {
             fontStretch="88%"
             fontSize="12px"
             lineHeight="18px"
+            {...(isSmall && { whiteSpace: 'pre-wrap', overflowWrap: 'anywhere' })}
             data-file
           >
             {file.text}

@@ -10,11 +10,11 @@ const KINDS: Record<ImportItem['kind'], string> = {
 };
 
 const COLUMNS = [
-  { name: 'Taken', width: '44px', isHidden: true },
-  { name: 'Section', width: '74px' },
-  { name: 'Here it is', width: '104px' },
+  { name: 'Taken', width: 44, isHidden: true },
+  { name: 'Section', width: 74 },
+  { name: 'Here it is', width: 104 },
   { name: 'What' },
-  { name: 'Changes', width: '250px' },
+  { name: 'Changes', width: 250 },
 ];
 
 /** What a file would bring, each with a tick. */

@@ -9,10 +9,10 @@ import { dateText } from '../../ui/date-text.ts';
 const TOLD = 2;
 
 const COLUMNS = [
-  { name: 'No.', width: '64px' },
-  { name: 'Saved', width: '150px' },
+  { name: 'No.', width: 64 },
+  { name: 'Saved', width: 150 },
   { name: 'Changed' },
-  { name: 'Name', width: '170px' },
+  { name: 'Name', width: 170 },
 ];
 
 /** Saved states, newest first. */

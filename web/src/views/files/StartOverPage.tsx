@@ -96,7 +96,7 @@ export function StartOverPage({ pages }: { pages: ReactNode }) {
       }
     >
       <Paper>
-        <Flex align="center" gap="12px" fontSize="13px" color="slate">
+        <Flex align="center" gap="12px" fontSize="13px" color="slate" wrap="wrap">
           {pages}
           <span data-changes={changes.length}>
             {changes.length === 0

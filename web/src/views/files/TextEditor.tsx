@@ -140,6 +140,7 @@ function extensionsOf(asked: RefObject<HelpRequest>) {
     bracketMatching(),
     closeBrackets(),
     highlightActiveLine(),
+    EditorView.lineWrapping,
     highlightActiveLineGutter(),
     EditorState.tabSize.of(2),
     autocompletion({ override: [offer(asked)] }),

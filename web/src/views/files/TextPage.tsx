@@ -108,7 +108,7 @@ export function TextPage({ pages }: { pages: ReactNode }) {
       }
     >
       <Paper>
-        <Flex align="center" gap="12px" fontSize="13px" color="slate">
+        <Flex align="center" gap="12px" fontSize="13px" color="slate" wrap="wrap">
           {pages}
           <span data-applied={!isUnapplied}>{isUnapplied ? 'Not applied yet' : 'Applied'}</span>
         </Flex>

@@ -126,7 +126,7 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
       }
     >
       <Paper>
-        <Flex align="center" gap="12px" fontSize="13px" color="slate">
+        <Flex align="center" gap="12px" fontSize="13px" color="slate" wrap="wrap">
           {pages}
           <span role="status" data-trying={trying.isOn}>
             {trying.isOn

@@ -34,11 +34,17 @@ const COLUMNS: readonly Column<KeyRow>[] = [
   {
     id: 'layer',
     header: 'Layer',
+    meta: { isMinor: true },
     cell: ({ row: { original } }) =>
       original.app ? `${original.layer}, ${original.app}` : original.layer,
   },
   { id: 'used', header: 'Used', meta: FIGURE, cell: ({ row }) => row.original.uses },
-  { id: 'reach', header: 'Reach', meta: FIGURE, cell: ({ row }) => row.original.reach.toFixed(1) },
+  {
+    id: 'reach',
+    header: 'Reach',
+    meta: { isFigure: true, isMinor: true },
+    cell: ({ row }) => row.original.reach.toFixed(1),
+  },
   {
     id: 'found',
     header: 'Finding',

@@ -131,7 +131,7 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
       }
     >
       <Paper>
-        <Flex>{pages}</Flex>
+        <Flex wrap="wrap">{pages}</Flex>
         <Box flexShrink="0" maxH="64%" overflowY="auto" maxW="720px" tabIndex={-1}>
           <Section
             title="Main modifier"

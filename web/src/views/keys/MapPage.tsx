@@ -181,13 +181,13 @@ export function MapPage({ pages }: { pages: ReactNode }) {
     >
       <Paper>
         <Box ref={room}>
-          <Flex align="center" gap="10px" mb="8px">
+          <Flex align="center" gap="10px" mb="8px" wrap="wrap">
             {pages}
             <chakra.span flex="1" />
             <Choice label="Shown on the keys" value={face} options={FACES} onChange={setFace} />
             <KeyCap>V</KeyCap>
           </Flex>
-          <Flex align="center" gap="8px" mb="8px" fontSize="13px" color="slate">
+          <Flex align="center" gap="8px" mb="8px" fontSize="13px" color="slate" wrap="wrap">
             <span>Layer</span>
             <Select
               label="Layer shown"
@@ -224,7 +224,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
           />
         </Box>
         <Box flex="1" minH="0" display="flex" flexDirection="column">
-          <Flex align="center" gap="10px" pb="6px" fontSize="13px" color="slate">
+          <Flex align="center" gap="10px" pb="6px" fontSize="13px" color="slate" wrap="wrap">
             <Choice
               label="Which bindings"
               value={filter}
@@ -242,7 +242,8 @@ export function MapPage({ pages }: { pages: ReactNode }) {
               px="8px"
               height="26px"
               gap="6px"
-              flex="1"
+              flex="1 1 120px"
+              minW="0"
             >
               <chakra.input
                 ref={searchInput}

@@ -190,7 +190,7 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
       }
     >
       <Paper>
-        <Flex align="center" gap="12px" fontSize="13px" color="slate">
+        <Flex align="center" gap="12px" fontSize="13px" color="slate" wrap="wrap">
           {pages}
           <span role="status">
             {fault ??

@@ -43,8 +43,8 @@ export function ProfilesView() {
   ]);
 
   return (
-    <Grid templateRows="minmax(0, 1fr) 36px" height="100vh">
-      <Box as="main" overflowY="auto">
+    <Grid templateRows="minmax(0, 1fr) 36px" templateAreas='"main" "keys"' height="100dvh">
+      <Box as="main" gridArea="main" overflowY="auto">
         <Box maxW="640px" mx="auto" px="24px" py="7vh">
           <chakra.h1 fontSize="22px" fontWeight={650} fontStretch="108%" mb="4px">
             Sorn

@@ -99,7 +99,13 @@ export const TimeLine = memo(function TimeLine() {
       >
         {at + 1} / {count}
       </chakra.span>
-      <chakra.span fontSize="12px" width="190px" truncate color={isPast ? 'ink' : 'slate'}>
+      <chakra.span
+        fontSize="12px"
+        flex="0 1 190px"
+        minW="0"
+        truncate
+        color={isPast ? 'ink' : 'slate'}
+      >
         after {moments[at]?.text}
       </chakra.span>
     </Flex>
@@ -115,7 +121,8 @@ function Marks(props: { at: number; count: number; onGo: (moment: number) => voi
   const x = (moment: number) => `${count === 1 ? 100 : (moment / (count - 1)) * 100}%`;
   return (
     <chakra.svg
-      flex="1"
+      flex="1 1 60px"
+      minW="0"
       height="22px"
       overflow="visible"
       mx="8px"

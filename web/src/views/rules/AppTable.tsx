@@ -27,8 +27,16 @@ export function AppTable(props: {
   const choose = useCallback((id: string) => onApp(id.split('/')[0]!), [onApp]);
   return (
     <Box as="section" aria-label="Apps" minH="0" display="flex" flexDirection="column">
-      <Flex align="center" justify="space-between" pb="6px" fontSize="13px" color="slate">
-        <Flex align="center" gap="12px">
+      <Flex
+        align="center"
+        justify="space-between"
+        pb="6px"
+        gap="6px"
+        fontSize="13px"
+        color="slate"
+        wrap="wrap"
+      >
+        <Flex align="center" gap="12px" wrap="wrap">
           {props.pages}
           <span>Apps, with their windows and what these say of their size, in logical pixels</span>
         </Flex>
@@ -84,6 +92,7 @@ const COLUMNS: readonly Column<Line>[] = [
   {
     id: 'id',
     header: 'Id',
+    meta: { isMinor: true },
     cell: ({ row: { original } }) =>
       original.window === original.app && <Mono>{original.app.id}</Mono>,
   },
@@ -91,6 +100,7 @@ const COLUMNS: readonly Column<Line>[] = [
   {
     id: 'kind',
     header: 'Kind',
+    meta: { isMinor: true },
     cell({ row }) {
       const { kind, parent } = row.original.window;
       return `${kind}${parent === undefined ? '' : ` of ${parent}`}`;

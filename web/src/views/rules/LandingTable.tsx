@@ -17,10 +17,11 @@ const COLUMNS: readonly Column<Landing>[] = [
   },
   ...(['held', 'workspace', 'monitor'] as const).map((field) => ({
     id: field,
+    meta: { isMinor: field === 'held' },
     header: { held: 'Window is', workspace: 'Workspace', monitor: 'Monitor' }[field],
     accessorFn: (landing: Landing) => landing[field],
   })),
-  { id: 'decided', header: 'Decided by', accessorFn: decidedText },
+  { id: 'decided', header: 'Decided by', meta: { isMinor: true }, accessorFn: decidedText },
 ];
 
 const idOf = ({ id }: Landing) => id;
@@ -58,7 +59,7 @@ export function LandingTable({
       display="flex"
       flexDirection="column"
     >
-      <Flex align="center" gap="10px" pb="6px" fontSize="13px" color="slate">
+      <Flex align="center" gap="10px" pb="6px" fontSize="13px" color="slate" wrap="wrap">
         <span>Where each window lands</span>
         {desks.length > 1 && <Choice label="Desk" value={desk} options={desks} onChange={onDesk} />}
         <KeyCap>D</KeyCap>

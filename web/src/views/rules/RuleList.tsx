@@ -44,8 +44,16 @@ export function RuleList(props: {
   });
   return (
     <Box as="section" aria-label="Rules" minH="0" display="flex" flexDirection="column">
-      <Flex align="center" justify="space-between" pb="6px" fontSize="13px" color="slate">
-        <Flex align="center" gap="12px">
+      <Flex
+        align="center"
+        justify="space-between"
+        pb="6px"
+        gap="6px"
+        fontSize="13px"
+        color="slate"
+        wrap="wrap"
+      >
+        <Flex align="center" gap="12px" wrap="wrap">
           {props.pages}
           <span>Rules, first to give a setting wins</span>
         </Flex>
