@@ -13,6 +13,7 @@ import {
   textStyles,
   tokens,
 } from '@chakra-ui/react/theme';
+import { forcedColours } from './forced-colours.ts';
 import { sheetStyle } from '../sheet/style.ts';
 
 const dual = (day: string, night: string) => ({ value: { _light: day, _dark: night } });
@@ -57,6 +58,7 @@ const config = defineConfig({
     '::selection': { bg: 'petrol.wash' },
     // Once for the page: worked out at every drawing it would cost more than the drawing.
     '.sheet': sheetStyle,
+    '@media (forced-colors: active)': forcedColours,
   },
   theme: {
     tokens: {
