@@ -4,14 +4,20 @@ import { defineConfig } from 'vitest/config';
 const STURDY = [
   'access',
   'access-desk',
+  'backup',
   'crash',
   'faults',
   'files',
+  'find',
+  'key-pages',
   'login',
   'no-room',
+  'numbers',
   'saving',
+  'sizes',
   'start',
   'two-pages',
+  'wishes',
 ].map((name) => `tests/${name}.test.ts`);
 
 const shared = {

@@ -160,7 +160,7 @@ describe('an empty database', () => {
       'hut.toml',
       'name = "Carried"\n[[monitors]]\nid = "m"\nwidth = 1600\nheight = 900\n',
     );
-    await page.getByRole('heading', { name: 'Carried' }).waitFor();
+    await page.getByRole('link', { name: 'Carried' }).waitFor();
     await page.getByText('1600×900').waitFor();
     expect(page.url()).toContain('/carried/');
     expect(said).toEqual([]);

@@ -1,4 +1,4 @@
-import { Box, Flex, Grid } from '@chakra-ui/react';
+import { Box, chakra, Flex, Grid } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { useProposal } from '../state/proposal.ts';
 import { ProposalPanel } from './ProposalPanel.tsx';
@@ -23,6 +23,7 @@ export function ViewLayout(props: { name: string; children: ReactNode; inspector
       borderColor="hairline"
       gridArea="view"
     >
+      <chakra.h1 srOnly>{props.name}</chakra.h1>
       <Box p={isSmall ? '0' : '12px'} minH="0" minW="0">
         {proposal ? <ProposalPanel proposal={proposal} /> : props.children}
       </Box>

@@ -1,9 +1,10 @@
 import { Box, Grid } from '@chakra-ui/react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
-import { Outlet, useNavigate } from 'react-router';
+import { Outlet, useLocation, useNavigate } from 'react-router';
 import { useProfileStore } from '../state/profile-context.ts';
 import { KeyStrip } from '../ui/KeyStrip.tsx';
+import { Announcer } from './Announcer.tsx';
 import { Rail } from './Rail.tsx';
 import type { PanelName } from './panel.ts';
 import { PANELS } from './panels.ts';
@@ -13,6 +14,7 @@ import { giveKeptKeys } from '../ui/early-keys.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { useColourMode } from '../ui/colour-mode.ts';
 import { usePageKeys } from '../ui/page-keys.ts';
+import { usePageTitle } from '../ui/page-title.ts';
 import { VIEWS } from './views.ts';
 import { useEngineToggle, useHistory } from '../state/history.ts';
 import { useInspector } from '../ui/inspector.ts';
@@ -50,9 +52,9 @@ export function Frame() {
     setAsked(isConflicting);
     setPanel(isConflicting ? 'conflicts' : null);
   }
-  useEffect(() => {
-    document.title = `${name} · Sorn`;
-  }, [name]);
+  const { pathname } = useLocation();
+  const view = VIEWS.find(({ path }) => pathname.endsWith(`/${path}`))?.word;
+  usePageTitle(view === undefined ? name : `${view} · ${name}`);
 
   usePageKeys('frame', [
     ...VIEWS.map(({ path, word, digit }) => ({
@@ -141,6 +143,7 @@ export function Frame() {
       <SaveTrouble onPanel={setPanel} />
       <Outlet />
       <KeyStrip />
+      <Announcer />
       {panelFault && <PanelFault onClose={() => setPanelFault(false)} />}
       {(Object.keys(PANELS) as PanelName[]).map((each) => {
         const Panel = PANELS[each];

@@ -2,14 +2,13 @@ import { chakra } from '@chakra-ui/react';
 import { useProfileStore } from '../state/profile-context.ts';
 import type { SaveState } from '../state/autosave.ts';
 
-/** "Saved, revision 14", or what is in the way of it; where it is short only that is in sight. */
+/** Read aloud is only trouble, by the line below the bar: every edit is saved. "Saved, revision 14", or what is in the way of it; where it is short only that is in sight. */
 export function SaveStateText({ isShort = false }: { isShort?: boolean }) {
   const { profile, session } = useProfileStore((state) => state.saves);
   const worst = [profile, session].sort((a, b) => weight(b) - weight(a))[0]!;
   const isTrouble = worst.kind === 'failed' || worst.kind === 'stale';
   return (
     <chakra.span
-      role="status"
       fontSize="13px"
       whiteSpace="nowrap"
       color={isTrouble ? 'vermilion' : 'slate'}

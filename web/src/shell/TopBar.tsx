@@ -32,7 +32,9 @@ function called(name: string): string {
 function DeskName({ onPanel }: { onPanel: (panel: PanelName) => void }) {
   const { desk } = useDeskLayout();
   const isUnplugged = useProfileStore((state) => state.session.unplugged === true);
-  const name = isUnplugged ? 'No monitor' : desk.desk === null ? desk.name : called(desk.name);
+  const own = isUnplugged ? 'No monitor' : desk.desk === null ? desk.name : called(desk.name);
+  const isPlain = desk.mode === 'extend' || isUnplugged;
+  const name = isPlain ? own : `${own}, ${MODE_WORDS[desk.mode].title.toLowerCase()}`;
   return (
     <chakra.button
       type="button"
@@ -50,7 +52,6 @@ function DeskName({ onPanel }: { onPanel: (panel: PanelName) => void }) {
       onClick={() => onPanel('connections')}
     >
       {name}
-      {desk.mode !== 'extend' && !isUnplugged && `, ${MODE_WORDS[desk.mode].title.toLowerCase()}`}
       <ChevronDown size={13} aria-hidden />
     </chakra.button>
   );
@@ -93,7 +94,7 @@ function EngineState() {
       fontWeight={600}
       cursor="pointer"
       color={isPaused ? 'vermilion' : 'petrol'}
-      aria-label={isPaused ? 'The engine is paused; resume it' : 'The engine runs; pause it'}
+      aria-label={isPaused ? 'Paused: resume the engine' : 'Running: pause the engine'}
       title={`${isPaused ? 'Resume' : 'Pause'} (Ctrl Space)`}
       data-engine={isPaused ? 'paused' : 'running'}
       onClick={toggle}
@@ -139,11 +140,11 @@ export function TopBar({ onPanel }: { onPanel: (panel: PanelName) => void }) {
       px={isNarrow ? '8px' : '14px'}
       minW="0"
     >
-      <chakra.h1 fontSize="13px" fontWeight={650} minW="0" truncate>
+      <chakra.p fontSize="13px" fontWeight={650} minW="0" truncate>
         <Link to="/profiles" title="Profiles (9)">
           {name}
         </Link>
-      </chakra.h1>
+      </chakra.p>
       {!isNarrow && <DeskName onPanel={onPanel} />}
       <EngineState />
       <chakra.span flex="1" />

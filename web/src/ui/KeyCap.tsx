@@ -1,7 +1,9 @@
+import type { ComponentProps } from 'react';
 import { chakra } from '@chakra-ui/react';
 import { THEN } from '@sorn/core/values';
+import { WithArrows } from './arrows.tsx';
 
-export const KeyCap = chakra('kbd', {
+const Cap = chakra('kbd', {
   base: {
     display: 'inline-block',
     fontFamily: 'mono',
@@ -19,6 +21,18 @@ export const KeyCap = chakra('kbd', {
     whiteSpace: 'nowrap',
   },
 });
+
+/** A key as it is pressed. */
+export function KeyCap({
+  children,
+  ...style
+}: Omit<ComponentProps<typeof Cap>, 'children'> & { children: string | number | undefined }) {
+  return (
+    <Cap {...style}>
+      <WithArrows text={String(children ?? '')} />
+    </Cap>
+  );
+}
 
 /** A row of key caps, pressed together; “then” stands between the presses of a sequence. */
 export function KeyCaps({ caps }: { caps: readonly string[] }) {

@@ -10,6 +10,17 @@ import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-
 import { CSS } from '@dnd-kit/utilities';
 import type { CSSProperties, ReactNode } from 'react';
 
+/** What came of a drag is announced by names where all edits are; its own words would be ids. */
+const nothing = () => undefined;
+const SILENT = {
+  announcements: {
+    onDragStart: nothing,
+    onDragOver: nothing,
+    onDragEnd: nothing,
+    onDragCancel: nothing,
+  },
+};
+
 /** A list whose lines are put in order by a drag of their grips: a press alone selects a line, only a drag moves it. */
 export function SortableList(props: {
   ids: string[];
@@ -24,7 +35,12 @@ export function SortableList(props: {
     if (over && active.id !== over.id && to >= 0) onMove(String(active.id), to);
   };
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+    <DndContext
+      sensors={sensors}
+      accessibility={SILENT}
+      collisionDetection={closestCenter}
+      onDragEnd={onDragEnd}
+    >
       <SortableContext items={ids} strategy={verticalListSortingStrategy}>
         {props.children}
       </SortableContext>

@@ -18,6 +18,7 @@ import { useNavigate } from 'react-router';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { KeyStrip } from '../../ui/KeyStrip.tsx';
 import { TextField } from '../../ui/TextField.tsx';
+import { usePageTitle } from '../../ui/page-title.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { useCreateDemo, useCreateProfile } from '../../state/queries.ts';
 import { HandDrawing } from './HandDrawing.tsx';
@@ -145,6 +146,7 @@ export function BeginView() {
   ];
   const sizes = sizeSteps(forms);
 
+  usePageTitle(title);
   usePageKeys('Beginning', [
     ...cards.map((card, i) => ({
       keys: [String(i + 1)],

@@ -1,6 +1,7 @@
 import { chakra } from '@chakra-ui/react';
 import type { KeyStarterId } from '@sorn/core/model';
 import { handKeys } from '@sorn/core/starters';
+import { DrawnArrow, isArrow } from '../../ui/arrows.tsx';
 
 const HEIGHT = 118;
 /** A key's width in the drawing's own units, about a pixel each. */
@@ -30,7 +31,17 @@ export function HandDrawing({ hand }: { hand: KeyStarterId }) {
               strokeWidth="1px"
               vectorEffect="non-scaling-stroke"
             />
-            {name !== undefined && (
+            {name !== undefined && isArrow(name) && (
+              <chakra.g stroke="petrol.contrast">
+                <DrawnArrow
+                  text={name}
+                  x={(x + width / 2) * KEY}
+                  y={(y + height / 2) * KEY}
+                  size={13}
+                />
+              </chakra.g>
+            )}
+            {name !== undefined && !isArrow(name) && (
               <chakra.text
                 x={(x + width / 2) * KEY}
                 y={(y + height / 2) * KEY + 5}

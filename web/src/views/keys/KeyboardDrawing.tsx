@@ -4,6 +4,7 @@ import { keyboardOf, keyFaces, reachOfKey, type KeyboardKey, type KeyFace } from
 import type { Profile } from '@sorn/core/model';
 import { keyName, modifierOf, type Modifier } from '@sorn/core/values';
 import { memo, useMemo } from 'react';
+import { DrawnArrow, isArrow } from '../../ui/arrows.tsx';
 import { shortened, textWidth } from '../../sheet/text-width.ts';
 
 /** What is written on the keys beside their names. */
@@ -143,12 +144,16 @@ const Key = memo(function Key(props: KeyProps) {
         if (face) props.onKey(face);
       }}
     >
-      {face && <title>{`${keyName(at.code)}: ${face.text}`}</title>}
+      <title>{face ? `${keyName(at.code)}: ${face.text}` : keyName(at.code)}</title>
       <rect className="under" x={x} y={y} width={width} height={height} rx={2} />
       <rect className="fill" x={x} y={y} width={width} height={height} rx={2} />
-      <text className="cap" x={x + 5} y={y + 13}>
-        {shortened(name, 'figure', width - 6) || name.slice(0, 1)}
-      </text>
+      {isArrow(name) ? (
+        <DrawnArrow text={name} x={x + 11} y={y + 9} size={10} />
+      ) : (
+        <text className="cap" x={x + 5} y={y + 13}>
+          {shortened(name, 'figure', width - 6) || name.slice(0, 1)}
+        </text>
+      )}
       {lines.map((line, i) => (
         <text
           key={i}
@@ -205,6 +210,7 @@ const boardStyle = {
   '& .key': { cursor: 'default' },
   '& .key:not(.none)': { cursor: 'pointer' },
   '& text': { fill: 'ink', pointerEvents: 'none' },
+  '& .arrow': { stroke: 'ink', pointerEvents: 'none' },
   // Letters stand clear of the lines beneath them.
   '& .dots text, & .stripes text, & .slants text': {
     paintOrder: 'stroke',
@@ -227,8 +233,10 @@ const boardStyle = {
   '& .slants rect.fill': { fill: 'url(#keys-slants)', opacity: 0.3 },
   '& .ink rect.under': { fill: 'ink' },
   '& .ink text': { fill: 'sheet' },
+  '& .ink .arrow': { stroke: 'sheet' },
   '& .down rect.under': { fill: 'vermilion', stroke: 'vermilion' },
   '& .down text': { fill: 'petrol.contrast' },
+  '& .down .arrow, & .heat4 .arrow': { stroke: 'petrol.contrast' },
   '& .heat0 rect.under': { fill: 'sheet' },
   '& .heat1 rect.fill': { fill: 'petrol', opacity: 0.12 },
   '& .heat2 rect.fill': { fill: 'petrol', opacity: 0.25 },

@@ -6,6 +6,7 @@ import { KeyCap } from '../../ui/KeyCap.tsx';
 import { dateText } from '../../ui/date-text.ts';
 import { KeyStrip } from '../../ui/KeyStrip.tsx';
 import { Section } from '../../ui/Section.tsx';
+import { usePageTitle } from '../../ui/page-title.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { ProfileFromFile } from './ProfileFromFile.tsx';
 import { useRef, useState } from 'react';
@@ -20,6 +21,7 @@ export function ProfilesView() {
   const fileInput = useRef<HTMLInputElement>(null);
   const list = profiles.data ?? [];
 
+  usePageTitle('Profiles');
   usePageKeys('Profiles', [
     ...list.slice(0, 9).map(({ id, name }, i) => ({
       keys: [String(i + 1)],

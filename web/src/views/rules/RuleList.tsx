@@ -235,7 +235,7 @@ const LineContent = memo(function LineContent(props: LineProps) {
         className="figure switch"
         role="switch"
         aria-checked={rule.on}
-        aria-label={`Rule ${at + 1}`}
+        aria-label={`Rule ${at + 1}: ${rule.on ? 'on' : 'off'}`}
         onClick={() => props.onToggle(rule.id)}
       >
         {rule.on ? 'on' : 'off'}
