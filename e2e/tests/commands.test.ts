@@ -306,11 +306,25 @@ describe('the time line and the reasons', () => {
     await press('Enter', 'Meta+ArrowRight', 'Meta+BracketRight', 'Meta+Control+KeyY');
     await poll(() => effort('presses')).toBe('7');
     expect(await effort('trips')).toBe('2');
-    // One target: H P K H; two targets: H P K P K H; less seven presses: 2.1 + 3.4 − 1.4 s.
-    expect(await effort('seconds')).toBe('4 s');
+    // Bulletin Writer is clicked from the middle of Pit Reader, 1719 px away and 352 px higher: its height of 695
+    // px is the target's width. Then an edge of 8 px is taken hold of and pulled.
+    const click = 0.4 + (-0.107 + 0.223 * Math.log2(Math.hypot(1719, 352.5) / 695 + 1)) + 0.2 + 0.4;
+    const sum = async () => (await effort('sum'))!.match(/[\d.]+/g)!.map(Number);
+    const [pointer, keys, saved] = await sum();
+    expect(keys).toBe(1.4);
+    expect(pointer! - click).toBeGreaterThan(0.4 + 0.4 + 2 * 0.2);
+    expect(pointer! - click).toBeLessThan(4);
+    expect(saved).toBeCloseTo(pointer! - keys!, 1);
+    // Once more the same key is the same drag: it only takes the time of its presses.
+    await press('Escape', 'Meta+BracketRight');
+    const [more] = await sum();
+    expect(await effort('trips')).toBe('3');
+    expect(more).toBeGreaterThan(pointer!);
+    await press('Meta+BracketRight', 'Meta+BracketRight');
+    expect(await effort('trips')).toBe('3');
     // Boards to pick were only opened; a placing counts when its key is let go.
     await press('Escape', 'Meta+Control+KeyJ');
-    await poll(() => effort('presses')).toBe('11');
-    await poll(() => effort('trips')).toBe('3');
+    await poll(() => effort('presses')).toBe('18');
+    await poll(() => effort('trips')).toBe('4');
   });
 });

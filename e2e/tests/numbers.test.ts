@@ -41,7 +41,12 @@ describe('Tiling in numbers', () => {
   it('searches the share that suits the open windows best', async () => {
     await open.page.keyboard.press('b');
     // Pit Reader wants 1300 px, Bulletin Writer 860; the least share that gives the lead its own.
-    await open.page.getByText('0.381 meets 3 of 3').waitFor();
+    const found = open.page.locator('[data-best-share]');
+    await found.getByText('0.381 meets 3 of 3').waitFor();
+    // What is gained is told, and what would have been next.
+    expect(await found.innerText()).toMatch(
+      /0\.58 met \d of 3, \d+ % unused\. Next best: 0\.\d+, \d of 3, \d+ % unused\./,
+    );
     await poll(() => size('pitreader')).toBe('1302 × 1400');
   });
 

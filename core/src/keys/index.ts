@@ -33,7 +33,7 @@ export {
   withStandIn,
   withoutBinding,
 } from './edit.ts';
-export { type Effort, KLM, NO_EFFORT, withEffort } from './effort.ts';
+export { byKeys, type Done, type Effort, NO_EFFORT, withEffort, withPresses } from './effort.ts';
 export { type KeyFace, keyFaces, modifierSets } from './faces.ts';
 export { FIXED_LAYERS } from './fixed-layers.ts';
 export { keysWithMain } from './main-modifier.ts';

@@ -14,6 +14,17 @@ export interface Rating {
   of: number;
   /** Physical pixels of tiles that windows do not fill, or that are more than they want. */
   wasted: number;
+  /** Physical pixels of all tiles. */
+  area: number;
+}
+
+/** What a search found. */
+export interface BestShare {
+  best: Rating;
+  /** The best of those that are not next to it; null where there is none other. */
+  runnerUp: Rating | null;
+  /** The share in force before. */
+  present: Rating;
 }
 
 /** Rates the windows as they are arranged. */
@@ -24,14 +35,16 @@ export function rate(
   const { scale } = monitor;
   let met = 0;
   let wasted = 0;
+  let area = 0;
   tiled.forEach((window, i) => {
     const tile = tiles?.[i];
     if (!tile) return;
     const wanted = wantedSize(window, scale);
     if (tile.width >= wanted.width && tile.height >= wanted.height) met++;
+    area += tile.width * tile.height;
     wasted += tile.width * tile.height - used(window, tile, scale);
   });
-  return { share, met, of: tiled.length + overflow.length, wasted };
+  return { share, met, of: tiled.length + overflow.length, wasted, area };
 }
 
 /** What a window wants on each axis, else what it needs, in physical pixels. */
@@ -60,19 +73,35 @@ export interface Search {
   best: Rating;
 }
 
+/** Shares closer than this to each other are told as one. */
+const APART = 0.02;
+
 /**
  * Searches the share that meets most wanted sizes, then wastes least, then lies nearest to the present
  * one, in steps of 0.001. Yields how far it has got after every few shares; the last one is the answer.
  */
-export function* searchBestShare(lever: Lever): Generator<Search, Rating> {
+export function* searchBestShare(lever: Lever): Generator<Search, BestShare> {
   const shares = sweptShares({ from: 0.05, to: 0.95, step: 0.001 });
-  let best = rate(shares[0]!, lever.at(shares[0]!));
+  const ratings: Rating[] = [];
+  const bestOf = (some: readonly Rating[]): Rating | null =>
+    some.reduce<Rating | null>(
+      (best, rating) => (best === null || isBetter(rating, best, lever.present) ? rating : best),
+      null,
+    );
+  let best: Rating | null = null;
   for (const [i, share] of shares.entries()) {
     const rating = rate(share, lever.at(share));
-    if (isBetter(rating, best, lever.present)) best = rating;
-    if (i % 10 === 9) yield { tried: i + 1, of: shares.length, best };
+    ratings.push(rating);
+    best = bestOf(best === null ? [rating] : [best, rating]);
+    if (i % 10 === 9) yield { tried: i + 1, of: shares.length, best: best! };
   }
-  return best;
+  const found = best!;
+  const others = ratings.filter(({ share }) => Math.abs(share - found.share) >= APART);
+  return {
+    best: found,
+    runnerUp: bestOf(others),
+    present: rate(lever.present, lever.at(lever.present)),
+  };
 }
 
 function isBetter(a: Rating, b: Rating, present: number): boolean {

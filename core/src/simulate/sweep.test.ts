@@ -4,7 +4,7 @@ import { deskInForce } from '../desk/desk.ts';
 import { arrange } from '../engine/arrange.ts';
 import { OFFICE, testDesk, type TestDesk } from '../testing/desk.ts';
 import { LAYOUT_KINDS, type LayoutKind } from '../values/layout.ts';
-import { rate, searchBestShare, type Rating } from './best-share.ts';
+import { rate, searchBestShare, type BestShare, type Rating } from './best-share.ts';
 import { leverOf } from './lever.ts';
 import { sweep, sweptShares } from './sweep.ts';
 
@@ -124,12 +124,28 @@ describe('a sweep', () => {
 });
 
 describe('the best share', () => {
-  const best = (from: TestDesk): Rating => {
+  const searched = (from: TestDesk): BestShare => {
     const search = searchBestShare(leverFor(from)!);
     let step = search.next();
     while (!step.done) step = search.next();
     return step.value;
   };
+  const best = (from: TestDesk): Rating => searched(from).best;
+
+  it('has a runner-up that is not beside it, and is told with the present one', () => {
+    const { best: first, runnerUp, present } = searched(desk);
+    const lever = leverFor(desk)!;
+    expect(present).toEqual(rate(lever.present, lever.at(lever.present)));
+    expect(Math.abs(runnerUp!.share - first.share)).toBeGreaterThanOrEqual(0.02);
+    for (const share of sweptShares({ from: 0.05, to: 0.95, step: 0.001 })) {
+      if (Math.abs(share - first.share) < 0.02) continue;
+      const other = rate(share, lever.at(share));
+      expect(other.met).toBeLessThanOrEqual(runnerUp!.met);
+      if (other.met === runnerUp!.met)
+        expect(other.wasted).toBeGreaterThanOrEqual(runnerUp!.wasted);
+    }
+    expect(first.wasted).toBeLessThan(first.area);
+  });
 
   it('meets most wanted sizes, then wastes least, by brute force', () => {
     const window = fc.record({

@@ -1,12 +1,12 @@
 import type { Profile, Session } from '@sorn/core/model';
-import type { Rating, Search } from '@sorn/core/simulate';
+import type { BestShare, Search } from '@sorn/core/simulate';
 import { proxy, wrap } from 'comlink';
 import type { BestShareWorker } from './best-share.worker.ts';
 
 /** A search under way in a worker of its own. */
 export interface RunningSearch {
   /** Null when it was cancelled; rejected when the worker could not be started. */
-  answer: Promise<Rating | null>;
+  answer: Promise<BestShare | null>;
   cancel: () => void;
 }
 

@@ -1,7 +1,7 @@
 import { deskInForce } from '@sorn/core/desk';
 import { arrange } from '@sorn/core/engine';
 import type { Profile, Session } from '@sorn/core/model';
-import { leverOf, searchBestShare, type Rating, type Search } from '@sorn/core/simulate';
+import { leverOf, searchBestShare, type BestShare, type Search } from '@sorn/core/simulate';
 import { expose } from 'comlink';
 
 let cancelled = false;
@@ -20,7 +20,7 @@ const bestShareWorker = {
     workspace: string,
     monitor: string,
     onProgress: (search: Search) => void,
-  ): Promise<Rating | null> {
+  ): Promise<BestShare | null> {
     cancelled = false;
     const desk = deskInForce(profile, session);
     const lever = leverOf(session, arrange({ session, profile, desk }, workspace, monitor));

@@ -47,7 +47,13 @@ export interface ProfileStore {
   /** Findings about parts of the session's file that had to be changed when it was opened. */
   openedWith: ReturnType<typeof openSession>['findings'];
 
-  happen: (event: SessionEvent, caps?: readonly string[], text?: string) => void;
+  /** @param isRepeat of a key that is held and repeats by itself */
+  happen: (
+    event: SessionEvent,
+    caps?: readonly string[],
+    text?: string,
+    isRepeat?: boolean,
+  ) => void;
   run: (command: Command, caps?: readonly string[], text?: string) => void;
   /** Something done outside Rehearse to what is connected: undo there takes it back as it does an edit. */
   connect: (event: SessionEvent, text: string) => void;

@@ -1,13 +1,13 @@
 import { NOTHING_TO_DO, openSession, reduce, type Reason } from '@sorn/core/engine';
 import { ownTextSchema, type OwnText } from '@sorn/core/files';
-import { NO_EFFORT, withEffort } from '@sorn/core/keys';
+import { NO_EFFORT, withEffort, withPresses } from '@sorn/core/keys';
 import { profileSchema, sessionSchema, type Profile, type Session } from '@sorn/core/model';
 import { pressesIn } from '@sorn/core/values';
 import isEqual from 'fast-deep-equal';
 import { createStore, type StoreApi } from 'zustand';
 import type { StoredProfile, StoredSession } from '@sorn/api';
 import type { ProfileStore } from './profile-state.ts';
-import { commandOf, doesSomething } from './command-effect.ts';
+import { commandOf, doesSomething, doneBetween } from './command-effect.ts';
 import { readDraft, stillUnsaved, type Draft } from './drafts.ts';
 import { listen } from './listen.ts';
 import { savingOf, type ProfileDocument } from './saving.ts';
@@ -158,7 +158,7 @@ export function createProfileStore(
         session: { kind: 'saved', revision: keptSession.revision },
       },
 
-      happen(event, caps = [], text = event.type) {
+      happen(event, caps = [], text = event.type, isRepeat = false) {
         const before = present();
         const outcome = reduce(before, event, get().profile);
         const command = commandOf(event, before);
@@ -168,7 +168,15 @@ export function createProfileStore(
         set({
           ...logged(caps, text, outcome.trace),
           ...(isByKey && {
-            effort: withEffort(get().effort, pressesIn(caps), command, isDone),
+            // A key that repeats by itself is no press, and what it does more nobody would do by pointer.
+            effort: isRepeat
+              ? get().effort
+              : withEffort(
+                  get().effort,
+                  pressesIn(caps),
+                  command,
+                  isDone ? doneBetween(before, outcome.session, get().profile) : null,
+                ),
           }),
           ...taken(outcome.session, text),
         });
@@ -196,7 +204,7 @@ export function createProfileStore(
       note(caps, text, because, decided = NOTHING_TO_DO) {
         set({
           ...logged(caps, text, [{ decided, because }]),
-          effort: withEffort(get().effort, pressesIn(caps), null, false),
+          effort: withPresses(get().effort, pressesIn(caps)),
         });
       },
       run(command, caps, text = command.command) {

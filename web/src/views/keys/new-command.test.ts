@@ -25,6 +25,9 @@ vi.mock('../../../../core/src/commands/window-state.ts', async (original) => {
   };
 });
 
+/** What it did to a window. */
+const DONE = { before: null, after: null, isSame: true, scale: 1 };
+
 it('a command that is defined is in forms, find-anything, the chart and the effort by that alone', () => {
   const [sit, sitBy] = ['sit-down', 'sit-by'] as unknown as CommandId[];
   expect(COMMANDS).toContain(sit);
@@ -41,5 +44,5 @@ it('a command that is defined is in forms, find-anything, the chart and the effo
   );
   const row = chartRows(profile).find(({ command }) => command === 'sit-by notes');
   expect(row).toMatchObject({ task: 'holding', pressed: 'Meta X' });
-  expect(withEffort(NO_EFFORT, 2, sit!, true)).toMatchObject({ presses: 2, trips: 1 });
+  expect(withEffort(NO_EFFORT, 2, sit!, DONE)).toMatchObject({ presses: 2, trips: 1 });
 });

@@ -70,6 +70,7 @@ function follow(
   const event = eventOfKey(out);
   const { profile, happen, note } = store.getState();
   const { main } = profile.keys;
+  const isRepeat = input.type === 'down' && input.repeat === true;
   // What was pressed for it may be a while ago, all of it or the beginning.
   const capsOf = (binding: KeyBinding | null, on: On) =>
     binding === null ||
@@ -78,10 +79,10 @@ function follow(
       : keysCaps(binding.keys, main);
   switch (out.type) {
     case 'command':
-      if (event) happen(event, capsOf(out.binding, out.on), commandText(out.command));
+      if (event) happen(event, capsOf(out.binding, out.on), commandText(out.command), isRepeat);
       return;
     case 'choice':
-      if (event) happen(event, caps, out.because);
+      if (event) happen(event, caps, out.because, isRepeat);
       return;
     case 'ask': {
       const by = { keys: out.binding.keys, command: commandText(out.command) };

@@ -21,7 +21,8 @@ function within(share: number): number {
 
 /**
  * Every window's width or height at every share, with the present one marked: a click takes another,
- * so do arrow keys.
+ * so do arrow keys. There is none where nothing is shared: it takes two tiled windows, and a layout with a share or
+ * edges that grow.
  */
 export function ShareChart(props: {
   deskLayout: DeskLayout;
@@ -30,16 +31,7 @@ export function ShareChart(props: {
 }) {
   const { lever, edits } = props;
   const [asked, setAsked] = useState<Axis | null>(null);
-  if (!lever) {
-    return (
-      <Section title="Width against share">
-        <chakra.p fontSize="12px" color="slate">
-          Nothing here is shared: it takes two tiled windows, and a layout with a share or edges
-          that grow.
-        </chakra.p>
-      </Section>
-    );
-  }
+  if (!lever) return null;
   const axis = lever.axis ?? asked ?? 'x';
   const take = (share: number) => edits.takeLever(lever, within(share));
   const name = 'field' in lever.of ? 'share' : `${lever.of.edge} edge of the focused window`;
@@ -64,7 +56,7 @@ export function ShareChart(props: {
         aria-valuemax={SWEEP.to}
         aria-valuenow={Number(lever.present.toFixed(3))}
         data-chart
-        height="178px"
+        height="148px"
         _focusVisible={{ outline: '2px solid', outlineColor: 'vermilion' }}
         onKeyDown={(event) => {
           const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[event.key];
@@ -83,7 +75,7 @@ export function ShareChart(props: {
       <chakra.p fontSize="12px" color="slate">
         Shaded: a window gets less than it wants; red: less than it needs.
       </chakra.p>
-      <Flex align="center" gap="8px" minH="28px">
+      <Flex align="center" gap="8px" minH="28px" wrap="wrap">
         <BestShare
           key={`${props.deskLayout.focused.workspace} ${props.deskLayout.focused.monitor.id}`}
           deskLayout={props.deskLayout}

@@ -66,8 +66,8 @@ export function TilingView() {
             countInput={countInput}
           />
           <ReachChoice deskLayout={deskLayout} reach={reach} onReach={setReach} />
-          <LayoutParameters edits={edits} measures={measures} scale={scale} mainInput={mainInput} />
           <ShareChart deskLayout={deskLayout} edits={edits} lever={lever} />
+          <LayoutParameters edits={edits} measures={measures} scale={scale} mainInput={mainInput} />
           <GapSettings edits={edits} scale={scale} innerGap={innerGap} outerGap={outerGap} />
           <NewWindowSettings edits={edits} />
           <TooSmallSettings edits={edits} />
