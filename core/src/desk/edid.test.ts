@@ -67,6 +67,18 @@ describe('an EDID written by hand', () => {
     });
   });
 
+  it('is read as hexadecimal text too, as tools print it', () => {
+    const bytes = dump(WIDE);
+    const pairs = [...bytes].map((byte) => byte.toString(16).padStart(2, '0'));
+    const lines = pairs.join('').replaceAll(/(.{32})/g, '\t$1\n');
+    for (const text of [WIDE, lines, pairs.join(':'), pairs.map((pair) => `0x${pair}`).join(', ')])
+      expect(parsed(new TextEncoder().encode(text))).toEqual(parsed(bytes));
+    expect(faultOf(new TextEncoder().encode('00 FF FF FF FF FF FF'))).toContain(
+      'the file ends after 7 bytes',
+    );
+    expect(faultOf(new TextEncoder().encode('not a monitor'))).toContain('this is no EDID');
+  });
+
   it('gives a built-in panel that tells no name', () => {
     const { name, serial, model, pixels, millimetres } = parsed(dump(PANEL));
     expect([name, serial, model]).toEqual([null, null, '2880']);

@@ -33,8 +33,24 @@ const SERIAL = 0xff;
 /** Some monitors give an aspect in the place of a size. */
 const LEAST_MM = 40;
 
-/** Reads an EDID file. A file that is none gives one sentence: what is wrong, and what was expected. */
-export function readEdid(bytes: Uint8Array): EdidRead {
+/** Of a text of bytes in hexadecimal digits: "00 FF FF …", "0x00, 0xFF …", or without anything between. */
+const HEX_TEXT = /^(?:(?:0x)?[0-9a-f]{2}[\s,:;]*)+$/i;
+
+/** The bytes themselves, or those that a text has in hexadecimal digits, as tools print them. */
+function bytesIn(file: Uint8Array): Uint8Array {
+  if (file.length === 0 || file[0] === 0) return file;
+  const text = new TextDecoder().decode(file).trim();
+  if (!HEX_TEXT.test(text)) return file;
+  const pairs = text.replaceAll(/0x/gi, '').match(/[0-9a-f]{2}/gi) ?? [];
+  return Uint8Array.from(pairs, (pair) => parseInt(pair, 16));
+}
+
+/**
+ * Reads an EDID file, as bytes or as hexadecimal text. A file that is none gives one sentence: what is wrong, and what
+ * was expected.
+ */
+export function readEdid(file: Uint8Array): EdidRead {
+  const bytes = bytesIn(file);
   const fault = faultOf(bytes);
   if (fault !== null) return { ok: false, fault };
   const notes: string[] = [];

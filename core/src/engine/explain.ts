@@ -162,7 +162,7 @@ function sizeBecause(
   const figure = share.leadShare ?? share.share;
   const because = isMoved
     ? 'its tile; an edge here was moved by key'
-    : figure !== undefined
+    : figure !== undefined && tiled.length > 1
       ? `its tile at a share of ${Number(figure.toFixed(3))}`
       : isDividing(tiling.layout)
         ? 'its tile'

@@ -23,6 +23,20 @@ describe('what could be typed', () => {
     expect(offered('monitors:\n  - id: wide\n    sc|')).toContain('scale');
   });
 
+  test('fields are written with what stands before their value, where it does not stand there', () => {
+    const writes = (marked: string, format: 'yaml' | 'json' | 'toml') => {
+      const at = marked.indexOf('|');
+      const found = completionsAt(marked.replace('|', ''), format, at, DEMO);
+      const option = found!.options.find(({ text }) => text === 'inner')!;
+      return option.writes ?? option.text;
+    };
+    expect(writes('tiling:\n  gaps:\n    in|', 'yaml')).toBe('inner: ');
+    expect(writes('tiling:\n  gaps:\n    in|: 4', 'yaml')).toBe('inner');
+    expect(writes('[tiling.gaps]\nin|', 'toml')).toBe('inner = ');
+    expect(writes('{"tiling": {"gaps": { in| }}}', 'json')).toBe('"inner": ');
+    expect(writes('{"tiling": {"gaps": { "in|" }}}', 'json')).toBe('inner');
+  });
+
   test('of the kind that was said', () => {
     expect(offered('tiling:\n  layout:\n    kind: halving\n    |')).toEqual([
       'share',

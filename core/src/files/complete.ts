@@ -19,6 +19,8 @@ interface Completion {
   /** What may stand there, or what the name means. */
   says: string;
   kind: 'field' | 'word' | 'name';
+  /** What is written for it: of a field, also what stands between it and its value. Its text where left out. */
+  writes?: string;
 }
 
 const HERE = 'sorn-is-asked-here';
@@ -48,7 +50,11 @@ export function completionsAt(
   const at = pathAt(asField, format, from + 1);
   if (at.at(-1) === HERE) {
     const options = fieldsAt(valueIn(asField, format), at.slice(0, -1));
-    if (options.length > 0) return { from, options };
+    const written = options.map((option) => {
+      const writes = writtenField(option.text, format, isQuoted, after);
+      return writes === option.text ? option : { ...option, writes };
+    });
+    if (options.length > 0) return { from, options: written };
   }
   const asWord = asked(isQuoted ? HERE : format === 'yaml' ? HERE : `"${HERE}"`);
   const path = pathAt(asWord, format, from + 1);
@@ -67,6 +73,15 @@ function fieldText(format: Format, isQuoted: boolean, after: string): string {
   if (format === 'toml') return `${HERE} = 0`;
   if (format === 'yaml') return `${HERE}: 0`;
   return isQuoted ? `${HERE}": 0, "` : `"${HERE}": 0`;
+}
+
+/** A field as it is written before its value; the name alone where that is there already. */
+function writtenField(name: string, format: Format, isQuoted: boolean, after: string): string {
+  if (/^["']?\s*[:=]/.test(after)) return name;
+  if (format === 'toml') return isQuoted ? name : `${name} = `;
+  if (format === 'yaml') return isQuoted ? name : `${name}: `;
+  if (isQuoted) return after.startsWith('"') ? name : `${name}": `;
+  return `"${name}": `;
 }
 
 /** What a text says, as far as it can be read. */

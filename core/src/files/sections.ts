@@ -38,14 +38,24 @@ export function sectionOf(field: string): SectionId | null {
   );
 }
 
-/** Where a server of the usual address has the schema of files of this version. */
+/** Where a server has the schema of files of this version. */
 export const SCHEMA_PATH = `/schema/profile-${PROFILE_VERSION}.json`;
-export const SCHEMA_URL = `http://127.0.0.1:4680${SCHEMA_PATH}`;
+/** The usual address of a server. */
+const USUAL_SERVER = 'http://127.0.0.1:4680';
+export const SCHEMA_URL = USUAL_SERVER + SCHEMA_PATH;
 
-/** A profile as a file says it: whole, or only some sections. What goes without saying is left out. */
-export function fileOf(profile: Profile, sections?: readonly SectionId[]): Record<string, unknown> {
+/**
+ * A profile as a file says it: whole, or only some sections. What goes without saying is left out.
+ *
+ * @param server the address of the server that has the schema, such as "http://127.0.0.1:4681"
+ */
+export function fileOf(
+  profile: Profile,
+  sections?: readonly SectionId[],
+  server = USUAL_SERVER,
+): Record<string, unknown> {
   const said = compactProfile(profile);
-  const head = { $schema: SCHEMA_URL, version: PROFILE_VERSION };
+  const head = { $schema: server + SCHEMA_PATH, version: PROFILE_VERSION };
   if (!sections) return { ...head, ...said };
   const wanted = SECTIONS.filter((section) => sections.includes(section));
   const names = wanted.flatMap((section) => SECTION_FIELDS[section]);

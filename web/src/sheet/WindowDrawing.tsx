@@ -53,7 +53,7 @@ export const WindowDrawing = memo(function WindowDrawing(props: Props) {
         <g
           className={`is-${look}${placement.state ? ' is-raised' : ''}${isFocused ? ' is-focused' : ''}`}
           role="img"
-          aria-label={`${name}, ${held.join(', ')}, ${tileSize}${isFocused ? ', focused' : ''}${needs ? `, ${needs}` : ''}`}
+          aria-label={`${name}, ${held.join(', ')}, ${placement.state ? size : tileSize}${isFocused ? ', focused' : ''}${needs ? `, ${needs}` : ''}`}
           data-window={placement.id}
           data-app={window.app}
           data-held={placement.held}

@@ -183,11 +183,14 @@ function offer(asked: RefObject<HelpRequest>): CompletionSource {
     const found = completionsAt(text, format, pos, profile);
     if (!found || (!explicit && found.from === pos && !/[:[{,"'=]\s?$/.test(text.slice(0, pos))))
       return null;
-    const options = found.options.map(({ text: label, says, kind }): Completion => ({
-      label,
-      detail: says,
-      type: KINDS[kind],
-    }));
+    const options = found.options.map(
+      ({ text: label, says, kind, writes = label }): Completion => ({
+        label,
+        apply: writes,
+        detail: says,
+        type: KINDS[kind],
+      }),
+    );
     return { from: found.from, options, validFor: /^[\w$-]*$/ };
   };
 }

@@ -69,6 +69,9 @@ function textOf(profile: Profile, what: What, form: Form, drawn: Drawn): string 
         : layoutSvg(profile, monitor, drawn.windows);
     }
     default:
-      return writeText(fileOf(profile, what === WHOLE ? undefined : [what as SectionId]), form);
+      return writeText(
+        fileOf(profile, what === WHOLE ? undefined : [what as SectionId], location.origin),
+        form,
+      );
   }
 }

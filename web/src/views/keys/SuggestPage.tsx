@@ -192,6 +192,7 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
       <Paper>
         <Flex align="center" gap="12px" fontSize="13px" color="slate" wrap="wrap">
           {pages}
+          {device && !found && fault === null && <progress aria-label="Search of keys" />}
           <span role="status">
             {fault ??
               (found
