@@ -9,7 +9,7 @@ import type { Rect } from '../geometry/rect.ts';
  * A press of the pointer's button counts as a K. To prepare mentally is the same by key and by pointer, so it cancels
  * out of what is saved.
  */
-export const KLM = { K: 0.2, P: 1.1, H: 0.4 } as const;
+const KLM = { K: 0.2, P: 1.1, H: 0.4 } as const;
 
 /**
  * Fitts's law for the pointer, in seconds: a + b · log2(D / W + 1), by the distance to the target and its width.
