@@ -1,4 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { deskInForce } from '@sorn/core/desk';
 import { movesBetween, openSession, reduce } from '@sorn/core/engine';
 import { compactProfile, parseText, writeText } from '@sorn/core/files';
@@ -254,6 +255,64 @@ describe('revisions', () => {
     await press('Enter');
     await open.page.locator('[data-revision="3"]').getByText('back to revision 1').waitFor();
     expect(await kept()).toEqual(first);
+  });
+});
+
+interface Database {
+  execute: (statement: { sql: string; args: unknown[] }) => Promise<{ rowsAffected: number }>;
+  close: () => void;
+}
+
+/** Moves the saved states of a profile up to a revision some days back, in the database. */
+async function aged(upTo: number, days: number) {
+  const load = createRequire(new URL('../../server/package.json', import.meta.url));
+  const { createClient } = load('@libsql/client') as { createClient: (to: object) => Database };
+  const database = createClient({ url: `file:${running.folder}/sorn.db` });
+  const at = new Date(Date.now() - days * 24 * 3_600_000).toISOString();
+  const sql = 'UPDATE revisions SET saved_at = ? WHERE profile = ? AND number <= ?';
+  expect((await database.execute({ sql, args: [at, open.id, upTo] })).rowsAffected).toBe(upTo);
+  database.close();
+}
+
+describe('yesterday’s version', () => {
+  it('is gone back to in at most six presses, whatever was saved today', async () => {
+    const typedGap = async (gap: number) => {
+      await open.page.getByLabel('Inner gap', { exact: true }).first().fill(String(gap));
+      await press('Enter');
+      await poll(async () => (await kept()).tiling.gaps?.inner).toBe(gap);
+    };
+    await toView(open.page, '2', 'Tiling');
+    await typedGap(14);
+    await aged(2, 1);
+    const yesterday = await kept();
+    await aged(1, 3);
+    for (const gap of [4, 5, 6, 7]) await typedGap(gap);
+    await open.page.reload();
+    await open.page.getByRole('main', { name: 'Tiling' }).waitFor();
+    await toFiles();
+    // Eight took us here.
+    let presses = 1;
+    const days = open.page.getByRole('region', { name: 'Saved states' }).locator('tr.task');
+    await poll(() => days.count()).toBe(3);
+    expect((await days.allInnerTexts()).slice(0, 2)).toEqual(['Today', 'Yesterday']);
+    for (const key of ['d', 'Enter']) {
+      await press(key);
+      presses++;
+      if (key === 'd') await open.page.locator('[data-revision="2"][data-selected=true]').waitFor();
+      if (key === 'd') await open.page.getByText('Restore revision 2').waitFor();
+    }
+    expect(presses).toBeLessThanOrEqual(6);
+    await poll(kept).toEqual(yesterday);
+    // What was changed, named or saved when is found by its words.
+    await press('/');
+    await open.page.keyboard.type('inner gap 5');
+    await press('Enter');
+    await poll(() => open.page.locator('tr[data-revision]').count()).toBe(2);
+    await press('/');
+    await open.page.keyboard.type('no such word');
+    await open.page.getByText('has “no such word” in its changes').waitFor();
+    await press('Escape');
+    await poll(() => open.page.locator('tr[data-revision]').count()).toBe(7);
   });
 });
 

@@ -5,6 +5,7 @@ import { Outlet, useLocation, useNavigate } from 'react-router';
 import { useProfileStore } from '../state/profile-context.ts';
 import { KeyStrip } from '../ui/KeyStrip.tsx';
 import { Announcer } from './Announcer.tsx';
+import { useMomentBack } from './moment-back.ts';
 import { Rail } from './Rail.tsx';
 import type { PanelName } from './panel.ts';
 import { PANELS } from './panels.ts';
@@ -53,7 +54,9 @@ export function Frame() {
     setPanel(isConflicting ? 'conflicts' : null);
   }
   const { pathname } = useLocation();
-  const view = VIEWS.find(({ path }) => pathname.endsWith(`/${path}`))?.word;
+  const takeBack = useMomentBack();
+  const { word: view, path: viewPath } =
+    VIEWS.find(({ path }) => pathname.endsWith(`/${path}`)) ?? {};
   usePageTitle(view === undefined ? name : `${view} · ${name}`);
 
   usePageKeys('frame', [
@@ -64,6 +67,7 @@ export function Frame() {
       run: () => {
         giveWay();
         void navigate(path);
+        if (path !== viewPath) takeBack(() => void navigate(pathname));
       },
     })),
     { keys: ['9'], label: 'profiles', minor: true, run: () => void navigate('/profiles') },
@@ -119,7 +123,15 @@ export function Frame() {
       stays: true,
       run: toggleInspector,
     },
-    { keys: ['.'], label: 'day and night', minor: true, run: toggleColours },
+    {
+      keys: ['.'],
+      label: 'day and night',
+      minor: true,
+      run: () => {
+        toggleColours();
+        takeBack(toggleColours);
+      },
+    },
     { keys: [','], label: 'settings', minor: true, run: () => setPanel('settings') },
     {
       keys: ['k'],

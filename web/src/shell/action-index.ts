@@ -339,6 +339,9 @@ export const ACTIONS: readonly ActionEntry[] = [
   ...of('files', 'revisions', 'Revisions', [
     ['N', 'name it', 'Name a revision', 'tag version label'],
     ['W', 'against now or before', 'Compare a revision with now or before', 'difference diff'],
+    ['D', 'the day before', 'Revisions of the day before', 'yesterday date earlier'],
+    ['Shift D', 'the day after', 'Revisions of the day after', 'date later'],
+    ['/', 'search', 'Search revisions', 'filter find history'],
   ]),
   ...of(
     'files',

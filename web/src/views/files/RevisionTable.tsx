@@ -3,7 +3,8 @@ import { TextButton } from '../../ui/TextButton.tsx';
 import { useScrollIntoView } from '../../ui/scroll-into-view.ts';
 import type { Revision } from '@sorn/api';
 import { CUT, ListTable } from './ListTable.tsx';
-import { dateText } from '../../ui/date-text.ts';
+import { Fragment } from 'react';
+import { dateText, dayText } from '../../ui/date-text.ts';
 
 /** How many changes a line tells; the inspector has them all. */
 const TOLD = 2;
@@ -15,15 +16,17 @@ const COLUMNS = [
   { name: 'Name', width: 170 },
 ];
 
-/** Saved states, newest first. */
+/** Saved states, newest first, each day under its name. */
 export function RevisionTable(props: {
   revisions: readonly Revision[];
   chosen: number;
   present: number;
   onChoose: (revision: number) => void;
   onOlder: (() => void) | undefined;
+  /** The first that is kept, where it is known. */
+  first: number | undefined;
 }) {
-  const { revisions, chosen, present, onChoose, onOlder } = props;
+  const { revisions, chosen, present, onChoose, onOlder, first } = props;
   return (
     <ListTable
       label="Saved states"
@@ -36,16 +39,28 @@ export function RevisionTable(props: {
         )
       }
     >
-      {revisions.map((revision, i) => (
-        <Line
-          key={revision.revision}
-          revision={revision}
-          isFirst={i === revisions.length - 1 && !onOlder}
-          isChosen={revision.revision === chosen}
-          isPresent={revision.revision === present}
-          onChoose={onChoose}
-        />
-      ))}
+      {revisions.map((revision, i) => {
+        const day = dayText(revision.savedAt);
+        const former = revisions[i - 1];
+        return (
+          <Fragment key={revision.revision}>
+            {(!former || dayText(former.savedAt) !== day) && (
+              <tr className="task">
+                <th colSpan={COLUMNS.length} scope="colgroup">
+                  {day}
+                </th>
+              </tr>
+            )}
+            <Line
+              revision={revision}
+              isFirst={revision.revision === first}
+              isChosen={revision.revision === chosen}
+              isPresent={revision.revision === present}
+              onChoose={onChoose}
+            />
+          </Fragment>
+        );
+      })}
     </ListTable>
   );
 }

@@ -1,3 +1,4 @@
+import type { Revision } from '@sorn/api';
 import { countText } from '@sorn/core/values';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { changeTexts, RETENTION_TEXT } from '@sorn/core/files';
@@ -15,13 +16,26 @@ import { Action } from './Action.tsx';
 import { ChangeList } from './ChangeList.tsx';
 import { Difference } from './Difference.tsx';
 import { RevisionTable } from './RevisionTable.tsx';
-import { dateText } from '../../ui/date-text.ts';
+import { SearchField } from '../../ui/SearchField.tsx';
+import { dateText, dayText } from '../../ui/date-text.ts';
 
 const AGAINST = [
   { value: 'now', text: 'against now' },
   { value: 'before', text: 'against the one before' },
 ] as const;
 type Against = (typeof AGAINST)[number]['value'];
+
+const NONE: readonly Revision[] = [];
+
+/** The revisions that have all words in what they changed, in their name or in their day. */
+function found(revisions: readonly Revision[], typed: string): readonly Revision[] {
+  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+  if (words.length === 0) return revisions;
+  return revisions.filter(({ revision, savedAt, label = '', changes }) => {
+    const text = [revision, dayText(savedAt), dateText(savedAt), label, ...changes].join(' ');
+    return words.every((word) => text.toLowerCase().includes(word));
+  });
+}
 
 /** Every saved state: when, what changed, how it looks; named, and gone back to. */
 export function RevisionsPage({ pages }: { pages: ReactNode }) {
@@ -31,14 +45,18 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
   const store = useProfileStoreApi();
   const [below, setBelow] = useState<number | undefined>();
   const list = useRevisions(id, saved, below);
-  const revisions = list.data?.revisions ?? [];
+  const all = list.data?.revisions ?? NONE;
+  const [typed, setTyped] = useState('');
+  const searchField = useRef<HTMLInputElement>(null);
+  const revisions = useMemo(() => found(all, typed), [all, typed]);
   const [wanted, setWanted] = useState<number | null>(null);
   const at = Math.max(
     0,
     revisions.findIndex(({ revision }) => revision === wanted),
   );
   const here = revisions[at];
-  const before = revisions[at + 1];
+  // What a revision changed is told against the one before it, found or not.
+  const before = all[all.findIndex((each) => each === here) + 1];
   const [against, setAgainst] = useState<Against>('now');
   const kept = useRevision(id, here?.revision ?? null).data;
   const former = useRevision(id, against === 'before' ? (before?.revision ?? null) : null).data;
@@ -57,9 +75,16 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
     const next = revisions[at + by];
     if (next) setWanted(next.revision);
   };
-  const hasOlder = revisions.length === list.data?.most;
+  const hasOlder = all.length === list.data?.most;
   const older = () => {
-    if (hasOlder) setBelow(revisions.at(-1)!.revision);
+    if (hasOlder) setBelow(all.at(-1)!.revision);
+  };
+  const goDay = (by: 1 | -1) => {
+    const day = here && dayText(here.savedAt);
+    const others = by > 0 ? revisions.slice(at) : revisions.slice(0, at);
+    const isOther = ({ savedAt }: Revision) => dayText(savedAt) !== day;
+    const next = by > 0 ? others.find(isOther) : others.findLast(isOther);
+    if (next) setWanted(next.revision);
   };
   usePageKeys('Revisions', [
     { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'revision', run: () => goTo(-1) },
@@ -69,6 +94,22 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
       label: 'against now or before',
       run: () => setAgainst(against === 'now' ? 'before' : 'now'),
     },
+    {
+      keys: ['d'],
+      shift: false,
+      caps: ['D'],
+      label: 'the day before',
+      run: () => goDay(1),
+    },
+    {
+      keys: ['d'],
+      shift: true,
+      caps: ['Shift', 'D'],
+      label: 'the day after',
+      minor: true,
+      run: () => goDay(-1),
+    },
+    { keys: ['/'], label: 'search', run: () => searchField.current?.focus() },
     { keys: ['n'], label: 'name it', run: () => nameField.current?.focus() },
     { keys: ['Enter'], label: 'restore', run: restore },
     { keys: ['PageDown'], label: 'older ones', minor: true, run: older },
@@ -143,7 +184,13 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
       <Paper>
         <Flex align="center" gap="12px" fontSize="13px" color="slate" flexWrap="wrap">
           {pages}
-          <Box flex="1" />
+          <Box flex="1" minW="0" />
+          <SearchField
+            label="Search revisions"
+            typed={typed}
+            inputRef={searchField}
+            onType={setTyped}
+          />
           <Choice label="Drawn" value={against} options={AGAINST} onChange={setAgainst} />
         </Flex>
         {list.isError && (
@@ -157,7 +204,13 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
           present={saved}
           onChoose={setWanted}
           onOlder={hasOlder ? older : undefined}
+          first={hasOlder ? undefined : all.at(-1)?.revision}
         />
+        {revisions.length === 0 && typed !== '' && (
+          <chakra.p fontSize="13px" color="slate">
+            No revision on this page of the list has “{typed}” in its changes, name or day.
+          </chakra.p>
+        )}
         <Difference
           before={isBefore ? earlier : now}
           after={then}

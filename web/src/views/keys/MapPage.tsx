@@ -16,6 +16,7 @@ import {
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
 import { Paper } from '../../ui/Paper.tsx';
+import { SearchField } from '../../ui/SearchField.tsx';
 import { Choice } from '../../ui/SettingRow.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
@@ -235,35 +236,13 @@ export function MapPage({ pages }: { pages: ReactNode }) {
               onChange={setFilter}
             />
             <KeyCap>F</KeyCap>
-            <Flex
-              border="1px solid"
-              borderColor="hairline"
-              align="center"
-              px="8px"
-              height="26px"
-              gap="6px"
-              flex="1 1 120px"
-              minW="0"
-            >
-              <chakra.input
-                ref={searchInput}
-                aria-label="Search bindings"
-                placeholder="Search by word"
-                flex="1"
-                minW="0"
-                fontSize="13px"
-                bg="transparent"
-                color="ink"
-                value={typed}
-                onFocus={(event) => event.currentTarget.select()}
-                onChange={(event) => setTyped(event.target.value)}
-                onKeyDown={(event) => {
-                  if (event.key === 'Escape') setTyped('');
-                  if (event.key === 'Escape' || event.key === 'Enter') event.currentTarget.blur();
-                }}
-              />
-              <KeyCap>/</KeyCap>
-            </Flex>
+            <SearchField
+              label="Search bindings"
+              typed={typed}
+              width="420px"
+              inputRef={searchInput}
+              onType={setTyped}
+            />
             <KeyCap>K</KeyCap> press to find
           </Flex>
           <KeyTable

@@ -4,6 +4,7 @@ import type { Ref } from 'react';
 import { AppBalloon } from '../../sheet/AppBalloon.tsx';
 import { DataTable, type Column } from '../../ui/DataTable.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
+import { SearchField } from '../../ui/SearchField.tsx';
 import { Choice } from '../../ui/SettingRow.tsx';
 import { useProfileStore } from '../../state/profile-context.ts';
 import { decidedText } from './landings.ts';
@@ -64,33 +65,12 @@ export function LandingTable({
         {desks.length > 1 && <Choice label="Desk" value={desk} options={desks} onChange={onDesk} />}
         <KeyCap>D</KeyCap>
         <chakra.span flex="1" />
-        <Flex
-          border="1px solid"
-          borderColor="hairline"
-          align="center"
-          px="8px"
-          height="26px"
-          gap="6px"
-          width="220px"
-        >
-          <chakra.input
-            ref={filterInput}
-            aria-label="Filter windows"
-            placeholder="Filter windows"
-            flex="1"
-            minW="0"
-            fontSize="13px"
-            bg="transparent"
-            color="ink"
-            value={filter}
-            onChange={(event) => onFilter(event.target.value)}
-            onKeyDown={(event) => {
-              if (event.key === 'Escape') onFilter('');
-              if (event.key === 'Escape' || event.key === 'Enter') event.currentTarget.blur();
-            }}
-          />
-          <KeyCap>/</KeyCap>
-        </Flex>
+        <SearchField
+          label="Filter windows"
+          typed={filter}
+          inputRef={filterInput}
+          onType={onFilter}
+        />
       </Flex>
       <DataTable
         label="Windows"

@@ -1,5 +1,6 @@
 import { countText } from '@sorn/core/values';
 import { chakra, Flex } from '@chakra-ui/react';
+import { useEffect, useRef } from 'react';
 import type { ZoneBoard } from '@sorn/core/model';
 import { zoneBoardName } from '@sorn/core/tiling';
 import type { ZoneBoardFit } from '@sorn/core/zones';
@@ -19,6 +20,17 @@ export function ZoneBoardList(props: {
   onAdd: () => void;
 }) {
   const { fits, board: selected, edits, onBoard, onAdd } = props;
+  const list = useRef<HTMLUListElement>(null);
+  // Within the list alone: the inspector stays where it is.
+  useEffect(() => {
+    const line = list.current?.querySelector<HTMLElement>('[data-here=true]');
+    if (!list.current || !line) return;
+    const { offsetTop, offsetHeight } = line;
+    const { scrollTop, clientHeight } = list.current;
+    if (offsetTop < scrollTop) list.current.scrollTop = offsetTop;
+    else if (offsetTop + offsetHeight > scrollTop + clientHeight)
+      list.current.scrollTop = offsetTop + offsetHeight - clientHeight;
+  }, [selected?.id, fits.length]);
   const unfit = fits.find(({ board, fits: doesFit }) => board.id === selected?.id && !doesFit);
   return (
     <Section
@@ -37,13 +49,13 @@ export function ZoneBoardList(props: {
           <TextButton onClick={edits.addEmpty}>from an empty grid</TextButton>.
         </chakra.p>
       )}
-      <chakra.ul maxHeight="246px" overflowY="auto">
+      <chakra.ul ref={list} position="relative" maxHeight="246px" overflowY="auto">
         {fits.map(({ board, fits: doesFit }) => (
           <ListLine
             key={board.id}
             name={zoneBoardName(board)}
             isHere={board.id === selected?.id}
-            data={{ 'data-board-line': board.id }}
+            data={{ 'data-board-line': board.id, 'data-here': String(board.id === selected?.id) }}
             before={<ZoneBoardPicture board={board} width={42} height={24} />}
             onChoose={() => onBoard(board.id)}
           >
