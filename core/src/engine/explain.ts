@@ -160,14 +160,13 @@ function sizeBecause(
   const { adjusted } = arrangementOf(session, window.workspace, window.monitor);
   const isMoved = adjusted?.[tiling.layout.kind]?.moved !== undefined;
   const figure = share.leadShare ?? share.share;
-  const because = isMoved
-    ? 'its tile; an edge here was moved by key'
-    : figure !== undefined && tiled.length > 1
-      ? `its tile at a share of ${Number(figure.toFixed(3))}`
-      : isDividing(tiling.layout)
-        ? 'its tile'
-        : 'the whole area';
-  return { decided, because };
+  const because = () => {
+    if (isMoved) return 'its tile; an edge here was moved by key';
+    if (figure === undefined) return isDividing(tiling.layout) ? 'its tile' : 'the whole area';
+    if (tiled.length === 1) return 'the only tile, which is the whole area';
+    return `its tile at a share of ${Number(figure.toFixed(3))}`;
+  };
+  return { decided, because: because() };
 }
 
 function unseenBecause(
