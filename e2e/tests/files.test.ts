@@ -305,9 +305,10 @@ describe('yesterday’s version', () => {
     await poll(kept).toEqual(yesterday);
     // What was changed, named or saved when is found by its words.
     await press('/');
-    await open.page.keyboard.type('inner gap 5');
+    await open.page.keyboard.type('gap yesterday');
     await press('Enter');
-    await poll(() => open.page.locator('tr[data-revision]').count()).toBe(2);
+    await poll(() => open.page.locator('tr[data-revision]').count()).toBe(1);
+    await open.page.locator('[data-revision="2"]').getByText('inner gap 10 → 14').waitFor();
     await press('/');
     await open.page.keyboard.type('no such word');
     await open.page.getByText('has “no such word” in its changes').waitFor();
