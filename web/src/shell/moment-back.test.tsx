@@ -43,7 +43,7 @@ describe('a stray key of the frame', () => {
     expect(said).toEqual(['gone', 'deleted']);
     vi.useFakeTimers({ shouldAdvanceTime: true });
     await user.keyboard('4');
-    act(() => vi.advanceTimersByTime(4_100));
+    act(() => void vi.advanceTimersByTime(4_100));
     await user.keyboard('{Backspace}');
     vi.useRealTimers();
     expect(said).toEqual(['gone', 'deleted', 'gone', 'deleted']);

@@ -5,7 +5,7 @@ import { beginProfile, type Answers } from '@sorn/core/starters';
 import { useMemo } from 'react';
 import { AppBalloon } from '../../sheet/AppBalloon.tsx';
 import { KeyCaps } from '../../ui/KeyCap.tsx';
-import { capsOf } from '../../ui/keys-of.ts';
+import { capsOf } from '../../state/keys-of.ts';
 
 /** What the chosen programs come with: their letters and keys, and the rules for their windows. */
 export function ComesWith({ answers }: { answers: Answers }) {

@@ -4,7 +4,7 @@ import { bindingText, isBehindSpace, keyMap } from '@sorn/core/keys';
 import { beginProfile, type Answers } from '@sorn/core/starters';
 import { useMemo } from 'react';
 import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
-import { capsOf } from '../../ui/keys-of.ts';
+import { capsOf } from '../../state/keys-of.ts';
 
 const FOUR = ['left', 'up', 'right', 'down'] as const;
 /** What there is in four directions. */

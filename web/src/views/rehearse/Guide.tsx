@@ -6,7 +6,7 @@ import { useState } from 'react';
 import type { LogEntry } from '../../state/profile-state.ts';
 import { useProfileStore } from '../../state/profile-context.ts';
 import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
-import { capsOf } from '../../ui/keys-of.ts';
+import { capsOf } from '../../state/keys-of.ts';
 import { useKeyRegister, usePageKeys } from '../../ui/page-keys.ts';
 import { Section } from '../../ui/Section.tsx';
 
