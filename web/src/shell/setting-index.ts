@@ -461,7 +461,7 @@ export const SETTINGS: readonly SettingEntry[] = [
   ...at(MAP, [
     ['keys.bindings', 'Bindings', ['Keys'], 'shortcut hotkey remap'],
     ['keys.bindings[].keys', 'Keys of a binding', ['Keys'], 'shortcut hotkey'],
-    ['keys.bindings[].command', 'Command of a binding', ['Command'], 'action'],
+    ['keys.bindings[].command', 'Command of a binding', ['Command'], 'action rebind reassign'],
     ['keys.bindings[].release', 'Command on release', ['On release'], 'key up'],
     ['keys.bindings[].in', 'Layer of a binding', ['Layer'], 'mode'],
     ['keys.bindings[].app', 'App a binding is limited to', ['While in'], 'only program'],
