@@ -8,7 +8,6 @@ const STURDY = [
   'crash',
   'faults',
   'files',
-  'find',
   'key-pages',
   'login',
   'no-room',
