@@ -88,8 +88,11 @@ describe('an empty database', () => {
     expect(await drawnWindows(page)).not.toEqual(before);
     await page.keyboard.press(await keysOf(4));
     await poll(done).toBe(5);
-    // Put away for good.
+    // What was done stays done, and is put away for good.
     await page.keyboard.press('F9');
+    await saved(page);
+    await page.reload();
+    await poll(done).toBe(5);
     await keyWorks(page, 'give the keyboard to the sheet');
     await page.keyboard.press('Delete');
     await steps.first().waitFor({ state: 'detached' });

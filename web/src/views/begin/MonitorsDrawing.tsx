@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import type { Rect } from '@sorn/core/geometry';
+import { boundsOf, type Rect } from '@sorn/core/geometry';
 import { beginningDrawing, firstMonitors, type Answers } from '@sorn/core/starters';
 import { useMemo } from 'react';
 
@@ -30,7 +30,7 @@ export function MonitorsDrawing({ desk, extent }: { desk: Desk; extent: Extent }
 /** How much of the table the largest of some desks needs. */
 export function extentOf(desks: readonly Desk[]): Extent {
   const bounds = desks.map(({ monitors, screens }) =>
-    boundsOf(firstMonitors(monitors, screens).map(({ seen }) => seen)),
+    boundsOf(firstMonitors(monitors, screens).map(({ seen }) => seen))!,
   );
   return {
     width: Math.max(...bounds.map(({ width }) => width)),
@@ -45,23 +45,12 @@ export function ArrangedDrawing(props: Desk & { layout: Answers['layout'] }) {
     () => beginningDrawing({ monitors, screens, layout }, WINDOWS),
     [monitors, screens, layout],
   );
-  return <Plan {...drawn} extent={boundsOf(drawn.monitors)} />;
-}
-
-function boundsOf(rects: readonly Rect[]): Rect {
-  const x = Math.min(...rects.map((rect) => rect.x));
-  const y = Math.min(...rects.map((rect) => rect.y));
-  return {
-    x,
-    y,
-    width: Math.max(...rects.map((rect) => rect.x + rect.width)) - x,
-    height: Math.max(...rects.map((rect) => rect.y + rect.height)) - y,
-  };
+  return <Plan {...drawn} extent={boundsOf(drawn.monitors)!} />;
 }
 
 function Plan(props: { monitors: readonly Rect[]; tiles: readonly Rect[]; extent: Extent }) {
   const { monitors, tiles, extent } = props;
-  const bounds = boundsOf(monitors);
+  const bounds = boundsOf(monitors)!;
   const pad = extent.width * 0.01;
   // What is smaller than the room stands in its middle.
   const left = bounds.x - (extent.width - bounds.width) / 2 - pad;

@@ -11,6 +11,7 @@ import { useKeyRegister, usePageKeys } from '../../ui/page-keys.ts';
 import { Section } from '../../ui/Section.tsx';
 
 const AWAY = 'sorn.first-steps';
+const DONE = 'sorn.first-steps-done';
 
 interface Step {
   says: string;
@@ -54,18 +55,27 @@ function stepsOf(profile: Profile): Step[] {
   ];
 }
 
+/** Steps that were done in an earlier visit. */
+function keptSteps(): readonly number[] {
+  const kept = localStorage.getItem(DONE) ?? '';
+  return kept.split(' ').filter(Boolean).map(Number);
+}
+
 /** The first steps, done by doing them; one key puts them away, and the same key has them back. */
 export function Guide() {
   const profile = useProfileStore((state) => state.profile);
   const log = useProfileStore((state) => state.log);
   const isGiven = useKeyRegister((register) => register.given);
   const [isAway, setAway] = useState(() => localStorage.getItem(AWAY) === 'away');
-  const [done, setDone] = useState<readonly number[]>([]);
+  const [done, setDone] = useState(keptSteps);
   const steps = stepsOf(profile);
   const now = steps.flatMap(({ isDone }, i) => (isDone(log, isGiven) ? [i] : []));
   // What was done stays done, also when the log has let go of it.
   const all = steps.flatMap((_, i) => (done.includes(i) || now.includes(i) ? [i] : []));
-  if (all.length > done.length) setDone(all);
+  if (all.length > done.length) {
+    localStorage.setItem(DONE, all.join(' '));
+    setDone(all);
+  }
   const put = (away: boolean) => {
     if (away) localStorage.setItem(AWAY, 'away');
     else localStorage.removeItem(AWAY);
