@@ -12,8 +12,9 @@ import {
   type Answers,
   type ScreenForm,
 } from '@sorn/core/starters';
+import type { Profile } from '@sorn/core/model';
 import { LAYOUTS } from '@sorn/core/tiling';
-import { useRef, useState } from 'react';
+import { useMemo, useRef, useState, type ComponentType } from 'react';
 import { useNavigate } from 'react-router';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { KeyStrip } from '../../ui/KeyStrip.tsx';
@@ -223,8 +224,8 @@ export function BeginView() {
             onChoose={(id) => setAnswers(choose(id))}
           />
           {step === 0 && <Sizes steps={sizes} screens={answers.screens} onResize={resize} />}
-          {many && <ComesWith answers={answers} />}
-          {step === last && <Gives answers={answers} />}
+          {many && <Made answers={answers} as={ComesWith} />}
+          {step === last && <Made answers={answers} as={Gives} />}
           <Flex mt="20px" gap="10px" align="center" wrap="wrap">
             <Button size="sm" borderRadius="edge" loading={create.isPending} onClick={goOn}>
               {step === last ? 'Make it, and rehearse' : 'Go on'} <KeyCap>Enter</KeyCap>
@@ -253,4 +254,16 @@ export function BeginView() {
       <KeyStrip />
     </Grid>
   );
+}
+
+/** What is told of the profile that the answers would make. */
+function Made({
+  answers,
+  as: Part,
+}: {
+  answers: Answers;
+  as: ComponentType<{ profile: Profile }>;
+}) {
+  const profile = useMemo(() => beginProfile(answers, 'Made'), [answers]);
+  return <Part profile={profile} />;
 }

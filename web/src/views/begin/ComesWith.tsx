@@ -1,15 +1,13 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { monitorName } from '@sorn/core/desk';
 import { ruleSentence, textOf, withMonitorNames } from '@sorn/core/rules';
-import { beginProfile, type Answers } from '@sorn/core/starters';
-import { useMemo } from 'react';
+import type { Profile } from '@sorn/core/model';
 import { AppBalloon } from '../../sheet/AppBalloon.tsx';
 import { KeyCaps } from '../../ui/KeyCap.tsx';
 import { capsOf } from '../../state/keys-of.ts';
 
 /** What the chosen programs come with: their letters and keys, and the rules for their windows. */
-export function ComesWith({ answers }: { answers: Answers }) {
-  const profile = useMemo(() => beginProfile(answers, 'Made'), [answers]);
+export function ComesWith({ profile }: { profile: Profile }) {
   const named = profile.rules.map((rule) =>
     withMonitorNames(rule, (of) => monitorName(profile, of)),
   );

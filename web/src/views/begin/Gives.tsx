@@ -1,8 +1,7 @@
 import { Box, chakra, Grid } from '@chakra-ui/react';
 import type { CommandId, KeyCommand } from '@sorn/core/commands';
 import { bindingText, isBehindSpace, keyMap } from '@sorn/core/keys';
-import { beginProfile, type Answers } from '@sorn/core/starters';
-import { useMemo } from 'react';
+import type { Profile } from '@sorn/core/model';
 import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
 import { capsOf } from '../../state/keys-of.ts';
 
@@ -21,8 +20,7 @@ const OTHERS = [
 ] as const satisfies readonly (readonly [CommandId, string])[];
 
 /** The keys that a hand gives, as they come out with all the other answers. */
-export function Gives({ answers }: { answers: Answers }) {
-  const profile = useMemo(() => beginProfile(answers, 'Made'), [answers]);
+export function Gives({ profile }: { profile: Profile }) {
   const capsFor = (command: string) => capsOf(profile, (each) => each.command === command);
   const opens = (app: string) => (command: KeyCommand) =>
     command.command === 'open-app' && command.app === app;
@@ -75,7 +73,7 @@ function Row({ says, children }: { says: string; children: React.ReactNode }) {
 }
 
 /** What letters of workspaces, and the keys of the hand, took the place of, and where that is. */
-function LettersNote({ profile }: { profile: ReturnType<typeof beginProfile> }) {
+function LettersNote({ profile }: { profile: Profile }) {
   const moved = keyMap(profile).filter(({ keys }) => isBehindSpace(keys));
   const letters = profile.workspaces.flatMap(({ id }) => (/^[A-Z]$/.test(id) ? [id] : []));
   const { main } = profile.keys;
