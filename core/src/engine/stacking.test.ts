@@ -55,6 +55,14 @@ describe('windows placed together', () => {
     expect(drawn(away.run(focus('note'), focus('map')))).not.toContain('log');
   });
 
+  it('are no longer together once one is held otherwise', () => {
+    const windows = ['map', 'log'].map((id) => ({ id, title: id }));
+    const pair = testDesk(OFFICE, { windows, focus: 'map' }).run('float', save('pair'));
+    const desk = opened(pair, 'note');
+    const afloat = desk.run(focus('log'), 'float', focus('note'), 'float', focus('map'));
+    expect(drawn(afloat)).toEqual(['log', 'note', 'map']);
+  });
+
   it('stay together when the edge between them is moved', () => {
     const moved = pairUnderNote().run(focus('map'), 'grow-right', focus('note'));
     expect(moved.at('map').width).not.toBe(pairUnderNote().at('map').width);
@@ -96,6 +104,11 @@ describe('windows placed together', () => {
     expect(seen(three.run(focus('map')))).toEqual(['map', 'log']);
     const never = { ...three.profile, placing: { ...three.profile.placing, together: 'never' } };
     expect(seen(three.edited(never as never).run(focus('map')))).toEqual(['map', 'note']);
+    // In each other's zones they are not where the lineup has them.
+    const exchanged = three.run(focus('log'), { command: 'place-in-zone', zone: 'one' });
+    expect(exchanged.at('log').zones).toEqual(['one']);
+    expect(exchanged.at('map').zones).toEqual(['two']);
+    expect(seen(exchanged.run(focus('note'), focus('log')))).toEqual(['log', 'note']);
   });
 
   it('lie right beneath the one that has the focus, whatever was focused in which order', () => {

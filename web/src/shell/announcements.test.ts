@@ -26,6 +26,9 @@ describe('what is announced of an order', () => {
   it('is nothing where more than the order changed', () => {
     expect(orderText(profile, { ...profile, name: 'Other' })).toBeNull();
     expect(orderText(profile, { ...profile, workspaces: profile.workspaces.slice(1) })).toBeNull();
+    const [a, b] = profile.workspaces;
+    const other = { ...profile, workspaces: [a!, b!, { ...a!, id: 'D' }] };
+    expect(orderText(profile, other)).toBeNull();
     const named = profile.workspaces.map((each) => ({ ...each, name: 'Same' }));
     expect(orderText(profile, { ...profile, workspaces: named })).toBeNull();
   });
