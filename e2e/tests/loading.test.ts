@@ -54,6 +54,26 @@ it('what is typed while find-anything is on its way stands in it', async () => {
   await context.close();
 });
 
+it('what is typed before a panel has the focus stands in it, however slow the machine', async () => {
+  const { page, context } = await visit(running.browser, at('/bulletin-desk/tiling'));
+  await saved(page);
+  const slow = await context.newCDPSession(page);
+  await slow.send('Emulation.setCPUThrottlingRate', { rate: 8 });
+  // The first time it is drawn, and again.
+  for (const word of ['retina', 'gaps']) {
+    // As from a hand that does not wait for what a press does.
+    const { keyboard } = page;
+    const hand = [keyboard.down('Control'), keyboard.press('k'), keyboard.up('Control')];
+    await Promise.all([...hand, keyboard.type(word)]);
+    await expect
+      .poll(() => page.getByRole('combobox').inputValue(), { timeout: 20_000 })
+      .toBe(word);
+    await page.keyboard.press('Escape');
+    await page.getByRole('dialog').waitFor({ state: 'detached' });
+  }
+  await context.close();
+});
+
 it('the views that were not looked at are fetched ahead, and keys between two of them get lost nowhere', async () => {
   const { page, context } = await visit(running.browser, at('/bulletin-desk/desk'));
   await saved(page);

@@ -1,5 +1,6 @@
 import { chakra, CloseButton, Dialog, Portal } from '@chakra-ui/react';
 import { useLayoutEffect, useRef, type ReactNode } from 'react';
+import { holdKeysUntilFocus } from './early-keys.ts';
 
 /** A panel over the page; Escape puts it away. */
 export function Panel(props: {
@@ -37,6 +38,7 @@ export function Panel(props: {
             borderColor="ink"
             shadow="none"
           >
+            <KeysUntilFocus />
             <Dialog.Header px="20px" pt="16px" pb="8px">
               <Dialog.Title asChild>
                 <chakra.h2 fontSize="15px" fontWeight={650}>
@@ -55,6 +57,22 @@ export function Panel(props: {
       </Portal>
     </Dialog.Root>
   );
+}
+
+/** The focus comes into a panel a moment after it is drawn: what a quick hand typed meanwhile is kept for it. */
+function KeysUntilFocus() {
+  const here = useRef<HTMLSpanElement>(null);
+  useLayoutEffect(() => {
+    const panel = here.current?.closest('[role=dialog]');
+    if (!panel || panel.contains(document.activeElement)) return;
+    const end = holdKeysUntilFocus();
+    panel.addEventListener('focusin', end, { once: true });
+    return () => {
+      panel.removeEventListener('focusin', end);
+      end();
+    };
+  }, []);
+  return <span ref={here} hidden />;
 }
 
 /** Keys of a panel for as long as it is there, but while something is typed. The answer tells that a key was one. */

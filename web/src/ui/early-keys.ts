@@ -6,7 +6,9 @@ const TYPED_INTO = 'input, textarea, [contenteditable=true]';
 /** The longest time for which keys are kept. */
 const AT_MOST_MS = 5_000;
 
-let isHeld = false;
+let isLoading = false;
+/** How many parts are there whose field has not the focus yet. */
+let unfocused = 0;
 let timer: ReturnType<typeof setTimeout> | undefined;
 let isGiving = false;
 const kept: KeyboardEvent[] = [];
@@ -16,19 +18,44 @@ const kept: KeyboardEvent[] = [];
  * neither lost nor handled by the part that is still there.
  */
 export function holdKeys(): void {
-  isHeld = true;
+  isLoading = true;
   clearTimeout(timer);
   timer = setTimeout(() => void giveKeptKeys(), AT_MOST_MS);
 }
 
 /** The part has loaded: dispatches the kept keys in the order in which they were pressed. */
-export async function giveKeptKeys(): Promise<void> {
-  isHeld = false;
+export function giveKeptKeys(): Promise<void> {
+  isLoading = false;
   clearTimeout(timer);
+  return give();
+}
+
+/**
+ * Keeps keys until a part that is there has the focus too.
+ *
+ * @returns ends that; once is enough
+ */
+export function holdKeysUntilFocus(): () => void {
+  unfocused++;
+  let isOver = false;
+  const end = () => {
+    if (isOver) return;
+    isOver = true;
+    clearTimeout(latest);
+    unfocused--;
+    void give();
+  };
+  const latest = setTimeout(end, AT_MOST_MS);
+  return end;
+}
+
+const isHeld = () => isLoading || unfocused > 0;
+
+async function give(): Promise<void> {
   if (isGiving) return;
   isGiving = true;
   // One may begin the loading of something else, for which the others are then kept.
-  while (kept.length > 0 && !isHeld) {
+  while (kept.length > 0 && !isHeld()) {
     const { type, key, code, location, repeat, ctrlKey, shiftKey, altKey, metaKey } = kept.shift()!;
     const init = { key, code, location, repeat, ctrlKey, shiftKey, altKey, metaKey };
     const target = document.activeElement ?? document.body;
@@ -48,7 +75,7 @@ export async function giveKeptKeys(): Promise<void> {
 }
 
 function onKey(event: KeyboardEvent): void {
-  if (!event.isTrusted || (!isHeld && !isGiving) || OF_THE_BROWSER.test(event.key)) return;
+  if (!event.isTrusted || (!isHeld() && !isGiving) || OF_THE_BROWSER.test(event.key)) return;
   event.preventDefault();
   event.stopImmediatePropagation();
   kept.push(event);
