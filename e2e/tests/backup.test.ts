@@ -42,9 +42,12 @@ describe('a backup', () => {
 
   it('made, restored after it was asked about, and the restore undone', async () => {
     const { page } = open;
+    // One is made at the start, too: the newest must be the one made here.
+    const newest = page.locator('[data-backup]').first();
+    const made = () => poll(() => newest.getAttribute('data-backup')).toContain('asked');
     await press('b');
     await press('n');
-    await page.locator('[data-backup]').first().waitFor();
+    await made();
     await toView(page, '2', 'Tiling');
     const widths = async () => (await figuresOf(page, 'pitreader'))['pitreader'];
     expect(await widths()).toBe('1982 × 1400');
@@ -55,11 +58,11 @@ describe('a backup', () => {
     await saved(page);
     await toFiles();
     await press('b');
-    await page.locator('[data-backup]').first().waitFor();
+    await made();
     await press('Enter');
     await page.locator(`[data-replaced="${open.id}"]`).getByText('as in the backup').waitFor();
     await press('Escape');
-    await page.locator('[data-backup]').first().waitFor();
+    await made();
     await press('Enter');
     await page.locator(`[data-replaced="${open.id}"]`).waitFor();
     await press('Enter');
@@ -68,7 +71,7 @@ describe('a backup', () => {
     await poll(widths).toBe('1982 × 1400');
     await toFiles();
     await press('b');
-    await page.locator('[data-backup]').first().waitFor();
+    await newest.waitFor();
     await press('Enter');
     await page.locator(`[data-replaced="${open.id}"]`).getByText('as in the backup').waitFor();
     await press('Enter');

@@ -1,6 +1,12 @@
 import { chakra, CloseButton, Dialog, Portal } from '@chakra-ui/react';
-import { useLayoutEffect, useRef, type ReactNode } from 'react';
-import { holdKeysUntilFocus } from './early-keys.ts';
+import { useLayoutEffect, useRef, type ReactNode, type RefObject } from 'react';
+
+const TAKES_FOCUS = ['input', 'select', 'textarea', 'button', 'a[href]', '[tabindex]']
+  .map(
+    (element) =>
+      `${element}:not([tabindex="-1"], [disabled], [type=hidden], [type=radio]:not(:checked))`,
+  )
+  .join();
 
 /** A panel over the page; Escape puts it away. */
 export function Panel(props: {
@@ -13,9 +19,11 @@ export function Panel(props: {
   children: ReactNode;
 }) {
   const body = useRef<HTMLDivElement>(null);
+  const from = useRef<HTMLElement>(null);
   return (
     <Dialog.Root
       {...(props.isRead && { initialFocusEl: () => body.current })}
+      finalFocusEl={() => from.current}
       open={props.isOpen}
       onOpenChange={({ open }) => {
         if (!open) props.onClose();
@@ -38,7 +46,7 @@ export function Panel(props: {
             borderColor="ink"
             shadow="none"
           >
-            <KeysUntilFocus />
+            <FocusAtOnce fromRef={from} />
             <Dialog.Header px="20px" pt="16px" pb="8px">
               <Dialog.Title asChild>
                 <chakra.h2 fontSize="15px" fontWeight={650}>
@@ -59,19 +67,17 @@ export function Panel(props: {
   );
 }
 
-/** The focus comes into a panel a moment after it is drawn: what a quick hand typed meanwhile is kept for it. */
-function KeysUntilFocus() {
+/** Takes the focus into a panel before the browser draws it: the dialog does so later, and a quick hand types meanwhile. */
+function FocusAtOnce(props: { fromRef: RefObject<HTMLElement | null> }) {
+  const { fromRef } = props;
   const here = useRef<HTMLSpanElement>(null);
   useLayoutEffect(() => {
     const panel = here.current?.closest('[role=dialog]');
-    if (!panel || panel.contains(document.activeElement)) return;
-    const end = holdKeysUntilFocus();
-    panel.addEventListener('focusin', end, { once: true });
-    return () => {
-      panel.removeEventListener('focusin', end);
-      end();
-    };
-  }, []);
+    const { activeElement } = document;
+    if (!panel || panel.contains(activeElement)) return;
+    fromRef.current = activeElement instanceof HTMLElement ? activeElement : null;
+    panel.querySelector<HTMLElement>(TAKES_FOCUS)?.focus({ preventScroll: true });
+  }, [fromRef]);
   return <span ref={here} hidden />;
 }
 

@@ -6,9 +6,7 @@ const TYPED_INTO = 'input, textarea, [contenteditable=true]';
 /** The longest time for which keys are kept. */
 const AT_MOST_MS = 5_000;
 
-let isLoading = false;
-/** How many parts are there whose field has not the focus yet. */
-let unfocused = 0;
+let isHeld = false;
 let timer: ReturnType<typeof setTimeout> | undefined;
 let isGiving = false;
 const kept: KeyboardEvent[] = [];
@@ -18,44 +16,19 @@ const kept: KeyboardEvent[] = [];
  * neither lost nor handled by the part that is still there.
  */
 export function holdKeys(): void {
-  isLoading = true;
+  isHeld = true;
   clearTimeout(timer);
   timer = setTimeout(() => void giveKeptKeys(), AT_MOST_MS);
 }
 
 /** The part has loaded: dispatches the kept keys in the order in which they were pressed. */
-export function giveKeptKeys(): Promise<void> {
-  isLoading = false;
+export async function giveKeptKeys(): Promise<void> {
+  isHeld = false;
   clearTimeout(timer);
-  return give();
-}
-
-/**
- * Keeps keys until a part that is there has the focus too.
- *
- * @returns ends that; once is enough
- */
-export function holdKeysUntilFocus(): () => void {
-  unfocused++;
-  let isOver = false;
-  const end = () => {
-    if (isOver) return;
-    isOver = true;
-    clearTimeout(latest);
-    unfocused--;
-    void give();
-  };
-  const latest = setTimeout(end, AT_MOST_MS);
-  return end;
-}
-
-const isHeld = () => isLoading || unfocused > 0;
-
-async function give(): Promise<void> {
   if (isGiving) return;
   isGiving = true;
   // One may begin the loading of something else, for which the others are then kept.
-  while (kept.length > 0 && !isHeld()) {
+  while (kept.length > 0 && !isHeld) {
     const { type, key, code, location, repeat, ctrlKey, shiftKey, altKey, metaKey } = kept.shift()!;
     const init = { key, code, location, repeat, ctrlKey, shiftKey, altKey, metaKey };
     const target = document.activeElement ?? document.body;
@@ -67,6 +40,9 @@ async function give(): Promise<void> {
     if (isLeft && target.matches(TYPED_INTO)) {
       if (isText) document.execCommand('insertText', false, key);
       if (type === 'keydown' && key === 'Backspace') document.execCommand('delete');
+      if (type === 'keydown' && key === 'a' && (ctrlKey || metaKey)) {
+        document.execCommand('selectAll');
+      }
     }
     // What a key changes is drawn before the next one comes: it may be meant for that.
     await new Promise((resolve) => setTimeout(resolve));
@@ -75,7 +51,7 @@ async function give(): Promise<void> {
 }
 
 function onKey(event: KeyboardEvent): void {
-  if (!event.isTrusted || (!isHeld() && !isGiving) || OF_THE_BROWSER.test(event.key)) return;
+  if (!event.isTrusted || (!isHeld && !isGiving) || OF_THE_BROWSER.test(event.key)) return;
   event.preventDefault();
   event.stopImmediatePropagation();
   kept.push(event);
