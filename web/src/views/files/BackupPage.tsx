@@ -1,6 +1,7 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { useRef, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
+import { Bar } from '../../ui/Bar.tsx';
 import { FileInput } from '../../ui/FileInput.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Paper } from '../../ui/Paper.tsx';
@@ -182,12 +183,12 @@ export function BackupPage({ pages }: { pages: ReactNode }) {
       }
     >
       <Paper>
-        <Flex align="center" gap="12px" fontSize="13px" color="slate" minW="0" wrap="wrap">
+        <Bar>
           {pages}
           <chakra.span truncate title={backups.data?.folder}>
             {backups.data && `in ${backups.data.folder}`}
           </chakra.span>
-        </Flex>
+        </Bar>
         {backups.isError && (
           <chakra.p role="alert" color="vermilion">
             {backups.error.message}

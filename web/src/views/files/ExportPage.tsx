@@ -4,6 +4,7 @@ import { SECTION_NAMES, SECTIONS, whyNot, type SectionId } from '@sorn/core/file
 import { zoneBoardName } from '@sorn/core/tiling';
 import { useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
+import { Bar } from '../../ui/Bar.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { ListLine } from '../../ui/ListLine.tsx';
 import { Paper } from '../../ui/Paper.tsx';
@@ -141,10 +142,10 @@ export function ExportPage({ pages }: { pages: ReactNode }) {
       }
     >
       <Paper>
-        <Flex align="center" gap="12px" fontSize="13px" color="slate" wrap="wrap">
+        <Bar>
           {pages}
           <span>{file.text.split('\n').length - 1} lines</span>
-        </Flex>
+        </Bar>
         {isDrawing ? (
           <Flex flex="1" minH="0" align="center" justify="center">
             <chakra.img

@@ -10,6 +10,7 @@ import {
 import { countText, faultText } from '@sorn/core/values';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
+import { Bar } from '../../ui/Bar.tsx';
 import { FileInput } from '../../ui/FileInput.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Paper } from '../../ui/Paper.tsx';
@@ -158,10 +159,10 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
       }
     >
       <Paper>
-        <Flex align="center" gap="12px" fontSize="13px" color="slate" flexWrap="wrap">
+        <Bar>
           {pages}
           {brought && <span data-brought>{brought.name}</span>}
-        </Flex>
+        </Bar>
         {!brought && (
           <chakra.p>
             Choose a file with <KeyCap>F</KeyCap>. What it would add and change, and what is in its

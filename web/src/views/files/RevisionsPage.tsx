@@ -1,9 +1,10 @@
 import type { Revision } from '@sorn/api';
 import { countText } from '@sorn/core/values';
-import { Box, chakra, Flex } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { changeTexts, RETENTION_TEXT } from '@sorn/core/files';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
+import { Bar } from '../../ui/Bar.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
@@ -182,7 +183,7 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
       }
     >
       <Paper>
-        <Flex align="center" gap="12px" fontSize="13px" color="slate" flexWrap="wrap">
+        <Bar>
           {pages}
           <Box flex="1" minW="0" />
           <SearchField
@@ -192,7 +193,7 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
             onType={setTyped}
           />
           <Choice label="Drawn" value={against} options={AGAINST} onChange={setAgainst} />
-        </Flex>
+        </Bar>
         {list.isError && (
           <chakra.p role="alert" color="vermilion">
             {list.error.message}

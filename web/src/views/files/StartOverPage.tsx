@@ -1,11 +1,12 @@
 import { countText } from '@sorn/core/values';
-import { Box, chakra, Flex } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { changeTexts, SECTION_NAMES, SECTIONS, type SectionId } from '@sorn/core/files';
 import type { Profile } from '@sorn/core/model';
 import { allStartedOver, startedOver } from '@sorn/core/starters';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
+import { Bar } from '../../ui/Bar.tsx';
 import { ListLine } from '../../ui/ListLine.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
@@ -96,14 +97,14 @@ export function StartOverPage({ pages }: { pages: ReactNode }) {
       }
     >
       <Paper>
-        <Flex align="center" gap="12px" fontSize="13px" color="slate" wrap="wrap">
+        <Bar>
           {pages}
           <span data-changes={changes.length}>
             {changes.length === 0
               ? 'It is as at the beginning already.'
               : `${countText(changes.length, 'thing')} would change.`}
           </span>
-        </Flex>
+        </Bar>
         <Box
           flex="0 1 auto"
           minH="96px"

@@ -1,8 +1,9 @@
 import type { EditorView } from '@codemirror/view';
-import { Box, chakra, Flex } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { FORMAT_NAMES, FORMATS, type Format } from '@sorn/core/files';
 import { useRef, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
+import { Bar } from '../../ui/Bar.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
@@ -108,10 +109,10 @@ export function TextPage({ pages }: { pages: ReactNode }) {
       }
     >
       <Paper>
-        <Flex align="center" gap="12px" fontSize="13px" color="slate" wrap="wrap">
+        <Bar>
           {pages}
           <span data-applied={!isUnapplied}>{isUnapplied ? 'Not applied yet' : 'Applied'}</span>
-        </Flex>
+        </Bar>
         <TextEditor
           text={text}
           format={format}

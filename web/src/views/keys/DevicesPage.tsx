@@ -12,6 +12,7 @@ import { BASE, type InputDevice, type Profile } from '@sorn/core/model';
 import { countText, isCode, keyName, modifierOf } from '@sorn/core/values';
 import { useRef, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
+import { Bar } from '../../ui/Bar.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { ListLine } from '../../ui/ListLine.tsx';
 import { Paper } from '../../ui/Paper.tsx';
@@ -126,7 +127,7 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
       }
     >
       <Paper>
-        <Flex align="center" gap="12px" fontSize="13px" color="slate" wrap="wrap">
+        <Bar>
           {pages}
           <span role="status" data-trying={trying.isOn}>
             {trying.isOn
@@ -147,7 +148,7 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
               )}
             </Flex>
           )}
-        </Flex>
+        </Bar>
         <Flex
           wrap="wrap"
           gap="5px"

@@ -1,4 +1,4 @@
-import { Box, chakra, Flex } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { bindingId, checkKeys } from '@sorn/core/checkup';
 import { commandText, type KeyCommand } from '@sorn/core/commands';
 import { keyboardOf, FIXED_LAYERS, keyMap, modifierSets, type KeyFace } from '@sorn/core/keys';
@@ -14,6 +14,7 @@ import {
   type ReactNode,
 } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
+import { Bar } from '../../ui/Bar.tsx';
 import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { SearchField } from '../../ui/SearchField.tsx';
@@ -182,13 +183,13 @@ export function MapPage({ pages }: { pages: ReactNode }) {
     >
       <Paper>
         <Box ref={room}>
-          <Flex align="center" gap="10px" mb="8px" wrap="wrap">
+          <Bar isHead>
             {pages}
             <chakra.span flex="1" />
             <Choice label="Shown on the keys" value={face} options={FACES} onChange={setFace} />
             <KeyCap>V</KeyCap>
-          </Flex>
-          <Flex align="center" gap="8px" mb="8px" fontSize="13px" color="slate" wrap="wrap">
+          </Bar>
+          <Bar isHead>
             <span>Layer</span>
             <Select
               label="Layer shown"
@@ -210,7 +211,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
             <KeyCap>H</KeyCap>
             <chakra.span flex="1" />
             <span>{keyboardOf(profile).title}</span>
-          </Flex>
+          </Bar>
           <KeyboardDrawing
             profile={profile}
             layer={layerNow}
@@ -225,7 +226,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
           />
         </Box>
         <Box flex="1" minH="0" display="flex" flexDirection="column">
-          <Flex align="center" gap="10px" pb="6px" fontSize="13px" color="slate" wrap="wrap">
+          <Bar isHead>
             <Choice
               label="Which bindings"
               value={filter}
@@ -239,12 +240,14 @@ export function MapPage({ pages }: { pages: ReactNode }) {
             <SearchField
               label="Search bindings"
               typed={typed}
-              width="420px"
+              width="380px"
               inputRef={searchInput}
               onType={setTyped}
             />
-            <KeyCap>K</KeyCap> press to find
-          </Flex>
+            <chakra.span whiteSpace="nowrap">
+              <KeyCap>K</KeyCap> press to find
+            </chakra.span>
+          </Bar>
           <KeyTable
             rows={shown}
             selected={row?.id ?? null}

@@ -11,6 +11,7 @@ import { MARKS, usesByCommand, type Mark } from '@sorn/core/model';
 import { countText, keysCaps } from '@sorn/core/values';
 import { useCallback, useMemo, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
+import { Bar } from '../../ui/Bar.tsx';
 import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
@@ -190,7 +191,7 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
       }
     >
       <Paper>
-        <Flex align="center" gap="12px" fontSize="13px" color="slate" wrap="wrap">
+        <Bar>
           {pages}
           {device && !found && fault === null && <progress aria-label="Search of keys" />}
           <span role="status">
@@ -201,7 +202,7 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
                   ? 'Searching…'
                   : 'No device is declared: D declares one.')}
           </span>
-        </Flex>
+        </Bar>
         {found && (
           <SuggestionTable found={found} capsOf={capsOf} selected={text} onRow={setInHand} />
         )}

@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { App, AppWindow } from '@sorn/core/model';
 import { useCallback, useMemo, type ReactNode } from 'react';
 import { AppBalloon } from '../../sheet/AppBalloon.tsx';
+import { Bar } from '../../ui/Bar.tsx';
 import { DataTable, type Column } from '../../ui/DataTable.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
@@ -27,23 +28,14 @@ export function AppTable(props: {
   const choose = useCallback((id: string) => onApp(id.split('/')[0]!), [onApp]);
   return (
     <Box as="section" aria-label="Apps" minH="0" display="flex" flexDirection="column">
-      <Flex
-        align="center"
-        justify="space-between"
-        pb="6px"
-        gap="6px"
-        fontSize="13px"
-        color="slate"
-        wrap="wrap"
-      >
-        <Flex align="center" gap="12px" wrap="wrap">
-          {props.pages}
-          <span>Apps, with their windows and what these say of their size, in logical pixels</span>
-        </Flex>
+      <Bar isHead>
+        {props.pages}
+        <span>Apps, with their windows and what these say of their size, in logical pixels</span>
+        <chakra.span flex="1" />
         <Flex gap="6px" align="center">
           <KeyCap>F</KeyCap> import <KeyCap>N</KeyCap> new
         </Flex>
-      </Flex>
+      </Bar>
       <DataTable
         label="List of apps"
         rows={lines}

@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { Landing } from '@sorn/core/simulate';
 import type { Ref } from 'react';
 import { AppBalloon } from '../../sheet/AppBalloon.tsx';
+import { Bar } from '../../ui/Bar.tsx';
 import { DataTable, type Column } from '../../ui/DataTable.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { SearchField } from '../../ui/SearchField.tsx';
@@ -60,7 +61,7 @@ export function LandingTable({
       display="flex"
       flexDirection="column"
     >
-      <Flex align="center" gap="10px" pb="6px" fontSize="13px" color="slate" wrap="wrap">
+      <Bar isHead>
         <span>Where each window lands</span>
         {desks.length > 1 && <Choice label="Desk" value={desk} options={desks} onChange={onDesk} />}
         <KeyCap>D</KeyCap>
@@ -71,7 +72,7 @@ export function LandingTable({
           inputRef={filterInput}
           onType={onFilter}
         />
-      </Flex>
+      </Bar>
       <DataTable
         label="Windows"
         rows={landings}

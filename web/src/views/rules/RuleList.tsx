@@ -4,6 +4,7 @@ import type { Rule } from '@sorn/core/model';
 import { settingsWords, textOf, whenWords, withRule } from '@sorn/core/rules';
 import type { Landing } from '@sorn/core/simulate';
 import { memo, useCallback, useMemo, type ReactNode } from 'react';
+import { Bar } from '../../ui/Bar.tsx';
 import { useScrollIntoView } from '../../ui/scroll-into-view.ts';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { SortableList, useSortableLine } from '../../ui/sortable.tsx';
@@ -44,25 +45,16 @@ export function RuleList(props: {
   });
   return (
     <Box as="section" aria-label="Rules" minH="0" display="flex" flexDirection="column">
-      <Flex
-        align="center"
-        justify="space-between"
-        pb="6px"
-        gap="6px"
-        fontSize="13px"
-        color="slate"
-        wrap="wrap"
-      >
-        <Flex align="center" gap="12px" wrap="wrap">
-          {props.pages}
-          <span>Rules, first to give a setting wins</span>
-        </Flex>
+      <Bar isHead>
+        {props.pages}
+        <span>Rules, first to give a setting wins</span>
+        <chakra.span flex="1" />
         <Flex gap="6px" align="center">
           <KeyCap>N</KeyCap> new <KeyCap>Alt</KeyCap>
           <KeyCap>↑</KeyCap>
           <KeyCap>↓</KeyCap> move
         </Flex>
-      </Flex>
+      </Bar>
       {rules.length === 0 && (
         <chakra.p fontSize="13px" color="slate" py="8px">
           No rule yet: every window is tiled where the focus is. <KeyCap>M</KeyCap>{' '}
