@@ -19,7 +19,7 @@ export function nowhere(
   const { monitor, zone } = rule.then;
   const there = desks.filter((desk) => canHoldOn(rule, desk));
   const missing = (setting: Setting, what: string, lacks: (desk: DeskInForce) => boolean) => {
-    const without = there.filter(lacks).map((desk) => desk.name);
+    const without = there.filter(lacks).map(nameOf);
     if (without.length === 0) return [];
     const on = without.length > 1 ? `the desks ${without.join(' and ')}` : `the desk ${without[0]}`;
     const finding: RuleFinding = {
@@ -45,10 +45,16 @@ export function nowhere(
   ];
 }
 
+/** A desk as a person knows it; in another mode some of its monitors are not there. */
+function nameOf({ name, mode }: DeskInForce): string {
+  return mode === 'extend' ? name : `${name} in ${mode} mode`;
+}
+
 function canHoldOn({ when }: Rule, desk: DeskInForce): boolean {
   const [{ id: monitor }] = desk.monitors as [DeskInForce['monitors'][number]];
   const facts = { kind: 'normal' as const, resizable: true, desk, monitor, workspace: '' };
-  const ofDesk = (list: Rule['when']['all']) => list.filter(({ of }) => of === 'desk');
+  const ofDesk = (list: Rule['when']['all']) =>
+    list.filter(({ of }) => of === 'desk' || of === 'mode');
   const { all, any, none } = when;
   return (
     ofDesk(all).every((condition) => conditionHolds(condition, facts)) &&

@@ -301,3 +301,27 @@ describe('a zone that a rule names', () => {
     expect(found({ kind: 'board', board: 'fits' })).toHaveLength(1);
   });
 });
+
+describe('a rule about the mode of the desk', () => {
+  const found = (when: object[], then: object) =>
+    checkRules(
+      profileSchema.parse({
+        ...base,
+        apps: [{ id: 'notes' }],
+        rules: [{ id: 'm', when: { all: when }, then }],
+      }),
+    ).map(({ text }) => text);
+  const mirror = { of: 'mode', is: 'mirror' };
+
+  it('is tried in that mode: it matches, and names what is dark then', () => {
+    expect(found([mirror], { held: 'floating' })).toEqual([]);
+    expect(found([mirror, { of: 'app', is: 'gone' }], { held: 'floating' })).toEqual([
+      'Rule 1 matches no known window: none with app is gone.',
+    ]);
+    expect(found([mirror, { of: 'desk', is: 'office' }], { monitor: 'tall' })).toEqual([
+      'Rule 1 names the monitor tall, which is not there on the desk Office in mirror mode.',
+    ]);
+    // A rule that asks for no mode is about the desk as it is with all its monitors.
+    expect(found([{ of: 'desk', is: 'office' }], { monitor: 'tall' })).toEqual([]);
+  });
+});

@@ -7,7 +7,9 @@ import type { Rule } from '../model/rule.ts';
 import { matchingRules } from '../rules/decide.ts';
 import { conditionHolds, type WindowFacts } from '../rules/facts.ts';
 import {
+  asksFor,
   contextsFor,
+  desksInModes,
   desksOf,
   factsOfKnown,
   knownWindows,
@@ -23,7 +25,7 @@ import { hiddenRules, isGeneral, pulls } from './rule-overlaps.ts';
 export const checkRules = keptByFields(2, (profile: Profile): readonly RuleFinding[] => {
   const { rules } = profile;
   const desks = desksOf(profile);
-  const contexts = contextsFor(profile, desks);
+  const contexts = contextsFor(profile);
   const cases = knownWindows(profile).flatMap((known) =>
     contexts.map((context): Case => {
       const matching = matchingRules(rules, factsOfKnown(known, context));
@@ -45,7 +47,7 @@ export const checkRules = keptByFields(2, (profile: Profile): readonly RuleFindi
       return [
         ...(isMatched || isGeneral(rule) ? [] : [unmatched(rule, name, facts)]),
         ...(hidden.get(at) ?? []),
-        ...nowhere(profile, rule, name, desks),
+        ...nowhere(profile, rule, name, asksFor(rule, 'mode') ? desksInModes(profile) : desks),
       ];
     }),
     ...pulls(rules, cases, matchedBy, new Set(hidden.keys())),

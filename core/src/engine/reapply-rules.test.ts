@@ -90,6 +90,22 @@ describe('rules that are asked again', () => {
     }
   });
 
+  it('when only the mode of the desk changes, too', () => {
+    const dims = again('desk', 'dims', { held: 'pocketed' }, ofApp('map'), {
+      of: 'mode',
+      is: 'mirror',
+    });
+    const begun = desk([dims], { windows: [{ id: 'a' }, { id: 'm', app: 'map' }] });
+    const [extend, mirror, one] = (['extend', 'mirror', 'one'] as const).map((mode) =>
+      begun.run({ command: 'desk-mode', mode }),
+    );
+    expect(at(extend!, 'm')).toContain('wide/B, tiled');
+    expect(mirror!.session.pocket).toEqual(['m']);
+    expect(one!.session.pocket).toBeUndefined();
+    const back = mirror!.run({ command: 'desk-mode', mode: 'extend' });
+    expect([back.session.pocket, at(back, 'm')]).toEqual([undefined, at(begun, 'm')]);
+  });
+
   it('all of them, by apply-rules, which undo takes back', () => {
     const windows = [{ id: 'a' }, { id: 'm', app: 'map' }];
     const rules = [rule('m', { workspace: 'S', join: 'lead', held: 'floating' }, ofApp('map'))];

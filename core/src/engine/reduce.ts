@@ -66,13 +66,14 @@ export function reduce(session: Session, event: SessionEvent, profile: Profile):
     : { ...outcome, session: withSeatsKept(outcome.session, profile) };
 }
 
-/** Where the desk is another one now, the rules that are asked again then are, as a part of the same step. */
+/** Where the desk or its mode is another one now, the rules that are asked again then are, as a part of the same step. */
 function withRulesAgain(before: Session, outcome: Outcome, profile: Profile): Outcome {
   const { session } = outcome;
   if (session === before || session.paused || session.unplugged) return outcome;
   if (!profile.rules.some(({ again }) => again.desk)) return outcome;
   const desk = deskInForce(profile, session);
-  if (deskInForce(profile, before).desk === desk.desk) return outcome;
+  const former = deskInForce(profile, before);
+  if (former.desk === desk.desk && former.mode === desk.mode) return outcome;
   const ids = session.windows.map(({ id }) => id);
   const again = reapplyRules({ session, profile, desk }, 'desk', ids);
   const step = session.past.at(-1);

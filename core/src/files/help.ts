@@ -122,7 +122,7 @@ export const HELP: Readonly<Record<string, string>> = {
   to: 'At most so many logical pixels',
   then: 'How such a window is treated',
   again: 'When the rule is applied beside the opening of a window',
-  'again.desk': 'The rule is applied again when the desk changes',
+  'again.desk': 'The rule is applied again when the desk or its mode changes',
   desk: 'A desk by its id',
   held: 'How the window is held: tiled, floating, pocketed or left alone',
   workspace: 'A workspace by its id',

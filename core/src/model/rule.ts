@@ -12,16 +12,23 @@ import {
 } from '../values/fields.ts';
 import { patternFault } from '../values/pattern.ts';
 import { alongField } from '../values/snap.ts';
-import { HELD, KINDS, NEW_WINDOWS, whichMonitorField } from '../values/window.ts';
+import { HELD, KINDS, MODES, NEW_WINDOWS, whichMonitorField } from '../values/window.ts';
 
 /** What of a window that opens is a text, and can be asked about as one. */
-const TEXT_FACTS = ['app', 'title', 'parent', 'desk', 'workspace'] as const;
+export const TEXT_FACTS = ['app', 'title', 'parent', 'desk', 'workspace'] as const;
 export type TextFact = (typeof TEXT_FACTS)[number];
 /** How a text is asked about: it is this very one; it has this in it; it fits a glob; a pattern is found in it. */
 export const TEXT_TESTS = ['is', 'has', 'fits', 'matches'] as const;
 const SIZE_FACTS = ['width', 'height'] as const;
 /** All that conditions are about. */
-export const FACTS = [...TEXT_FACTS, 'monitor', 'kind', 'resizable', ...SIZE_FACTS] as const;
+export const FACTS = [
+  ...TEXT_FACTS,
+  'mode',
+  'monitor',
+  'kind',
+  'resizable',
+  ...SIZE_FACTS,
+] as const;
 export type Fact = (typeof FACTS)[number];
 
 const NEEDED = 'text of 1 to 400 characters';
@@ -61,6 +68,7 @@ const sizeCondition = fields({
 });
 
 const OTHERS = {
+  mode: fields({ of: z.literal('mode'), is: oneOf(MODES) }),
   monitor: fields({ of: z.literal('monitor'), is: whichMonitorField }),
   kind: fields({ of: z.literal('kind'), is: oneOf(KINDS) }),
   resizable: fields({ of: z.literal('resizable'), is: flagField }),
@@ -139,7 +147,7 @@ export const ruleSchema = fields({
   on: flagField.default(true),
   when: whenSchema.prefault({}),
   then: settingsSchema.prefault({}),
-  /** It is applied again when the title of a window changes, or the desk does. */
+  /** It is applied again when the title of a window changes, or the desk or its mode does. */
   again: fields({ title: flagField.default(false), desk: flagField.default(false) }).prefault({}),
 });
 export type Rule = z.output<typeof ruleSchema>;

@@ -1,7 +1,7 @@
 import type { DeskInForce } from '../desk/desk.ts';
 import { monitorNamed } from '../desk/roles.ts';
 import type { App } from '../model/app.ts';
-import type { Condition, TextCondition, TextFact } from '../model/rule.ts';
+import { TEXT_FACTS, type Condition, type TextCondition, type TextFact } from '../model/rule.ts';
 import { globSource, hasPattern } from '../values/pattern.ts';
 import type { KINDS } from '../values/window.ts';
 
@@ -59,7 +59,7 @@ export function sourceOf(condition: TextCondition): string | null {
 }
 
 export function isAboutText(condition: Condition): condition is TextCondition {
-  return !['monitor', 'kind', 'resizable', 'width', 'height'].includes(condition.of);
+  return (TEXT_FACTS as readonly string[]).includes(condition.of);
 }
 
 /** In any case; most rules about titles ask so, and no pattern is needed for it. */
@@ -94,6 +94,8 @@ export function conditionHolds(
   switch (condition.of) {
     case 'monitor':
       return monitorNamed(condition.is, facts.desk.monitors)?.id === facts.monitor;
+    case 'mode':
+      return facts.desk.mode === condition.is;
     case 'kind':
       return facts.kind === condition.is;
     case 'resizable':

@@ -1,6 +1,8 @@
 import { deskInForce, type DeskInForce } from '../desk/desk.ts';
 import type { App, AppWindow } from '../model/app.ts';
 import type { Profile } from '../model/profile.ts';
+import { GROUPS, type Fact, type Rule } from '../model/rule.ts';
+import { MODES } from '../values/window.ts';
 import { sizeFacts, type WindowFacts } from './facts.ts';
 
 /** A window that the profile's apps can open, before it is anywhere. */
@@ -58,14 +60,23 @@ export function desksOf(profile: Profile): DeskInForce[] {
     : [deskInForce(profile, { mode: 'extend' })];
 }
 
-/** Every workspace of every desk; one of them where no rule asks where a window is. */
-export function contextsFor(profile: Profile, desks: readonly DeskInForce[]): Context[] {
-  const asked = new Set(
-    profile.rules.flatMap(({ when }) =>
-      [...when.all, ...when.any, ...when.none].map(({ of }) => of),
-    ),
+/** The desks of a profile in every mode. */
+export function desksInModes(profile: Profile): DeskInForce[] {
+  const ids = profile.desks.length > 0 ? profile.desks.map(({ id }) => id) : [undefined];
+  return ids.flatMap((desk) =>
+    MODES.map((mode) => deskInForce(profile, { ...(desk !== undefined && { desk }), mode })),
   );
-  const asksSpot = asked.has('workspace') || asked.has('monitor');
+}
+
+/** True when a rule asks about a fact. */
+export function asksFor({ when }: Pick<Rule, 'when'>, fact: Fact): boolean {
+  return GROUPS.some((group) => when[group].some(({ of }) => of === fact));
+}
+
+/** Every workspace of every desk, in every mode; one of them where no rule asks where a window is. */
+export function contextsFor(profile: Profile): Context[] {
+  const asks = (fact: Fact) => profile.rules.some((rule) => asksFor(rule, fact));
+  const desks = asks('mode') ? desksInModes(profile) : desksOf(profile);
   const all = desks.flatMap((desk) =>
     desk.workspaces.flatMap(({ id, monitor }): Context[] =>
       (desk.joined ? desk.monitors.map((each) => each.id) : [monitor]).map((on) => ({
@@ -75,7 +86,7 @@ export function contextsFor(profile: Profile, desks: readonly DeskInForce[]): Co
       })),
     ),
   );
-  if (asksSpot) return all;
+  if (asks('workspace') || asks('monitor')) return all;
   const first = desks.map((desk) => all.find((context) => context.desk === desk)!);
-  return asked.has('desk') ? first : first.slice(0, 1);
+  return asks('desk') || asks('mode') ? first : first.slice(0, 1);
 }

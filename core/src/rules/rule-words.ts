@@ -47,6 +47,8 @@ function conditionWords(condition: Condition): Words[] {
     return [plainText(`${word} is `), strong(is)];
   }
   switch (condition.of) {
+    case 'mode':
+      return [plainText('desk mode is '), strong(condition.is)];
     case 'monitor':
     case 'kind':
       return [plainText(`${condition.of} is `), strong(condition.is)];
@@ -168,6 +170,8 @@ const shown = (text: string) =>
 export function failureText(condition: Condition, facts: WindowFacts): string {
   if (isAboutText(condition)) return textFailure(condition, facts);
   switch (condition.of) {
+    case 'mode':
+      return `desk mode is ${facts.desk.mode}, not ${condition.is}`;
     case 'monitor':
       return `monitor is ${facts.monitor}, not ${condition.is}`;
     case 'kind':

@@ -38,7 +38,7 @@ export function ruleSentence({ when, then, again }: Rule): Words[] {
   const begins = clauses.length > 0 ? ofAWindow(first!) : [first!];
   const times = [
     ...(again.title ? ['its title changes'] : []),
-    ...(again.desk ? ['the desk changes'] : []),
+    ...(again.desk ? ['the desk or its mode changes'] : []),
   ];
   return [
     plainText('When '),
@@ -75,6 +75,9 @@ function clauseOf(condition: Condition, isNot: boolean): Words[] {
   }
   if (condition.of === 'resizable') {
     return [plainText('it is '), strong(condition.is === isNot ? 'not resizable' : 'resizable')];
+  }
+  if (condition.of === 'mode') {
+    return [plainText(`the desk’s mode is ${isNot ? 'not ' : ''}`), strong(condition.is)];
   }
   const value = 'is' in condition ? condition.is : rangeText(condition);
   return [plainText(`its ${condition.of} is ${isNot ? 'not ' : ''}`), strong(value)];

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { deskInForce } from '../desk/desk.ts';
 import type { Setting } from '../model/rule.ts';
+import type { Mode } from '../values/window.ts';
 import { profile, TABLE } from '../testing/rule-table.ts';
 import { decide } from './decide.ts';
 import type { WindowFacts } from './facts.ts';
@@ -19,12 +20,19 @@ const GIVES: Record<number, Partial<Record<Setting, string>>> = {
   8: { held: 'float it', size: '600 × 400' },
   9: { workspace: 'workspace B', everywhere: 'everywhere' },
   10: { held: 'float it', focus: 'no focus' },
+  11: { remember: 'forget where it was moved' },
 };
 
 interface Line {
   facts: WindowFacts;
   letters: string[];
   cells: string[];
+}
+
+/** A desk as a line has it: its id, and its mode where that is not extend. */
+function deskOf(cell: string) {
+  const [desk, mode = 'extend'] = cell.split(' ');
+  return { desk: desk!, mode: mode as Mode };
 }
 
 const LINES = TABLE.trim()
@@ -43,7 +51,7 @@ const LINES = TABLE.trim()
       ...(parent !== '-' && { parent: parent! }),
       resizable: !size!.endsWith('f'),
       ...(width && { width: Number(width), height: Number(height) }),
-      desk: deskInForce(profile, { desk: desk! }),
+      desk: deskInForce(profile, deskOf(desk!)),
       monitor: monitor!,
       workspace: workspace!,
     };
@@ -55,7 +63,7 @@ function failure(rule: number, letter: string, { cells }: Line): string {
   const [app, title, kind, parent, size, , monitor, workspace] = cells as [string, ...string[]];
   const [width, height] = size!.replace('f', '').split('×');
   const kinds: Record<number, string> = { 1: 'dialog', 2: 'utility' };
-  const deskName = { office: 'Office', hut: 'Hut', briefing: 'Briefing' }[cells[5]!];
+  const deskName = { office: 'Office', hut: 'Hut', briefing: 'Briefing' }[deskOf(cells[5]!).desk];
   switch (
     `${letter}${letter === 't' || letter === 'a' || letter === 'x' || letter === 'o' ? rule : ''}`
   ) {
@@ -71,6 +79,8 @@ function failure(rule: number, letter: string, { cells }: Line): string {
       return `height is ${height}, not 720 to 2000`;
     case 'm':
       return `monitor is ${monitor}, not primary`;
+    case 'e':
+      return `desk mode is ${deskOf(cells[5]!).mode}, not mirror`;
     case 'd':
       return `desk “${deskName}” does not fit “brief*”`;
     case 'p':
@@ -105,7 +115,7 @@ function failure(rule: number, letter: string, { cells }: Line): string {
 describe('rules against a table of windows', () => {
   it('has as many windows as it should, and a letter for each rule', () => {
     expect(LINES.length).toBeGreaterThanOrEqual(60);
-    for (const { letters, cells } of LINES) expect(letters, cells.join(' | ')).toHaveLength(10);
+    for (const { letters, cells } of LINES) expect(letters, cells.join(' | ')).toHaveLength(11);
   });
 
   it.each(LINES.map((line) => [line.cells.slice(0, 8).join(' | '), line] as const))(

@@ -32,6 +32,10 @@ const anyCondition: fc.Arbitrary<Condition> = fc.oneof(
     of: fc.constant('kind' as const),
     is: fc.constantFrom('normal', 'dialog', 'utility'),
   }),
+  fc.record({
+    of: fc.constant('mode' as const),
+    is: fc.constantFrom('extend', 'mirror', 'one'),
+  }),
   fc.record({ of: fc.constant('resizable' as const), is: fc.boolean() }),
   fc.record({
     of: fc.constantFrom('width' as const, 'height' as const),

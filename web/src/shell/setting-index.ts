@@ -171,7 +171,7 @@ export const SETTINGS: readonly SettingEntry[] = [
       'rules[].when',
       'Conditions of a rule',
       ['Condition 1, group', 'Name of the rule'],
-      'match if title class regex',
+      'match if title class regex desk mode mirror',
     ],
     ['rules[].then.held', 'Rule: window is', ['Window is'], 'float tile pocket never tiled ignore'],
     ['rules[].then.workspace', 'Rule: workspace', ['Workspace'], 'send assign virtual desktop'],

@@ -178,7 +178,7 @@ function RowFields(props: {
                 label={`${label}, about`}
                 id={`condition-${at}`}
                 value={row.of}
-                options={FACTS.map((of) => ({ value: of, text: of }))}
+                options={FACTS.map((of) => ({ value: of, text: of === 'mode' ? 'desk mode' : of }))}
                 onChange={(of) => onChange(aboutFact(row, of as Fact))}
               />
               <Select

@@ -77,10 +77,10 @@ export function RuleSettingsRows(props: {
         {(['title', 'desk'] as const).map((what) => (
           <SettingRow
             key={what}
-            label={what === 'title' ? 'The title changes' : 'The desk changes'}
+            label={what === 'title' ? 'The title changes' : 'The desk or its mode changes'}
           >
             <Choice
-              label={what === 'title' ? 'The title changes' : 'The desk changes'}
+              label={what === 'title' ? 'The title changes' : 'The desk or its mode changes'}
               value={again[what] ? 'yes' : 'no'}
               options={[
                 { value: 'no', text: 'no' },

@@ -45,6 +45,9 @@ describe('conditions as they are typed', () => {
   it('about another fact keep how it is asked and what was typed, where that can be', () => {
     expect(aboutFact(row({ test: 'has' }), 'title')).toMatchObject({ test: 'has', value: 'x' });
     expect(aboutFact(row({ test: 'has' }), 'kind')).toMatchObject({ test: 'is', value: 'dialog' });
+    expect(aboutFact(row({ of: 'kind', value: 'dialog' }), 'mode')).toMatchObject({
+      value: 'mirror',
+    });
     expect(aboutFact(row({ of: 'kind', value: 'dialog' }), 'app')).toMatchObject({ value: '' });
     expect(aboutFact(row({ value: '300' }), 'width')).toMatchObject({ test: 'from', value: '300' });
   });

@@ -10,7 +10,7 @@ import {
   type Profile,
   type When,
 } from '@sorn/core/model';
-import { KINDS, read } from '@sorn/core/values';
+import { KINDS, MODES, read } from '@sorn/core/values';
 
 /** A condition as it is typed: all of it text, right or not. */
 export interface ConditionRow {
@@ -35,7 +35,7 @@ export const TEST_WORDS: Record<Test, string> = {
 /** How a fact can be asked about. */
 export function testsOf(of: Fact): readonly Test[] {
   if (of === 'width' || of === 'height') return ['from', 'to', 'both'];
-  return of === 'monitor' || of === 'kind' || of === 'resizable' ? ['is'] : TEXT_TESTS;
+  return of === 'monitor' || isChosen(of) ? ['is'] : TEXT_TESTS;
 }
 
 /** The values that a fact is asked for most; empty where anything can be typed. */
@@ -43,6 +43,8 @@ export function valuesOf(of: Fact, profile: Profile): readonly string[] {
   switch (of) {
     case 'kind':
       return KINDS;
+    case 'mode':
+      return MODES;
     case 'resizable':
       return ['yes', 'no'];
     case 'app':
@@ -61,9 +63,12 @@ export function valuesOf(of: Fact, profile: Profile): readonly string[] {
   }
 }
 
+/** What stands first where a fact is one of a few words. */
+const FIRST_CHOSEN: { [F in Fact]?: string } = { kind: 'dialog', mode: 'mirror', resizable: 'no' };
+
 /** True where a fact is one of a few words. */
 export function isChosen(of: Fact): boolean {
-  return of === 'kind' || of === 'resizable';
+  return FIRST_CHOSEN[of] !== undefined;
 }
 
 export function rowsOf(when: When): ConditionRow[] {
@@ -115,6 +120,6 @@ export function whenOf(rows: readonly ConditionRow[]): When | null {
 export function aboutFact(row: ConditionRow, of: Fact): ConditionRow {
   const tests = testsOf(of);
   const test = tests.includes(row.test) ? row.test : tests[0]!;
-  const first = of === 'kind' ? KINDS[1] : of === 'resizable' ? 'no' : '';
-  return { ...row, of, test, value: isChosen(of) || isChosen(row.of) ? first : row.value };
+  const first = FIRST_CHOSEN[of] ?? (isChosen(row.of) ? '' : row.value);
+  return { ...row, of, test, value: first };
 }
