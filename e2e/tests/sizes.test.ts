@@ -124,6 +124,48 @@ describe('a page', () => {
     await context.close();
   });
 
+  it('frames the focused window in any colour, warns of one that is hard to see, and gives way to the system’s', async () => {
+    const { page, context } = await opened(1280, 800, 'tiling');
+    await page.locator('[data-window]').first().waitFor();
+    const frame = () =>
+      page
+        .locator('.focus-frame')
+        .first()
+        .evaluate((element) => getComputedStyle(element).stroke);
+    const first = await frame();
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox', { name: 'Find anything' }).waitFor();
+    await page.keyboard.type('focus frame color');
+    await page.locator('[cmdk-item]').first().waitFor();
+    await page.keyboard.press('Enter');
+    const hues = page.getByRole('radiogroup', { name: 'Colour of the focus frame' });
+    await poll(() => hues.evaluate((e) => e.contains(document.activeElement))).toBe(true);
+    // Past the first of the page's own colours stands one's own.
+    await page.keyboard.press('ArrowLeft');
+    const field = page.getByLabel('Own colour of the focus frame');
+    await field.waitFor();
+    await page.keyboard.press('Tab');
+    await page.keyboard.type('e8d44d');
+    await page.keyboard.press('Enter');
+    await poll(frame).toBe('rgb(232, 212, 77)');
+    const said = page.locator('[data-frame-contrast]');
+    // A light yellow: hard to see on light windows, well on dark ones.
+    await poll(() => said.innerText()).toMatch(/^Hard to see: 1(\.\d)? : 1 by day\. /);
+    await field.focus();
+    await page.keyboard.type('9d6cc0');
+    await page.keyboard.press('Enter');
+    await poll(() => said.innerText()).toBe('Seen by day and by night.');
+    expect(await faultsOf(page, 'shapes')).toEqual([]);
+    await page.keyboard.press('Escape');
+    await page.emulateMedia({ forcedColors: 'active' });
+    await poll(frame).not.toBe('rgb(157, 108, 192)');
+    await page.emulateMedia({ forcedColors: 'none' });
+    await poll(frame).toBe('rgb(157, 108, 192)');
+    for (let i = 0; i < 3; i++) await page.keyboard.press('Control+z');
+    await poll(frame).toBe(first);
+    await context.close();
+  });
+
   it('says what undo took back, what order a list is in, and why nothing was done', async () => {
     const { page, context } = await opened(1280, 800, 'tiling');
     const said = () => page.locator('[data-announced]').innerText();

@@ -61,7 +61,8 @@ export const HELP: Readonly<Record<string, string>> = {
   apps: 'The apps there are, with the sizes and habits of their windows',
   balloon: 'One or two capitals that mark its windows on the sheet',
   hue: 'The hue of the balloon, in degrees',
-  'focusFrame.hue': 'The colour of the frame',
+  'focusFrame.hue':
+    'The colour of the frame: one of the page’s own, which differ by day and night, or any as #rrggbb',
   letter: 'The letter it is called by',
   title: 'What is written in the title of its windows',
   'again.title': 'The rule is applied again when the title of a window changes',

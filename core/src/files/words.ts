@@ -17,7 +17,7 @@ const FIELD_WORDS: Record<string, string> = {
   'cornerPick.columns': 'columns of the corner pick',
   'cornerPick.rows': 'rows of the corner pick',
   'focusFrame.on': 'focus frame',
-  'focusFrame.hue': 'hue of the focus frame',
+  'focusFrame.hue': 'colour of the focus frame',
   'focusFrame.weight': 'weight of the focus frame',
   'ladders.x': 'ladder of widths',
   'ladders.y': 'ladder of heights',

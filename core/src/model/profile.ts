@@ -32,6 +32,8 @@ export const EMPTY_WORKSPACES = ['kept', 'dropped'] as const;
 /** What going to a workspace by a letter or digit does where there is none with it. */
 export const MISSING_WORKSPACES = ['made', 'refused'] as const;
 export const HUES = ['vermilion', 'petrol', 'ochre', 'slate'] as const;
+const HUE = `one of ${HUES.join(', ')}, or a colour as #rrggbb`;
+const hueField = z.union([oneOf(HUES), z.string().regex(/^#[\da-fA-F]{6}$/)], { error: HUE });
 
 /** What a direction does past the last monitor: nothing, or it comes in again on the other side. */
 export const PAST_LAST_MONITOR = ['stop', 'wrap'] as const;
@@ -156,7 +158,7 @@ const floatingSchema = fields({
 const lookSchema = fields({
   focusFrame: fields({
     on: flagField.default(true),
-    hue: oneOf(HUES).default('vermilion'),
+    hue: hueField.default('vermilion'),
     weight: whole(1, 12).default(4),
   }).prefault({}),
   motionMs: whole(0, 1000).default(120),

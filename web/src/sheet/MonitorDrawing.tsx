@@ -1,6 +1,7 @@
 import { interactionOf } from '@sorn/core/model';
 import { workArea, type DeskMonitor } from '@sorn/core/desk';
 import { listedWorkspaces, tilingInForce } from '@sorn/core/engine';
+import { frameStyle } from './frame-colour.ts';
 import { layoutText } from './words.ts';
 import { useProfileStore, type DeskLayout } from '../state/profile-context.ts';
 import { CELL, tabParts } from './tab-parts.ts';
@@ -45,7 +46,8 @@ export function MonitorDrawing(props: Props & { isPlan: boolean }) {
           y={area.y + 4}
           width={Math.max(0, area.width - 8)}
           height={Math.max(0, area.height - 8)}
-          className={`monitor-focus hue-${hue}`}
+          className="monitor-focus"
+          style={frameStyle(hue)}
           strokeWidth={2}
         >
           <title>This monitor has the focus and shows no window</title>

@@ -1,5 +1,6 @@
 import { windowName, windowOf, type Placement } from '@sorn/core/engine';
 import { memo } from 'react';
+import { frameStyle } from './frame-colour.ts';
 import { useProfileStore } from '../state/profile-context.ts';
 import { onSheet, type Viewport } from './viewport.ts';
 import { WindowLabel } from './WindowLabel.tsx';
@@ -125,18 +126,20 @@ function FocusFrame(props: { width: number; height: number; inset: number }) {
   const inset = Math.min(props.inset, least / 8);
   const from = inset + weight / 2;
   const corner = weight * 2;
+  const colour = frameStyle(hue);
   const [left, top, right, bottom] = [inset, inset, width - inset, height - inset];
   return (
     <>
       <rect
-        className={`focus-frame hue-${hue} moving`}
+        className="focus-frame moving"
         x={from}
         y={from}
         strokeWidth={weight}
-        style={sizeOf({ width: width - 2 * from, height: height - 2 * from })}
+        style={{ ...sizeOf({ width: width - 2 * from, height: height - 2 * from }), ...colour }}
       />
       <path
-        className={`focus-corner hue-${hue}`}
+        className="focus-corner"
+        style={colour}
         d={`M${left} ${top}h${corner}l${-corner} ${corner}Z
           M${right} ${top}v${corner}l${-corner} ${-corner}Z
           M${left} ${bottom}v${-corner}l${corner} ${corner}Z

@@ -3,15 +3,21 @@ import { HUES, STAND_IN_KEYS, type Profile } from '@sorn/core/model';
 import { MODIFIERS } from '@sorn/core/values';
 import { Select } from '../ui/Select.tsx';
 import { Box, chakra, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
 import { useProfileStore, useProfileStoreApi } from '../state/profile-context.ts';
 import { useColourMode } from '../ui/colour-mode.ts';
 import { Figure } from '../ui/Figure.tsx';
 import { Panel } from '../ui/Panel.tsx';
 import { Section } from '../ui/Section.tsx';
 import { Choice, SettingRow } from '../ui/SettingRow.tsx';
+import { TextField } from '../ui/TextField.tsx';
+import { frameWarning, isOwnColour, typedColour } from '../sheet/frame-colour.ts';
 
 const choices = <T extends string>(words: readonly T[]) =>
   words.map((value) => ({ value, text: value.charAt(0).toUpperCase() + value.slice(1) }));
+
+/** The colour with which one's own begins: it is seen by day and by night. */
+const FIRST_OWN = '#9d6cc0';
 
 /** How the sheet is drawn, how keys are taken, and day or night. Kept with the profile but for the last. */
 export function Settings({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
@@ -28,6 +34,12 @@ export function Settings({ isOpen, onClose }: { isOpen: boolean; onClose: () => 
       }),
       merge,
     );
+  const { hue } = look.focusFrame;
+  const isOwn = isOwnColour(hue);
+  const warning = isOwn ? frameWarning(hue) : null;
+  // Looking at the page's colours loses none of one's own.
+  const [owned, setOwned] = useState<string | null>(null);
+  if (isOwn && owned !== hue) setOwned(hue);
   const setKeys = (patch: Partial<Profile['keys']>) =>
     edit((profile) => ({ ...profile, keys: { ...profile.keys, ...patch } }));
 
@@ -52,11 +64,43 @@ export function Settings({ isOpen, onClose }: { isOpen: boolean; onClose: () => 
             onChange={(value) => setFrame({ on: value === 'on' })}
           />
           <Choice
-            label="Hue of the focus frame"
-            value={look.focusFrame.hue}
-            options={choices(HUES)}
-            onChange={(hue) => setFrame({ hue })}
+            label="Colour of the focus frame"
+            value={isOwn ? 'own' : hue}
+            options={choices([...HUES, 'own'])}
+            onChange={(value) => setFrame({ hue: value === 'own' ? (owned ?? FIRST_OWN) : value })}
           />
+          {isOwn && (
+            <>
+              <SettingRow label="Own colour">
+                <chakra.span
+                  width="18px"
+                  height="18px"
+                  bg="petrol.deep"
+                  border="4px solid"
+                  style={{ borderColor: hue }}
+                  aria-hidden
+                />
+                <Box width="76px">
+                  <TextField
+                    label="Own colour of the focus frame"
+                    value={hue}
+                    isNeeded
+                    isFigure
+                    faultOf={(text) => (typedColour(text) ? null : 'expected a colour as #rrggbb')}
+                    onChange={(text) => setFrame({ hue: typedColour(text)! }, 'frame-colour')}
+                  />
+                </Box>
+              </SettingRow>
+              <chakra.p
+                role="status"
+                fontSize="12.5px"
+                color={warning ? 'vermilion' : 'slate'}
+                data-frame-contrast
+              >
+                {warning ?? 'Seen by day and by night.'}
+              </chakra.p>
+            </>
+          )}
           <SettingRow label="Weight">
             <Figure
               label="Weight of the focus frame"

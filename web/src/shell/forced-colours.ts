@@ -41,5 +41,7 @@ export const forcedColours = {
     bg: over('transparent'),
   },
   [`:is(${SELECTED}) kbd`]: { color: over('CanvasText'), bg: over('Canvas') },
+  // Whatever colour a person chose for it.
+  '.focus-frame, .focus-corner, .monitor-focus': { '--frame': over('Highlight') },
   '*:focus-visible': { outline: over('3px dashed Highlight'), outlineOffset: over('2px') },
 };

@@ -503,8 +503,8 @@ export const SETTINGS: readonly SettingEntry[] = [
     [
       'look.focusFrame.hue',
       'Colour of the focus frame',
-      ['Hue of the focus frame', 'Focus frame'],
-      'color hue border',
+      ['Colour of the focus frame', 'Focus frame'],
+      'color hue border contrast hex',
     ],
     [
       'look.focusFrame.weight',
