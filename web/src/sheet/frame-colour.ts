@@ -29,7 +29,7 @@ export function typedColour(text: string): string | null {
 }
 
 /** How well a colour of one's own is seen on focused windows, by day and by night: the least ratio of each. */
-export function frameContrast(colour: string): Record<keyof DayNight, number> {
+function frameContrast(colour: string): Record<keyof DayNight, number> {
   const least = (when: keyof DayNight) =>
     Math.min(...UNDER_FRAME.map((fill) => contrast(colour, fill[when])));
   return { day: least('day'), night: least('night') };
