@@ -57,7 +57,7 @@ function candidates(
     (window) =>
       window.workspace === workspace &&
       window.monitor === monitor &&
-      window.id !== besides &&
+      !besides.includes(window.id) &&
       window.held !== 'left-alone' &&
       window.kind === 'normal' &&
       window.resizable !== false &&

@@ -79,7 +79,7 @@ function withOffersAfter(context: CommandContext, outcome: Outcome): Outcome {
   if (!hasPlace) return outcome;
   const remembering = withLastLineup(context, outcome);
   return withOffers({ ...context, session: remembering.session }, remembering, {
-    besides: window.id,
+    besides: [window.id],
     ...(window.placing?.zone && { board: window.placing.zone.board }),
   });
 }

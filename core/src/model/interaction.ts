@@ -24,8 +24,13 @@ export const interactionField = z.discriminatedUnion(
       typed,
       /** As many places are left out. */
       skipped: z.int().min(0).default(0),
-      /** The window that was placed. */
-      besides: idField.exactOptional(),
+      /** The windows placed so far: offered no further place. A session kept formerly names one alone. */
+      besides: z
+        .preprocess(
+          (besides) => (typeof besides === 'string' ? [besides] : besides),
+          listOf(idField, 'window ids', 10_000),
+        )
+        .default([]),
       /** The board whose zones are the places, where that is not the layout. */
       board: idField.exactOptional(),
       /** Asked for by key: windows that have a place are offered another, too. */

@@ -20,7 +20,7 @@ type Offering = InteractionOf<'offer'>;
 /** A session in which the next empty place is offered; none where nothing is left to offer. */
 export function startOffer(context: CommandContext, wanted: Partial<Offering>): Session {
   const rest = withoutInteraction(context.session);
-  const offer: Offering = { kind: 'offer', typed: '', skipped: 0, ...wanted };
+  const offer: Offering = { kind: 'offer', typed: '', skipped: 0, besides: [], ...wanted };
   return offerNow({ ...context, session: rest }, offer) ? withInteraction(rest, offer) : rest;
 }
 

@@ -1,4 +1,4 @@
-import { pickingOf } from '../../model/interaction.ts';
+import { interactionField, pickingOf } from '../../model/interaction.ts';
 import { describe, expect, it } from 'vitest';
 import { OFFICE, testDesk, windows } from '../../testing/desk.ts';
 import { zoneBoardChoices } from './pick.ts';
@@ -30,7 +30,8 @@ describe('an offer', () => {
     // The right half is the largest, then what is left under the quarter.
     const first = quarter.run(pick('2'));
     expect(first.shapes()['b']).toBe('1725,34 1709×1400');
-    expect(said(first)).toBe('1709 × 695 is offered to 2 windows');
+    // Only to the one that was not placed just now.
+    expect(said(first)).toBe('1709 × 695 is offered to one window');
     const second = first.run(pick('1'));
     expect(second.shapes()['c']).toBe('6,739 1709×695');
     expect(picking(second)).toBeNull();
@@ -71,6 +72,13 @@ describe('an offer', () => {
     expect(said(lead.run('pick-board', 'pick-take'))).toBe('middle is offered to 2 windows');
   });
 
+  it('that was kept by a former program is read: it named one window alone', () => {
+    expect(interactionField.parse({ kind: 'offer', besides: 'a' })).toMatchObject({
+      besides: ['a'],
+    });
+    expect(interactionField.safeParse({ kind: 'offer', besides: 7 }).success).toBe(false);
+  });
+
   it('has the empty zones of a board, in order', () => {
     const board = testDesk(
       { ...OFFICE, tiling: { layout: { kind: 'board' } } },
@@ -80,7 +88,7 @@ describe('an offer', () => {
     expect(said(asked)).toBe('low is offered to 2 windows');
     const taken = asked.run(pick('1'));
     expect(taken.at('a').zones).toEqual(['low']);
-    expect(said(taken)).toBe('left is offered to 2 windows');
+    expect(said(taken)).toBe('left is offered to one window');
   });
 });
 

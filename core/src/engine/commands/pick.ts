@@ -277,7 +277,11 @@ function pickedOffer(
   if (chosen < 0) return applied(withTyped(session, picking, typed), said(typed));
   const taken = takeOffer({ ...context, session: withoutInteraction(session) }, offer, chosen);
   const step = asStep(session, withLastLineup(context, taken), 'offer-places');
-  const next = startOffer({ ...context, session: step.session }, { ...picking, typed: '' });
+  const besides = [...picking.besides, offer.windows[chosen]!.id];
+  const next = startOffer(
+    { ...context, session: step.session },
+    { ...picking, typed: '', besides },
+  );
   return { session: next, trace: [...step.trace, answerOffer({ ...context, session: next })] };
 }
 
@@ -317,7 +321,7 @@ function pickedBoard(
   const put = putInZone(here, window, board, zone.name);
   const step = asStep(here.session, withLastLineup(here, put), 'pick-board');
   return withOffers({ ...context, session: step.session }, step, {
-    besides: window.id,
+    besides: [window.id],
     board: board.id,
   });
 }
@@ -356,8 +360,8 @@ function takeBlock(context: CommandContext, typed: string): Outcome {
   const placed = withLastLineup(closed, snapTo(closed, { x, y }));
   const step = asStep(closed.session, placed, 'corner-pick');
   if (!picking.goOn) {
-    const besides = session.focus === undefined ? {} : { besides: session.focus };
-    return withOffers({ ...context, session: step.session }, step, besides);
+    const besides = session.focus === undefined ? [] : [session.focus];
+    return withOffers({ ...context, session: step.session }, step, { besides });
   }
   return {
     ...step,
