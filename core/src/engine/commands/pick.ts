@@ -272,7 +272,10 @@ function pickedOffer(
   const at = numberLabels(offer.windows.length);
   const typed = picking.typed + key;
   if (!at.some((label) => label.startsWith(typed)))
-    return noop(session, `type a number from ${at[0]} to ${at.at(-1)}`);
+    return noop(
+      session,
+      at.length === 1 ? `type ${at[0]}` : `type a number from ${at[0]} to ${at.at(-1)}`,
+    );
   const chosen = at.indexOf(typed);
   if (chosen < 0) return applied(withTyped(session, picking, typed), said(typed));
   const taken = takeOffer({ ...context, session: withoutInteraction(session) }, offer, chosen);

@@ -1,8 +1,8 @@
 import { snapArea } from '@sorn/core/engine';
 import { drawZoneBoard, type DrawnZoneBoard } from '@sorn/core/zones';
 import { useProfileStore, type DeskLayout } from '../../state/profile-context.ts';
-import { shortened } from '../../sheet/text-width.ts';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
+import { zoneLabels, type ZoneLabel } from './zone-labels.ts';
 
 const CORNER = 10;
 
@@ -13,6 +13,11 @@ export function ZoneBoardDrawing(props: {
   view: Viewport;
 }) {
   const { drawn, zone, view } = props;
+  const texts = drawn.board.zones.map(({ name }, i) => {
+    const { width, height } = drawn.zones[i]!;
+    return { name, size: `${width} × ${height}`, frame: onSheet(view, drawn.zones[i]!) };
+  });
+  const labels = zoneLabels(texts);
   return (
     <g data-board={drawn.board.id} role="img" aria-label={boardText(drawn)}>
       {drawn.board.zones.map(({ name }, i) => (
@@ -32,8 +37,14 @@ export function ZoneBoardDrawing(props: {
         const d = axis === 'x' ? `M${along} ${start}V${end}` : `M${start} ${along}H${end}`;
         return <path key={`${axis}${track}`} className="track-line" d={d} />;
       })}
-      {drawn.board.zones.map(({ name }, i) => (
-        <ZoneText key={name} drawn={drawn} at={i} isChosen={name === zone} view={view} />
+      {texts.map(({ name, size }, i) => (
+        <ZoneText
+          key={name}
+          number={i + 1}
+          label={labels[i]!}
+          size={size}
+          isChosen={name === zone}
+        />
       ))}
     </g>
   );
@@ -85,39 +96,34 @@ function ZoneShape({ drawn, at, isChosen, view }: ZoneProps) {
   );
 }
 
-/** Number, name and size, one zone's a step lower than another's that begins at the same corner. */
-function ZoneText({ drawn, at, isChosen, view }: ZoneProps) {
-  const rect = drawn.zones[at]!;
-  const { name } = drawn.board.zones[at]!;
-  const frame = onSheet(view, rect);
-  const before = drawn.zones.slice(0, at).filter(({ x, y }) => x === rect.x && y === rect.y).length;
-  const y = frame.y + Math.min(24, frame.height / 2 + 5) + before * 22;
-  const box = Math.max(22, 8 * String(at + 1).length + 6);
-  const room = frame.width - box - 22;
-  if (frame.width < box + 8 || y > frame.y + frame.height - 4) return null;
-  const size = `${rect.width} × ${rect.height}`;
+/** Number, name and size. */
+function ZoneText(props: { number: number; label: ZoneLabel; size: string; isChosen: boolean }) {
+  const { number, label, size, isChosen } = props;
+  const { name, size: sizeAt } = label;
   return (
     <g aria-hidden>
-      <rect
-        x={frame.x + 8}
-        y={y - 15}
-        width={box}
-        height={20}
-        className={`zone-number${isChosen ? ' in-hand' : ''}`}
-      />
-      <text
-        x={frame.x + 8 + box / 2}
-        y={y}
-        textAnchor="middle"
-        className={`zone-digit${isChosen ? ' in-hand' : ''}`}
-      >
-        {at + 1}
-      </text>
-      <text x={frame.x + box + 15} y={y} className={`on-picture ${isChosen ? 'title' : 'label'}`}>
-        {shortened(name, 'title', room)}
-      </text>
-      {before === 0 && frame.height > 70 && frame.width > 96 && (
-        <text x={frame.x + 8} y={frame.y + frame.height - 10} className="figure on-picture">
+      {name && (
+        <>
+          <rect {...name.box} className={`zone-number${isChosen ? ' in-hand' : ''}`} />
+          <text
+            x={name.box.x + name.box.width / 2}
+            y={name.box.y + 15}
+            textAnchor="middle"
+            className={`zone-digit${isChosen ? ' in-hand' : ''}`}
+          >
+            {number}
+          </text>
+          <text
+            x={name.box.x + name.box.width + 7}
+            y={name.box.y + 15}
+            className={`on-picture ${isChosen ? 'title' : 'label'}`}
+          >
+            {name.text}
+          </text>
+        </>
+      )}
+      {sizeAt && (
+        <text {...sizeAt} className="figure on-picture">
           {size}
         </text>
       )}
