@@ -44,6 +44,8 @@ export function findingText(
       return `Workspace ${finding.workspace} is at home on ${finding.home}, which is on no desk.`;
     case 'board-nowhere':
       return `The board ${finding.board} is for no monitor of any desk: ${finding.because}.`;
+    case 'board-empty':
+      return `The board ${finding.board} has no zone, but comes first on ${listed(finding.monitors)}: windows find no zone there.`;
     case 'rule-empty':
     case 'rule-unmatched':
     case 'rule-hidden':
@@ -59,6 +61,10 @@ export function findingText(
     default:
       return `${finding.title}. ${finding.text}`;
   }
+}
+
+function listed(names: readonly string[]): string {
+  return names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names.join('');
 }
 
 /** Findings that one sentence covers. */

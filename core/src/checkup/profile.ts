@@ -1,6 +1,6 @@
 import { deskInForce, type DeskInForce } from '../desk/desk.ts';
 import type { Profile } from '../model/profile.ts';
-import { unusedZoneBoards } from './zone-boards.ts';
+import { emptyZoneBoards, unusedZoneBoards } from './zone-boards.ts';
 import { deskFindings, homelessWorkspaces } from './desk.ts';
 import { keptByFields } from '../values/cache.ts';
 import { checkKeys } from './keys.ts';
@@ -36,6 +36,7 @@ const CHECKS = [
       const at = profile.boards.findIndex(({ id, name = id }) => name === board);
       return !isMistyped(`boards[${at}].for.monitor`);
     }),
+  ({ profile, desks }: Checked) => emptyZoneBoards(profile, desks),
   ({ profile, isMistyped }: Checked) => {
     const places = new Map(profile.rules.map(({ id }, at) => [id, at]));
     return checkRules(profile).filter((finding) => {

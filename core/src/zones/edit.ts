@@ -244,6 +244,13 @@ export function withoutZoneBoard(profile: Profile, id: string): Profile {
   return { ...profile, boards: profile.boards.filter((board) => board.id !== id) };
 }
 
+/** A board after all others, by its name or, where it has none, its id: monitors get those before it. */
+export function withZoneBoardLast(profile: Profile, called: string): Profile {
+  const last = profile.boards.find(({ id, name = id }) => name === called);
+  if (!last) return profile;
+  return { ...profile, boards: [...profile.boards.filter((board) => board !== last), last] };
+}
+
 /** A board earlier (−1) or later (1) in the profile: of those that fit a monitor the first is its own. */
 export function withZoneBoardMoved(profile: Profile, id: string, by: 1 | -1): Profile {
   const at = profile.boards.findIndex((board) => board.id === id);

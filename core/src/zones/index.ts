@@ -10,6 +10,7 @@ export {
   zoneOver,
 } from './drawing.ts';
 export {
+  withZoneBoardLast,
   withZoneBoardMoved,
   freeZoneName,
   withZoneBoard,

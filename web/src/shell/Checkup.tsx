@@ -9,6 +9,7 @@ import {
 import { monitorName } from '@sorn/core/desk';
 import { thingAt } from '@sorn/core/files';
 import { windowName } from '@sorn/core/engine';
+import { withZoneBoardLast } from '@sorn/core/zones';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { useFindings } from '../state/findings.ts';
@@ -140,6 +141,16 @@ function FindingLine({ finding, onClose }: { finding: Finding; onClose: () => vo
           pages.getState().show('desk', 'workspaces');
           void navigate('desk');
         })}
+      {finding.kind === 'board-empty' && (
+        <TextButton
+          onClick={() =>
+            store.getState().edit((profile) => withZoneBoardLast(profile, finding.board))
+          }
+        >
+          Put it last
+        </TextButton>
+      )}
+      {'board' in finding && way('Show the boards', () => void navigate('zones'))}
       {OF_DESK.includes(finding.kind) && way('Show the desk', () => void navigate('desk'))}
     </Line>
   );
