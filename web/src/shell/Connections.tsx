@@ -123,6 +123,7 @@ function List(props: {
           borderLeft="3px solid"
           borderColor={isOn ? 'petrol' : 'transparent'}
           bg={isOn ? 'petrol.wash' : 'transparent'}
+          _focusVisible={{ outlineOffset: '-2px' }}
           onClick={() => props.onTake(run)}
         >
           <Flex width="28px" flexShrink="0">

@@ -82,14 +82,22 @@ export function DeskLines(props: Props) {
   );
 }
 
-/** Room that a figure beside the sheet's edge needs, in screen pixels. */
-const FIGURE_ROOM = 78;
+/** How far the line of a reserved edge lies from its monitor, and its figure from the line, in screen pixels. */
+const RESERVED_OFF = 10;
+const FIGURE_OFF = 4;
+
+/** The digits of a reserved edge, and the room that they take across its line, in screen pixels. */
+function reservedRoom({ axis, logical }: ReservedMeasure) {
+  const digits = Math.max(2, String(Number(logical.toFixed())).length);
+  return { digits, across: axis === 'x' ? 24 : 8 + 8 * digits };
+}
 
 /** Just outside the monitor, before its start; inside where the sheet ends there. */
-function reservedAt({ axis }: ReservedMeasure, { monitor, view }: Props) {
+function reservedAt(measure: ReservedMeasure, { monitor, view }: Props) {
   const frame = onSheet(view, monitor);
-  const start = axis === 'y' ? frame.x : frame.y;
-  return { at: start + (start < FIGURE_ROOM ? 14 : -14), toward: start };
+  const start = measure.axis === 'y' ? frame.x : frame.y;
+  const isOutside = start >= RESERVED_OFF + FIGURE_OFF + reservedRoom(measure).across;
+  return { at: start + (isOutside ? -RESERVED_OFF : RESERVED_OFF), toward: start };
 }
 
 /** The figures on those lines, typed over on the sheet. */
@@ -151,17 +159,18 @@ function ReservedFigure({ measure, ...props }: Props & { measure: ReservedMeasur
   const { axis, edge, logical } = measure;
   const { at, toward } = reservedAt(measure, props);
   const scale = useLengthScale(monitor);
-  const away = Math.sign(at - toward);
+  const { digits, across } = reservedRoom(measure);
+  const beside = at + Math.sign(at - toward) * (FIGURE_OFF + across / 2);
   const middle = ((measure.from + measure.to) / 2) * view.scale + (axis === 'x' ? view.x : view.y);
   return (
-    <OnSheet x={axis === 'x' ? middle : at + away * 28} y={axis === 'x' ? at + away * 14 : middle}>
+    <OnSheet x={axis === 'x' ? middle : beside} y={axis === 'x' ? beside : middle}>
       <Figure
         label={`Reserved ${edge} on the sheet`}
         value={logical}
         least={0}
         most={10_000}
         step={1}
-        room={4}
+        room={digits}
         read={(typed) => readLength(typed, scale)}
         onChange={(value) => setReserved(edits, monitor, edge, value)}
       />
