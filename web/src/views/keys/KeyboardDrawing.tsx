@@ -3,7 +3,7 @@ import { chakra } from '@chakra-ui/react';
 import { keyboardOf, keyFaces, reachOfKey, type KeyboardKey, type KeyFace } from '@sorn/core/keys';
 import type { Profile } from '@sorn/core/model';
 import { keyName, modifierOf, type Modifier } from '@sorn/core/values';
-import { memo, useMemo } from 'react';
+import { memo, useMemo, type CSSProperties } from 'react';
 import { DrawnArrow, isArrow } from '../../ui/arrows.tsx';
 import { shortened, textWidth } from '../../sheet/text-width.ts';
 
@@ -31,6 +31,12 @@ const FILLS: Record<Task, string> = {
   layers: 'ink',
 };
 
+/** A key is drawn at most so wide, in pixels. */
+const LARGEST_KEY = 84;
+/** Letters grow with keys that are wider than this, up to a quarter. */
+const PLAIN_KEY = 54;
+const letterGrowth = (unit: number) => Math.min(1.25, Math.max(1, unit / PLAIN_KEY));
+
 const HEAT_STEPS = 4;
 const STROKE = 3;
 
@@ -57,7 +63,7 @@ export function KeyboardDrawing(props: {
     () => keyFaces(profile, layer, modifiersDown),
     [profile, layer, modifiersDown],
   );
-  const unit = Math.min(props.width / board.width, props.height / board.height, 54);
+  const unit = Math.min(props.width / board.width, props.height / board.height, LARGEST_KEY);
   // Where the board is wide, its keys are drawn higher, so that two lines have room.
   const high = Math.max(unit, Math.min(unit * 1.3, props.height / board.height));
   const most = Math.max(
@@ -71,6 +77,7 @@ export function KeyboardDrawing(props: {
       role="group"
       aria-label={`${board.title}, layer ${layer}${modifiersDown.length > 0 ? ` with ${modifiersDown.join(' ')}` : ''}`}
       css={boardStyle}
+      style={{ '--letters': letterGrowth(unit) } as CSSProperties}
       data-board={board.form}
     >
       <Patterns />
@@ -133,7 +140,9 @@ const Key = memo(function Key(props: KeyProps) {
   const [width, height] = [at.width * unit - 3, at.height * high - 3];
   // Where the pad is, its keys need not say that they are on it.
   const name = keyName(at.code).replace(/^Pad /, '');
-  const lines = linesOf(shows, width - 7, face && high > 40 ? 2 : 1);
+  const growth = letterGrowth(unit);
+  const most = high > 40 ? (high > 62 ? 3 : 2) : 1;
+  const lines = linesOf(shows, (width - 7) / growth, face ? most : 1);
   const kind = isDown ? 'down' : !face ? 'none' : heat !== null ? `heat${heat}` : FILLS[face.task];
   return (
     <g
@@ -148,10 +157,10 @@ const Key = memo(function Key(props: KeyProps) {
       <rect className="under" x={x} y={y} width={width} height={height} rx={2} />
       <rect className="fill" x={x} y={y} width={width} height={height} rx={2} />
       {isArrow(name) ? (
-        <DrawnArrow text={name} x={x + 11} y={y + 9} size={10} />
+        <DrawnArrow text={name} x={x + 11} y={y + 9 * growth} size={10 * growth} />
       ) : (
-        <text className="cap" x={x + 5} y={y + 13}>
-          {shortened(name, 'figure', width - 6) || name.slice(0, 1)}
+        <text className="cap" x={x + 5} y={y + 13 * growth}>
+          {shortened(name, 'figure', (width - 6) / growth) || name.slice(0, 1)}
         </text>
       )}
       {lines.map((line, i) => (
@@ -159,7 +168,7 @@ const Key = memo(function Key(props: KeyProps) {
           key={i}
           className={props.isFigure ? 'figure' : 'does'}
           x={x + 5}
-          y={y + height - 5 - (lines.length - 1 - i) * 11}
+          y={y + height - 5 - (lines.length - 1 - i) * 11 * growth}
         >
           {line}
         </text>
@@ -217,10 +226,15 @@ const boardStyle = {
     stroke: 'sheet',
     strokeWidth: '3px',
   },
-  '& .cap': { fontFamily: 'mono', fontStretch: '88%', fontSize: '11.5px', fontWeight: 600 },
+  '& .cap': {
+    fontFamily: 'mono',
+    fontStretch: '88%',
+    fontSize: 'calc(11.5px * var(--letters))',
+    fontWeight: 600,
+  },
   '& .none .cap': { fill: 'slate', fontWeight: 400 },
-  '& .does': { fontSize: '11px', fontStretch: '85%', fontWeight: 550 },
-  '& .figure': { fontFamily: 'mono', fontStretch: '80%', fontSize: '11px' },
+  '& .does': { fontSize: 'calc(11px * var(--letters))', fontStretch: '85%', fontWeight: 550 },
+  '& .figure': { fontFamily: 'mono', fontStretch: '80%', fontSize: 'calc(11px * var(--letters))' },
   '& .none .figure': { fill: 'slate' },
   '& .key:not(.none) rect.under': { stroke: 'ink' },
   '& .below rect.under': { stroke: 'hairline', strokeDasharray: '3 2' },

@@ -32,7 +32,7 @@ import { useKeyEdits } from './edits.ts';
 import { useMapKeys } from './map-keys.ts';
 import { FILTERS, keyRows, NO_USES, shownRows, type Filter } from './rows.ts';
 import { usePressedModifiers } from './pressed-modifiers.ts';
-import { useRoom } from './room.ts';
+import { useBoardHeight, useRoom } from './room.ts';
 
 /** The board takes at most this part of the paper's height. */
 const BOARD_HEIGHT = 290;
@@ -51,6 +51,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
   const [findingAt, setFinding] = useState(0);
   const [isChoosing, setChoosing] = useState(false);
   const [room, roomWidth] = useRoom<HTMLDivElement>();
+  const boardHeight = useBoardHeight(BOARD_HEIGHT);
   const searchInput = useRef<HTMLInputElement>(null);
   const keysInput = useRef<HTMLInputElement>(null);
   const commandSelect = useRef<HTMLSelectElement>(null);
@@ -221,7 +222,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
             selected={binding?.keys ?? null}
             faulty={faulty}
             width={roomWidth}
-            height={BOARD_HEIGHT}
+            height={boardHeight}
             onKey={chooseKey}
           />
         </Box>

@@ -23,7 +23,7 @@ import { usePageKeys } from '../../ui/page-keys.ts';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { KeyboardDrawing } from './KeyboardDrawing.tsx';
 import { usePressedModifiers } from './pressed-modifiers.ts';
-import { useRoom } from './room.ts';
+import { useBoardHeight, useRoom } from './room.ts';
 
 const HOW = [
   { value: 'merge', text: 'Merge into mine' },
@@ -83,6 +83,7 @@ export function StartersPage({ pages }: { pages: ReactNode }) {
   const pressed = usePressedModifiers(profile);
   const modifiersDown = pressed.length > 0 ? pressed : (sets[set % Math.max(1, sets.length)] ?? []);
   const [setRoom, width] = useRoom();
+  const boardHeight = useBoardHeight(BOARD_HEIGHT);
   const changes = useMemo(() => mapChanges(profile, next), [profile, next]);
   const take = () => {
     if (changes.length > 0) store.getState().edit(() => next);
@@ -175,7 +176,7 @@ export function StartersPage({ pages }: { pages: ReactNode }) {
             selected={null}
             faulty={NO_KEYS}
             width={width}
-            height={BOARD_HEIGHT}
+            height={boardHeight}
             onKey={NOTHING}
           />
         </Box>
