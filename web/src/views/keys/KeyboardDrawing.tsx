@@ -142,7 +142,9 @@ const Key = memo(function Key(props: KeyProps) {
   const name = keyName(at.code).replace(/^Pad /, '');
   const growth = letterGrowth(unit);
   const most = high > 40 ? (high > 62 ? 3 : 2) : 1;
-  const lines = linesOf(shows, (width - 7) / growth, face ? most : 1);
+  const room = (width - 7) / growth;
+  const lines = linesOf(shows, room, face ? most : 1);
+  const isNarrow = textWidth(name, 'figure') * CAP > room;
   const kind = isDown ? 'down' : !face ? 'none' : heat !== null ? `heat${heat}` : FILLS[face.task];
   return (
     <g
@@ -159,8 +161,8 @@ const Key = memo(function Key(props: KeyProps) {
       {isArrow(name) ? (
         <DrawnArrow text={name} x={x + 11} y={y + 9 * growth} size={10 * growth} />
       ) : (
-        <text className="cap" x={x + 5} y={y + 13 * growth}>
-          {shortened(name, 'figure', (width - 6) / growth) || name.slice(0, 1)}
+        <text className={`cap${isNarrow ? ' narrow' : ''}`} x={x + 5} y={y + 13 * growth}>
+          {shortened(name, 'figure', room / (isNarrow ? CAP_NARROW : CAP)) || name.slice(0, 1)}
         </text>
       )}
       {lines.map((line, i) => (
@@ -177,6 +179,10 @@ const Key = memo(function Key(props: KeyProps) {
   );
 });
 
+/** Names of keys against how they are measured: they are larger, and narrower, and narrower still where room is short. */
+const CAP = 0.92;
+const CAP_NARROW = 0.79;
+
 /** Labels on keys are smaller and narrower than those that are measured. */
 const NARROWER = 0.8;
 
@@ -191,7 +197,7 @@ function linesOf(text: string, width: number, most: number): string[] {
   }
   const shown = lines.slice(0, most);
   if (lines.length > most) shown[most - 1] = `${shown[most - 1]!}…`;
-  return shown.map((line) => shortened(line, 'label', room));
+  return shown.map((line) => shortened(line, 'label', room) || `${line.slice(0, 1)}…`);
 }
 
 /** Patterns for tasks; their lines take the colours of the page. */
@@ -232,6 +238,7 @@ const boardStyle = {
     fontSize: 'calc(11.5px * var(--letters))',
     fontWeight: 600,
   },
+  '& .cap.narrow': { fontStretch: '75%' },
   '& .none .cap': { fill: 'slate', fontWeight: 400 },
   '& .does': { fontSize: 'calc(11px * var(--letters))', fontStretch: '85%', fontWeight: 550 },
   '& .figure': { fontFamily: 'mono', fontStretch: '80%', fontSize: 'calc(11px * var(--letters))' },
