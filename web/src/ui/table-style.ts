@@ -10,6 +10,7 @@ export const tableStyle = {
     zIndex: 1,
     bg: 'sheet',
     height: '26px',
+    whiteSpace: 'nowrap',
     fontWeight: 600,
     color: 'slate',
     boxShadow: 'inset 0 -1px 0 var(--sorn-colors-ink)',

@@ -141,9 +141,10 @@ const Key = memo(function Key(props: KeyProps) {
   // Where the pad is, its keys need not say that they are on it.
   const name = keyName(at.code).replace(/^Pad /, '');
   const growth = letterGrowth(unit);
-  const most = high > 40 ? (high > 62 ? 3 : 2) : 1;
+  // On keys too small for words there is their name alone.
+  const most = unit < 26 || high < 30 ? 0 : high > 62 ? 3 : high > 40 ? 2 : 1;
   const room = (width - 7) / growth;
-  const lines = linesOf(shows, room, face ? most : 1);
+  const lines = linesOf(shows, room, face ? most : Math.min(most, 1));
   const isNarrow = textWidth(name, 'figure') * CAP > room;
   const kind = isDown ? 'down' : !face ? 'none' : heat !== null ? `heat${heat}` : FILLS[face.task];
   return (
@@ -196,8 +197,9 @@ function linesOf(text: string, width: number, most: number): string[] {
     else lines.push(word);
   }
   const shown = lines.slice(0, most);
-  if (lines.length > most) shown[most - 1] = `${shown[most - 1]!}…`;
-  return shown.map((line) => shortened(line, 'label', room) || `${line.slice(0, 1)}…`);
+  if (most > 0 && lines.length > most) shown[most - 1] = `${shown[most - 1]!}…`;
+  const short = (line: string) => shortened(line, 'label', room) || `${line.slice(0, 1)}…`;
+  return shown.map((line) => (line === '' ? '' : short(line)));
 }
 
 /** Patterns for tasks; their lines take the colours of the page. */
