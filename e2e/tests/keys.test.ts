@@ -144,6 +144,42 @@ describe('the map of keys, by keys', () => {
     await poll(() => does('KeyU')).toBe('pocket');
   });
 
+  it('keys are typed as words; what would be typed no more or never comes is found, and mended', async () => {
+    await toView(open.page, '5', 'Keys');
+    await press('k');
+    await record('Meta+KeyU');
+    const typedAs = async (text: string) => {
+      await press('Enter');
+      await type(text);
+      await press('Enter');
+    };
+    await typedAs('meta shift f11');
+    await poll(sentence).toBe('Pressing Meta Shift F11 in the layer base does pocket.');
+    await typedAs('j');
+    await poll(sentence).toBe('Pressing J in the layer base does pocket.');
+    await poll(findings).toEqual(['keys-typed']);
+    await poll(() => textOf('[data-key-finding] p')).toBe(
+      'J does pocket: you could no longer type it in any window.',
+    );
+    // Its first quick fix adds the main modifier, or goes to the nearest key that is free with it.
+    await press('m');
+    await poll(findings).toEqual([]);
+    await poll(sentence).toMatch(/^Pressing Meta \S+ in the layer base does pocket\.$/);
+    await typedAs('ctrl alt delete');
+    await poll(findings).toEqual(['keys-never']);
+    await typedAs('f9');
+    await poll(findings).toEqual(['keys-never']);
+    await press('m');
+    await poll(findings).toEqual([]);
+    // A modifier that there is not is refused where it is typed.
+    await press('Enter');
+    await type('Mainn+KeyP');
+    await poll(() => open.page.getByRole('alert').innerText()).toBe(
+      'a modifier or a bundle; the nearest is Main',
+    );
+    await press('Escape');
+  });
+
   it('the board shows what is held, how often keys were used, and their reach', async () => {
     await toView(open.page, '5', 'Keys');
     const holding = () => open.page.locator('[data-holding]').getAttribute('data-holding');

@@ -2,7 +2,7 @@ import { argumentAskedFor } from '../commands/command.ts';
 import { definitionOf } from '../commands/registry.ts';
 import type { KeyCommand } from '../commands/registry.ts';
 import { deviceName, hasLetters, inputsOf } from '../keys/devices.ts';
-import type { KeyBinding } from '../keys/map.ts';
+import { isPressedWith, type KeyBinding } from '../keys/map.ts';
 import type { InputDevice } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { buttonOf, keyName } from '../values/codes.ts';
@@ -80,7 +80,7 @@ export function checkDevices(profile: Profile, map: readonly KeyBinding[]): KeyF
     const [first] = at;
     if (!first || at.some(({ device }) => device.modifiers)) continue;
     const text = `${keyName(hold)} stands for the modifiers of ${id}, and ${deviceName(first.device)} cannot send modifiers.`;
-    const about = map.filter(({ keys }) => keys.includes(`${id}+`));
+    const about = map.filter((binding) => isPressedWith(binding, id));
     findings.push({
       ...finding('modifiers-not-sent', about, `${id} cannot be sent`, text),
       device: first.device.id,

@@ -9,6 +9,8 @@ export const KEY_FINDINGS = [
   'keys-twice',
   'keys-hidden',
   'keys-taken',
+  'keys-typed',
+  'keys-never',
   'layer-unreached',
   'layer-stuck',
   'no-way-back',

@@ -44,11 +44,11 @@ const FAULTY: { map: Profile; kind: string; says: string; quickFixes: string[] }
   },
   {
     map: both([
-      { keys: 'tap Space', command: does('float') },
-      { keys: 'Space', command: does('close') },
+      { keys: 'tap F2', command: does('float') },
+      { keys: 'F2', command: does('close') },
     ]),
     kind: 'keys-hidden',
-    says: 'tap Space does float: close, when the key goes down, cannot be reached.',
+    says: 'tap F2 does float: close, when the key goes down, cannot be reached.',
     quickFixes: [],
   },
   {
@@ -72,6 +72,32 @@ const FAULTY: { map: Profile; kind: string; says: string; quickFixes: string[] }
     says: 'Bulletin Writer makes bold with it: float is not reached while that has the focus.',
     quickFixes: ['Move float to Ctrl N'],
   },
+  ...[
+    ['KeyJ', 'J does focus-next: you could no longer type it in any window.', 'Meta J'],
+    ['Shift+KeyJ', 'Shift J does focus-next', 'Meta Shift J'],
+    ['Space', 'Space does focus-next', 'Meta Space'],
+    ['Enter', 'Enter does focus-next', 'Meta Enter'],
+    ['ArrowUp', '↑ does focus-next', 'Meta ↑'],
+    ['tap Space', 'tap Space does focus-next', 'Meta Space'],
+    ['types:?', '“?” does focus-next', 'Meta G'],
+    ['KeyG KeyJ', 'G then J does focus-next', 'Meta G'],
+  ].map(([keys, says, moved]) => ({
+    map: both([{ keys, command: does('focus-next') }]),
+    kind: 'keys-typed',
+    says: says!,
+    quickFixes: [`Move focus-next to ${moved}`],
+  })),
+  ...[
+    ['F9', 'F9 gives the keyboard back to the page: focus-next is not reached.'],
+    ['Main+F9', 'F9 gives the keyboard back to the page'],
+    ['Main+KeyK F9', 'F9 gives the keyboard back to the page'],
+    ['Ctrl+Alt+Delete', 'Desktops keep Ctrl Alt Delete for themselves: focus-next is not reached.'],
+  ].map(([keys, says]) => ({
+    map: both([{ keys, command: does('focus-next') }]),
+    kind: 'keys-never',
+    says: says!,
+    quickFixes: ['Move focus-next to'],
+  })),
   {
     map: profileWith([{ keys: 'KeyA', command: does('float'), in: 'one' }], {
       layers: [{ id: 'one', lasts: 'once' }],
@@ -211,8 +237,8 @@ describe('the checkup of keys', () => {
       [
         { keys: 'Main+KeyG', command: enter('one') },
         { keys: 'KeyA', command: does('float'), in: 'one' },
-        { keys: 'KeyA', command: does('close') },
-        { keys: 'KeyA', command: does('maximise'), app: 'notes' },
+        { keys: 'Main+KeyA', command: does('close') },
+        { keys: 'Main+KeyA', command: does('maximise'), app: 'notes' },
         { keys: 'Ctrl+KeyB', command: does('undo'), app: 'notes' },
       ],
       { layers: [{ id: 'one', lasts: 'once' }] },

@@ -8,6 +8,7 @@ import { BASE } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { keptByFields } from '../values/cache.ts';
 import { checkDevices } from './key-devices.ts';
+import { neverPressed, typedNoMore } from './key-typing.ts';
 import { bindingName, finding, keysName, type KeyFinding } from './key-finding.ts';
 
 /** What is wrong with the key map of a profile. */
@@ -17,6 +18,8 @@ export const checkKeys = keptByFields(2, (profile: Profile): readonly KeyFinding
     ...twice(profile, map),
     ...hidden(profile, map),
     ...taken(profile, map),
+    ...typedNoMore(profile, map),
+    ...neverPressed(profile, map),
     ...layers(profile, map),
     ...withoutWayBack(map),
     ...contradictions(profile, map),

@@ -4,8 +4,8 @@ import { freeId } from '../desk/edit.ts';
 import { inputsOf } from '../keys/devices.ts';
 import { withoutModifierAlias, withoutLayer } from '../keys/edit-layers.ts';
 import { bindingText, withBinding, withBindingChanged, withoutBinding } from '../keys/edit.ts';
-import { nearestFree } from '../keys/free-keys.ts';
-import { keyMap, type KeyBinding } from '../keys/map.ts';
+import { freeKeys, nearestFree } from '../keys/free-keys.ts';
+import { isPressedWith, keyMap, type KeyBinding } from '../keys/map.ts';
 import { BASE, type OwnBinding } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { MAIN } from '../values/modifiers.ts';
@@ -32,8 +32,13 @@ export function quickFixesFor(profile: Profile, finding: KeyFinding): QuickFix[]
     case 'keys-twice':
     case 'keys-hidden':
     case 'keys-taken':
+    case 'keys-never':
       return moved
         ? [...moving(profile, moved), ...layered(profile, moved), ...dropping(profile, about)]
+        : [];
+    case 'keys-typed':
+      return moved
+        ? [...withMain(profile, moved), ...layered(profile, moved), ...dropping(profile, [moved])]
         : [];
     case 'needs-letters':
     case 'modifiers-not-sent':
@@ -58,8 +63,17 @@ export function quickFixesFor(profile: Profile, finding: KeyFinding): QuickFix[]
 
 const capsOf = ({ keys: { main } }: Profile, keys: string) => keysCaps(keys, main).join(' ');
 
-/** Moves a binding to the nearest free key. Where its device cannot send it, that is a key of a keyboard. */
-function moving(profile: Profile, moved: KeyBinding, toKeyboard = false): QuickFix[] {
+/**
+ * Moves a binding to the nearest free key. Where its device cannot send it, that is a key of a keyboard.
+ *
+ * @param wanted the keys it is to be near; its own where left out
+ */
+function moving(
+  profile: Profile,
+  moved: KeyBinding,
+  toKeyboard = false,
+  wanted = moved.keys,
+): QuickFix[] {
   const { devices } = profile.keys;
   const dumb = devices.find((device) =>
     inputsOf(device).includes(moved.trigger.steps[0]!.code ?? ''),
@@ -67,13 +81,22 @@ function moving(profile: Profile, moved: KeyBinding, toKeyboard = false): QuickF
   const plain =
     toKeyboard && dumb && !dumb.modifiers && moved.trigger.steps[0]!.modifiers.length > 0;
   const inputs = toKeyboard && !plain ? keyboardInputs(profile) : undefined;
-  const near = plain ? { ...moved, keys: moved.trigger.steps[0]!.code! } : moved;
+  const near = { ...moved, keys: plain ? moved.trigger.steps[0]!.code! : wanted };
   const keys = nearestFree(profile, near, inputs);
   if (keys === null) return [];
   const says = `Move ${bindingText(moved)} to ${capsOf(profile, keys)}`;
   return [
     { how: 'move', says, profile: withBindingChanged(profile, moved, (own) => ({ ...own, keys })) },
   ];
+}
+
+/** Moves a binding to its own key with the main modifier, or to the nearest that is free so. */
+function withMain(profile: Profile, moved: KeyBinding): QuickFix[] {
+  const [first] = triggerOf(moved.keys).steps;
+  const code = first!.code ?? 'KeyG';
+  const modifiers = [MAIN, ...first!.modifiers];
+  const keys = triggerText({ how: 'press', steps: [{ modifiers, code }] });
+  return moving(profile, moved, false, keys);
 }
 
 function keyboardInputs(profile: Profile): string[] {
@@ -88,10 +111,8 @@ function layered(profile: Profile, moved: KeyBinding): QuickFix[] {
   const made = withLayerToEnter(profile);
   if (!made) return [];
   const near = { keys: code, layer: made.layer };
-  const isThere = keyMap(made.profile).some(
-    ({ layer, canonicalTrigger }) => layer === made.layer && canonicalTrigger === code,
-  );
-  const keys = isThere ? nearestFree(made.profile, near) : code;
+  const isFree = freeKeys(made.profile, made.layer)(code);
+  const keys = !isFree ? nearestFree(made.profile, near) : code;
   if (keys === null) return [];
   const says = `Put ${bindingText(moved)} into the layer ${made.layer}, on ${capsOf(profile, keys)}${made.by === null ? '' : `; ${capsOf(profile, made.by)} enters it`}`;
   const next = withBindingChanged(made.profile, sameIn(made.profile, moved), (own) => ({
@@ -164,7 +185,7 @@ function without(profile: Profile, about: readonly KeyBinding[]): QuickFix[] {
 
 function droppingBundle(profile: Profile, id: string | undefined): QuickFix[] {
   if (id === undefined) return [];
-  const using = keyMap(profile).filter(({ keys }) => keys.includes(`${id}+`));
+  const using = keyMap(profile).filter((binding) => isPressedWith(binding, id));
   const says = `Drop the bundle ${id} and ${using.length === 1 ? 'the key' : `${using.length} keys`} with it`;
   return [{ how: 'drop', says, profile: withoutModifierAlias(profile, id) }];
 }

@@ -11,6 +11,7 @@ import type { Profile } from '../model/profile.ts';
 import { CODES } from '../values/codes.ts';
 import { MAIN } from '../values/modifiers.ts';
 import { triggerOf, triggerText } from '../values/trigger.ts';
+import { isPressedWith } from './map.ts';
 
 function withKeys(profile: Profile, keys: Partial<Profile['keys']>): Profile {
   return { ...profile, keys: { ...profile.keys, ...keys } };
@@ -112,11 +113,9 @@ function withModifierRenamed(keys: string, former: string, name: string): string
 /** The profile without a bundle, and without the bindings that are pressed with it. */
 export function withoutModifierAlias(profile: Profile, id: string): Profile {
   const { bundles, bindings } = profile.keys;
-  const isWith = ({ keys }: OwnBinding) =>
-    triggerOf(keys).steps.some(({ modifiers }) => modifiers.includes(id));
   return withKeys(profile, {
     bundles: bundles.filter((bundle) => bundle.id !== id),
-    bindings: bindings.filter((binding) => !isWith(binding)),
+    bindings: bindings.filter((binding) => !isPressedWith(binding, id)),
   });
 }
 

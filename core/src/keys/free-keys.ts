@@ -4,6 +4,7 @@ import { MAIN, MODIFIERS } from '../values/modifiers.ts';
 import { stepText, triggerOf, triggerText } from '../values/trigger.ts';
 import { keyboardOf, freeInputsOf } from './devices.ts';
 import { expander, keyMap, type KeyBinding } from './map.ts';
+import { neverComes, takesFromTyping } from './never-bound.ts';
 import { placeOf } from './key-position.ts';
 import { shortcutLists } from './shortcut-lists.ts';
 
@@ -12,7 +13,10 @@ export const SELDOM_THERE = ['ContextMenu', 'PrintScreen', 'ScrollLock', 'Pause'
 /** How much farther than one key width a further modifier counts. */
 const MODIFIER_COUNTS = 3;
 
-/** Tells whether keys are free in a layer: not bound, not the beginning of a sequence, not taken by the desktop. */
+/**
+ * Tells whether keys are free in a layer: not bound, not the beginning of a sequence, not taken by the desktop, not
+ * needed to type, and such as come at all.
+ */
 export function freeKeys(profile: Profile, layer: string): (keys: string) => boolean {
   const expand = expander(profile.keys);
   const used = new Set<string>();
@@ -23,8 +27,14 @@ export function freeKeys(profile: Profile, layer: string): (keys: string) => boo
   }
   for (const { on, shortcuts } of shortcutLists(profile))
     if (on) for (const { keys } of shortcuts) used.add(expand(keys).canonicalTrigger);
-  used.add(profile.keys.handBack);
-  return (keys) => !used.has(expand(keys).canonicalTrigger);
+  return (keys) => {
+    const { trigger, canonicalTrigger } = expand(keys);
+    return (
+      !used.has(canonicalTrigger) &&
+      !takesFromTyping(trigger, layer) &&
+      trigger.steps.every((step) => neverComes(profile, step) === null)
+    );
+  };
 }
 
 /**

@@ -46,4 +46,5 @@ export { isBehindSpace } from './starters/whole-map.ts';
 export { IDLE, type KeyInput, type KeyOutput, type KeyState, nextTime, type On } from './state.ts';
 export { type SuggestFor, type Suggestion, suggest, withSuggestion } from './suggest.ts';
 export { keyTable } from './table.ts';
+export { readTypedKeys } from './typed-keys.ts';
 export { shortcutLists, withShortcutList } from './shortcut-lists.ts';

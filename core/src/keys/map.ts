@@ -137,6 +137,11 @@ function expanderOf({ main, bundles }: Profile['keys']): Expand {
   };
 }
 
+/** True where keys are written with a modifier or a bundle of this very name. */
+export function isPressedWith({ keys }: Pick<KeyBinding, 'keys'>, name: string): boolean {
+  return triggerOf(keys).steps.some(({ modifiers }) => modifiers.includes(name));
+}
+
 /** One text for the same keys that do the same in the same place. */
 export function meaning({ canonicalTrigger, layer, app, command, release }: KeyBinding): string {
   return JSON.stringify([canonicalTrigger, layer, app, command, release]);

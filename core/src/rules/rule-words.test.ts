@@ -46,8 +46,8 @@ describe('a rule in words', () => {
         },
         again: { title: true, desk: true },
       },
-      'When a window is not resizable and its width is 300 to 800 and its title has “draft” or its title matches ^x+ and its desk does not fit “h*” and its height is not at most 90 and it is not resizable, float it, put it in the upper right corner at 420 × 120, keep it above the others and give it no focus; and again when its title changes or the desk or its mode changes.',
-      'not resizable, width is 300 to 800, title has “draft” or title matches ^x+, not desk fits “h*”, not height is at most 90, not resizable → float it, 420 × 120, in the upper right corner, stay above, no focus',
+      'When a window is not resizable and its width is 300 to 800 and its desk does not fit “h*” and its height is not at most 90 and it is not resizable, and either its title has “draft” or its title matches ^x+, float it, put it in the upper right corner at 420 × 120, keep it above the others and give it no focus; and again when its title changes or the desk or its mode changes.',
+      'not resizable, width is 300 to 800, (title has “draft” or title matches ^x+), not desk fits “h*”, not height is at most 90, not resizable → float it, 420 × 120, in the upper right corner, stay above, no focus',
     ],
     [
       {

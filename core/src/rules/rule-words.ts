@@ -83,8 +83,10 @@ export function whenWords(when: When): Words[] {
       ...(group === 'none' ? [plainText('not ')] : []),
       ...conditionWords(condition),
     ]);
-    const isApart = i > 0 || (group === 'any' && groups.length > 1);
-    return [...(isApart ? [plainText(i > 0 ? ', ' : '')] : []), ...parts];
+    // Among others a choice stands in brackets, so that it is seen where it ends.
+    const isChoice = group === 'any' && groups.length > 1 && when.any.length > 1;
+    const whole = isChoice ? [plainText('('), ...parts, plainText(')')] : parts;
+    return i > 0 ? [plainText(', '), ...whole] : whole;
   });
 }
 

@@ -17,25 +17,17 @@ import {
  * zone “Middle”."
  */
 export function ruleSentence({ when, then, again }: Rule): Words[] {
-  const clauses = [
+  const all = [
     ...when.all.map((condition) => clauseOf(condition, false)),
-    ...(when.any.length > 0
-      ? [
-          joined(
-            when.any.map((condition) => clauseOf(condition, false)),
-            ' or ',
-            ' or ',
-          ),
-        ]
-      : []),
     ...when.none.map((condition) => clauseOf(condition, true)),
   ];
-  const said =
-    clauses.length > 0
-      ? joined(clauses, ' and ', ' and ')
-      : [strong('any window'), plainText(' opens')];
-  const [first, ...rest] = said;
-  const begins = clauses.length > 0 ? ofAWindow(first!) : [first!];
+  const any = when.any.map((condition) => clauseOf(condition, false));
+  const certain = joined(all, ' and ', ' and ');
+  const [first, ...rest] = all.length > 0 ? certain : joined(any, ' or ', ' or ');
+  const begins = first ? ofAWindow(first) : [strong('any window'), plainText(' opens')];
+  // After all the others and told as a choice: "a and b or c and d" could be read in three ways.
+  const choice = any.length > 1 ? plainText(', and either ') : plainText(' and ');
+  const chosen = all.length > 0 && any.length > 0 ? [choice, ...joined(any, ' or ', ' or ')] : [];
   const times = [
     ...(again.title ? ['its title changes'] : []),
     ...(again.desk ? ['the desk or its mode changes'] : []),
@@ -44,6 +36,7 @@ export function ruleSentence({ when, then, again }: Rule): Words[] {
     plainText('When '),
     ...begins,
     ...rest,
+    ...chosen,
     plainText(', '),
     ...orders(then),
     plainText(times.length > 0 ? `; and again when ${times.join(' or ')}.` : '.'),

@@ -26,6 +26,29 @@ export const CODES: readonly string[] = [
 ];
 const KNOWN = new Set(CODES);
 
+/** Keys that type something where they stand among the letters; those of a pad have their own uses. */
+const TYPING = new Set([
+  ...LETTERS,
+  ...DIGITS,
+  ...['Backquote', 'Minus', 'Equal', 'BracketLeft', 'BracketRight', 'Backslash', 'Semicolon'],
+  ...['Quote', 'Comma', 'Period', 'Slash', 'IntlBackslash', 'IntlRo', 'IntlYen', 'Space'],
+]);
+/** Keys that a text or a form cannot do without. */
+const EDITING = new Set([
+  ...['Enter', 'Tab', 'Backspace', 'Delete', 'Escape'],
+  ...['ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown'],
+]);
+
+/** True for the `code` of a key that types a character by itself. */
+export function codeTypes(code: string): boolean {
+  return TYPING.has(code);
+}
+
+/** True for the `code` of a key that windows need by itself: to type, to move in a text, to answer. */
+export function isNeededAlone(code: string): boolean {
+  return TYPING.has(code) || EDITING.has(code);
+}
+
 /** The most buttons a pointing device may have. */
 export const MOST_BUTTONS = 64;
 

@@ -1,8 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { KEY_COMMANDS, commandText, type KeyCommand, type KeyCommandId } from '@sorn/core/commands';
-import { movedByLetters, STARTER_MAPS, type KeyBinding } from '@sorn/core/keys';
+import { movedByLetters, STARTER_MAPS, type KeyBinding, readTypedKeys } from '@sorn/core/keys';
 import { BASE, MARKS, type Profile } from '@sorn/core/model';
-import { keysCaps, readTrigger } from '@sorn/core/values';
+import { keysCaps } from '@sorn/core/values';
 import type { Ref } from 'react';
 import { Figure } from '../../ui/Figure.tsx';
 import { KeyCaps } from '../../ui/KeyCap.tsx';
@@ -82,10 +82,13 @@ export function BindingSettings(props: {
                 isNeeded
                 inputRef={props.keysInput}
                 faultOf={(text) => {
-                  const trigger = readTrigger(text);
-                  return typeof trigger === 'string' ? trigger : null;
+                  const typed = readTypedKeys(profile, text);
+                  return 'expected' in typed ? typed.expected : null;
                 }}
-                onChange={edits.setKeys}
+                onChange={(text) => {
+                  const typed = readTypedKeys(profile, text);
+                  if ('keys' in typed) edits.setKeys(typed.keys);
+                }}
               />
             </Box>
           </SettingRow>

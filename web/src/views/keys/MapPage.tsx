@@ -115,7 +115,16 @@ export function MapPage({ pages }: { pages: ReactNode }) {
     choose(id);
   };
   const edits = useKeyEdits(binding, show);
-  const quickFix = useCallback((next: Profile) => store.getState().edit(() => next), [store]);
+  /** Takes a quick fix, and goes on with the binding that came of it. */
+  const quickFix = useCallback(
+    (next: Profile) => {
+      const before = new Set(keyMap(store.getState().profile).map(bindingId));
+      store.getState().edit(() => next);
+      const made = keyMap(next).find((each) => !before.has(bindingId(each)));
+      if (made) choose(bindingId(made));
+    },
+    [store, choose],
+  );
 
   const toBind = useSelection(({ toBind: command }) => command);
   const selections = useSelection.use();
@@ -153,6 +162,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
       const id = findings[index]?.about[0];
       if (id !== undefined) show(id);
     },
+    onFix: quickFix,
     onFound: show,
     onNew: () => setChoosing(true),
   });

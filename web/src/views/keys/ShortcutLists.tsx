@@ -1,8 +1,8 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { checkKeys } from '@sorn/core/checkup';
-import { shortcutLists, withShortcutList } from '@sorn/core/keys';
+import { readTypedKeys, shortcutLists, withShortcutList } from '@sorn/core/keys';
 import { withApp, type Profile, type Shortcut, type ShortcutList } from '@sorn/core/model';
-import { keysCaps, readTrigger } from '@sorn/core/values';
+import { keysCaps } from '@sorn/core/values';
 import { useState } from 'react';
 import { KeyCaps } from '../../ui/KeyCap.tsx';
 import { Section } from '../../ui/Section.tsx';
@@ -147,13 +147,14 @@ function Shortcuts(props: {
         faultOf={(text) => {
           if (text === '') return null;
           const [keys = '', ...what] = text.split(' ');
-          const trigger = readTrigger(keys);
-          if (typeof trigger === 'string') return trigger;
+          const typed = readTypedKeys(profile, keys);
+          if ('expected' in typed) return typed.expected;
           return what.length > 0 ? null : 'keys, and what it does';
         }}
         onChange={(text) => {
           const [keys = '', ...what] = text.split(' ');
-          onChange([...shortcuts, { keys, what: what.join(' ') }]);
+          const typed = readTypedKeys(profile, keys);
+          if ('keys' in typed) onChange([...shortcuts, { keys: typed.keys, what: what.join(' ') }]);
         }}
       />
     </Box>

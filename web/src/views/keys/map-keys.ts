@@ -28,6 +28,7 @@ export function useMapKeys(props: {
   onNextFace: () => void;
   onNextFilter: () => void;
   onFinding: (at: number) => void;
+  onFix: (next: Profile) => void;
   onFound: (id: string) => void;
   onNew: () => void;
 }) {
@@ -42,7 +43,7 @@ export function useMapKeys(props: {
   const quickFix = (which: number) => {
     const finding = findings[at];
     const way = finding && quickFixesFor(profile, finding)[which];
-    if (way) edits.setWhole(way.profile);
+    if (way) props.onFix(way.profile);
   };
   const { record } = useRecorder.use().getState();
   const find = (keys: string) => {

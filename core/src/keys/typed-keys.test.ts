@@ -1,0 +1,69 @@
+import { describe, expect, it } from 'vitest';
+import fc from 'fast-check';
+import { profileSchema } from '../model/profile.ts';
+import { CODES } from '../values/codes.ts';
+import { keysCaps, readTrigger } from '../values/trigger.ts';
+import { readTypedKeys } from './typed-keys.ts';
+
+const profile = profileSchema.parse({
+  monitors: [{ id: 'm', width: 100, height: 100 }],
+  keys: {
+    main: 'Meta',
+    bundles: [{ id: 'Hyper', hold: 'CapsLock', modifiers: ['Ctrl', 'Alt', 'Shift'] }],
+  },
+});
+
+describe('keys as people type them', () => {
+  it.each([
+    ['meta shift left', 'Main+Shift+ArrowLeft'],
+    ['Meta+l', 'Main+KeyL'],
+    ['windows L', 'Main+KeyL'],
+    ['ctrl k then s', 'Ctrl+KeyK KeyS'],
+    ['Ctrl K S', 'Ctrl+KeyK KeyS'],
+    ['ctrl f 1', 'Ctrl+KeyF Digit1'],
+    ['alt page up', 'Alt+PageUp'],
+    ['pad 7', 'Numpad7'],
+    ['button 4', 'Button4'],
+    ['tap caps', 'tap CapsLock'],
+    ['hold space', 'hold Space'],
+    ['hyper k', 'Hyper+KeyK'],
+    ['meta /', 'Main+Slash'],
+    ['f12', 'F12'],
+    ['Main+KeyK KeyS', 'Main+KeyK KeyS'],
+    ['Main+types:?', 'Main+types:?'],
+  ])('%s', (typed, keys) => {
+    expect(readTypedKeys(profile, typed)).toEqual({ keys });
+  });
+
+  it.each([
+    ['Hypr+KeyK', 'a modifier or a bundle; the nearest is Hyper'],
+    ['Xyzzyx+KeyK', 'a modifier: one of Main, Ctrl, Alt, Shift, Meta, Hyper'],
+    ['Main+KeyKK', 'the code of a key; the nearest is KeyK'],
+    ['meta lefft', 'a key or a modifier; the nearest to lefft is left'],
+    ['meta', 'keys such as Meta Shift Left'],
+    ['', 'keys such as Meta Shift Left'],
+    ['button 99', 'a key or a modifier; the nearest to button is '],
+    ['a b c d e', 'keys such as Meta Shift Left'],
+    ['tap meta k', 'a key or a modifier'],
+  ])('%s is refused', (typed, expected) => {
+    expect(readTypedKeys(profile, typed)).toMatchObject({
+      expected: expect.stringContaining(expected) as string,
+    });
+  });
+
+  it('are read as they are written on caps, for every key', () => {
+    fc.assert(
+      fc.property(
+        fc.subarray(['Main', 'Ctrl', 'Alt', 'Shift']),
+        fc.constantFrom(...CODES.filter((code) => typeof readTrigger(code) !== 'string')),
+        (modifiers, code) => {
+          const keys = [...modifiers, code].join('+');
+          const caps = keysCaps(keys, 'Meta').join(' ').replace('Pad ×', 'Pad multiply');
+          const read = readTypedKeys(profile, caps.replace('Pad ÷', 'Pad divide'));
+          // A sign on the pad and the like has no word of its own; it is refused, never taken for another key.
+          if ('keys' in read) expect(keysCaps(read.keys, 'Meta')).toEqual(keysCaps(keys, 'Meta'));
+        },
+      ),
+    );
+  });
+});
