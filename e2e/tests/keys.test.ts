@@ -210,6 +210,36 @@ describe('the map of keys, by keys', () => {
     await poll(sentence).toBe('Pressing Meta F10 in the layer base does pocket.');
   });
 
+  it('a held bundle, a tap and a button are recorded as such, and the page goes nowhere', async () => {
+    await toView(open.page, '5', 'Keys');
+    await press('l', 'u');
+    const name = open.page.getByLabel('Name of bundle 1');
+    await poll(() => name.inputValue()).toMatch(/\w/);
+    const bundle = await name.inputValue();
+    await press('g', 'a');
+    await open.page.getByRole('status', { name: 'Recording' }).waitFor();
+    await open.page.keyboard.down('CapsLock');
+    await poll(() => textOf('[data-recorded]')).toContain(bundle);
+    await press('KeyK');
+    await open.page.keyboard.up('CapsLock');
+    await poll(sentence).toBe(`Pressing ${bundle} K in the layer base does focus-previous.`);
+    await open.page.getByRole('status', { name: 'Recording' }).waitFor({ state: 'detached' });
+    // A tap of the same key, and what is typed right after it: a view by its digit.
+    await press('a');
+    await open.page.getByRole('status', { name: 'Recording' }).waitFor();
+    await press('CapsLock', '2');
+    await poll(sentence).toBe('Pressing tap Caps in the layer base does focus-previous.');
+    await open.page.getByRole('status', { name: 'Recording' }).waitFor({ state: 'detached' });
+    await press('k');
+    await open.page.getByRole('status', { name: 'Recording' }).waitFor();
+    const driver = await open.page.context().newCDPSession(open.page);
+    const at = { x: 300, y: 500, button: 'forward', clickCount: 1 } as const;
+    await driver.send('Input.dispatchMouseEvent', { type: 'mousePressed', ...at });
+    await driver.send('Input.dispatchMouseEvent', { type: 'mouseReleased', ...at });
+    await poll(sentence).toBe('Pressing Button 5 in the layer base does focus-next.');
+    expect(new URL(open.page.url()).pathname).toContain('/keys');
+  });
+
   it('a tap, a button and full screen reach the sheet', async () => {
     await toView(open.page, '5', 'Keys');
     await search('full-screen');
@@ -244,12 +274,21 @@ describe('the map of keys, by keys', () => {
   });
 
   it('a sequence does what it says once its first press is free', async () => {
-    await toView(open.page, '5', 'Keys');
-    await press('n');
+    // One press is all that is recorded, until it is set how long a further one is waited for.
+    await press('Control+k');
+    await type('recording waits');
+    await press('Enter');
+    const wait = open.page.getByLabel('When recording, a further press within');
+    await poll(() => wait.evaluate((field) => field === document.activeElement)).toBe(true);
+    await type('900');
+    await press('Enter', 'g', 'n');
     await open.page.getByRole('dialog').waitFor();
     await type('float-all');
     await press('Enter');
-    await record('Meta+KeyJ', 'KeyA');
+    await open.page.getByRole('status', { name: 'Recording' }).waitFor();
+    await press('Meta+KeyJ');
+    await open.page.locator('[data-wait="900"]').waitFor();
+    await record('KeyA');
     await poll(sentence).toBe('Pressing Meta J then A in the layer base does float-all.');
     // What was on the first of its presses hides it: it goes elsewhere.
     await poll(findings).toEqual(['keys-hidden']);

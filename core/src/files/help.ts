@@ -220,6 +220,8 @@ export const HELP: Readonly<Record<string, string>> = {
   modifiers: 'The modifiers it stands for',
   'devices.modifiers': 'Whether it can send modifiers',
   sequenceMs: 'How long the next press of a sequence is waited for, in milliseconds',
+  recordMs:
+    'How long a further press, which makes a sequence, is waited for while keys are recorded, in milliseconds; 0: one press is recorded at once',
   holdMs: 'How long a tap-hold key is down before it counts as a hold, in milliseconds',
   taken: 'Shortcuts that something outside takes',
   devices: 'Keyboards and pointing devices, and what they can send',

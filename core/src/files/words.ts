@@ -26,6 +26,7 @@ const FIELD_WORDS: Record<string, string> = {
   'keys.handBack': 'key that hands back',
   'tiling.growStep': 'grow step',
   motionMs: 'motion, ms',
+  recordMs: 'wait for a further press when recording, ms',
   sequenceMs: 'wait for a sequence, ms',
   holdMs: 'time of a hold, ms',
   'for.leastAspect': 'least aspect it is for',

@@ -39,6 +39,7 @@ export { FIXED_LAYERS } from './fixed-layers.ts';
 export { keysWithMain } from './main-modifier.ts';
 export { type NextKeys, nextKeys } from './next-keys.ts';
 export { type KeyBinding, keyMap } from './map.ts';
+export { NOTHING_RECORDED, recordInput, type RecordInput, type RecordState } from './record.ts';
 export { reachOfKey, reachTable } from './reach.ts';
 export { type KeyContext, resolveKey } from './resolve.ts';
 export { STARTER_MAPS, movedByLetters } from './starters/starters.ts';

@@ -149,6 +149,8 @@ export const keysSchema = fields({
   bundles: listOf(bundleSchema, 'bundles', 20).default([]),
   /** How long the next press of a sequence is waited for. */
   sequenceMs: whole(100, 10_000).default(1_000),
+  /** How long a further press is waited for while keys are recorded; 0: one press is all. */
+  recordMs: whole(0, 5_000).default(0),
   /** How long a tap-hold key is down before it counts as held rather than tapped. */
   holdMs: whole(50, 2_000).default(220),
   /** Shortcuts that the desktop takes; the common ones where left out. */

@@ -433,6 +433,12 @@ export const SETTINGS: readonly SettingEntry[] = [
       ['Name of bundle 1', 'Main modifier'],
       'hyper alias caps',
     ],
+    [
+      'keys.recordMs',
+      'How long recording waits for a further press',
+      ['When recording, a further press within'],
+      'record capture sequence leader wait',
+    ],
     ['keys.sequenceMs', 'How long a sequence waits', ['A sequence waits'], 'timeout chord leader'],
     [
       'keys.holdMs',

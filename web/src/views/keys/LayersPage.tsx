@@ -44,7 +44,7 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
   const findings = useFindings() ?? [];
   const edit = (change: (profile: Profile) => Profile, merge = '') =>
     store.getState().edit(change, merge);
-  const { main, standIn, layers, bundles, sequenceMs, holdMs } = profile.keys;
+  const { main, standIn, layers, bundles, sequenceMs, holdMs, recordMs } = profile.keys;
   const [selected, setInHand] = useState<string | null>(null);
   const layer = layers.find(({ id }) => id === selected) ?? layers[0] ?? null;
   const uses = useProfileStore((state) => state.session.uses) ?? NO_USES;
@@ -115,6 +115,22 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
                 onChange={(value) => setKeys({ sequenceMs: Math.round(value) }, 'sequence')}
               />
             </SettingRow>
+            <SettingRow label="When recording, a further press within">
+              <Figure
+                label="When recording, a further press within"
+                value={recordMs}
+                least={0}
+                most={5_000}
+                step={100}
+                unit="ms"
+                onChange={(value) => setKeys({ recordMs: Math.round(value) }, 'record')}
+              />
+            </SettingRow>
+            <chakra.p fontSize="12px" color="slate">
+              {recordMs === 0
+                ? '0: one press is recorded at once, and no sequences.'
+                : 'A further press makes a sequence of them.'}
+            </chakra.p>
             <SettingRow label="A hold, not a tap, after">
               <Figure
                 label="A hold, not a tap, after"

@@ -1,81 +1,149 @@
-import { withStandIn, keysWithMain } from '@sorn/core/keys';
+import { NOTHING_RECORDED, recordInput, type RecordInput, type RecordState } from '@sorn/core/keys';
 import type { Profile } from '@sorn/core/model';
-import { isModifierCode, keysCaps, MOST_STEPS, type Modifier } from '@sorn/core/values';
-import { useEffect, useRef } from 'react';
+import { keysCaps, type Modifier } from '@sorn/core/values';
+import { useEffect, useEffectEvent } from 'react';
 import { perProfile } from '../../state/per-profile.ts';
 import { modifiersOf } from '../../ui/modifiers.ts';
 
-/** How long the next press is waited for, which makes a sequence of what was pressed. */
-const NEXT_PRESS_MS = 800;
+/** So long after keys were taken, what follows fast goes nowhere: it was meant for them. */
+const SETTLING_MS = 350;
+
+/** The buttons that point and open menus; they are recorded with modifiers alone. */
+const POINTING = 3;
+
+/**
+ * What is done with what is pressed: it is recorded; the recorded keys were taken and it goes nowhere; or it goes into
+ * the field in which keys are typed as words.
+ */
+type Phase = 'pressing' | 'taken' | 'typing';
 
 interface Recorder {
   /** What the keys that are pressed next are for; null while nothing is recorded. */
   asks: string | null;
-  /** What was pressed so far. */
-  keys: readonly string[];
+  phase: Phase;
+  recorded: RecordState;
+  /** The keys that were taken. */
+  keys: string;
   take: ((keys: string) => void) | null;
   record: (asks: string, take: (keys: string) => void) => void;
-  press: (keys: string) => void;
+  goOn: (recorded: RecordState) => void;
+  typeThem: () => void;
+  /** Gives the keys to what asked for them. */
+  finish: (keys: string) => void;
   end: () => void;
 }
 
+const IDLE = {
+  asks: null,
+  take: null,
+  phase: 'pressing',
+  recorded: NOTHING_RECORDED,
+  keys: '',
+} as const;
+
 /** Keys that are pressed to be recorded rather than to do what they do. */
 export const useRecorder = perProfile<Recorder>((set, get) => ({
-  asks: null,
-  keys: [],
-  take: null,
-  record: (asks, take) => set({ asks, take, keys: [] }),
-  press: (keys) => set({ keys: [...get().keys, keys] }),
-  end: () => set({ asks: null, take: null, keys: [] }),
+  ...IDLE,
+  record: (asks, take) => set({ ...IDLE, asks, take }),
+  goOn: (recorded) => set({ recorded }),
+  typeThem: () => set({ phase: 'typing', recorded: NOTHING_RECORDED }),
+  finish(keys) {
+    const { take } = get();
+    set({ phase: 'taken', keys, recorded: NOTHING_RECORDED, take: null });
+    // It may ask for others at once.
+    take?.(keys);
+  },
+  end: () => set(IDLE),
 }));
 
-/** Records presses while it is asked for: every key goes here and nowhere else. Escape alone ends it. */
+/**
+ * Records presses while it is asked for: every key goes here and nowhere else. Escape alone ends it, Enter alone lets
+ * keys be typed as words.
+ */
 export function useRecording(profile: Profile): void {
   const isAsking = useRecorder(({ asks }) => asks !== null);
   const recorder = useRecorder.use();
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const read = useEffectEvent((state: RecordState, input: RecordInput) =>
+    recordInput(state, input, profile),
+  );
+  const waits = useEffectEvent(() => profile.keys.recordMs);
   useEffect(() => {
     if (!isAsking) return;
-    const { main } = profile.keys;
-    function pressed(modifiers: readonly Modifier[], code: string) {
-      const { press } = recorder.getState();
-      press(withStandIn(keysWithMain(main, modifiers, code), profile));
-      clearTimeout(timer.current);
-      if (recorder.getState().keys.length === MOST_STEPS) taken();
-      else timer.current = setTimeout(taken, NEXT_PRESS_MS);
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const later = (then: () => void, ms: number) => {
+      clearTimeout(timer);
+      timer = setTimeout(then, ms);
+    };
+    const settle = () =>
+      later(() => {
+        if (recorder.getState().phase === 'taken') recorder.getState().end();
+      }, SETTLING_MS);
+    const finish = (keys: string) => {
+      settle();
+      recorder.getState().finish(keys);
+    };
+    function take(input: RecordInput) {
+      const { recorded, goOn } = recorder.getState();
+      const { state, whole } = read(recorded, input);
+      if (whole !== null) return finish(whole);
+      if (state.steps.length === recorded.steps.length) return goOn(state);
+      const recordMs = waits();
+      const all = state.steps.join(' ');
+      if (recordMs === 0) return finish(all);
+      goOn(state);
+      later(() => finish(all), recordMs);
     }
-    function taken() {
-      const { keys, take, end } = recorder.getState();
-      end();
-      if (keys.length > 0) take?.(keys.join(' '));
+    /** True where an input is not for the page, nor to be recorded. */
+    function isSwallowed(): boolean {
+      if (recorder.getState().phase !== 'taken') return false;
+      settle();
+      return true;
     }
-    function onKeyDown(event: KeyboardEvent) {
+    const isElsewhere = () => recorder.getState().phase === 'typing';
+    function keep(event: Event) {
       event.preventDefault();
       event.stopImmediatePropagation();
-      if (event.repeat || isModifierCode(event.code)) return;
+    }
+    function onKey(event: KeyboardEvent) {
+      if (isElsewhere()) return;
+      keep(event);
+      if (isSwallowed() || event.repeat) return;
+      const { code } = event;
       const modifiers = modifiersOf(event);
-      const isDropped = event.code === 'Escape' && modifiers.length === 0;
-      if (isDropped) recorder.getState().end();
-      else pressed(modifiers, event.code);
+      const { recorded, end, typeThem } = recorder.getState();
+      const isBare = modifiers.length === 0 && recorded.held.length === 0;
+      const type = event.type === 'keyup' ? 'up' : 'down';
+      if (type === 'down' && isBare && recorded.steps.length === 0) {
+        if (code === 'Escape') return end();
+        if (code === 'Enter') return typeThem();
+      } else if (type === 'down' && isBare && code === 'Escape') return end();
+      take({ type, code, modifiers, at: event.timeStamp });
     }
-    function onMouseDown(event: MouseEvent) {
-      // The first buttons go on pointing.
-      if (event.button < 3) return;
-      event.preventDefault();
-      pressed(modifiersOf(event), `Button${event.button + 1}`);
+    function onMouse(event: MouseEvent) {
+      const modifiers = modifiersOf(event);
+      const { held } = recorder.getState().recorded;
+      const isPointing = event.button < POINTING && modifiers.length === 0 && held.length === 0;
+      if (isElsewhere() || isPointing) return;
+      // Where a button is let go the browser would go to another page, or open a menu.
+      keep(event);
+      if (event.type !== 'mousedown' || isSwallowed()) return;
+      take({ type: 'down', code: `Button${event.button + 1}`, modifiers, at: event.timeStamp });
     }
-    addEventListener('keydown', onKeyDown, { capture: true });
-    addEventListener('mousedown', onMouseDown, { capture: true });
+    const MOUSE = ['mousedown', 'mouseup', 'click', 'auxclick', 'contextmenu'] as const;
+    for (const type of ['keydown', 'keyup'] as const)
+      addEventListener(type, onKey, { capture: true });
+    for (const type of MOUSE) addEventListener(type, onMouse, { capture: true });
     return () => {
-      clearTimeout(timer.current);
-      removeEventListener('keydown', onKeyDown, { capture: true });
-      removeEventListener('mousedown', onMouseDown, { capture: true });
+      clearTimeout(timer);
+      for (const type of ['keydown', 'keyup'] as const)
+        removeEventListener(type, onKey, { capture: true });
+      for (const type of MOUSE) removeEventListener(type, onMouse, { capture: true });
     };
-  }, [isAsking, profile, recorder]);
+  }, [isAsking, recorder]);
   useEffect(() => () => recorder.getState().end(), [recorder]);
 }
 
-/** The caps of what was pressed so far. */
-export function recordedCaps(keys: readonly string[], main: Modifier): string[] {
-  return keys.flatMap((each, i) => [...(i > 0 ? ['then'] : []), ...keysCaps(each, main)]);
+/** The caps of keys in a row. */
+export function recordedCaps(keys: string, main: Modifier): string[] {
+  return keys === '' ? [] : keysCaps(keys, main);
 }
