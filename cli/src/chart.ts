@@ -5,7 +5,7 @@ import { BadInput, readInput } from './input.ts';
 const FORMS: Record<string, (profile: Profile) => string> = {
   markdown: chartMarkdown,
   csv: chartCsv,
-  html: chartHtml,
+  html: (profile) => chartHtml(profile),
 };
 
 /** `sorn chart PROFILE`: its key chart, as a drawing in the pixels of a monitor, or as tables. */

@@ -106,4 +106,50 @@ describe('the pages of keys, by keys', () => {
     expect((await savedBy('v')).file.toString()).toContain('<svg');
     expect((await savedBy('h')).file.toString()).toContain('<title>Keys of Bulletin desk');
   });
+
+  it('the key chart is printed on one page of paper, whichever and however it lies', async () => {
+    await toView(open.page, '5', 'Keys');
+    await press('c');
+    const papers = open.page.getByRole('radiogroup', { name: 'Paper', exact: true });
+    await papers.waitFor();
+    for (const keys of [[], ['o'], ['a'], ['o']]) {
+      await press(...keys);
+      const [download] = await Promise.all([open.page.waitForEvent('download'), press('h')]);
+      const sheet = await open.page.context().newPage();
+      await sheet.setContent(readFileSync(await download.path(), 'utf8'));
+      await sheet.emulateMedia({ media: 'print' });
+      const pdf = (await sheet.pdf({ preferCSSPageSize: true })).toString('latin1');
+      expect(pdf.match(/\/Type\s*\/Page(?!s)/g)).toHaveLength(1);
+      // Nothing is beyond the columns, where it would not be printed, nor too small to be read.
+      const lost = await sheet.evaluate(() => {
+        const room = document.querySelector('main')!.getBoundingClientRect();
+        const lines = [...document.querySelectorAll('main h2, main li')];
+        return lines.filter((line) => {
+          const { right, bottom } = line.getBoundingClientRect();
+          return (
+            right > room.right + 1 ||
+            bottom > room.bottom + 1 ||
+            line.scrollWidth > line.clientWidth + 1
+          );
+        }).length;
+      });
+      expect(lost).toBe(0);
+      const letters = await sheet.evaluate(() =>
+        parseFloat(getComputedStyle(document.body).fontSize),
+      );
+      expect(letters * 0.75).toBeGreaterThanOrEqual(5.25);
+      await sheet.close();
+    }
+    // By the key with which one prints anywhere; the page that is printed is the chart, and not this one.
+    await open.page.addInitScript(() => {
+      window.print = () => {
+        top!.document.body.dataset['printed'] = document.title;
+      };
+    });
+    await press('Control+p');
+    await poll(() => open.page.locator('body').getAttribute('data-printed')).toBe(
+      'Keys of Bulletin desk',
+    );
+    await poll(() => textOf('[data-chart-said]')).toBe('The page is given to the printer.');
+  });
 });

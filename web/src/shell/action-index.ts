@@ -295,6 +295,11 @@ export const ACTIONS: readonly ActionEntry[] = [
     true,
   ),
   ...of('keys', 'chart', 'Chart', [
+    ['Ctrl P', 'print', 'Print the key chart', 'paper printer cheat sheet'],
+    ['A', 'paper', 'Paper of the key chart', 'a4 letter size'],
+    ['O', 'upright or across', 'How the paper of the key chart lies', 'portrait landscape'],
+    ['Y', 'layer printed', 'Layer of the printed key chart', 'only some'],
+    ['U', 'all, or what I use', 'Print all keys or those used most', 'card thirty'],
     ['M', 'Markdown', 'Key chart as Markdown', 'print export cheat sheet'],
     ['H', 'HTML', 'Key chart as HTML', 'print export web cheat sheet'],
     ['B', 'CSV', 'Key chart as CSV', 'export table spreadsheet'],

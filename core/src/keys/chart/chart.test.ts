@@ -24,6 +24,19 @@ const profile = profileSchema.parse({
 });
 const count = keyMap(profile).length;
 
+const asHtml = (text: string) =>
+  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
+
+/** "1", "…", "4" as "1", "2", "3", "4", as a reader takes it. */
+function withRows(signs: string[]): string[] {
+  return signs.flatMap((sign, i) => {
+    if (sign !== '…') return [sign];
+    const [from, to] = [signs[i - 1]!, signs[i + 1]!].map((each) => Number(/\d+/.exec(each)![0]));
+    const before = signs[i - 1]!.replace(/\d+/, '');
+    return Array.from({ length: to! - from! - 1 }, (_, n) => `${before}${from! + 1 + n}`);
+  });
+}
+
 /** The contrast of two colours. WCAG 2.2, relative luminance. */
 function contrast(a: string, b: string): number {
   const luminance = (colour: string) => {
@@ -65,11 +78,60 @@ describe('a key chart', () => {
     expect(lines).toContain('| <kbd>Meta</kbd> <kbd>“\\|”</kbd> | undo, on release redo |  |');
   });
 
-  it('as a page has every binding once, and names are text', () => {
+  it('as a page has every binding, some of them in one line, and names are text', () => {
     const page = chartHtml(profile);
-    expect(page.match(/<tr>/g)).toHaveLength(count);
+    // Beside those of the profile: what the keys do while something is under way.
+    const [own] = page.split('While a window is shaped');
+    const lines = [...own!.matchAll(/<li><span>(.*)<\/span><b>(.*)<\/b>/g)].map(
+      ([, keys, words]) => ({
+        caps: withRows([...keys!.matchAll(/<kbd>(.*?)<\/kbd>/g)].map(([, cap]) => cap!)),
+        words: withRows(words!.replace(/[(),]/g, '').split(' ')),
+      }),
+    );
+    expect(lines.length).toBeLessThan(count * 0.7);
+    const { data } = Papa.parse<Record<string, string>>(chartCsv(profile), {
+      header: true,
+      skipEmptyLines: true,
+    });
+    for (const { keys, command, layer, app } of data) {
+      const caps = asHtml(keys!.replace(/^'/, '')).split(/ then | (?!\d|\S$)/);
+      const said = asHtml(`${command} ${layer === 'base' ? '' : layer} ${app}`);
+      const words = said
+        .replace(/,/g, '')
+        .split(/[\s-]+/)
+        .filter(Boolean);
+      const isThere = lines.some(
+        (line) =>
+          caps.every((cap) => cap.split(' ').every((part) => line.caps.join(' ').includes(part))) &&
+          words.every((word) => line.words.join(' ').replace(/-/g, ' ').split(' ').includes(word)),
+      );
+      expect(isThere, `${keys} ${command}`).toBe(true);
+    }
     expect(page).toContain('Keys of A &lt;desk&gt; | &quot;mine&quot;');
     expect(page).not.toContain('<desk>');
+  });
+
+  it('as a page may have one layer alone, or what is used most', () => {
+    const bindings = (more: object) =>
+      [...chartHtml(profile, { paper: 'A4', isLandscape: false, ...more }).matchAll(/<li>.*/g)].map(
+        ([line]) =>
+          line
+            .replace(/<[^>]+>/g, ' ')
+            .replace(/ +/g, ' ')
+            .trim(),
+      );
+    expect(bindings({ layer: 'more' })).toEqual(['- float (more)']);
+    const uses = [
+      { keys: 'Main+KeyK KeyS', command: 'close', times: 7 },
+      { keys: 'Main+KeyM', command: 'enter-layer more', times: 3 },
+      { keys: 'Minus', command: 'float', times: 1 },
+    ];
+    expect(bindings({ usedMost: { most: 2, uses } })).toEqual([
+      'Meta K then S close (Tour Notes)',
+      'Meta M enter layer more',
+    ]);
+    // Commands are words.
+    expect(bindings({}).join()).not.toMatch(/[a-z]-[a-z]/);
   });
 
   it.each([

@@ -1,9 +1,18 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { monitorName } from '@sorn/core/desk';
-import { chartCsv, chartHtml, chartMarkdown, chartSvg, type ChartMode } from '@sorn/core/keys';
+import {
+  chartCsv,
+  chartHtml,
+  chartMarkdown,
+  chartSvg,
+  PAPER_NAMES,
+  type ChartMode,
+  type PrintedChart,
+} from '@sorn/core/keys';
+import { BASE, type Use } from '@sorn/core/model';
 import { useEffect, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
-import { KeyCap } from '../../ui/KeyCap.tsx';
+import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { Select } from '../../ui/Select.tsx';
@@ -15,6 +24,12 @@ import { download, textFile } from '../../ui/download.ts';
 import { dataUrl } from '../../ui/data-url.ts';
 import { pngOf } from './picture.ts';
 import { fontFaces } from './fonts.ts';
+import { printed } from './print.ts';
+
+const EVERY_LAYER = '';
+/** What has room on a card that is glanced at. */
+const ON_A_CARD = 30;
+const NO_USES: readonly Use[] = [];
 
 /** One page of all keys, as a picture for a monitor, to print, or as a table. */
 export function ChartPage({ pages }: { pages: ReactNode }) {
@@ -28,6 +43,22 @@ export function ChartPage({ pages }: { pages: ReactNode }) {
   const { width, height } = monitor;
   const svg = fonts === null ? null : chartSvg(profile, { width, height }, mode, fonts);
   const name = `keys-${monitor.id}-${mode}`;
+  const uses = useProfileStore((state) => state.session.uses) ?? NO_USES;
+  const [paper, setPaper] = useState(PAPER_NAMES[0]!);
+  const [isLandscape, setLandscape] = useState(true);
+  const [wantedLayer, setLayer] = useState(EVERY_LAYER);
+  const [isCard, setCard] = useState(false);
+  const layers = [EVERY_LAYER, BASE, ...profile.keys.layers.map(({ id }) => id)];
+  const layer = layers.includes(wantedLayer) ? wantedLayer : EVERY_LAYER;
+  const page = (): string => {
+    const chart: PrintedChart = {
+      paper,
+      isLandscape,
+      ...(layer !== EVERY_LAYER && { layer }),
+      ...(isCard && { usedMost: { most: ON_A_CARD, uses } }),
+    };
+    return chartHtml(profile, chart);
+  };
 
   const made: readonly {
     key: string;
@@ -54,8 +85,8 @@ export function ChartPage({ pages }: { pages: ReactNode }) {
     {
       key: 'h',
       text: 'HTML',
-      says: 'a page to print',
-      run: () => download('keys.html', textFile(chartHtml(profile), 'text/html')),
+      says: 'the page that is printed',
+      run: () => download('keys.html', textFile(page(), 'text/html')),
     },
     {
       key: 'b',
@@ -82,7 +113,26 @@ export function ChartPage({ pages }: { pages: ReactNode }) {
     const at = monitors.indexOf(monitor);
     setMonitor(monitors[(at + 1) % monitors.length]!.id);
   };
+  const print = async () => {
+    await printed(page());
+    setSaid('The page is given to the printer.');
+  };
   usePageKeys('Chart', [
+    { keys: ['p'], caps: ['Ctrl', 'P'], ctrl: true, label: 'print', run: () => void print() },
+    {
+      keys: ['a'],
+      label: 'paper',
+      minor: true,
+      run: () => setPaper(PAPER_NAMES[(PAPER_NAMES.indexOf(paper) + 1) % PAPER_NAMES.length]!),
+    },
+    { keys: ['o'], label: 'upright or across', minor: true, run: () => setLandscape(!isLandscape) },
+    {
+      keys: ['y'],
+      label: 'layer printed',
+      minor: true,
+      run: () => setLayer(layers[(layers.indexOf(layer) + 1) % layers.length]!),
+    },
+    { keys: ['u'], label: 'all, or what I use', minor: true, run: () => setCard(!isCard) },
     ...made.map((each) => ({
       keys: [each.key],
       shift: false,
@@ -121,6 +171,53 @@ export function ChartPage({ pages }: { pages: ReactNode }) {
                 onChange={setMode}
               />
             </SettingRow>
+          </Section>
+          <Section title="On paper" note="one page">
+            <SettingRow label="Paper" caps={['A']}>
+              <Choice
+                label="Paper"
+                value={paper}
+                options={PAPER_NAMES.map((value) => ({ value, text: value }))}
+                onChange={setPaper}
+              />
+            </SettingRow>
+            <SettingRow label="It lies" caps={['O']}>
+              <Choice
+                label="How the paper lies"
+                value={isLandscape ? 'across' : 'upright'}
+                options={[
+                  { value: 'across', text: 'across' },
+                  { value: 'upright', text: 'upright' },
+                ]}
+                onChange={(value) => setLandscape(value === 'across')}
+              />
+            </SettingRow>
+            <SettingRow label="Layer" caps={['Y']}>
+              <Select
+                label="Layer printed"
+                value={layer}
+                options={layers.map((value) => ({
+                  value,
+                  text: value === EVERY_LAYER ? 'every layer' : value,
+                }))}
+                onChange={setLayer}
+              />
+            </SettingRow>
+            <SettingRow label="Bindings" caps={['U']}>
+              <Choice
+                label="Bindings printed"
+                value={isCard ? 'used' : 'all'}
+                options={[
+                  { value: 'all', text: 'all' },
+                  { value: 'used', text: `the ${ON_A_CARD} I use most` },
+                ]}
+                onChange={(value) => setCard(value === 'used')}
+              />
+            </SettingRow>
+            <Flex gap="8px" align="center" minH="28px" fontSize="13px">
+              <KeyCaps caps={['Ctrl', 'P']} />
+              <TextButton onClick={() => void print()}>Print</TextButton>
+            </Flex>
           </Section>
           <Section title="Save as">
             {made.map((each) => (

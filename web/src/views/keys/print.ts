@@ -1,0 +1,27 @@
+/** So long a page waits for what is asked before it is printed. */
+const AT_MOST_MS = 3_000;
+
+/** Gives a page of its own to the browser to print, and takes it away afterwards. */
+export async function printed(page: string): Promise<void> {
+  const frame = document.createElement('iframe');
+  frame.title = 'Page to print';
+  frame.tabIndex = -1;
+  frame.ariaHidden = 'true';
+  Object.assign(frame.style, {
+    position: 'fixed',
+    left: '-9999px',
+    width: '0',
+    height: '0',
+    border: '0',
+  });
+  frame.srcdoc = page;
+  const isThere = new Promise<void>((resolve) => {
+    frame.addEventListener('load', () => resolve(), { once: true });
+    setTimeout(resolve, AT_MOST_MS);
+  });
+  document.body.append(frame);
+  await isThere;
+  const content = frame.contentWindow;
+  content?.addEventListener('afterprint', () => setTimeout(() => frame.remove()), { once: true });
+  content?.print();
+}
