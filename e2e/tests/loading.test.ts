@@ -48,7 +48,9 @@ it('what is typed while find-anything is on its way stands in it', async () => {
   await page.keyboard.press('Backspace');
   await page.keyboard.type('s');
   letItCome();
-  await expect.poll(() => page.getByRole('combobox').inputValue()).toBe('rules');
+  await expect
+    .poll(() => page.getByRole('combobox').inputValue(), { timeout: 20_000 })
+    .toBe('rules');
   await page.keyboard.press('Enter');
   await page.getByRole('main', { name: 'Rules' }).waitFor();
   await context.close();
