@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { freeKeys } from '../keys/free-keys.ts';
 import { keyMap } from '../keys/map.ts';
 import { COMMONLY_TAKEN } from '../keys/shortcut-lists.ts';
 import { KEY_STARTERS } from '../model/keys.ts';
@@ -207,6 +208,18 @@ describe('the checkup of keys', () => {
       expect(profileSchema.parse(profile)).toEqual(profile);
       expect(checkKeys(profile)).toEqual([]);
     }
+  });
+
+  it('calls no key free that would be found', () => {
+    const map = both([]);
+    const isFree = freeKeys(map, 'base');
+    const refused = ['KeyA', 'Shift+KeyA', 'Space', 'F9', 'Main+F9', 'Ctrl+Alt+Delete'];
+    expect(refused.filter(isFree)).toEqual([]);
+    expect(['Main+KeyA', 'Shift+F2', 'F2', 'Main+Delete'].filter((keys) => !isFree(keys))).toEqual(
+      [],
+    );
+    // In a layer nothing is typed.
+    expect(freeKeys(map, 'more')('KeyA')).toBe(true);
   });
 
   it('has a faulty map for each kind', () => {

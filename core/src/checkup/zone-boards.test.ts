@@ -35,6 +35,7 @@ describe('a board without zones', () => {
       'The board new has no zone, but comes first on Tall: windows find no zone there.',
     ]);
     expect(found(profile({ id: 'new' }))).toEqual([]);
+    expect(found(profile({ id: 'halves', zones }, { id: 'whole', zones }))).toEqual([]);
     expect(found(profile({ id: 'new' }, { id: 'wide', zones, for: { turned: true } }))).toEqual([
       'The board new has no zone, but comes first on Tall: windows find no zone there.',
     ]);
