@@ -9,7 +9,7 @@ const profile = profileSchema.parse({
     main: 'Meta',
     standIn: 'Alt',
     holdMs: 200,
-    bundles: [{ id: 'Hyper', hold: 'CapsLock', modifiers: ['Ctrl', 'Alt', 'Shift'] }],
+    bundles: [{ id: 'Broad', hold: 'CapsLock', modifiers: ['Ctrl', 'Alt', 'Shift'] }],
     bindings: [{ keys: 'hold Space', command: { command: 'float' } }],
   },
 });
@@ -37,11 +37,11 @@ describe('what is recorded', () => {
   });
 
   it('has the bundle whose key is held, by its name, with modifiers beside', () => {
-    expect(played(['+CapsLock', 0], ['+KeyK', 20])).toBe('Hyper+KeyK');
-    expect(played(['+CapsLock', 0], ['+KeyK', 900, ['Ctrl']])).toBe('Ctrl+Hyper+KeyK');
+    expect(played(['+CapsLock', 0], ['+KeyK', 20])).toBe('Broad+KeyK');
+    expect(played(['+CapsLock', 0], ['+KeyK', 900, ['Ctrl']])).toBe('Ctrl+Broad+KeyK');
     // Let go, it is held no more.
     expect(played(['+CapsLock', 0], ['+KeyK', 20], ['-CapsLock', 30], ['+KeyL', 40])).toBe(
-      'Hyper+KeyK KeyL',
+      'Broad+KeyK KeyL',
     );
   });
 

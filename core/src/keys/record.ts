@@ -1,7 +1,8 @@
 import type { Profile } from '../model/profile.ts';
-import { isModifierCode, MAIN, type Modifier } from '../values/modifiers.ts';
-import { MOST_STEPS, triggerText } from '../values/trigger.ts';
+import { isModifierCode, type Modifier } from '../values/modifiers.ts';
+import { MOST_STEPS } from '../values/trigger.ts';
 import { withStandIn } from './edit.ts';
+import { keysWithMain } from './main-modifier.ts';
 import { keyMap } from './map.ts';
 
 /** A key or button that goes down or up while keys are recorded. */
@@ -57,8 +58,7 @@ function down(
   }
   if (isModifierCode(code)) return { state, whole: null };
   const bundled = bundles.filter(({ hold }) => state.held.includes(hold)).map(({ id }) => id);
-  const names = modifiers.map((name) => (name === main ? MAIN : name));
-  const keys = triggerText({ how: 'press', steps: [{ modifiers: [...names, ...bundled], code }] });
+  const keys = keysWithMain(main, [...modifiers, ...bundled], code);
   const steps = [...state.steps, withStandIn(keys, profile)];
   const whole = steps.length === MOST_STEPS ? steps.join(' ') : null;
   return { state: { ...state, steps, undecided: null }, whole };

@@ -1,14 +1,12 @@
 import type { Profile } from '@sorn/core/model';
 import type { CSSProperties } from 'react';
-import { contrast, LEAST_CONTRAST, type DayNight } from '../ui/contrast.ts';
+import { contrast, LEAST_CONTRAST } from '../ui/contrast.ts';
+import { FILLS, type DayNight } from '../ui/fills.ts';
 
 type Hue = Profile['look']['focusFrame']['hue'];
 
 /** What a focused window is filled with, tiled and floating: the frame stands on it. */
-export const UNDER_FRAME: readonly DayNight[] = [
-  { day: '#DAE8E3', night: '#213A3A' },
-  { day: '#FBFAF6', night: '#152323' },
-];
+const UNDER_FRAME = [FILLS.focused, FILLS.sheet];
 
 /** True where a hue is a colour of the person's own and not one of the page's. */
 export function isOwnColour(hue: Hue): boolean {
@@ -21,7 +19,7 @@ export function frameStyle(hue: Hue): CSSProperties {
   return { '--frame': colour } as CSSProperties;
 }
 
-/** What a person typed as a colour, as #rrggbb: "c39", "#C39" and "cc3399" too. Null where it is none. */
+/** What a person typed as a colour, as #rrggbb: of three or six digits, with their mark or without. Null where it is none. */
 export function typedColour(text: string): string | null {
   const digits = /^#?([\da-f]{3}|[\da-f]{6})$/i.exec(text.trim())?.[1]?.toLowerCase();
   if (digits === undefined) return null;

@@ -239,7 +239,7 @@ export const ACTIONS: readonly ActionEntry[] = [
   ),
   ...of('keys', 'layers', 'Layers', [
     ['N', 'new layer', 'Add a layer of keys', 'mode create'],
-    ['U', 'new bundle', 'Add a bundle of modifiers', 'hyper create alias'],
+    ['U', 'new bundle', 'Add a bundle of modifiers', 'create alias several'],
     ['M', 'next main modifier', 'Next main modifier', 'super windows command alt key'],
     ['W', 'how it lasts', 'How the layer lasts', 'once held toggle sticky'],
     ['Enter', 'name', 'Name the layer', 'rename title'],

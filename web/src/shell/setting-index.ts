@@ -431,7 +431,7 @@ export const SETTINGS: readonly SettingEntry[] = [
       'keys.bundles',
       'Bundles of modifiers',
       ['Name of bundle 1', 'Main modifier'],
-      'hyper alias caps',
+      'alias caps several',
     ],
     [
       'keys.recordMs',

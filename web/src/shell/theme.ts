@@ -14,13 +14,12 @@ import {
   tokens,
 } from '@chakra-ui/react/theme';
 import { forcedColours } from './forced-colours.ts';
-import { UNDER_FRAME } from '../sheet/frame-colour.ts';
 import { sheetStyle } from '../sheet/style.ts';
+import { FILLS, type DayNight } from '../ui/fills.ts';
 
 const dual = (day: string, night: string) => ({ value: { _light: day, _dark: night } });
 
-const [DEEP, SHEET] = UNDER_FRAME.map(({ day, night }) => dual(day, night)) as [Dual, Dual];
-type Dual = ReturnType<typeof dual>;
+const token = ({ day, night }: DayNight) => dual(day, night);
 
 /** The parts of the component library's theme that are used: all of it would be a third of the page. */
 const base = defineConfig({
@@ -77,7 +76,7 @@ const config = defineConfig({
       colors: {
         paper: dual('#F5F3EB', '#0F1A1A'),
         rail: dual('#EDE9DC', '#0B1414'),
-        sheet: SHEET,
+        sheet: token(FILLS.sheet),
         ink: dual('#1A2525', '#E9EAE3'),
         hairline: dual('#D9D4C6', '#2B3D3D'),
         grid: dual('#EFECE2', '#1A2A2A'),
@@ -87,7 +86,7 @@ const config = defineConfig({
         petrol: {
           DEFAULT: dual('#0B6E6E', '#4FC1B5'),
           wash: dual('#EDF3F0', '#1C2F2F'),
-          deep: DEEP,
+          deep: token(FILLS.focused),
           solid: dual('#0B6E6E', '#4FC1B5'),
           contrast: dual('#FBFAF6', '#0F1A1A'),
           fg: dual('#0B6E6E', '#4FC1B5'),

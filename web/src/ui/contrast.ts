@@ -1,9 +1,3 @@
-/** A colour by day and by night, as #rrggbb. */
-export interface DayNight {
-  day: string;
-  night: string;
-}
-
 /** Under this ratio what is no text is hard to tell from what it stands on (WCAG 2.2, criterion 1.4.11). */
 export const LEAST_CONTRAST = 3;
 

@@ -104,44 +104,32 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
         <>
           <ShortcutLists profile={profile} />
           <Section title="Times">
-            <SettingRow label="A sequence waits">
-              <Figure
-                label="A sequence waits"
-                value={sequenceMs}
-                least={100}
-                most={10_000}
-                step={50}
-                unit="ms"
-                onChange={(value) => setKeys({ sequenceMs: Math.round(value) }, 'sequence')}
-              />
-            </SettingRow>
-            <SettingRow label="When recording, a further press within">
-              <Figure
-                label="When recording, a further press within"
-                value={recordMs}
-                least={0}
-                most={5_000}
-                step={100}
-                unit="ms"
-                onChange={(value) => setKeys({ recordMs: Math.round(value) }, 'record')}
-              />
-            </SettingRow>
+            <Milliseconds
+              label="A sequence waits"
+              value={sequenceMs}
+              within={[100, 10_000]}
+              step={50}
+              onChange={(value) => setKeys({ sequenceMs: value }, 'sequence')}
+            />
+            <Milliseconds
+              label="When recording, a further press within"
+              value={recordMs}
+              within={[0, 5_000]}
+              step={100}
+              onChange={(value) => setKeys({ recordMs: value }, 'record')}
+            />
             <chakra.p fontSize="12px" color="slate">
               {recordMs === 0
                 ? '0: one press is recorded at once, and no sequences.'
                 : 'A further press makes a sequence of them.'}
             </chakra.p>
-            <SettingRow label="A hold, not a tap, after">
-              <Figure
-                label="A hold, not a tap, after"
-                value={holdMs}
-                least={50}
-                most={2_000}
-                step={10}
-                unit="ms"
-                onChange={(value) => setKeys({ holdMs: Math.round(value) }, 'hold')}
-              />
-            </SettingRow>
+            <Milliseconds
+              label="A hold, not a tap, after"
+              value={holdMs}
+              within={[50, 2_000]}
+              step={10}
+              onChange={(value) => setKeys({ holdMs: value }, 'hold')}
+            />
           </Section>
         </>
       }
@@ -261,5 +249,26 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
         </Box>
       </Paper>
     </ViewLayout>
+  );
+}
+
+/** A time in a row of its own. */
+function Milliseconds(props: {
+  label: string;
+  value: number;
+  within: readonly [least: number, most: number];
+  step: number;
+  onChange: (value: number) => void;
+}) {
+  const { label, value, step } = props;
+  const [least, most] = props.within;
+  return (
+    <SettingRow label={label}>
+      <Figure
+        {...{ label, value, least, most, step }}
+        unit="ms"
+        onChange={(typed) => props.onChange(Math.round(typed))}
+      />
+    </SettingRow>
   );
 }
