@@ -112,7 +112,7 @@ describe('the pages of keys, by keys', () => {
     await press('c');
     const papers = open.page.getByRole('radiogroup', { name: 'Paper', exact: true });
     await papers.waitFor();
-    for (const keys of [[], ['o'], ['a'], ['o']]) {
+    for (const keys of [[], ['o'], ['o', 'a'], ['o']]) {
       await press(...keys);
       const [download] = await Promise.all([open.page.waitForEvent('download'), press('h')]);
       const sheet = await open.page.context().newPage();
@@ -140,6 +140,21 @@ describe('the pages of keys, by keys', () => {
       expect(letters * 0.75).toBeGreaterThanOrEqual(5.25);
       await sheet.close();
     }
+    // It is shown as it is printed, upright now, and what was chosen is kept.
+    await press('u');
+    const seen = open.page.locator('[data-shows=paper]');
+    const isUpright = () =>
+      seen.evaluate((img: HTMLImageElement) => img.naturalHeight > img.naturalWidth);
+    await poll(isUpright).toBe(true);
+    await open.page.reload();
+    await toView(open.page, '5', 'Keys');
+    await press('c');
+    await poll(isUpright).toBe(true);
+    await open.page
+      .getByRole('radiogroup', { name: 'Bindings printed' })
+      .getByRole('radio', { name: 'the 30 I use most', checked: true })
+      .waitFor();
+    await poll(() => textOf('[data-chart-size]')).toBe('Letter, upright');
     // By the key with which one prints anywhere; the page that is printed is the chart, and not this one.
     await open.page.addInitScript(() => {
       window.print = () => {

@@ -2,7 +2,7 @@ export { assign } from './assignment.ts';
 export { KEYBOARDS, type KeyboardKey } from './keyboards.ts';
 export { type ChartMode, chartSvg } from './chart/drawing.ts';
 export { chartHtml, type PrintedChart } from './chart/page.ts';
-export { PAPER_NAMES } from './chart/paper.ts';
+export { PAPER_NAMES, roomOf } from './chart/paper.ts';
 export { type ChartRow, chartRows } from './chart/rows.ts';
 export { chartCsv, chartMarkdown } from './chart/text.ts';
 export { keyboardOf, deviceName, freeInputsOf, inputsOf } from './devices.ts';

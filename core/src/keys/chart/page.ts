@@ -96,7 +96,7 @@ ${sections.join('\n')}
 const HEAD_HEIGHT = 18;
 const BOARD_SPACE = 6;
 /** How much of the height the board may have. */
-const BOARD_SHARE = 0.27;
+const BOARD_SHARE = 0.24;
 const pt = (points: number) => `${points.toFixed(2)}pt`;
 
 /** Keys are written smaller; their padding is in their own size. */
@@ -151,6 +151,8 @@ function groupOf({ title, rows }: { title: string; rows: readonly ChartRow[] }):
 const ALIKE = 3;
 /** As many keys are told in one line, where they are no row of digits. */
 const MOST_TOGETHER = 4;
+/** Modifiers and keys in one line, so that what they do has room beside them. */
+const MOST_CAPS = 6;
 
 interface Family {
   /** Of the last key: what stands before its digits, or null for any other key. */
@@ -186,7 +188,8 @@ function together(lines: readonly PageLine[]): PageLine[] {
     const isRow =
       row !== null && [all.map(lastKey), words.map((each) => each[at]!)].every(isInOrder);
     if (isRow) return [asOne(all, at, true)];
-    const count = Math.ceil(all.length / MOST_TOGETHER);
+    const modifiers = all[0]!.caps.at(-1)!.length - 1;
+    const count = Math.ceil(all.length / Math.min(MOST_TOGETHER, MOST_CAPS - modifiers));
     const each = Math.ceil(all.length / count);
     return Array.from({ length: count }, (_, i) =>
       asOne(all.slice(i * each, (i + 1) * each), at, false),

@@ -49,6 +49,8 @@ export const COLUMN_GAP = 12;
 export const WORDS_GAP = 0.6;
 /** The least width of the keys, in letter sizes: what they do stands in a column of its own. */
 export const KEYS_WIDTH = 6;
+/** The least width of what keys do, in letter sizes: in less, long words would be broken. */
+const LEAST_WORDS = 5.6;
 /** Heights in letter sizes: of a line, of what stands above and below a binding, and of a title in all. */
 export const LINE = 1.25;
 export const BINDING_SPACE = 0.3;
@@ -80,7 +82,7 @@ function heightOf(lines: readonly ColumnLine[], width: number): number {
   return lines.reduce((height, { isTitle, keys, words }) => {
     if (isTitle) return height + TITLE_HEIGHT;
     const beside = width - Math.max(KEYS_WIDTH, keys) - WORDS_GAP;
-    const count = beside < 2 ? Infinity : Math.max(1, Math.ceil(words / beside));
+    const count = beside < LEAST_WORDS ? Infinity : Math.max(1, Math.ceil(words / beside));
     return height + count * LINE + BINDING_SPACE;
   }, 0);
 }

@@ -24,7 +24,8 @@ import { download, textFile } from '../../ui/download.ts';
 import { dataUrl } from '../../ui/data-url.ts';
 import { pngOf } from './picture.ts';
 import { fontFaces } from './fonts.ts';
-import { printed } from './print.ts';
+import { useChartChoices, type ChartChoices } from './chart-choices.ts';
+import { paperPicture, printed } from './print.ts';
 
 const EVERY_LAYER = '';
 /** What has room on a card that is glanced at. */
@@ -35,21 +36,20 @@ const NO_USES: readonly Use[] = [];
 export function ChartPage({ pages }: { pages: ReactNode }) {
   const profile = useProfileStore((state) => state.profile);
   const { monitors } = profile;
-  const [monitorId, setMonitor] = useState(monitors[0]!.id);
-  const [mode, setMode] = useState<ChartMode>('day');
+  const [choices, choose] = useChartChoices();
+  const { mode, paper, isLandscape, isCard } = choices;
+  const setMonitor = (id: string) => choose({ shows: 'monitor', monitor: id });
+  const setMode = (next: ChartMode) => choose({ shows: 'monitor', mode: next });
+  const onPaper = (some: Partial<ChartChoices>) => choose({ shows: 'paper', ...some });
   const [said, setSaid] = useState('');
   const fonts = useFonts();
-  const monitor = monitors.find(({ id }) => id === monitorId) ?? monitors[0]!;
+  const monitor = monitors.find(({ id }) => id === choices.monitor) ?? monitors[0]!;
   const { width, height } = monitor;
   const svg = fonts === null ? null : chartSvg(profile, { width, height }, mode, fonts);
   const name = `keys-${monitor.id}-${mode}`;
   const uses = useProfileStore((state) => state.session.uses) ?? NO_USES;
-  const [paper, setPaper] = useState(PAPER_NAMES[0]!);
-  const [isLandscape, setLandscape] = useState(true);
-  const [wantedLayer, setLayer] = useState(EVERY_LAYER);
-  const [isCard, setCard] = useState(false);
   const layers = [EVERY_LAYER, BASE, ...profile.keys.layers.map(({ id }) => id)];
-  const layer = layers.includes(wantedLayer) ? wantedLayer : EVERY_LAYER;
+  const layer = layers.includes(choices.layer) ? choices.layer : EVERY_LAYER;
   const page = (): string => {
     const chart: PrintedChart = {
       paper,
@@ -113,6 +113,8 @@ export function ChartPage({ pages }: { pages: ReactNode }) {
     const at = monitors.indexOf(monitor);
     setMonitor(monitors[(at + 1) % monitors.length]!.id);
   };
+  const isPaper = choices.shows === 'paper';
+  const picture = isPaper ? paperPicture(page(), { paper, isLandscape }) : svg;
   const print = async () => {
     await printed(page());
     setSaid('The page is given to the printer.');
@@ -123,16 +125,29 @@ export function ChartPage({ pages }: { pages: ReactNode }) {
       keys: ['a'],
       label: 'paper',
       minor: true,
-      run: () => setPaper(PAPER_NAMES[(PAPER_NAMES.indexOf(paper) + 1) % PAPER_NAMES.length]!),
+      run: () =>
+        onPaper({
+          paper: PAPER_NAMES[(PAPER_NAMES.indexOf(paper) + 1) % PAPER_NAMES.length]!,
+        }),
     },
-    { keys: ['o'], label: 'upright or across', minor: true, run: () => setLandscape(!isLandscape) },
+    {
+      keys: ['o'],
+      label: 'upright or across',
+      minor: true,
+      run: () => onPaper({ isLandscape: !isLandscape }),
+    },
     {
       keys: ['y'],
       label: 'layer printed',
       minor: true,
-      run: () => setLayer(layers[(layers.indexOf(layer) + 1) % layers.length]!),
+      run: () => onPaper({ layer: layers[(layers.indexOf(layer) + 1) % layers.length]! }),
     },
-    { keys: ['u'], label: 'all, or what I use', minor: true, run: () => setCard(!isCard) },
+    {
+      keys: ['u'],
+      label: 'all, or what I use',
+      minor: true,
+      run: () => onPaper({ isCard: !isCard }),
+    },
     ...made.map((each) => ({
       keys: [each.key],
       shift: false,
@@ -178,7 +193,7 @@ export function ChartPage({ pages }: { pages: ReactNode }) {
                 label="Paper"
                 value={paper}
                 options={PAPER_NAMES.map((value) => ({ value, text: value }))}
-                onChange={setPaper}
+                onChange={(value) => onPaper({ paper: value })}
               />
             </SettingRow>
             <SettingRow label="It lies" caps={['O']}>
@@ -189,7 +204,7 @@ export function ChartPage({ pages }: { pages: ReactNode }) {
                   { value: 'across', text: 'across' },
                   { value: 'upright', text: 'upright' },
                 ]}
-                onChange={(value) => setLandscape(value === 'across')}
+                onChange={(value) => onPaper({ isLandscape: value === 'across' })}
               />
             </SettingRow>
             <SettingRow label="Layer" caps={['Y']}>
@@ -200,7 +215,7 @@ export function ChartPage({ pages }: { pages: ReactNode }) {
                   value,
                   text: value === EVERY_LAYER ? 'every layer' : value,
                 }))}
-                onChange={setLayer}
+                onChange={(value) => onPaper({ layer: value })}
               />
             </SettingRow>
             <SettingRow label="Bindings" caps={['U']}>
@@ -211,7 +226,7 @@ export function ChartPage({ pages }: { pages: ReactNode }) {
                   { value: 'all', text: 'all' },
                   { value: 'used', text: `the ${ON_A_CARD} I use most` },
                 ]}
-                onChange={(value) => setCard(value === 'used')}
+                onChange={(value) => onPaper({ isCard: value === 'used' })}
               />
             </SettingRow>
             <Flex gap="8px" align="center" minH="28px" fontSize="13px">
@@ -238,14 +253,15 @@ export function ChartPage({ pages }: { pages: ReactNode }) {
         <Flex align="center" gap="12px" fontSize="13px" color="slate">
           {pages}
           <span data-chart-size>
-            {width} × {height}
+            {isPaper ? `${paper}, ${isLandscape ? 'across' : 'upright'}` : `${width} × ${height}`}
           </span>
         </Flex>
         <Flex flex="1" minH="0" align="center" justify="center">
-          {svg !== null && (
+          {picture !== null && (
             <chakra.img
-              src={dataUrl(svg)}
-              alt={`Keys of ${profile.name}, for ${monitorName(profile, monitor.id)}`}
+              src={dataUrl(picture)}
+              alt={`Keys of ${profile.name}, ${isPaper ? 'on paper' : `for ${monitorName(profile, monitor.id)}`}`}
+              data-shows={choices.shows}
               maxW="100%"
               maxH="100%"
               border="1px solid"
