@@ -1,4 +1,4 @@
-export { assign } from './assignment.ts';
+export { assign } from './suggest/assignment.ts';
 export { KEYBOARDS, type KeyboardKey } from './keyboards.ts';
 export { type ChartMode, chartSvg } from './chart/drawing.ts';
 export { chartHtml, type PrintedChart } from './chart/page.ts';
@@ -46,7 +46,21 @@ export { type KeyContext, resolveKey } from './resolve.ts';
 export { STARTER_MAPS, movedByLetters } from './starters/starters.ts';
 export { isBehindSpace } from './starters/whole-map.ts';
 export { IDLE, type KeyInput, type KeyOutput, type KeyState, nextTime, type On } from './state.ts';
-export { type SuggestFor, type Suggestion, suggest, withSuggestion } from './suggest.ts';
+export {
+  type ChangesFor,
+  type ChangesFound,
+  type ChangesProgress,
+  type KeyChange,
+  type KeyChanges,
+  type KeyMove,
+  LETTERS,
+  type LettersMatter,
+  MOST_KEYS,
+  searchChanges,
+  withChanges,
+} from './suggest/changes.ts';
+export { type UsesADay } from './suggest/movable.ts';
+export { type SuggestFor, type Suggestion, suggest, withSuggestion } from './suggest/suggest.ts';
 export { keyTable } from './table.ts';
 export { readTypedKeys } from './typed-keys.ts';
 export { shortcutLists, withShortcutList } from './shortcut-lists.ts';

@@ -59,4 +59,4 @@ export {
   whenSchema,
 } from './rule.ts';
 export { type Session, type SessionInput, type SessionWindow, sessionSchema } from './session.ts';
-export { type Use, type UsedBy, usesByCommand } from './uses.ts';
+export { type Use, type UsedBy, usesByCommand, withDayCounted } from './uses.ts';

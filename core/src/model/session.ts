@@ -315,6 +315,11 @@ const wholeSchema = fields({
     'uses of keys',
     MOST,
   ).exactOptional(),
+  /** The days on which they were counted, and the last of them. */
+  countedOn: fields({
+    days: z.int().min(1),
+    last: z.iso.date({ error: 'a day such as 2026-11-13' }),
+  }).exactOptional(),
   past: listOf(stepSchema, 'steps').default([]),
   future: listOf(stepSchema, 'steps').default([]),
 }).superRefine((session, context) => {

@@ -21,3 +21,9 @@ export function usesByCommand(uses: readonly Use[] = []): ReadonlyMap<string, nu
   for (const { command, times } of uses) counts.set(command, (counts.get(command) ?? 0) + times);
   return counts;
 }
+
+/** The session with a day counted as one on which keys were used, where it is not yet. */
+export function withDayCounted(session: Session, today: string): Session {
+  const { days = 0, last } = session.countedOn ?? {};
+  return last === today ? session : { ...session, countedOn: { days: days + 1, last: today } };
+}

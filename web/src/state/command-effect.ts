@@ -21,6 +21,7 @@ export function commandOf(event: SessionEvent, session: Session): CommandId | nu
 export function doesSomething(before: Session, after: Session): boolean {
   const fields = new Set([...Object.keys(before), ...Object.keys(after)]) as Set<keyof Session>;
   fields.delete('uses');
+  fields.delete('countedOn');
   fields.delete('interaction');
   const isOtherwise = [...fields].some((field) => before[field] !== after[field]);
   return isOtherwise || doneSoFar(before) !== doneSoFar(after);

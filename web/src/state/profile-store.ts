@@ -1,7 +1,13 @@
 import { NOTHING_TO_DO, openSession, reduce, type Reason } from '@sorn/core/engine';
 import { ownTextSchema, type OwnText } from '@sorn/core/files';
 import { NO_EFFORT, withEffort, withPresses } from '@sorn/core/keys';
-import { profileSchema, sessionSchema, type Profile, type Session } from '@sorn/core/model';
+import {
+  profileSchema,
+  sessionSchema,
+  withDayCounted,
+  type Profile,
+  type Session,
+} from '@sorn/core/model';
 import { pressesIn } from '@sorn/core/values';
 import isEqual from 'fast-deep-equal';
 import { createStore, type StoreApi } from 'zustand';
@@ -17,6 +23,9 @@ const MERGE_MS = 1200;
 const MOST_EDITS = 200;
 const MOST_LOG = 200;
 const NOTHING_CAME: readonly string[] = [];
+
+/** The day of a moment where the person is, as 2026-11-13. */
+const dayOf = (at: Date) => at.toLocaleDateString('sv-SE');
 
 function draftOf(kept: StoredProfile, { revision, session }: StoredSession): Draft {
   const draft = readDraft(kept.id);
@@ -74,8 +83,10 @@ export function createProfileStore(
     const present = () => get().moments.at(-1)!.session;
 
     /** What the store holds once the desk is as it is in a session. */
-    function taken(session: Session, text: string): Partial<ProfileStore> {
-      if (session === present()) return { session, looking: null };
+    function taken(becomes: Session, text: string): Partial<ProfileStore> {
+      if (becomes === present()) return { session: becomes, looking: null };
+      const isUsed = becomes.uses !== present().uses;
+      const session = isUsed ? withDayCounted(becomes, dayOf(new Date())) : becomes;
       savers.session.offer(session);
       return { session, looking: null, moments: withMoment(get().moments, session, text) };
     }
@@ -193,12 +204,15 @@ export function createProfileStore(
         const { looking, moments } = get();
         if (looking === null) return;
         const from = moments[looking]!;
-        const { uses } = present();
+        const { uses, countedOn } = present();
         const decided = `the desk as it was after ${from.text}`;
         set({
           ...logged([], 'go on from here', [{ decided, because: 'chosen on the time line' }]),
           // What was used stays used.
-          ...taken({ ...from.session, ...(uses && { uses }) }, `back to ${from.text}`),
+          ...taken(
+            { ...from.session, ...(uses && { uses }), ...(countedOn && { countedOn }) },
+            `back to ${from.text}`,
+          ),
         });
       },
       note(caps, text, because, decided = NOTHING_TO_DO) {

@@ -1,12 +1,12 @@
-import { BASE, type InputDevice } from '../model/keys.ts';
-import type { Profile } from '../model/profile.ts';
+import { BASE, type InputDevice } from '../../model/keys.ts';
+import type { Profile } from '../../model/profile.ts';
 import { assign } from './assignment.ts';
 import { choose, type LeftOut, type Substitute } from './key-choice.ts';
-import { freeInputsOf } from './devices.ts';
-import { asOwn, bindingText, withBinding, withoutBinding } from './edit.ts';
+import { freeInputsOf } from '../devices.ts';
+import { asOwn, bindingText, withBinding, withoutBinding } from '../edit.ts';
 import { groupsOf, placesFor, type Group, type GroupPlace } from './groups.ts';
-import { keyMap, type KeyBinding } from './map.ts';
-import { reachTable } from './reach.ts';
+import { keyMap, type KeyBinding } from '../map.ts';
+import { reachTable } from '../reach.ts';
 import {
   codeOf,
   costFor,

@@ -1,15 +1,15 @@
-import type { KeyCommand } from '../commands/registry.ts';
-import { commandText } from '../commands/command.ts';
-import { type InputDevice, type Mark, BASE } from '../model/keys.ts';
-import type { Profile } from '../model/profile.ts';
-import { MAIN } from '../values/modifiers.ts';
-import { triggerOf } from '../values/trigger.ts';
-import { freeInputsOf } from './devices.ts';
-import { SELDOM_THERE } from './free-keys.ts';
-import { expander, keyMap } from './map.ts';
-import { reachTable } from './reach.ts';
-import { shortcutLists } from './shortcut-lists.ts';
-import { definitionOf, argumentsOf } from '../commands/registry.ts';
+import type { KeyCommand } from '../../commands/registry.ts';
+import { commandText } from '../../commands/command.ts';
+import { type InputDevice, type Mark, BASE } from '../../model/keys.ts';
+import type { Profile } from '../../model/profile.ts';
+import { MAIN } from '../../values/modifiers.ts';
+import { triggerOf } from '../../values/trigger.ts';
+import { freeInputsOf } from '../devices.ts';
+import { SELDOM_THERE } from '../free-keys.ts';
+import { expander, keyMap } from '../map.ts';
+import { reachTable } from '../reach.ts';
+import { shortcutLists } from '../shortcut-lists.ts';
+import { definitionOf, argumentsOf } from '../../commands/registry.ts';
 
 /** A command for which keys are suggested. */
 export interface BindingCandidate {
@@ -84,6 +84,11 @@ const WITH: readonly (readonly string[])[] = [
   [MAIN, 'Ctrl', 'Shift'],
 ];
 
+/** The main modifier alone, with one more and with two: what commands are put on as a rule. */
+export function modifiersWithMain({ keys: { main } }: Profile): string[][] {
+  return WITH.map((set) => set.map((name) => (name === main ? 'Meta' : name)));
+}
+
 /**
  * The keys of a device that commands can be put on, those of the least reach first: bare ones where it sends no
  * modifiers, else with the main modifier and up to two more. What the desktop takes, and what stays bound
@@ -99,7 +104,6 @@ export function slotsOf(
   codes?: readonly string[],
 ): KeySlot[] {
   const reach = reachTable(profile);
-  const { main } = profile.keys;
   const expand = expander(profile.keys);
   const taken = new Set(
     shortcutLists(profile)
@@ -107,9 +111,7 @@ export function slotsOf(
       .flatMap(({ shortcuts }) => shortcuts.map(({ keys }) => expand(keys).canonicalTrigger)),
   );
   const inputs = freeInputsOf(device).filter((code) => !codes || codes.includes(code));
-  const sets = device.modifiers
-    ? WITH.map((set) => set.map((name) => (name === main ? 'Meta' : name)))
-    : [[]];
+  const sets = device.modifiers ? modifiersWithMain(profile) : [[]];
   return sets
     .flatMap((modifiers) =>
       inputs.map((code): KeySlot => {
@@ -146,6 +148,15 @@ export function costFor(
 ): number {
   const nearer = isMnemonic(profile, command, slot.code) ? CALLED_SO : 0;
   return Math.max(uses, LEAST_USE) * Math.max(LEAST_REACH, slot.reach - nearer);
+}
+
+/** What a command says that has a name of its own, as "workspace B". */
+export function namedTargetsOf(command: KeyCommand): string[] {
+  return argumentsOf(command).flatMap(({ argument: { of }, value }) =>
+    value !== undefined && ['workspace', 'app', 'zone'].includes(of)
+      ? [`${of} ${String(value)}`]
+      : [],
+  );
 }
 
 /** True for the letter or digit of the workspace, app or zone that a command leads to. */

@@ -1,8 +1,8 @@
-import { commandsThat } from '../commands/command.ts';
-import { type KeyCommand, type KeyCommandId } from '../commands/registry.ts';
-import { commandText } from '../commands/command.ts';
-import { type Mark } from '../model/keys.ts';
-import { directedOf, wayBack } from './ways-back.ts';
+import { commandsThat } from '../../commands/command.ts';
+import { type KeyCommand, type KeyCommandId } from '../../commands/registry.ts';
+import { commandText } from '../../commands/command.ts';
+import { type Mark } from '../../model/keys.ts';
+import { directedOf, wayBack } from '../ways-back.ts';
 import type { BindingCandidate } from './binding-candidates.ts';
 
 /** What is left out, and why. */

@@ -1,11 +1,11 @@
-import type { KeyCommand } from '../commands/registry.ts';
-import { commandText } from '../commands/command.ts';
+import type { KeyCommand } from '../../commands/registry.ts';
+import { commandText } from '../../commands/command.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { MARKS, type Mark } from '../model/keys.ts';
-import { profileSchema } from '../model/profile.ts';
-import { OFFICE } from '../testing/desk.ts';
-import { middleOf, KEYBOARDS } from './keyboards.ts';
+import { MARKS, type Mark } from '../../model/keys.ts';
+import { profileSchema } from '../../model/profile.ts';
+import { OFFICE } from '../../testing/desk.ts';
+import { middleOf, KEYBOARDS } from '../keyboards.ts';
 import { choose } from './key-choice.ts';
 import { groupsOf, placesFor } from './groups.ts';
 import { slotsOf, type BindingCandidate } from './binding-candidates.ts';

@@ -1,23 +1,23 @@
-import { TASKS } from '../commands/tasks.ts';
-import { definitionOf, KEY_COMMANDS } from '../commands/registry.ts';
+import { TASKS } from '../../commands/tasks.ts';
+import { definitionOf, KEY_COMMANDS } from '../../commands/registry.ts';
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { checkKeys } from '../checkup/keys.ts';
+import { checkKeys } from '../../checkup/keys.ts';
 
-import type { InputDevice } from '../model/keys.ts';
-import { profileSchema } from '../model/profile.ts';
-import { sessionSchema } from '../model/session.ts';
-import { usesByCommand } from '../model/uses.ts';
-import { OFFICE } from '../testing/desk.ts';
-import { does, profileWith } from '../testing/keys.ts';
+import type { InputDevice } from '../../model/keys.ts';
+import { profileSchema } from '../../model/profile.ts';
+import { sessionSchema } from '../../model/session.ts';
+import { usesByCommand } from '../../model/uses.ts';
+import { OFFICE } from '../../testing/desk.ts';
+import { does, profileWith } from '../../testing/keys.ts';
 import { assign, costOf } from './assignment.ts';
-import { bindingText } from './edit.ts';
-import { keyMap } from './map.ts';
-import { reachOfKey, reachTable } from './reach.ts';
+import { bindingText } from '../edit.ts';
+import { keyMap } from '../map.ts';
+import { reachOfKey, reachTable } from '../reach.ts';
 import { suggest, withSuggestion } from './suggest.ts';
 
-const DEMO = new URL('../../../demo/', import.meta.url);
+const DEMO = new URL('../../../../demo/', import.meta.url);
 const json = (name: string): unknown => JSON.parse(readFileSync(new URL(name, DEMO), 'utf8'));
 const demo = profileSchema.parse(json('bulletin-desk.profile.json'));
 const MOUSE: InputDevice = {
