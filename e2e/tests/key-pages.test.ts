@@ -1,3 +1,5 @@
+import { bindingText, keyMap } from '@sorn/core/keys';
+import type { Profile } from '@sorn/core/model';
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { demoPage } from '../desk/demo-page.ts';
@@ -78,6 +80,56 @@ describe('the pages of keys, by keys', () => {
     await poll(sentence).toContain('Button');
     await press('Control+z');
     await saved(open.page);
+  });
+
+  it('changes of keys that pay are ticked, taken together, and taken back by one undo', async () => {
+    await toView(open.page, '5', 'Keys');
+    // What may part is more than three changes.
+    await press('s', 'w');
+    await open.page.locator('[data-suggested]').waitFor();
+    const rows = open.page.locator('[data-change]');
+    await poll(async () => (await rows.count()) >= 4).toBe(true);
+    const curve = await open.page.locator('[data-points]').getAttribute('data-points');
+    const points = curve!.split(' ').map((point) => point.split(':').map(Number));
+    expect(points[0]).toEqual([0, 0]);
+    points.slice(1).forEach(([keys, spares], i) => {
+      expect(keys).toBeGreaterThan(points[i]![0]!);
+      expect(spares).toBeGreaterThan(points[i]![1]!);
+    });
+    // All but the first three stay as they are.
+    await press('a', ' ', 'ArrowDown', ' ', 'ArrowDown', ' ');
+    const taken = await rows.evaluateAll((all) =>
+      all
+        .filter((row) => row.getAttribute('data-taken') === 'true')
+        .map((row) => [row.getAttribute('data-change')!, Number(row.getAttribute('data-spares'))]),
+    );
+    expect(taken).toHaveLength(3);
+    const before = Number(await textOf('[data-total=before]'));
+    const after = Number(await textOf('[data-total=after]'));
+    const spared = taken.reduce((sum, [, spares]) => sum + Number(spares), 0);
+    expect(Math.abs(before - after - spared)).toBeLessThanOrEqual(1);
+    // What the server keeps has each on its new keys.
+    const kept = async () => {
+      const answer = await fetch(`${running.server.url}/api/profiles/${open.id}`);
+      return keyMap(((await answer.json()) as { profile: Profile }).profile);
+    };
+    const start = await kept();
+    await press('Enter');
+    await poll(() => textOf('[data-suggested]')).toContain('3 changes taken');
+    await saved(open.page);
+    const now = await kept();
+    for (const [id] of taken) {
+      for (const move of String(id).split(', ')) {
+        const at = move.lastIndexOf(' ');
+        const [text, keys] = [move.slice(0, at), move.slice(at + 1)];
+        expect(now.some((one) => one.keys === keys && bindingText(one) === text)).toBe(true);
+      }
+    }
+    expect(now.map(bindingText).sort()).toEqual(start.map(bindingText).sort());
+    await press('Control+z');
+    await saved(open.page);
+    const pairs = (map: typeof now) => map.map((one) => `${one.keys} ${bindingText(one)}`).sort();
+    await poll(async () => pairs(await kept())).toEqual(pairs(start));
   });
 
   it('the key chart is saved in the pixels of a monitor, and lists every binding once', async () => {

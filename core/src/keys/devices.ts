@@ -33,3 +33,8 @@ export function keyboardOf({ keys }: Profile): Keyboard {
   const form = keys.devices.find(({ board }) => board !== undefined)?.board;
   return KEYBOARDS[form ?? 'ansi-100'];
 }
+
+/** True for a device with so few inputs that everything on it is best thought over at once. */
+export function hasFewInputs(device: InputDevice): boolean {
+  return !device.modifiers || freeInputsOf(device).length <= 20;
+}

@@ -5,7 +5,7 @@ export { chartHtml, type PrintedChart } from './chart/page.ts';
 export { PAPER_NAMES, roomOf } from './chart/paper.ts';
 export { type ChartRow, chartRows } from './chart/rows.ts';
 export { chartCsv, chartMarkdown } from './chart/text.ts';
-export { keyboardOf, deviceName, freeInputsOf, inputsOf } from './devices.ts';
+export { keyboardOf, deviceName, freeInputsOf, hasFewInputs, inputsOf } from './devices.ts';
 export {
   ALIASABLE_KEYS,
   layerRenamed,

@@ -16,7 +16,7 @@ const isElsewhere = (group: string, label: string) =>
   // Pages of a view are found as pages, apps as what is opened.
   ['workspaces', 'monitors', 'apps', 'rules'].includes(label) ||
   label.startsWith('open Maps') ||
-  ['zone', 'select the zone before'].includes(label);
+  ['zone', 'select the zone before', 'cancel the search'].includes(label);
 
 type Place = readonly [view: string, page: string | undefined];
 const PLACES = Object.keys(EVERY_VIEW).flatMap((view): Place[] => {
@@ -24,13 +24,16 @@ const PLACES = Object.keys(EVERY_VIEW).flatMap((view): Place[] => {
   return pages.length === 0 ? [[view, undefined]] : pages.map(({ page }) => [view, page]);
 });
 
+/** Pages that are another one for another profile. */
+const PROFILES: Partial<Record<string, readonly object[]>> = {
+  suggest: [
+    ONE_OF_EACH,
+    { ...ONE_OF_EACH, keys: { ...ONE_OF_EACH.keys, devices: [{ id: 'board', board: 'ansi-80' }] } },
+  ],
+};
+
 describe('the actions of a view, and what find-anything knows of them', () => {
   it.each(PLACES)('%s %s', async (view, page) => {
-    const { store } = drawView(EVERY_VIEW[view], {
-      profile: ONE_OF_EACH,
-      session: { windows: [{ id: 'a', app: 'maps' }, { id: 'b' }, { id: 'c' }] },
-    });
-    if (page) act(() => useViewPages.of(store).getState().show(view, page));
     const registered = () =>
       [...useKeyRegister.getState().groups].flatMap(([group, keys]) =>
         keys
@@ -41,9 +44,27 @@ describe('the actions of a view, and what find-anything knows of them', () => {
     const known = ACTIONS.filter((entry) => entry.view === view && entry.page === page).map(
       ({ group, label, caps }) => `${group}: ${label} on ${caps.join(' ')}`,
     );
-    // Parts of a view are loaded after it.
-    await waitFor(() => expect(registered().sort()).toEqual([...known].sort()), { timeout: 4_000 });
-    cleanup();
+    const found = new Set<string>();
+    const profiles = PROFILES[page ?? ''] ?? [ONE_OF_EACH];
+    for (const profile of profiles) {
+      const { store } = drawView(EVERY_VIEW[view], {
+        profile,
+        session: { windows: [{ id: 'a', app: 'maps' }, { id: 'b' }, { id: 'c' }] },
+      });
+      if (page) act(() => useViewPages.of(store).getState().show(view, page));
+      // Parts of a view are loaded after it.
+      await waitFor(
+        () => {
+          for (const each of registered()) expect(known).toContain(each);
+          const all = new Set([...found, ...registered()]);
+          if (profile === profiles.at(-1)) expect([...all].sort()).toEqual([...known].sort());
+          else expect(registered().length).toBeGreaterThan(0);
+        },
+        { timeout: 4_000 },
+      );
+      for (const each of registered()) found.add(each);
+      cleanup();
+    }
   });
 
   it('have a name of their own', () => {

@@ -275,23 +275,31 @@ export const ACTIONS: readonly ActionEntry[] = [
     [['Delete', 'delete the device', 'Delete a device', 'remove keyboard mouse']],
     true,
   ),
-  ...of('keys', 'suggest', 'Suggest', [
-    [
-      'N',
-      'needed, wanted, spare',
-      'Commands that are needed, wanted or spare',
-      'priority importance',
-    ],
-    ['O', 'stays where it is', 'Command stays on its keys', 'lock keep fix'],
+  ...of('keys', 'suggest', 'Suggest for', [
     ['U', 'my use or an estimate', 'Suggest by my use or an estimate', 'statistics counted'],
     ['V', 'next device', 'Suggest for the next device', 'keyboard pad'],
-    ['W', 'directions together', 'Directions on keys that lie together', 'arrows group'],
+    ['W', 'what belongs together', 'Directions and pairs stay together', 'arrows group'],
+  ]),
+  ...of('keys', 'suggest', 'Suggest', [
+    ['O', 'stays where it is', 'Command stays on its keys', 'lock keep fix'],
+    ['T', 'how much letters matter', 'How much letters of names matter', 'mnemonic initial'],
+    ['A', 'all or none', 'Tick all suggested changes or none', 'select'],
   ]),
   ...of(
     'keys',
     'suggest',
     'Suggest',
-    [['Enter', 'take it', 'Take the suggested keys', 'apply accept']],
+    [
+      ['Space', 'tick', 'Tick a suggested change', 'choose'],
+      ['Enter', 'take it', 'Take the suggested keys', 'apply accept all'],
+      ['Enter', 'take what is ticked', 'Take the suggested changes', 'apply accept better keys'],
+      [
+        'N',
+        'needed, wanted, spare',
+        'Commands that are needed, wanted or spare',
+        'priority importance',
+      ],
+    ],
     true,
   ),
   ...of('keys', 'chart', 'Chart', [

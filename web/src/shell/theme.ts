@@ -59,6 +59,7 @@ const config = defineConfig({
       outlineOffset: '1px',
     },
     '::selection': { bg: 'petrol.wash' },
+    progress: { accentColor: 'petrol' },
     // Once for the page: worked out at every drawing it would cost more than the drawing.
     '.sheet': sheetStyle,
     '@media (forced-colors: active)': forcedColours,

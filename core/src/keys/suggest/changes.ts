@@ -74,6 +74,8 @@ export interface KeyChanges {
 
 /** The best changes for each number of keys. */
 export interface ChangesFound {
+  /** Bindings that may move. */
+  keys: number;
   /** Reach a day of all that may move, as it is. */
   before: number;
   /** By the number of keys, from 0 on; one that spares no more than fewer keys is left out. */
@@ -171,6 +173,7 @@ export function* searchChanges(
   }
   const points = withBetween([...corners.values()], movable, places, homes, groups);
   return {
+    keys: movable.length,
     before: movable.reduce((sum, { uses, home }) => sum + uses * places[home]!.reach, 0),
     points,
     knee: kneeOf(points),

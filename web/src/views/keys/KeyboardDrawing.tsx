@@ -51,13 +51,15 @@ export function KeyboardDrawing(props: {
   /** The selected binding, by the keys it is written with. */
   selected: string | null;
   /** Keys of what was found, by code. */
-  faulty: ReadonlySet<string>;
+  faulty?: ReadonlySet<string>;
+  /** What keys did before a change, by code: it is struck through over what they do now. */
+  former?: ReadonlyMap<string, string>;
   /** Room in pixels. */
   width: number;
   height: number;
   onKey: (face: KeyFace) => void;
 }) {
-  const { profile, layer, modifiersDown, face, uses, selected, faulty } = props;
+  const { profile, layer, modifiersDown, face, uses, selected, faulty, former } = props;
   const board = keyboardOf(profile);
   const faces = useMemo(
     () => keyFaces(profile, layer, modifiersDown),
@@ -97,7 +99,8 @@ export function KeyboardDrawing(props: {
           isFigure={face !== 'commands'}
           isDown={modifiersDown.some((modifier) => modifierOf(key.code) === modifier)}
           isSelected={selected !== null && faces.get(key.code)?.binding.keys === selected}
-          isFaulty={faulty.has(key.code)}
+          isFaulty={faulty?.has(key.code) ?? false}
+          former={former?.get(key.code) ?? null}
           onKey={props.onKey}
         />
       ))}
@@ -130,12 +133,13 @@ interface KeyProps {
   isDown: boolean;
   isSelected: boolean;
   isFaulty: boolean;
+  former: string | null;
   onKey: (face: KeyFace) => void;
 }
 
 /** Drawn again only where something of it changed: there are a hundred of them. */
 const Key = memo(function Key(props: KeyProps) {
-  const { at, unit, high, face, shows, heat, isDown } = props;
+  const { at, unit, high, face, shows, heat, isDown, former } = props;
   const [x, y] = [at.x * unit + 1, at.y * high + 1];
   const [width, height] = [at.width * unit - 3, at.height * high - 3];
   // Where the pad is, its keys need not say that they are on it.
@@ -144,14 +148,19 @@ const Key = memo(function Key(props: KeyProps) {
   // On keys too small for words there is their name alone.
   const most = unit < 26 || high < 30 ? 0 : high > 62 ? 3 : high > 40 ? 2 : 1;
   const room = (width - 7) / growth;
-  const lines = linesOf(shows, room, face ? most : Math.min(most, 1));
+  const isChanged = former !== null;
+  const own = face ? most : Math.min(most, 1);
+  // What it did before takes a line of its own.
+  const lines = linesOf(shows, room, isChanged ? Math.min(own, 1) : own);
+  const struck = isChanged && most > 1 ? linesOf(former, room, 1) : [];
   const isNarrow = textWidth(name, 'figure') * CAP > room;
   const kind = isDown ? 'down' : !face ? 'none' : heat !== null ? `heat${heat}` : FILLS[face.task];
   return (
     <g
-      className={`key ${kind}${face?.isBelow ? ' below' : ''}${props.isSelected ? ' in-hand' : ''}${props.isFaulty ? ' faulty' : ''}`}
+      className={`key ${kind}${face?.isBelow ? ' below' : ''}${props.isSelected ? ' in-hand' : ''}${props.isFaulty ? ' faulty' : ''}${isChanged ? ' changed' : ''}`}
       data-key={at.code}
       data-does={face?.text ?? ''}
+      data-former={former ?? undefined}
       onClick={() => {
         if (face) props.onKey(face);
       }}
@@ -166,6 +175,11 @@ const Key = memo(function Key(props: KeyProps) {
           {shortened(name, 'figure', room / (isNarrow ? CAP_NARROW : CAP)) || name.slice(0, 1)}
         </text>
       )}
+      {struck.map((line) => (
+        <text key="former" className="does former" x={x + 5} y={y + height - 5 - 11 * growth}>
+          {line}
+        </text>
+      ))}
       {lines.map((line, i) => (
         <text
           key={i}
@@ -266,6 +280,8 @@ const boardStyle = {
   '& .heat3 rect.fill': { fill: 'petrol', opacity: 0.4 },
   '& .heat4 rect.under': { fill: 'petrol' },
   '& .heat4 text': { fill: 'petrol.contrast' },
+  '& .former': { textDecoration: 'line-through' },
+  '& .changed rect.fill': { stroke: 'vermilion', strokeWidth: 2 },
   '& .faulty rect.fill': { stroke: 'vermilion', strokeWidth: 1.5, strokeDasharray: '4 2' },
   '& .key.in-hand rect.under': { stroke: 'vermilion', strokeWidth: STROKE },
   '& .ink-fill': { fill: 'ink' },

@@ -1,104 +1,27 @@
-import { commandText } from '@sorn/core/commands';
-import { Box, chakra, Flex } from '@chakra-ui/react';
-import {
-  deviceName,
-  keyMap,
-  withBindingChanged,
-  withSuggestion,
-  type Suggestion,
-} from '@sorn/core/keys';
-import { MARKS, usesByCommand, type Mark } from '@sorn/core/model';
-import { countText, keysCaps } from '@sorn/core/values';
-import { useCallback, useMemo, useState, type ReactNode } from 'react';
+import { deviceName, hasFewInputs } from '@sorn/core/keys';
+import { useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { Bar } from '../../ui/Bar.tsx';
-import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
-import { TextButton } from '../../ui/TextButton.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
-import { useKeyEdits } from './edits.ts';
-import { SuggestionTable } from './SuggestionTable.tsx';
-import { AMONG, useSuggestion } from './suggestion.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
+import { SuggestAnew } from './SuggestAnew.tsx';
+import { SuggestChanges } from './SuggestChanges.tsx';
+import { AMONG } from './suggestion.ts';
 
-/** Keys for the least reach: what a device would have, what is left out, and what it would come to. */
+/** Keys nearer to the fingers: single changes of a keyboard, or new keys for everything where inputs are few. */
 export function SuggestPage({ pages }: { pages: ReactNode }) {
-  const profile = useProfileStore((state) => state.profile);
-  const counted = useProfileStore((state) => state.session.uses);
-  const store = useProfileStoreApi();
-  const { devices, main } = profile.keys;
-  const capsOf = useCallback((keys: string) => <KeyCaps caps={keysCaps(keys, main)} />, [main]);
+  const devices = useProfileStore((state) => state.profile.keys.devices);
+  const hasCounts = useProfileStore((state) => (state.session.uses?.length ?? 0) > 0);
   const [deviceId, setDevice] = useState<string | null>(null);
   const [among, setAmong] = useState('all');
-  const [isCounted, setCounted] = useState((counted?.length ?? 0) > 0);
-  const [grouped, setGrouped] = useState(true);
-  const [selected, setInHand] = useState<string | null>(null);
+  const [isCounted, setCounted] = useState(hasCounts);
+  const [together, setTogether] = useState(true);
   const device = devices.find(({ id }) => id === deviceId) ?? devices[0] ?? null;
-  const uses = useMemo(() => (isCounted ? usesByCommand(counted) : null), [isCounted, counted]);
-  const { found, fault } = useSuggestion(
-    profile,
-    useMemo(() => {
-      const codes = AMONG.find(({ value }) => value === among)?.codes;
-      return device && { device, uses, grouped, ...(codes && { codes }) };
-    }, [device, uses, grouped, among]),
-  );
-  const lines = found
-    ? [
-        ...found.given.map(({ candidate }) => candidate.text),
-        ...found.leftOut.map(({ text }) => text),
-      ]
-    : [];
-  const at = Math.max(0, lines.indexOf(selected ?? ''));
-  const text = lines[at] ?? null;
-  const command =
-    found?.given.find(({ candidate }) => candidate.text === text)?.candidate.command ??
-    keyMap(profile).find((each) => each.command && commandText(each.command) === text)?.command;
-  const edits = useKeyEdits(null, () => undefined);
-  const mark =
-    profile.keys.marks.find((each) => commandText(each.command) === text)?.mark ?? 'wanted';
-  const setMark = (next: Mark) => {
-    if (command) edits.setMark(command, next === 'wanted' ? null : next);
-  };
-  const take = () => {
-    if (found && device) store.getState().edit((now) => withSuggestion(now, device, found));
-  };
-  const pin = () => {
-    const line = found?.given.find(({ candidate }) => candidate.text === text);
-    const bound =
-      line?.was &&
-      keyMap(profile).find(
-        ({ keys, command: of }) => keys === line.was && of && commandText(of) === text,
-      );
-    if (!bound) return;
-    edits.setWhole(
-      withBindingChanged(profile, bound, ({ pinned, ...own }) =>
-        pinned ? own : { ...own, pinned: true },
-      ),
-    );
-  };
-  usePageKeys('Suggest', [
-    {
-      keys: ['ArrowUp'],
-      caps: ['↑', '↓'],
-      label: 'command',
-      run: () => setInHand(lines[at - 1] ?? text),
-    },
-    {
-      keys: ['ArrowDown'],
-      label: 'select the next command',
-      minor: true,
-      run: () => setInHand(lines[at + 1] ?? text),
-    },
-    { keys: ['Enter'], label: 'take it', run: take },
-    {
-      keys: ['n'],
-      label: 'needed, wanted, spare',
-      run: () => setMark(MARKS[(MARKS.indexOf(mark) + 1) % MARKS.length]!),
-    },
-    { keys: ['o'], label: 'stays where it is', run: pin },
+  usePageKeys('Suggest for', [
     {
       keys: ['v'],
       label: 'next device',
@@ -108,123 +31,72 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
       },
     },
     { keys: ['u'], label: 'my use or an estimate', run: () => setCounted(!isCounted) },
-    { keys: ['w'], label: 'directions together', minor: true, run: () => setGrouped(!grouped) },
+    {
+      keys: ['w'],
+      label: 'what belongs together',
+      minor: true,
+      run: () => setTogether(!together),
+    },
   ]);
-  return (
-    <ViewLayout
-      name="Keys"
-      inspector={
-        <>
-          <Section title="Suggest keys for">
-            <SettingRow label="Device" caps={['V']}>
-              <Select
-                label="Device"
-                value={device?.id ?? ''}
-                options={devices.map((each) => ({ value: each.id, text: deviceName(each) }))}
-                onChange={setDevice}
-              />
-            </SettingRow>
-            <SettingRow label="Among">
-              <Select label="Among" value={among} options={AMONG} onChange={setAmong} />
-            </SettingRow>
-            <SettingRow label="Based on" caps={['U']}>
-              <Choice
-                label="Based on"
-                value={isCounted ? 'counted' : 'guessed'}
-                options={[
-                  { value: 'counted', text: 'my use' },
-                  { value: 'guessed', text: 'an estimate' },
-                ]}
-                onChange={(value) => setCounted(value === 'counted')}
-              />
-            </SettingRow>
-            <SettingRow label="Directions" caps={['W']}>
-              <Choice
-                label="Directions"
-                value={grouped ? 'together' : 'apart'}
-                options={[
-                  { value: 'together', text: 'in a cross or a row' },
-                  { value: 'apart', text: 'apart' },
-                ]}
-                onChange={(value) => setGrouped(value === 'together')}
-              />
-            </SettingRow>
-          </Section>
-          {text !== null && (
-            <Section title={text}>
-              <SettingRow label="It is" caps={['N']}>
-                <Choice
-                  label="How much it is needed"
-                  value={mark}
-                  options={MARKS.map((value) => ({ value, text: value }))}
-                  onChange={setMark}
-                />
-              </SettingRow>
-            </Section>
-          )}
-          {found && (
-            <Section title="Total reach" note="uses × reach of each press">
-              <Flex gap="24px" data-suggested={found.is}>
-                <Total name="before" value={found.before} says="now" />
-                <Total name="after" value={found.after} says={WORDS[found.is]} />
-              </Flex>
-              <chakra.p fontSize="12px" color="slate" mt="6px">
-                Over the commands that have keys before and after it. A finger’s way by Fitts’s law
-                (MacKenzie 1992), each finger by a factor of its own.
-              </chakra.p>
-              <Flex mt="8px" gap="6px" align="center" fontSize="13px">
-                <KeyCap>Enter</KeyCap>
-                <TextButton onClick={take}>Take these keys</TextButton>
-              </Flex>
-            </Section>
-          )}
-          {found && found.substitutes.length > 0 && (
-            <Section title="In the place of many">
-              {found.substitutes.map(({ by, instead }) => (
-                <chakra.p key={by[0]} fontSize="13px" data-substitute={by[0]}>
-                  <b>{by.join(', ')}</b> instead of {instead.join(', ')}
-                </chakra.p>
-              ))}
-            </Section>
-          )}
-        </>
-      }
-    >
-      <Paper>
-        <Bar>
-          {pages}
-          {device && !found && fault === null && <progress aria-label="Search of keys" />}
-          <span role="status">
-            {fault ??
-              (found
-                ? `${countText(found.given.length, 'command')} with keys, ${found.leftOut.length} left out`
-                : device
-                  ? 'Searching…'
-                  : 'No device is declared: D declares one.')}
-          </span>
-        </Bar>
-        {found && (
-          <SuggestionTable found={found} capsOf={capsOf} selected={text} onRow={setInHand} />
-        )}
-      </Paper>
-    </ViewLayout>
+  const settings = (
+    <Section title="Suggest keys for">
+      <SettingRow label="Device" caps={['V']}>
+        <Select
+          label="Device"
+          value={device?.id ?? ''}
+          options={devices.map((each) => ({ value: each.id, text: deviceName(each) }))}
+          onChange={setDevice}
+        />
+      </SettingRow>
+      <SettingRow label="Among">
+        <Select label="Among" value={among} options={AMONG} onChange={setAmong} />
+      </SettingRow>
+      <SettingRow label="Based on" caps={['U']}>
+        <Choice
+          label="Based on"
+          value={isCounted ? 'counted' : 'guessed'}
+          options={[
+            { value: 'counted', text: 'my use' },
+            { value: 'guessed', text: 'an estimate' },
+          ]}
+          onChange={(value) => setCounted(value === 'counted')}
+        />
+      </SettingRow>
+      <SettingRow label="Directions, pairs" caps={['W']}>
+        <Choice
+          label="What belongs together"
+          value={together ? 'together' : 'apart'}
+          options={[
+            { value: 'together', text: 'stay together' },
+            { value: 'apart', text: 'may part' },
+          ]}
+          onChange={(value) => setTogether(value === 'together')}
+        />
+      </SettingRow>
+    </Section>
   );
-}
-
-const WORDS: Record<Suggestion['is'], string> = {
-  least: 'the least there is',
-  'best found': 'best found',
-};
-
-function Total(props: { name: string; value: number; says: string }) {
+  if (!device) {
+    return (
+      <ViewLayout name="Keys" inspector={settings}>
+        <Paper>
+          <Bar>
+            {pages}
+            <span role="status">No device is declared: D declares one.</span>
+          </Bar>
+        </Paper>
+      </ViewLayout>
+    );
+  }
+  const Body = hasFewInputs(device) ? SuggestAnew : SuggestChanges;
   return (
-    <Box>
-      <chakra.p fontSize="18px" lineHeight="24px" data-total={props.name}>
-        {Math.round(props.value)}
-      </chakra.p>
-      <chakra.p fontSize="12px" color="slate">
-        {props.says}
-      </chakra.p>
-    </Box>
+    <Body
+      key={device.id}
+      pages={pages}
+      settings={settings}
+      device={device}
+      codes={AMONG.find(({ value }) => value === among)?.codes ?? null}
+      isCounted={isCounted}
+      together={together}
+    />
   );
 }

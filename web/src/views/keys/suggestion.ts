@@ -1,7 +1,6 @@
-import type { Suggestion } from '@sorn/core/keys';
-import type { Profile } from '@sorn/core/model';
-import { useEffect, useState } from 'react';
-import { suggestKeys } from '../../state/suggest.ts';
+import type { InputDevice } from '@sorn/core/model';
+import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import type { Running } from '../../state/suggest.ts';
 
 const letters = (text: string) => [...text].map((letter) => `Key${letter}`);
 /** Keys that a suggestion may use. */
@@ -52,32 +51,83 @@ export const AMONG: readonly { value: string; text: string; codes?: readonly str
   },
 ];
 
-/** The suggestion for what is asked, from a worker; what was asked before is dropped. */
-export function useSuggestion(profile: Profile, wanted: Parameters<typeof suggestKeys>[1] | null) {
-  const [done, setDone] = useState<{ of: unknown; found: Suggestion | null; fault: string | null }>(
-    {
-      of: null,
-      found: null,
-      fault: null,
-    },
-  );
+/** A figure of reach: with a decimal where it is small. */
+export function shortFigure(value: number): string {
+  return Math.abs(value) < 10 ? value.toFixed(1) : String(Math.round(value));
+}
+
+/** What a body of the page is for. */
+export interface SuggestBody {
+  pages: ReactNode;
+  /** The settings that all have in common. */
+  settings: ReactNode;
+  device: InputDevice;
+  codes: readonly string[] | null;
+  /** By what was counted, else by an estimate. */
+  isCounted: boolean;
+  together: boolean;
+}
+
+/** How far an answer is: what was found, or why nothing was. */
+export interface Answer<T, P> {
+  found: T | null;
+  fault: string | null;
+  progress: P | null;
+  isCancelled: boolean;
+  cancel: () => void;
+  /** Asks once more. */
+  again: () => void;
+}
+
+/**
+ * What a worker answers to what is asked; an answer to what was asked before is dropped.
+ *
+ * @param ask stays the same as long as the question does; null asks nothing
+ */
+export function useAnswer<T, P = never>(
+  ask: ((onProgress: (progress: P) => void) => Running<T>) | null,
+): Answer<T, P> {
+  const [count, setCount] = useState(0);
+  const question = useMemo(() => ({ ask, count }), [ask, count]);
+  const [state, setState] = useState<{
+    of: unknown;
+    found?: T;
+    fault?: string;
+    progress?: P;
+    isCancelled?: boolean;
+  }>({ of: null });
+  const cancelIt = useRef<() => void>(() => undefined);
   useEffect(() => {
-    if (!wanted) return;
-    let isStale = false;
-    const running = suggestKeys(profile, wanted);
-    running.answer.then(
-      (found) => {
-        if (!isStale) setDone({ of: wanted, found, fault: null });
-      },
-      (error: unknown) => {
-        const fault = error instanceof Error ? error.message : String(error);
-        if (!isStale) setDone({ of: wanted, found: null, fault });
-      },
+    if (!question.ask) return;
+    // Word of progress comes by another way than the answer, and may come after it.
+    let isOver = false;
+    const end = (more: Omit<typeof state, 'of'>) => {
+      if (!isOver) setState({ of: question, ...more });
+      isOver = true;
+    };
+    const asked = question.ask((progress) => {
+      if (!isOver) setState({ of: question, progress });
+    });
+    cancelIt.current = () => {
+      end({ isCancelled: true });
+      asked.cancel();
+    };
+    asked.answer.then(
+      (found) => end({ found }),
+      (error: unknown) => end({ fault: error instanceof Error ? error.message : String(error) }),
     );
     return () => {
-      isStale = true;
-      running.cancel();
+      isOver = true;
+      asked.cancel();
     };
-  }, [profile, wanted]);
-  return done.of === wanted ? done : { found: null, fault: null };
+  }, [question]);
+  const { found, fault, progress, isCancelled } = state.of === question ? state : {};
+  return {
+    found: found ?? null,
+    fault: fault ?? null,
+    progress: progress ?? null,
+    isCancelled: isCancelled ?? false,
+    cancel: () => cancelIt.current(),
+    again: () => setCount(count + 1),
+  };
 }

@@ -1,14 +1,9 @@
 import { SWEEP, type Band, type Sweep } from '@sorn/core/simulate';
 import type { EChartsCoreOption } from 'echarts/core';
+import { CHART_AXIS, CHART_FIGURES, chartColour } from '../../ui/chart-style.ts';
 
-const colour = (token: string) => `var(--sorn-colors-${token})`;
-const [SLATE, VERMILION, OCHRE] = ['slate', 'vermilion', 'ochre'].map(colour) as [
-  string,
-  string,
-  string,
-];
+const [VERMILION, OCHRE] = ['vermilion', 'ochre'].map(chartColour) as [string, string];
 
-const FIGURES = { fontFamily: 'Martian Mono Variable', fontSize: 11 } as const;
 /** How lines of windows differ besides their hue. */
 const DASHES = ['solid', [6, 3], [2, 3], [9, 3, 2, 3]] as const;
 
@@ -53,17 +48,11 @@ export function chartOption(of: {
 }): EChartsCoreOption {
   const { sweep, present, names, balloons, hues } = of;
   const { shares, windows, bands } = sweep;
-  const axis = {
-    axisLine: { lineStyle: { color: SLATE } },
-    axisTick: { lineStyle: { color: SLATE } },
-    axisLabel: { ...FIGURES, color: SLATE, hideOverlap: true },
-    splitLine: { show: false },
-  };
   return {
     animation: false,
     grid: { left: 46, right: 52, top: 22, bottom: 24 },
-    xAxis: { ...axis, type: 'value', min: SWEEP.from, max: SWEEP.to, interval: 0.15 },
-    yAxis: { ...axis, type: 'value', splitNumber: 3 },
+    xAxis: { ...CHART_AXIS, type: 'value', min: SWEEP.from, max: SWEEP.to, interval: 0.15 },
+    yAxis: { ...CHART_AXIS, type: 'value', splitNumber: 3 },
     series: distinct(windows.map(({ lengths }) => lengths)).map((alike, k) => ({
       type: 'line',
       name: alike.map((i) => names[i]).join(', '),
@@ -72,7 +61,7 @@ export function chartOption(of: {
       data: shares.map((share, at) => [share, windows[alike[0]!]!.lengths[at]]),
       lineStyle: { color: lineHue(hues[alike[0]!]!), width: 1.5, type: DASHES[k % DASHES.length] },
       endLabel: {
-        ...FIGURES,
+        ...CHART_FIGURES,
         // A window without a tile at the end has no end to stand at.
         show: windows[alike[0]!]!.lengths.at(-1) !== null,
         distance: 4,
@@ -86,7 +75,7 @@ export function chartOption(of: {
           silent: true,
           symbol: 'none',
           label: {
-            ...FIGURES,
+            ...CHART_FIGURES,
             color: VERMILION,
             fontWeight: 600,
             formatter: String(Number(present.toFixed(3))),
