@@ -5,6 +5,7 @@ const STURDY = [
   'access',
   'access-desk',
   'backup',
+  'chains',
   'commands',
   'crash',
   'demo',

@@ -1,5 +1,5 @@
 import type { ArgumentKind } from '../commands/argument.ts';
-import { argumentsOf } from '../commands/registry.ts';
+import { argumentsOf, type KeyCommand } from '../commands/registry.ts';
 import { fitsPattern, isPattern, isRole, ROLES } from '../desk/roles.ts';
 import { BASE } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
@@ -66,7 +66,9 @@ function lookRules(
   });
 }
 
-/** Names in bindings: modifiers and bundles, layers, apps, and what commands are said with. */
+const ids = (list: readonly { id: string }[]) => list.map((item) => item.id);
+
+/** Names in bindings, chains and menus: modifiers and bundles, layers, apps, and what commands are said with. */
 function lookKeys(
   profile: Profile,
   look: Look,
@@ -82,6 +84,8 @@ function lookKeys(
     layer: (path, value) => look(path, value, layerIds),
     app: (path, value) => look(path, value, apps),
     desk: (path, value) => look(path, value, desks),
+    chain: (path, value) => look(path, value, ids(profile.chains)),
+    menu: (path, value) => look(path, value, ids(profile.menus)),
     workspace(path, value) {
       // One that is called by a letter is made when it is gone to.
       const isMade = profile.tiling.missingWorkspaces === 'made' && isWorkspaceLetter(value);
@@ -91,6 +95,17 @@ function lookKeys(
       if (!MONITOR_WORDS.includes(value)) lookWhich(path, value);
     },
   };
+  const lookCommand = (at: string, command: KeyCommand) => {
+    for (const { field, argument, value } of argumentsOf(command)) {
+      if (typeof value === 'string') lookUp[argument.of]?.(`${at}.${field}`, value);
+    }
+  };
+  profile.chains.forEach(({ commands }, i) =>
+    commands.forEach((command, j) => lookCommand(`chains[${i}].commands[${j}]`, command)),
+  );
+  profile.menus.forEach(({ entries }, i) =>
+    entries.forEach(({ command }, j) => lookCommand(`menus[${i}].entries[${j}].command`, command)),
+  );
   bindings.forEach((binding, i) => {
     const path = `keys.bindings[${i}]`;
     for (const { modifiers: named } of triggerOf(binding.keys).steps)
@@ -99,11 +114,7 @@ function lookKeys(
     look(`${path}.app`, binding.app, apps);
     for (const part of ['command', 'release'] as const) {
       const command = binding[part];
-      if (!command) continue;
-      const at = `${path}.${part}`;
-      for (const { field, argument, value } of argumentsOf(command)) {
-        if (typeof value === 'string') lookUp[argument.of]?.(`${at}.${field}`, value);
-      }
+      if (command) lookCommand(`${path}.${part}`, command);
     }
   });
 }
@@ -113,7 +124,6 @@ const WORKSPACE_WORDS = ['next', 'previous', 'last'];
 const MONITOR_WORDS = ['next', 'previous', ...DIRECTIONS];
 
 function lookedUp(profile: Profile): readonly UnknownName[] {
-  const ids = (list: readonly { id: string }[]) => list.map((item) => item.id);
   const monitors = ids(profile.monitors);
   const workspaces = ids(profile.workspaces);
   const apps = ids(profile.apps);

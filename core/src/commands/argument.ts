@@ -15,6 +15,8 @@ export type ArgumentKind =
   | 'desk'
   | 'zone'
   | 'layer'
+  | 'chain'
+  | 'menu'
   | 'layout'
   | 'lineup'
   | 'direction'
@@ -57,6 +59,8 @@ export const monitor = () => argument('monitor', 'Which', whichMonitorField);
 export const app = () => argument('app', 'App', idField);
 export const desk = () => argument('desk', 'Desk', idField);
 export const layer = () => argument('layer', 'Layer', idField);
+export const chain = () => argument('chain', 'Chain', idField);
+export const menu = () => argument('menu', 'Menu', idField);
 export const direction = (label: string) => argument('direction', label, oneOf(DIRECTIONS));
 
 export const zone = () => argument('zone', 'Zone', textField.min(1, { error: 'a zone' }));

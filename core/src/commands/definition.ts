@@ -58,6 +58,8 @@ export interface Definition<A extends Arguments = Arguments> {
   givesPlace?: true;
   /** It goes on with letters or digits being typed. */
   needsTyping?: true;
+  /** It opens a list over the sheet, from which a person chooses. */
+  opensList?: true;
   /** Its arguments `next` and `previous` reach everything that it can go to. */
   goesRound?: true;
   /** It goes back to a former state or forth again, so rules are not applied. */

@@ -1,3 +1,4 @@
+import { chain, menu } from './argument.ts';
 import {
   define,
   BY_ONE_TARGET,
@@ -22,6 +23,25 @@ export const engineCommands = {
   'show-desktop': define({ said: {}, ...bare }),
   'clear-while-pressed': define({ said: {}, ...bare, lasts: true, ignoresRepeat: true }),
   'apply-rules': define({ said: {}, ...engine, ...UNDOABLE }),
+  chain: define({
+    said: { chain: chain() },
+    ...engine,
+    undoable: true,
+    ignoresRepeat: true,
+    guessedUses: 4,
+    short: ({ chain: id }) => id,
+  }),
+  menu: define({
+    said: { menu: menu() },
+    ...engine,
+    ...STEERED_CHOICE,
+    whilePaused: true,
+    ignoresRepeat: true,
+    needsTyping: true,
+    opensList: true,
+    guessedUses: 4,
+    short: ({ menu: id }) => `menu: ${id}`,
+  }),
   pause: define({ said: {}, ...engine, inverse: 'resume' }),
   resume: define({ said: {}, ...engine }),
   undo: define({ said: {}, ...travel, guessedUses: 10 }),

@@ -31,7 +31,13 @@ describe('definitions of commands', () => {
 
   it('step, and wait while the engine is paused, unless they change what is connected', () => {
     const goOn = COMMANDS.filter((id) => definitionOf(id).undoable && definitionOf(id).whilePaused);
-    expect(goOn).toEqual(['put-workspace-on-monitor', 'use-desk', 'desk-mode']);
+    expect(goOn).toEqual([
+      'put-workspace-on-monitor',
+      'use-desk',
+      'desk-mode',
+      // Each of its commands waits by itself.
+      'chain',
+    ]);
   });
 });
 

@@ -1,4 +1,5 @@
 import { argumentsOf, type KeyCommand } from '../commands/registry.ts';
+import { withCommands } from '../model/commands-of.ts';
 import type { Profile } from '../model/profile.ts';
 import { GROUPS, type Rule } from '../model/rule.ts';
 
@@ -86,17 +87,12 @@ export function withWorkspaceId(profile: Profile, from: string, to: string): Pro
     return { ...said, ...Object.fromEntries(fields.map(({ field }) => [field, to])) };
   };
   return {
-    ...changed(profile, from, (each) => ({ ...each, id: to })),
+    ...withCommands(
+      changed(profile, from, (each) => ({ ...each, id: to })),
+      command,
+    ),
     rules: profile.rules.map(rule),
     start: profile.start.map(onIt),
     tiling: { ...profile.tiling, places: profile.tiling.places.map(onIt) },
-    keys: {
-      ...profile.keys,
-      bindings: profile.keys.bindings.map((binding) => ({
-        ...binding,
-        ...(binding.command && { command: command(binding.command) }),
-        ...(binding.release && { release: command(binding.release) }),
-      })),
-    },
   };
 }

@@ -11,6 +11,7 @@ import { reapplyRules } from './reapply-rules.ts';
 import { onWindowRequest, onWindowRetitled } from './commands/window-request.ts';
 import { onWindowOpened } from './commands/opening.ts';
 import { onWindowClosed } from './commands/windows.ts';
+import { isChain, runChain } from './chain.ts';
 import { onMonitorsChanged, type ConnectedMonitors } from './connect.ts';
 import { onProfileEdited } from './profile-edit.ts';
 import { withUndoStep } from './history.ts';
@@ -86,9 +87,12 @@ function happened(session: Session, event: SessionEvent, profile: Profile): Outc
   const context: CommandContext = { session, profile, desk: deskInForce(profile, session) };
   switch (event.type) {
     case 'command':
-      return used(context, event, runUndoably(context, event.command));
-    case 'key-pressed':
-      return used(context, event, commandKeyPressed(context, event.command));
+    case 'key-pressed': {
+      const { command, type } = event;
+      if (isChain(command)) return used(context, event, runChain(context, command, reduce));
+      const run = type === 'command' ? runUndoably : commandKeyPressed;
+      return used(context, event, run(context, command));
+    }
     case 'window-opened':
       return onWindowOpened(context, event.window);
     case 'window-closed':

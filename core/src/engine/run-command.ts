@@ -1,6 +1,7 @@
 import { withInteraction, interactionOf, withoutInteraction } from '../model/interaction.ts';
 import { isUndoable } from '../commands/command.ts';
 import { definitionOf } from '../commands/registry.ts';
+import type { CommandFunctions } from './commands/command-functions.ts';
 import { COMMAND_FUNCTIONS } from './commands/registry.ts';
 import { zoneBoardHere } from './commands/zone-board-here.ts';
 import { setMode } from './commands/desks.ts';
@@ -35,7 +36,7 @@ function runCommand(
   if (session.unplugged && !whileUnplugged)
     return idle('no monitor is connected: the session waits for one');
   if (session.paused && !whilePaused) return idle('the engine is paused; resume comes first');
-  const apply = COMMAND_FUNCTIONS[command.command] as (
+  const apply = COMMAND_FUNCTIONS[command.command as keyof CommandFunctions] as (
     context: CommandContext,
     said: Command,
   ) => Outcome;

@@ -141,6 +141,10 @@ function namesFor(path: readonly PathStep[], profile: Profile): Completion[] {
       return of(profile.monitors);
     case 'desk':
       return of(profile.desks);
+    case 'chain':
+      return of(profile.chains);
+    case 'menu':
+      return of(profile.menus);
     case 'board':
       return of(profile.boards);
     case 'zone':

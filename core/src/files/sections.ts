@@ -15,7 +15,7 @@ export const SECTION_NAMES: Record<SectionId, { title: string; says: string }> =
   layouts: { title: 'Layouts', says: 'layouts, gaps, placing and floating' },
   boards: { title: 'Boards', says: 'zone boards' },
   rules: { title: 'Rules', says: 'floating-window rules and others' },
-  keys: { title: 'Keys', says: 'bindings, layers, bundles and devices' },
+  keys: { title: 'Keys', says: 'bindings, layers, bundles, devices, chains and menus' },
   apps: { title: 'Apps', says: 'apps, and which open at the start' },
   look: { title: 'Look', says: 'focus frame and motion' },
 };
@@ -25,7 +25,7 @@ export const SECTION_FIELDS: Record<SectionId, readonly (keyof Profile)[]> = {
   layouts: ['floating', 'tiling', 'placing'],
   boards: ['boards'],
   rules: ['rules'],
-  keys: ['keys'],
+  keys: ['keys', 'chains', 'menus'],
   apps: ['apps', 'start'],
   look: ['look'],
 };

@@ -102,7 +102,16 @@ function asideText(known: Path, aside: unknown, profile: Profile): string {
     : `${where}nothing is kept for other layouts`;
 }
 
+/** The commands of a chain, in their order. */
+function chainText(chain: unknown): string {
+  const { commands } = chain as { commands: readonly KeyCommand[] };
+  return commands.map(commandText).join(', then ');
+}
+
 function addedText(path: Path, added: unknown): string {
+  if (path[0] === 'chains' && path.length === 2) return `: ${chainText(added)}`;
+  if (path[0] === 'menus' && path.length === 4)
+    return `: ${commandText((added as { command: KeyCommand }).command)}`;
   if (path[0] !== 'keys' || path[1] !== 'bindings') return '';
   const { command, release } = added as { command?: KeyCommand; release?: KeyCommand };
   const does = [command, release].flatMap((each) => (each ? [commandText(each)] : []));
@@ -202,6 +211,12 @@ function subject(path: Path, profile: Profile): string {
       return inner === 'zones'
         ? `zone ${innerName} of board ${named(profile.boards)}`
         : `board ${named(profile.boards)}`;
+    case 'chains':
+      return `chain ${named(profile.chains)}`;
+    case 'menus':
+      return inner === 'entries'
+        ? `${innerName} of menu ${named(profile.menus)}`
+        : `menu ${named(profile.menus)}`;
     case 'monitors':
       return `monitor ${named(profile.monitors)}`;
     case 'workspaces':

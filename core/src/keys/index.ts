@@ -7,6 +7,17 @@ export { type ChartRow, chartRows } from './chart/rows.ts';
 export { chartCsv, chartMarkdown } from './chart/text.ts';
 export { keyboardOf, deviceName, freeInputsOf, hasFewInputs, inputsOf } from './devices.ts';
 export {
+  commandOfList,
+  type CommandLists,
+  endsIn,
+  letterFor,
+  withListChanged,
+  withListNamed,
+  withNewChain,
+  withNewMenu,
+  withoutList,
+} from './edit-chains.ts';
+export {
   ALIASABLE_KEYS,
   layerRenamed,
   withModifierAlias,

@@ -57,8 +57,13 @@ describe('the starters', () => {
     const desk = { id: 'office', monitors: [{ monitor: 'wide', x: 0, y: 0 }] };
     const all = keyMap(profileSchema.parse({ ...profile, desks: [desk] }));
     const ids = new Set<string>([...all, ...FIXED_BINDINGS].map(({ command }) => command!.command));
-    // The keys of a shaping say how with each step: only scripts choose it for the steps that follow.
-    expect(COMMANDS.filter((id) => !ids.has(id))).toEqual(['move-edge', 'shape-as']);
+    // Chains and menus are a person's own. The keys of a shaping say how with each step: only scripts choose it for the steps that follow.
+    expect(COMMANDS.filter((id) => !ids.has(id))).toEqual([
+      'move-edge',
+      'shape-as',
+      'chain',
+      'menu',
+    ]);
   });
 
   it('beside another main modifier have Meta in its place, so that no two keys become one', () => {

@@ -240,8 +240,10 @@ class Resolving {
   private command(binding: KeyBinding, command: KeyCommand, on: On, repeat: boolean): void {
     if (command.command === 'enter-layer' || command.command === 'leave-layer') return;
     const isOutlined = this.context.interaction?.kind === 'previewing';
-    if (argumentAskedFor(command) !== null) this.out.push({ type: 'ask', command, binding, on });
-    else if (!repeat || !(isOutlined || definitionOf(command.command).ignoresRepeat))
+    const { opensList, ignoresRepeat } = definitionOf(command.command);
+    if (argumentAskedFor(command) !== null || opensList)
+      this.out.push({ type: 'ask', command, binding, on });
+    else if (!repeat || !(isOutlined || ignoresRepeat))
       this.out.push({ type: 'command', command, binding, on, repeat });
   }
 

@@ -1,5 +1,7 @@
 export { type App, type AppWindow, type Start, appSchema } from './app.ts';
 export { startChanged, startMoved, withApp, withApps, withStart, withoutApp } from './apps-edit.ts';
+export { type Chain, commandsOfChain, isChainable, loopOf, MOST_IN_CHAIN } from './chain.ts';
+export { type Menu } from './menu.ts';
 export { type ZoneBoard, type ZoneBoardShape } from './zone-board.ts';
 export {
   AT_ONCE,

@@ -18,7 +18,9 @@ import { snapSettingsSchema } from '../values/snap.ts';
 import { MODES, NEW_WINDOWS, whichMonitorField } from '../values/window.ts';
 import { appSchema, startSchema } from './app.ts';
 import { zoneBoardSchema } from './zone-board.ts';
+import { chainSchema, loopOf } from './chain.ts';
 import { keysSchema } from './keys.ts';
+import { menuSchema } from './menu.ts';
 import { migrated, PROFILE_VERSION } from './migrate.ts';
 import { ruleSchema } from './rule.ts';
 
@@ -186,9 +188,20 @@ const wholeSchema = fields({
   placing: snapSettingsSchema.prefault({}),
   boards: listOf(zoneBoardSchema, 'boards', 100).default([]),
   keys: keysSchema.prefault({}),
+  chains: listOf(chainSchema, 'chains', 200).default([]),
+  menus: listOf(menuSchema, 'menus', 50).default([]),
   look: lookSchema.prefault({}),
 }).superRefine((profile, context) => {
-  const lists = ['monitors', 'desks', 'workspaces', 'apps', 'boards', 'rules'] as const;
+  const lists = [
+    'monitors',
+    'desks',
+    'workspaces',
+    'apps',
+    'boards',
+    'rules',
+    'chains',
+    'menus',
+  ] as const;
   for (const list of lists) {
     const seen = new Set<string>();
     profile[list].forEach((item, i) => {
@@ -202,6 +215,16 @@ const wholeSchema = fields({
       seen.add(item.id);
     });
   }
+  profile.chains.forEach(({ id, commands }, i) => {
+    const loop = loopOf(profile, id);
+    if (!loop) return;
+    const at = commands.findIndex((each) => each.command === 'chain' && each.chain === loop[1]);
+    context.addIssue({
+      code: 'custom',
+      path: ['chains', i, 'commands', at, 'chain'],
+      message: `a chain that does not lead back to this one: ${loop.join(', ')}`,
+    });
+  });
 });
 
 /** The parts of a profile, in the order of the file. */

@@ -26,6 +26,7 @@ const PLACES = Object.keys(EVERY_VIEW).flatMap((view): Place[] => {
 
 /** Pages that are another one for another profile. */
 const PROFILES: Partial<Record<string, readonly object[]>> = {
+  chains: [ONE_OF_EACH, { ...ONE_OF_EACH, chains: [] }],
   suggest: [
     ONE_OF_EACH,
     { ...ONE_OF_EACH, keys: { ...ONE_OF_EACH.keys, devices: [{ id: 'board', board: 'ansi-80' }] } },

@@ -275,6 +275,16 @@ export const ACTIONS: readonly ActionEntry[] = [
     [['Delete', 'delete the device', 'Delete a device', 'remove keyboard mouse']],
     true,
   ),
+  ...of('keys', 'chains', 'Chains', [
+    ['N', 'new chain', 'New chain of commands', 'macro sequence several steps one key'],
+    ['U', 'new menu', 'New menu of commands', 'list letters leader'],
+    ['A', 'add a command', 'Add a command to a chain or menu', 'step entry'],
+    ['R', 'record its keys', 'Record the keys of a chain or menu', 'bind shortcut'],
+    ['Enter', 'name', 'Name a chain or menu', 'rename'],
+    ['X', 'take the command out', 'Take a command out of a chain or menu', 'remove step entry'],
+    ['T', 'its letter', 'Letter of an entry of a menu', 'change'],
+    ['Delete', 'delete the chain or menu', 'Delete a chain or menu', 'remove macro'],
+  ]),
   ...of('keys', 'suggest', 'Suggest for', [
     ['U', 'my use or an estimate', 'Suggest by my use or an estimate', 'statistics counted'],
     ['V', 'next device', 'Suggest for the next device', 'keyboard pad'],
@@ -337,6 +347,14 @@ export const ACTIONS: readonly ActionEntry[] = [
       'explain reason trace',
     ],
     ['Shift Y', 'why: the window before', 'Why is the window before here?', 'explain reason trace'],
+  ]),
+  ...of('rehearse', undefined, 'Chain of presses', [
+    [
+      "'",
+      'the last presses as one key',
+      'The last presses as one key',
+      'macro record chain repeat sequence',
+    ],
   ]),
   ...of('rehearse', undefined, 'First steps', [
     [

@@ -8,6 +8,8 @@ const PROFILE = profileSchema.parse({
   desks: [{ id: 'office', monitors: [{ monitor: 'main', x: 0, y: 0 }] }],
   workspaces: [{ id: 'M', name: 'Maps' }],
   apps: [{ id: 'post', name: 'Post' }],
+  chains: [{ id: 'a', commands: [{ command: 'float' }] }],
+  menus: [{ id: 'm' }],
   boards: [
     {
       id: 'b',

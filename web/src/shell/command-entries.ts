@@ -113,6 +113,12 @@ export function commandEntries(
         'focus switch raise bring program',
       ),
     ),
+    ...profile.chains.map(({ id, name = id }) =>
+      entry('Chains', { command: 'chain', chain: id }, name, 'macro steps several commands'),
+    ),
+    ...profile.menus.map(({ id, name = id }) =>
+      entry('Menus', { command: 'menu', menu: id }, name, 'list letters leader'),
+    ),
     ...LAYOUT_KINDS.map((kind) =>
       entry(
         'Layouts here',

@@ -21,7 +21,7 @@ import { useGoToAction } from './go-to-action.ts';
 import { commandEntries } from './command-entries.ts';
 import { PAGES, presentValue, SETTINGS, type SettingEntry } from './setting-index.ts';
 import type { PanelName } from './panel.ts';
-import { pickerOf, usePicker } from '../views/rehearse/picker.ts';
+import { usePicker } from '../views/rehearse/picker.ts';
 import { VIEWS } from './views.ts';
 
 /** What an entry is told apart by. */
@@ -122,14 +122,9 @@ export function useEverything(onPanel: (panel: PanelName) => void): Found[] {
       [...keyMap(profile)].reverse().map((each) => [JSON.stringify(each.command), each]),
     );
     const begin = (wanted: Command) => {
-      const asks = pickerOf(wanted);
-      if (!asks) {
-        store.getState().run(wanted, [], commandText(wanted));
-        return;
-      }
       // What it needs is typed over the desk.
-      void navigate('rehearse');
-      pickers.getState().open(asks, []);
+      if (pickers.getState().open(wanted, [])) void navigate('rehearse');
+      else store.getState().run(wanted, [], commandText(wanted));
     };
     const commands = commandEntries(profile, { windows, lineups }, board).map((entry): Found => {
       const { command } = entry;

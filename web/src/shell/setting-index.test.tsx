@@ -16,7 +16,7 @@ function fieldsOf(schema: JsonSchema, path = ''): string[] {
   if (schema.items) return fieldsOf(schema.items, `${path}[]`);
   return Object.entries(schema.properties ?? {}).flatMap(([name, part]) => {
     const at = path === '' ? name : `${path}.${name}`;
-    return [at, ...(['command', 'release'].includes(name) ? [] : fieldsOf(part, at))];
+    return [at, ...(['command', 'commands', 'release'].includes(name) ? [] : fieldsOf(part, at))];
   });
 }
 
@@ -73,6 +73,7 @@ const PAGE_KEYS: Record<string, string> = {
   starters: 'p',
   devices: 'd',
   suggest: 's',
+  chains: 'j',
 };
 
 const PLACES = [

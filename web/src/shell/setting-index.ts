@@ -26,6 +26,7 @@ const MAP: Place = { view: 'keys', page: 'map' };
 const LAYERS: Place = { view: 'keys', page: 'layers' };
 const DEVICES: Place = { view: 'keys', page: 'devices' };
 const SUGGEST: Place = { view: 'keys', page: 'suggest' };
+const CHAINS: Place = { view: 'keys', page: 'chains' };
 const STARTERS: Place = { view: 'keys', page: 'starters' };
 const TEXT: Place = { view: 'files', page: 'text' };
 const PANEL: Place = { panel: 'settings' };
@@ -495,6 +496,15 @@ export const SETTINGS: readonly SettingEntry[] = [
     ['keys.devices[].profiles', 'Profiles of a device', ['Profiles of its own'], 'onboard memory'],
   ]),
   ...at(TEXT, [['keys.devices[].id', 'Id of a device', [], 'identifier']]),
+  ...at(CHAINS, [
+    ['chains', 'Chains of commands', [], 'macro several steps one key'],
+    ['chains[].name', 'Name of a chain', ['Name of the chain or menu'], 'rename macro'],
+    ['chains[].commands', 'Commands of a chain', [], 'steps order'],
+    ['menus', 'Menus of commands', [], 'list letters leader'],
+    ['menus[].name', 'Name of a menu', ['Name of the chain or menu'], 'rename list'],
+    ['menus[].entries', 'Entries of a menu', [], 'lines commands apps'],
+    ['menus[].entries[].letter', 'Letter of an entry', [], 'key character'],
+  ]),
   ...at(SUGGEST, [
     [
       'keys.marks',
@@ -550,6 +560,7 @@ export const PAGES: readonly PageEntry[] = [
   ...pagesOf('keys', 'Keys', [
     ['map', 'map', 'bindings keyboard shortcuts'],
     ['layers', 'layers', 'modes bundles modifiers taken'],
+    ['chains', 'chains and menus', 'macro sequence several commands one key list letters'],
     ['starters', 'starters', 'presets begin merge'],
     ['devices', 'devices', 'keyboard mouse macro pad try'],
     ['suggest', 'suggest', 'optimise better ergonomic reach'],

@@ -14,6 +14,8 @@ export interface LogEntry {
   caps: readonly string[];
   /** The command in words. */
   text: string;
+  /** The command itself, where it was one. */
+  command?: Command;
   trace: readonly Reason[];
 }
 

@@ -1,3 +1,4 @@
+import type { Command } from '@sorn/core/commands';
 import { NOTHING_TO_DO, openSession, reduce, type Reason } from '@sorn/core/engine';
 import { ownTextSchema, type OwnText } from '@sorn/core/files';
 import { NO_EFFORT, withEffort, withPresses } from '@sorn/core/keys';
@@ -92,9 +93,15 @@ export function createProfileStore(
     }
 
     /** The log with a line more. */
-    function logged(caps: readonly string[], text: string, trace: readonly Reason[]) {
+    function logged(
+      caps: readonly string[],
+      text: string,
+      trace: readonly Reason[],
+      command?: Command,
+    ) {
       const { log } = get();
-      const entry = { number: (log.at(-1)?.number ?? 0) + 1, at: new Date(), caps, text, trace };
+      const number = (log.at(-1)?.number ?? 0) + 1;
+      const entry = { number, at: new Date(), caps, text, trace, ...(command && { command }) };
       return { log: [...log, entry].slice(-MOST_LOG) };
     }
 
@@ -177,7 +184,7 @@ export function createProfileStore(
         const isByKey = caps.length > 0 || event.type === 'key-released';
         // All at once: whoever listens to the store does so once for a key.
         set({
-          ...logged(caps, text, outcome.trace),
+          ...logged(caps, text, outcome.trace, 'command' in event ? event.command : undefined),
           ...(isByKey && {
             // A key that repeats by itself is no press, and what it does more nobody would do by pointer.
             effort: isRepeat

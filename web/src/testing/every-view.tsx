@@ -48,6 +48,14 @@ export const ONE_OF_EACH = {
       for: {},
     },
   ],
+  chains: [{ id: 'calm', name: 'Calm', commands: [{ command: 'even-out' }] }],
+  menus: [
+    {
+      id: 'often',
+      name: 'Often',
+      entries: [{ letter: 'M', command: { command: 'call-app', app: 'maps' } }],
+    },
+  ],
   keys: {
     layers: [{ id: 'far', lasts: 'once' }],
     bundles: [{ id: 'Caps', hold: 'CapsLock', modifiers: ['Ctrl', 'Alt'] }],

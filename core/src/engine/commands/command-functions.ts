@@ -4,8 +4,8 @@ import { noop, type Outcome, type CommandContext } from '../session.ts';
 
 /** What a command does: from a context and its arguments to the session after it and the reasons. */
 type Apply<Id extends CommandId> = (context: CommandContext, said: CommandBy[Id]) => Outcome;
-/** What some commands do, by their ids. */
-export type CommandFunctions = { [Id in CommandId]: Apply<Id> };
+/** What commands do, by their ids. A chain is no function of its own: it is what its commands come to (`../chain.ts`). */
+export type CommandFunctions = { [Id in Exclude<CommandId, 'chain'>]: Apply<Id> };
 
 /** The same function in the four directions. */
 export function inDirections<Family extends string>(

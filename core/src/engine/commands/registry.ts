@@ -13,6 +13,7 @@ import { layoutFunctions } from './layout.ts';
 import { liftFunctions } from './lift.ts';
 import { lineupFunctions } from './lineups.ts';
 import { monitorFunctions } from './monitors.ts';
+import { openMenu } from './menu.ts';
 import { moveFunctions } from './move.ts';
 import { offerFunctions } from './offer.ts';
 import { pauseFunctions } from './pause.ts';
@@ -56,6 +57,7 @@ export const COMMAND_FUNCTIONS: CommandFunctions = {
   ...lineupFunctions,
   ...shapeFunctions,
   ...pauseFunctions,
+  menu: openMenu,
   'apply-rules': applyRules,
   undo,
   redo,

@@ -3,7 +3,7 @@ import type { InputDevice } from '../../model/keys.ts';
 import type { Profile } from '../../model/profile.ts';
 import { withBinding, asOwn } from '../edit.ts';
 import { keyMap, meaning, type KeyBinding } from '../map.ts';
-import type { Costs } from './assignment.ts';
+import { NEVER, type Costs } from './assignment.ts';
 import {
   movableOf,
   standsForName,
@@ -12,7 +12,7 @@ import {
   type Place,
   type UsesADay,
 } from './movable.ts';
-import { leastPlacement, NO_PLACE, type Placement } from './placement.ts';
+import { leastPlacement, type Placement } from './placement.ts';
 import { togetherOf, type Together } from './together.ts';
 
 /** How much it counts that a key stays which stands for the name of what it does. */
@@ -201,9 +201,7 @@ function costsOf(
     places.forEach(({ reach, code, isHeld }, column) => {
       const loses = lost > 0 && !standsForName(profile, command!, code);
       at[row * columns + column] =
-        isHeld && column !== home
-          ? NO_PLACE
-          : Math.max(uses, LEAST_USE) * reach + (loses ? lost : 0);
+        isHeld && column !== home ? NEVER : Math.max(uses, LEAST_USE) * reach + (loses ? lost : 0);
     });
   });
   return { rows: movable.length, columns, at };

@@ -1,4 +1,4 @@
-import { leastAssignment, NEVER, type Assignment, type Costs } from './assignment.ts';
+import { leastAssignment, type Assignment, type Costs } from './assignment.ts';
 import type { Together } from './together.ts';
 
 /** A place for every binding, and whether no other placement costs less. */
@@ -107,6 +107,3 @@ function takeLeast(open: Node[]): Node {
   const [node] = open.splice(least, 1);
   return node!;
 }
-
-/** What a place costs that nothing may have. */
-export const NO_PLACE = NEVER;

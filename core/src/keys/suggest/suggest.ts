@@ -3,10 +3,11 @@ import type { Profile } from '../../model/profile.ts';
 import { assign } from './assignment.ts';
 import { choose, type LeftOut, type Substitute } from './key-choice.ts';
 import { freeInputsOf } from '../devices.ts';
-import { asOwn, bindingText, withBinding, withoutBinding } from '../edit.ts';
+import { asOwn, bindingText, withBinding } from '../edit.ts';
 import { groupsOf, placesFor, type Group, type GroupPlace } from './groups.ts';
 import { keyMap, type KeyBinding } from '../map.ts';
 import { reachTable } from '../reach.ts';
+import { isMovable, withoutBindings } from './movable.ts';
 import {
   codeOf,
   costFor,
@@ -102,27 +103,9 @@ function stayingOn(profile: Profile, device: InputDevice): Set<string> {
   const inputs = new Set(freeInputsOf(device));
   const stays = keyMap(profile).filter(
     (binding) =>
-      !isMoved(binding, inputs) && binding.layer === BASE && binding.trigger.how === 'press',
+      !isMovable(binding, inputs) && binding.layer === BASE && binding.trigger.how === 'press',
   );
   return new Set(stays.map(({ canonicalTrigger }) => canonicalTrigger));
-}
-
-/** True for bindings that a suggestion replaces: chords of the base layer on the device, not pinned. */
-function isMoved(
-  { layer, app, pinned, trigger, command }: KeyBinding,
-  inputs: ReadonlySet<string>,
-) {
-  const [step] = trigger.steps;
-  return (
-    layer === BASE &&
-    app === null &&
-    !pinned &&
-    command !== undefined &&
-    trigger.how === 'press' &&
-    trigger.steps.length === 1 &&
-    step?.code !== undefined &&
-    inputs.has(step.code)
-  );
 }
 
 /** The cheapest keys that each command has on the device. */
@@ -261,10 +244,8 @@ export function withSuggestion(
     given.some(
       ({ keys, candidate }) => keys === binding.keys && candidate.text === textOf(binding),
     );
-  const moved = keyMap(profile).filter((binding) => isMoved(binding, inputs) && !stays(binding));
-  const cleared = [...moved]
-    .sort((a, b) => b.at - a.at)
-    .reduce((now, binding) => withoutBinding(now, binding), profile);
+  const moved = keyMap(profile).filter((binding) => isMovable(binding, inputs) && !stays(binding));
+  const cleared = withoutBindings(profile, moved);
   return [...given].reverse().reduce((now, { keys, candidate }) => {
     const isThere = keyMap(cleared).some(
       (binding) => binding.keys === keys && candidate.text === textOf(binding),

@@ -32,6 +32,8 @@ const SAID: Record<ArgumentKind, (argument: Argument) => fc.Arbitrary<unknown>> 
   desk: () => fc.constantFrom('all', 'constructor', 'none'),
   zone: () => fc.constantFrom('1', '2', 'z1', 'z3', 'constructor'),
   layer: () => id,
+  chain: () => fc.constantFrom('first', 'second', 'constructor'),
+  menu: () => fc.constantFrom('first', 'none'),
   layout: () => fc.constantFrom(...LAYOUT_KINDS).map((kind) => ({ kind })),
   lineup: () => fc.oneof(name, fc.constant('last')),
   direction: () => fc.constantFrom(...DIRECTIONS),
@@ -64,7 +66,7 @@ export function commandFor(command: CommandId): fc.Arbitrary<Command> {
 }
 
 /** Any command, each as often as any other. */
-const anyCommand: fc.Arbitrary<Command> = fc.oneof(...COMMANDS.map(commandFor));
+export const anyCommand: fc.Arbitrary<Command> = fc.oneof(...COMMANDS.map(commandFor));
 
 const windowId = fc.nat(7).map((n) => `w${n}`);
 const command = anyCommand.map((given): SessionEvent => ({ type: 'command', command: given }));

@@ -26,6 +26,8 @@ const demo = (name: string): unknown =>
 
 /** What is said with each command that needs something said. */
 const SAID: Partial<Record<CommandId, readonly object[]>> = {
+  chain: [{ chain: 'bulletin-out' }, { chain: 'none' }],
+  menu: [{ menu: 'instruments' }, { menu: 'none' }],
   'use-layout': [
     ...LAYOUT_KINDS.map((kind) => ({ layout: { kind } })),
     { layout: { kind: 'lead', side: 'right' } },

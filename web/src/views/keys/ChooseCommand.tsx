@@ -13,12 +13,16 @@ import { commandsToBind } from './command-fields.ts';
 /** A list of every command that narrows as its name is typed; the keys for the chosen one are recorded next. */
 export const ChooseCommand = memo(
   function ChooseCommand(props: {
+    /** What it is chosen for. */
+    title: string;
     isOpen: boolean;
+    /** Which of all commands there are; every one that a key can be given where left out. */
+    isOffered?: (command: KeyCommand) => boolean;
     onClose: () => void;
     onCommand: (command: KeyCommand, text: string) => void;
   }) {
     return (
-      <Panel title="Which command gets keys" isOpen={props.isOpen} onClose={props.onClose}>
+      <Panel title={props.title} isOpen={props.isOpen} onClose={props.onClose}>
         <Commands {...props} />
       </Panel>
     );
@@ -28,6 +32,7 @@ export const ChooseCommand = memo(
 );
 
 function Commands(props: {
+  isOffered?: (command: KeyCommand) => boolean;
   onClose: () => void;
   onCommand: (command: KeyCommand, text: string) => void;
 }) {
@@ -38,7 +43,9 @@ function Commands(props: {
       command ? [[commandText(command), keysCaps(keys, main)] as const] : [],
     ),
   );
-  const lines = commandsToBind(profile).map((command) => {
+  const { isOffered = () => true } = props;
+  const offered = commandsToBind(profile).filter(isOffered);
+  const lines = offered.map((command) => {
     const text = commandText(command);
     const caps = bound.get(text);
     return {

@@ -2,6 +2,7 @@ import { useViewPage } from '../../state/view-pages.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { Choice } from '../../ui/SettingRow.tsx';
 import { useProfileStore } from '../../state/profile-context.ts';
+import { ChainsPage } from './ChainsPage.tsx';
 import { ChartPage } from './ChartPage.tsx';
 import { DevicesPage } from './DevicesPage.tsx';
 import { LayersPage } from './LayersPage.tsx';
@@ -14,6 +15,7 @@ import { useRecorder, useRecording } from './recorder.ts';
 const PAGES = [
   { value: 'map', text: 'Map', key: 'g', label: 'map' },
   { value: 'layers', text: 'Layers', key: 'l', label: 'layers, bundles, modifiers' },
+  { value: 'chains', text: 'Chains', key: 'j', label: 'chains and menus' },
   { value: 'starters', text: 'Starters', key: 'p', label: 'starters' },
   { value: 'devices', text: 'Devices', key: 'd', label: 'devices' },
   { value: 'suggest', text: 'Suggest', key: 's', label: 'suggest' },
@@ -24,6 +26,7 @@ type Page = (typeof PAGES)[number]['value'];
 const BODIES: Record<Page, (props: { pages: React.ReactNode }) => React.ReactNode> = {
   map: MapPage,
   layers: LayersPage,
+  chains: ChainsPage,
   starters: StartersPage,
   devices: DevicesPage,
   suggest: SuggestPage,

@@ -268,6 +268,7 @@ export function MapPage({ pages }: { pages: ReactNode }) {
         </Box>
       </Paper>
       <ChooseCommand
+        title="Which command gets keys"
         isOpen={isChoosing}
         onClose={() => setChoosing(false)}
         onCommand={(command, text) => edits.recordFor(command, text, layerNow)}

@@ -16,6 +16,8 @@ const profile = profileSchema.parse({
   monitors: [{ id: 'wide', width: 3440, height: 1440 }],
   desks: [{ id: 'office', monitors: [{ monitor: 'wide', x: 0, y: 0 }] }],
   workspaces: [{ id: 'B', name: 'Bulletin' }, { id: 'M' }],
+  chains: [{ id: 'tidy', commands: [{ command: 'even-out' }] }],
+  menus: [{ id: 'all' }],
   apps: [{ id: 'shell', name: 'Shell', letter: 'T' }],
   boards: [
     {

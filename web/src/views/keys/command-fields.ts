@@ -67,6 +67,8 @@ const ASKED: Record<
     const names = boards.flatMap(({ zones }) => zones.map(({ name }) => name));
     return oneOf(plain([...new Set(['1', '2', '3', '4', '5', '6', '7', '8', '9', ...names])]));
   },
+  chain: (_, { chains }) => oneOf(named(chains)),
+  menu: (_, { menus }) => oneOf(named(menus)),
   layer: (_, { keys }) => oneOf([...named(keys.layers), { value: BASE, text: BASE }]),
   layout: () => oneOf(LAYOUT_KINDS.map((kind) => ({ value: kind, text: LAYOUTS[kind].title }))),
   lineup: () => WHEN_PRESSED,

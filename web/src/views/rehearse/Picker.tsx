@@ -2,9 +2,12 @@ import { chakra } from '@chakra-ui/react';
 import { memo, useState } from 'react';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { ListOverSheet } from './ListOverSheet.tsx';
+import { MenuList } from './MenuList.tsx';
 import { choicesFor, usePicker, type PickerKind } from './picker.ts';
 
-const ASKS: Record<PickerKind, string> = {
+type NamedKind = Exclude<PickerKind, 'menu'>;
+
+const ASKS: Record<NamedKind, string> = {
   'find-window': 'Go to the window',
   'exchange-with': 'Exchange with the window',
   launch: 'Open the app',
@@ -16,7 +19,7 @@ const ASKS: Record<PickerKind, string> = {
 };
 
 /** What is said while nothing is typed and there is nothing to choose. */
-const NONE_YET: Partial<Record<PickerKind, string>> = {
+const NONE_YET: Partial<Record<NamedKind, string>> = {
   'save-lineup': 'Type a name for the windows of this workspace and their places.',
   'recall-lineup': 'No lineup is saved yet, and no windows were placed together.',
   'forget-lineup': 'No lineup is saved.',
@@ -26,10 +29,11 @@ const NONE_YET: Partial<Record<PickerKind, string>> = {
 /** What is found or named by typing: type some of a name, Enter takes the chosen one, Escape drops the list. */
 export const Picker = memo(function Picker() {
   const kind = usePicker((picker) => picker.kind);
+  if (kind === 'menu') return <MenuList />;
   return kind && <OpenPicker key={kind} kind={kind} />;
 });
 
-function OpenPicker({ kind }: { kind: PickerKind }) {
+function OpenPicker({ kind }: { kind: NamedKind }) {
   const picker = usePicker.use();
   const { close } = picker.getState();
   const state = useProfileStore((now) => now);

@@ -12,6 +12,7 @@ import { useSelection } from '../../state/selection.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import type { Viewport } from '../../sheet/viewport.ts';
 import { AppList } from './AppList.tsx';
+import { ChainFromLog } from './ChainFromLog.tsx';
 import { Guide } from './Guide.tsx';
 import { KeyboardOwner } from './KeyboardOwner.tsx';
 import { LastKey } from './LastKey.tsx';
@@ -182,6 +183,7 @@ export function RehearseView() {
           </WindowPull>
         </Flex>
         <TimeLine />
+        <ChainFromLog />
       </Flex>
     </ViewLayout>
   );

@@ -1,5 +1,11 @@
 import { countText, isWorkspaceLetter, workspaceNameOf } from '@sorn/core/values';
-import { argumentAskedFor, LAST, type Command } from '@sorn/core/commands';
+import {
+  argumentAskedFor,
+  commandText,
+  definitionOf,
+  LAST,
+  type Command,
+} from '@sorn/core/commands';
 import { findLaunches, findWindows, nearness, windowName } from '@sorn/core/engine';
 import { deskInForce, monitorName } from '@sorn/core/desk';
 import type { Session, UsedBy } from '@sorn/core/model';
@@ -15,28 +21,38 @@ export type PickerKind =
   | 'recall-lineup'
   | 'forget-lineup'
   | 'new-workspace'
-  | 'rename-workspace';
+  | 'rename-workspace'
+  | 'menu';
 
-/** The list a command opens where what it needs is to be typed; null for any other. */
-export function pickerOf(command: Command): PickerKind | null {
-  return argumentAskedFor(command) === null ? null : (command.command as PickerKind);
+/** The list a command opens: where what it needs is to be typed, or to choose from it; null for any other. */
+function pickerOf(command: Command): PickerKind | null {
+  const opens = argumentAskedFor(command) !== null || definitionOf(command.command).opensList;
+  return opens ? (command.command as PickerKind) : null;
 }
 
 interface PickerState {
   kind: PickerKind | null;
+  /** The command that opened it. */
+  command: Command | null;
   /** The key caps that opened it. */
   caps: readonly string[];
   /** The binding that opened it, whose use is counted where something is chosen. */
   by: UsedBy | undefined;
-  open: (kind: PickerKind, caps: readonly string[], by?: UsedBy) => void;
+  /** Opens the list of a command; false where it has none. */
+  open: (command: Command, caps: readonly string[], by?: UsedBy) => boolean;
   close: () => void;
 }
 
 export const usePicker = perProfile<PickerState>((set) => ({
   kind: null,
+  command: null,
   caps: [],
   by: undefined,
-  open: (kind, caps, by) => set({ kind, caps, by }),
+  open(command, caps, by) {
+    const kind = pickerOf(command);
+    if (kind) set({ kind, command, caps, by });
+    return kind !== null;
+  },
   close: () => set({ kind: null }),
 }));
 
@@ -49,9 +65,33 @@ export interface Choice {
   command: Command;
 }
 
+/** The entries of a menu by their letters, in its order; null where there is no such menu. */
+export function menuOf(
+  { profile }: Pick<ProfileStore, 'profile'>,
+  command: Command | null,
+): { name: string; choices: Choice[] } | null {
+  if (command?.command !== 'menu') return null;
+  const menu = profile.menus.find(({ id }) => id === command.menu);
+  if (!menu) return null;
+  const choices = menu.entries.map(({ letter, command: does }): Choice => {
+    const app = 'app' in does ? profile.apps.find(({ id }) => id === does.app) : undefined;
+    const chain = does.command === 'chain' && profile.chains.find(({ id }) => id === does.chain);
+    const name = app?.name ?? (chain ? chain.name : undefined);
+    return {
+      id: letter,
+      name: name ?? commandText(does),
+      detail: name === undefined ? '' : commandText(does),
+      balloon: letter,
+      hue: app?.hue ?? PLAIN_HUE,
+      command: does,
+    };
+  });
+  return { name: menu.name ?? menu.id, choices };
+}
+
 /** What matches the typed text, the best first. */
 export function choicesFor(
-  kind: PickerKind,
+  kind: Exclude<PickerKind, 'menu'>,
   { session, profile }: ProfileStore,
   typed: string,
 ): Choice[] {

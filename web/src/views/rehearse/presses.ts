@@ -17,7 +17,7 @@ import { keysCaps, type Modifier } from '@sorn/core/values';
 import type { StoreApi } from 'zustand';
 import { perProfile } from '../../state/per-profile.ts';
 import type { ProfileStore } from '../../state/profile-state.ts';
-import { pickerOf, usePicker } from './picker.ts';
+import { usePicker } from './picker.ts';
 
 interface Presses {
   state: KeyState;
@@ -86,8 +86,7 @@ function follow(
       return;
     case 'ask': {
       const by = { keys: out.binding.keys, command: commandText(out.command) };
-      const kind = pickerOf(out.command);
-      if (kind) usePicker.of(store).getState().open(kind, capsOf(out.binding, out.on), by);
+      usePicker.of(store).getState().open(out.command, capsOf(out.binding, out.on), by);
       return;
     }
     case 'layer':
