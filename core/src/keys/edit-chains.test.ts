@@ -57,7 +57,7 @@ describe('editing chains and menus', () => {
     expect(endsIn(profile, 'all', CALM)).toBe(true);
     const [menu] = profile.menus;
     expect(letterFor(menu!, 'call')).toBe('A');
-    expect(letterFor(menu!, 'ccc')).toBe('B');
+    expect(letterFor(menu!, 'ccc')).toBe('A');
     const full = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789'].map((letter) => ({
       letter,
       command: CALM,

@@ -19,6 +19,7 @@ export function commandOfList(of: CommandLists, id: string): Command {
 function idFor(lists: readonly { id: string }[], name: string, own: string | null): string {
   const plain = name
     .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-+|-+$/g, '')
