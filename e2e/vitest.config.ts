@@ -17,6 +17,7 @@ const STURDY = [
   'long-lists',
   'no-room',
   'numbers',
+  'outside',
   'rules',
   'saving',
   'sizes',

@@ -4,10 +4,14 @@ import type { Profile } from '../model/profile.ts';
 import { stepText } from '../values/trigger.ts';
 import { bindingName, finding, keysName, type KeyFinding } from './key-finding.ts';
 
+/** What is left to the desktop takes nothing, and does not have to come. */
+const isLeft = ({ command }: KeyBinding) => command?.command === 'leave-to-desktop';
+
 /** Bindings that take from windows what is typed into them. */
 export function typedNoMore(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
   return map.flatMap((binding): KeyFinding[] => {
     const { trigger, layer, app } = binding;
+    if (isLeft(binding)) return [];
     if (!takesFromTyping(trigger, layer)) return [];
     const apps = profile.apps.find(({ id }) => id === app);
     const where = app === null ? 'any window' : (apps?.name ?? app);
@@ -20,6 +24,7 @@ export function typedNoMore(profile: Profile, map: readonly KeyBinding[]): KeyFi
 /** Bindings whose keys never come: what gives the keyboard back, and what systems keep for themselves. */
 export function neverPressed(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
   return map.flatMap((binding): KeyFinding[] => {
+    if (isLeft(binding)) return [];
     for (const step of binding.trigger.steps) {
       const why = neverComes(profile, step);
       if (why === null) continue;

@@ -95,6 +95,11 @@ function hidden(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
   return [...sequences, ...twoRoles];
 }
 
+/** What a binding is set off or begun by. */
+function firstPress(binding: Pick<KeyBinding, 'trigger' | 'canonicalTrigger'>): string {
+  return binding.trigger.how === 'press' ? pressesOf(binding)[0]! : binding.canonicalTrigger;
+}
+
 /** Keys that the desktop, or an app with the focus, takes before they come here. */
 function taken(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
   const expand = expander(profile.keys);
@@ -107,10 +112,29 @@ function taken(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
     if (on) for (const { keys, what } of shortcuts) add(keys, 'The desktop', what, null);
   for (const { id, name = id, shortcuts = [] } of profile.apps)
     for (const { keys, what } of shortcuts) add(keys, name, what, id);
-  if (by.size === 0) return [];
+  const keeps = new Map(
+    profile.apps.flatMap(({ id, name = id, keepsAllBut }) =>
+      keepsAllBut
+        ? [
+            [
+              id,
+              { name, but: new Set(keepsAllBut.map((keys) => firstPress(expand(keys)))) },
+            ] as const,
+          ]
+        : [],
+    ),
+  );
+  if (by.size === 0 && keeps.size === 0) return [];
   return map.flatMap((binding): KeyFinding[] => {
-    const { trigger, canonicalTrigger } = binding;
-    const first = trigger.how === 'press' ? pressesOf(binding)[0]! : canonicalTrigger;
+    // What is left to the desktop is taken by it as it is to be.
+    if (binding.command?.command === 'leave-to-desktop') return [];
+    const first = firstPress(binding);
+    const keeper = binding.app === null ? undefined : keeps.get(binding.app);
+    if (keeper && binding.layer === BASE && !keeper.but.has(first)) {
+      const text = `${keeper.name} keeps all keys but a few for itself: ${bindingName(binding)} is not reached in it.`;
+      const title = `${keysName(profile, binding)} is kept by ${keeper.name}`;
+      return [finding('keys-taken', [binding], title, text, binding)];
+    }
     const takes = (by.get(first) ?? []).find(
       ({ app }) => app === null || binding.app === null || binding.app === app,
     );

@@ -26,6 +26,8 @@ export type ArgumentKind =
   | 'flag'
   | 'figure'
   | 'text'
+  | 'desktop-words'
+  | 'line'
   | 'typed'
   | 'keys';
 
@@ -101,6 +103,38 @@ export const figure = (label: string, least: number, most: number) => ({
   ...argument('figure', label, whole(least, most)),
   range: [least, most] as const,
 });
+
+/** What desktops commonly do with keys, in words. */
+export const DESKTOP_WORDS = [
+  'lock the screen',
+  'picture of the screen',
+  'clipboard list',
+  'emoji',
+  'dictation',
+  'louder',
+  'quieter',
+  'sound off',
+  'brighter',
+  'darker',
+  'next input language',
+  'notifications',
+  'sleep',
+] as const;
+const WORDS = 'words of 1 to 80 characters';
+/** What the desktop does with a key, in words. */
+export const desktopWords = () => ({
+  ...argument(
+    'desktop-words',
+    'What it does',
+    z.string({ error: WORDS }).regex(/^(?!\s)[^\n]{1,80}$/, { error: WORDS }),
+  ),
+  options: DESKTOP_WORDS,
+});
+
+const LINE = 'a command line of 1 to 400 characters';
+/** A command line as a person types it. */
+export const line = (label: string) =>
+  argument('line', label, z.string({ error: LINE }).regex(/^(?!\s)[^\n]{1,400}$/, { error: LINE }));
 
 /** A part of a name. Where the binding has none, the person types it when the key is pressed. */
 export const askedText = (label: string) => ({

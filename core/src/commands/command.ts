@@ -7,7 +7,7 @@ import {
   COMMAND_DEFINITIONS,
   definitionOf,
   argumentsOf,
-  LAYER_COMMANDS,
+  KEY_ONLY,
   COMMANDS_WITHOUT_ARGUMENTS,
   type Command,
   type KeyCommand,
@@ -55,10 +55,10 @@ export const COMMANDS_BY_NAME = COMMANDS.filter(
 /** Commands that a person can run by their name, without a key. */
 export const RUNNABLE = COMMANDS_BY_NAME.filter((id) => !definitionOf(id).lasts);
 
-/** What a key does: a command, or entering and leaving a layer of keys. */
+/** What a key does: a command of the desk, entering and leaving a layer of keys, or something outside. */
 export const keyCommandSchema = z.discriminatedUnion(
   'command',
-  [commandSchema, ...LAYER_COMMANDS.map(schemaOf)],
+  [commandSchema, ...KEY_ONLY.map(schemaOf)],
   { error },
 ) as unknown as CommandSchema<KeyCommand>;
 

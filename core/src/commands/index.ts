@@ -10,6 +10,7 @@ export {
 export {
   COMMANDS,
   definitionOf,
+  isOfDesk,
   KEY_COMMANDS,
   type Command,
   type CommandId,

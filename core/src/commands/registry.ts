@@ -8,6 +8,7 @@ import { layerCommands } from './layers.ts';
 import { layoutCommands } from './layout.ts';
 import { monitorCommands } from './monitors.ts';
 import { moveCommands } from './move.ts';
+import { outsideCommands } from './outside.ts';
 import { placingCommands } from './snap.ts';
 import { sizeCommands } from './sizes.ts';
 import { workspaceCommands } from './workspaces.ts';
@@ -27,8 +28,9 @@ export const COMMAND_DEFINITIONS = {
   ...monitorCommands,
   ...engineCommands,
 };
-/** What a key can do: any command of the desk, and entering and leaving layers of keys. */
-const KEY_COMMAND_DEFINITIONS = { ...COMMAND_DEFINITIONS, ...layerCommands };
+const keyOnlyCommands = { ...layerCommands, ...outsideCommands };
+/** What a key can do: any command of the desk, entering and leaving layers of keys, and what is done outside. */
+const KEY_COMMAND_DEFINITIONS = { ...COMMAND_DEFINITIONS, ...keyOnlyCommands };
 
 type Definitions = typeof KEY_COMMAND_DEFINITIONS;
 export type CommandId = keyof typeof COMMAND_DEFINITIONS;
@@ -40,6 +42,8 @@ export type CommandIdWithoutArguments = {
   [Id in CommandId]: keyof ArgumentsOf<Id> extends never ? Id : never;
 }[CommandId];
 
+type KeyOnlyId = keyof typeof keyOnlyCommands;
+
 type Flat<T> = { [Name in keyof T]: T[Name] };
 /** A command with what is said with it, by its id. */
 export type CommandBy = {
@@ -50,7 +54,14 @@ type CommandIdWithArguments = Exclude<CommandId, CommandIdWithoutArguments>;
 /** A command of the desk with what it needs. */
 export type Command = { command: CommandIdWithoutArguments } | CommandBy[CommandIdWithArguments];
 /** What a key does. */
-export type KeyCommand = Command | CommandBy[keyof typeof layerCommands];
+export type KeyCommand = Command | CommandBy[KeyOnlyId];
+/** What is done outside the desk by a key. */
+export type OutsideCommand = CommandBy[keyof typeof outsideCommands];
+
+/** True for what the desk itself does. */
+export function isOfDesk(command: KeyCommand): command is Command {
+  return command.command in COMMAND_DEFINITIONS;
+}
 
 /** The definition of a command, whichever it is. */
 export function definitionOf(id: KeyCommandId): Definition {
@@ -69,7 +80,8 @@ export function argumentsOf(
 }
 
 export const COMMANDS = Object.keys(COMMAND_DEFINITIONS) as readonly CommandId[];
-export const LAYER_COMMANDS = Object.keys(layerCommands) as readonly (keyof typeof layerCommands)[];
+/** What a key alone can do, which is no command of the desk. */
+export const KEY_ONLY = Object.keys(keyOnlyCommands) as readonly KeyOnlyId[];
 export const KEY_COMMANDS = Object.keys(KEY_COMMAND_DEFINITIONS) as readonly KeyCommandId[];
 
 export const COMMANDS_WITHOUT_ARGUMENTS = COMMANDS.filter(isPlain);

@@ -12,6 +12,7 @@ export const TASKS = [
   'monitors',
   'desk',
   'layers',
+  'outside',
 ] as const;
 export type Task = (typeof TASKS)[number];
 
@@ -28,4 +29,5 @@ export const TASK_TITLES: Record<Task, string> = {
   monitors: 'Monitors and desks',
   desk: 'The engine',
   layers: 'Layers of keys',
+  outside: 'Outside Sorn',
 };

@@ -22,7 +22,7 @@ export { type Placement } from './placement.ts';
 export { type SessionEvent, reduce } from './reduce.ts';
 export { ruleFromWindow } from './rule-from-window.ts';
 export { rulesWhy } from './explain-rules.ts';
-export { eventOfKey, keyContext } from './press.ts';
+export { eventOfKey, keyContext, outsideReason } from './press.ts';
 export { previewedPlacements } from './run-command.ts';
 export {
   NOTHING_TO_DO,

@@ -5,7 +5,7 @@ import { keyTable, type KeyTable } from '../keys/table.ts';
 import type { Profile } from '../model/profile.ts';
 import type { Session } from '../model/session.ts';
 import type { SessionEvent } from './reduce.ts';
-import { windowOf } from './session.ts';
+import { NOTHING_TO_DO, windowOf, type Reason } from './session.ts';
 
 const tables = new WeakMap<Profile, KeyTable>();
 
@@ -26,4 +26,17 @@ export function eventOfKey(out: KeyOutput): SessionEvent | null {
   // A tap is let go already, and a release is one: nothing is down that could outline a placing.
   const isDown = on === 'press' || on === 'hold';
   return { type: isDown ? 'key-pressed' : 'command', command, ...by };
+}
+
+/** What came of a key that is done outside the desk, or that an app keeps; null for anything else. */
+export function outsideReason(out: KeyOutput, { apps }: Pick<Profile, 'apps'>): Reason | null {
+  if (out.type === 'kept') {
+    const name = apps.find(({ id }) => id === out.app)?.name ?? out.app;
+    return { decided: NOTHING_TO_DO, because: `${name} keeps this key for itself` };
+  }
+  if (out.type !== 'outside') return null;
+  const { command } = out;
+  return command.command === 'leave-to-desktop'
+    ? { decided: `left to the desktop: ${command.what}`, because: 'the map says so' }
+    : { decided: `would run: ${command.line}`, because: 'on a simulated desk no line is run' };
 }

@@ -81,6 +81,11 @@ export const HELP: Readonly<Record<string, string>> = {
   preferred: 'The size it has while it floats',
   wanted: 'The size it would like in a tile',
   windows: 'Further kinds of window the app opens',
+  keepsAllBut:
+    'It keeps all keys for itself while it has the focus, but for these: a game in full screen, a guest machine',
+  'command.what': 'What the desktop does with it, in words',
+  'release.what': 'What the desktop does with it, in words',
+  line: 'A command line that opens no window to call',
   shortcuts: 'Keys that are taken, and what they do there',
   what: 'What the keys do there',
   icon: 'The name of its icon',

@@ -34,5 +34,8 @@ function triggersOf({ keys, apps }: Profile): [string, string][] {
       shortcuts(`keys.taken[${i}].shortcuts`, each.shortcuts),
     ),
     ...apps.flatMap((app, i) => shortcuts(`apps[${i}].shortcuts`, app.shortcuts)),
+    ...apps.flatMap(({ keepsAllBut = [] }, i) =>
+      keepsAllBut.map((each, j): [string, string] => [`apps[${i}].keepsAllBut[${j}]`, each]),
+    ),
   ];
 }

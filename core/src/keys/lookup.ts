@@ -39,6 +39,15 @@ export function findBinding(
   return [];
 }
 
+/** Every text that a press can be written as. */
+export function signsOf(
+  table: KeyTable,
+  pressed: Pressed,
+  modifiers: readonly Modifier[],
+): string[] {
+  return meanings(table, modifiers, false).flatMap((down) => stepsOf(pressed, down).map(stepText));
+}
+
 const byApp = (a: KeyBinding, b: KeyBinding) => Number(a.app === null) - Number(b.app === null);
 
 /**

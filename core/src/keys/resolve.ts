@@ -1,10 +1,10 @@
 import { argumentAskedFor } from '../commands/command.ts';
-import { definitionOf, type Command, type KeyCommand } from '../commands/registry.ts';
+import { definitionOf, isOfDesk, type Command, type KeyCommand } from '../commands/registry.ts';
 import { isWhilePressed, type Interaction } from '../model/interaction.ts';
 import { BASE } from '../model/keys.ts';
 import { inOrder, isModifierCode, modifierOf, type Modifier } from '../values/modifiers.ts';
 import { fixedLayerOf } from './fixed-layers.ts';
-import { findBinding } from './lookup.ts';
+import { findBinding, signsOf } from './lookup.ts';
 import type { KeyBinding } from './map.ts';
 import { keysWithMain } from './main-modifier.ts';
 import { IDLE, isIdle, type KeyInput, type KeyOutput, type KeyState, type On } from './state.ts';
@@ -164,9 +164,30 @@ class Resolving {
       });
   }
 
+  /**
+   * True where the app with the focus keeps a key for itself. What was begun with a key that is not its own goes on, and
+   * what only modifies is no key of anybody's.
+   */
+  private keeps(input: Down): boolean {
+    const { table, app, interaction } = this.context;
+    const but = app === null ? undefined : table.keepsAllBut.get(app);
+    const { layers, pending } = this.state;
+    if (!but || layers.length > 0 || pending || interaction) return false;
+    const { code } = input;
+    if (but.has(`tap ${code}`) || but.has(`hold ${code}`)) return false;
+    if (table.bundles.has(code) || table.standIn === code || modifierOf(code) !== null)
+      return false;
+    return !signsOf(table, input, this.heldWith(input)).some((sign) => but.has(sign));
+  }
+
   private press(input: Down): void {
     const { code } = input;
-    const { table } = this.context;
+    const { table, app } = this.context;
+    if (this.keeps(input)) {
+      this.hold({ code, role: 'unbound' });
+      this.out.push({ type: 'kept', code, modifiers: this.heldWith(input), app: app! });
+      return;
+    }
     const tap = this.dual('taps', code);
     const hold = this.dual('holds', code);
     if (tap ?? hold) {
@@ -239,6 +260,10 @@ class Resolving {
 
   private command(binding: KeyBinding, command: KeyCommand, on: On, repeat: boolean): void {
     if (command.command === 'enter-layer' || command.command === 'leave-layer') return;
+    if (!isOfDesk(command)) {
+      if (!repeat) this.out.push({ type: 'outside', command, binding });
+      return;
+    }
     const isOutlined = this.context.interaction?.kind === 'previewing';
     const { opensList, ignoresRepeat } = definitionOf(command.command);
     if (argumentAskedFor(command) !== null || opensList)

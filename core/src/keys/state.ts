@@ -1,4 +1,4 @@
-import type { Command } from '../commands/registry.ts';
+import type { Command, OutsideCommand } from '../commands/registry.ts';
 
 import type { Modifier } from '../values/modifiers.ts';
 import type { KeyBinding } from './map.ts';
@@ -38,6 +38,10 @@ export type KeyOutput =
   | { type: 'sequence'; is: 'begun' | 'dropped'; because: string }
   /** The key of a binding that ran is let go; `lost` where only the keyboard went elsewhere. */
   | { type: 'released'; binding: KeyBinding; lost: boolean }
+  /** Something is done outside the desk: by the desktop, or by a command line. */
+  | { type: 'outside'; command: OutsideCommand; binding: KeyBinding }
+  /** The app with the focus keeps these keys for itself. */
+  | { type: 'kept'; code: string; modifiers: readonly Modifier[]; app: string }
   /** Nothing is bound to these keys. */
   | { type: 'unbound'; code: string; modifiers: readonly Modifier[] };
 

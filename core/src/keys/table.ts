@@ -18,6 +18,8 @@ export interface KeyTable {
   lasts: ReadonlyMap<string, Lasts>;
   /** The modifiers that a key held down stands for. */
   bundles: ReadonlyMap<string, readonly Modifier[]>;
+  /** By apps that keep all keys: the presses, taps and holds that they do not. */
+  keepsAllBut: ReadonlyMap<string, ReadonlySet<string>>;
   main: Modifier;
   standIn: string;
   sequenceMs: number;
@@ -41,6 +43,10 @@ export function keyTable(profile: Profile): KeyTable {
     else add(table.presses, stepText(first), binding);
   }
   const expand = expander(keys);
+  const firstPress = (written: string) => {
+    const { trigger, canonicalTrigger } = expand(written);
+    return trigger.how === 'press' ? stepText(trigger.steps[0]!) : canonicalTrigger;
+  };
   return {
     layers,
     lasts: new Map(keys.layers.map(({ id, lasts }) => [id, lasts])),
@@ -49,6 +55,11 @@ export function keyTable(profile: Profile): KeyTable {
         hold,
         expand(`${id}+KeyA`).trigger.steps[0]!.modifiers as Modifier[],
       ]),
+    ),
+    keepsAllBut: new Map(
+      profile.apps.flatMap(({ id, keepsAllBut }) =>
+        keepsAllBut ? [[id, new Set(keepsAllBut.map(firstPress))] as const] : [],
+      ),
     ),
     main: keys.main,
     standIn: keys.standIn,

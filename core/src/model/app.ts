@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { between, fields, idField, listOf, oneOf, textField } from '../values/fields.ts';
 import { hintFields, KINDS, titleField } from '../values/window.ts';
+import { triggerField } from '../values/trigger.ts';
 import { shortcutsField } from './keys.ts';
 import { settingFields } from './rule.ts';
 
@@ -38,6 +39,8 @@ export const appSchema = fields({
   windows: listOf(appWindowSchema, 'windows').exactOptional(),
   /** Keys it takes for itself while it has the focus. */
   shortcuts: shortcutsField.exactOptional(),
+  /** It keeps all keys for itself while it has the focus, but for these; it does not where left out. */
+  keepsAllBut: listOf(triggerField, 'keys').exactOptional(),
   /** Name of its icon. */
   icon: textField.exactOptional(),
   /** The command line that would open it: kept as text, never run. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { argumentAskedFor, commandText } from '../commands/command.ts';
-import { eventOfKey, keyContext } from '../engine/press.ts';
+import { eventOfKey, keyContext, outsideReason } from '../engine/press.ts';
 import { reduce, type SessionEvent } from '../engine/reduce.ts';
 import type { Reason } from '../engine/session.ts';
 import { resolveKey } from '../keys/resolve.ts';
@@ -140,7 +140,9 @@ function taken(desk: Pressing, input: KeyInput): { desk: Pressing; trace: Reason
   let after: Pressing = { ...desk, keys: state };
   for (const each of out) {
     const event = eventOfKey(each);
-    const done = event ? applyPress(after, event) : { desk: after, trace: reasonOf(each) };
+    const done = event
+      ? applyPress(after, event)
+      : { desk: after, trace: reasonOf(each, desk.profile) };
     after = done.desk;
     trace.push(...done.trace);
   }
@@ -159,10 +161,15 @@ export function applyPress(
 }
 
 /** What came of a key that is not the desk's. */
-function reasonOf(out: KeyOutput): Reason[] {
+function reasonOf(out: KeyOutput, profile: Profile): Reason[] {
   switch (out.type) {
+    case 'outside':
+    case 'kept':
+      return [outsideReason(out, profile)!];
     case 'ask': {
-      const because = `${commandText(out.command)} asks for its ${argumentAskedFor(out.command)}`;
+      const asked = argumentAskedFor(out.command);
+      const does = asked === null ? 'opens its list' : `asks for its ${asked}`;
+      const because = `${commandText(out.command)} ${does}`;
       return [{ decided: 'nothing to do', because }];
     }
     case 'layer':

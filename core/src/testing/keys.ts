@@ -1,3 +1,4 @@
+import { commandText } from '../commands/command.ts';
 import type { Interaction } from '../model/interaction.ts';
 import { resolveKey } from '../keys/resolve.ts';
 import { IDLE, type KeyInput, type KeyOutput, type KeyState } from '../keys/state.ts';
@@ -36,6 +37,10 @@ function said(out: readonly KeyOutput[]): string {
           return each.is === 'begun' ? '…' : '×';
         case 'released':
           return each.lost ? 'lost' : 'up';
+        case 'outside':
+          return `outside ${commandText(each.command)}`;
+        case 'kept':
+          return `kept ${[...each.modifiers, each.code].join('+')}`;
         case 'unbound':
           return `none ${[...each.modifiers, each.code].join('+')}`;
       }

@@ -147,6 +147,12 @@ export const SETTINGS: readonly SettingEntry[] = [
     ['apps[].kind', 'Kind of window', ['Kind'], 'dialog utility popup normal'],
     ['apps[].resizable', 'Whether a window can be resized', ['Can be resized'], 'fixed size'],
     ['apps[].preferred', 'Floating size of an app', ['Floating size'], 'default size width height'],
+    [
+      'apps[].keepsAllBut',
+      'Keys that an app keeps for itself',
+      ['Keeps all keys for itself'],
+      'game full screen virtual machine guest remote passthrough',
+    ],
     ['apps[].min', 'Least size of an app', ['At least'], 'minimum smallest'],
     ['apps[].max', 'Largest size of an app', ['At most'], 'maximum biggest'],
     ['start', 'Apps opened at the start', ['Name of the app'], 'autostart launch login startup'],

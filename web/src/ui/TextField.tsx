@@ -35,6 +35,8 @@ export function TextField(props: {
   /** Figures: in their letters, at the right. */
   isFigure?: boolean;
   placeholder?: string;
+  /** Texts that are offered while it is typed in; any other can be typed, too. */
+  offered?: readonly string[];
   /** Why a text cannot be taken; null where it can. */
   faultOf?: (text: string) => string | null;
   inputRef?: Ref<HTMLInputElement>;
@@ -43,6 +45,7 @@ export function TextField(props: {
   const { label, value, isNeeded, placeholder, faultOf, inputRef, onChange } = props;
   const [typed, setTyped] = useState<string | null>(null);
   const faultId = useId();
+  const listId = useId();
   const fault = typed === null ? null : (faultOf?.(typed.trim()) ?? null);
   const take = () => {
     const text = typed?.trim();
@@ -59,6 +62,7 @@ export function TextField(props: {
         aria-describedby={fault === null ? undefined : faultId}
         aria-label={label}
         autoComplete="off"
+        list={props.offered && listId}
         maxLength={400}
         placeholder={placeholder}
         {...(props.isFigure === true && FIGURE)}
@@ -75,6 +79,13 @@ export function TextField(props: {
           } else if (event.key === 'Enter' && fault === null) event.currentTarget.blur();
         }}
       />
+      {props.offered && (
+        <datalist id={listId}>
+          {props.offered.map((text) => (
+            <option key={text} value={text} />
+          ))}
+        </datalist>
+      )}
     </Box>
   );
 }

@@ -42,6 +42,7 @@ export function isMovable(
     app === null &&
     !pinned &&
     command !== undefined &&
+    command.command !== 'leave-to-desktop' &&
     trigger.how === 'press' &&
     trigger.steps.length === 1 &&
     step?.code !== undefined &&

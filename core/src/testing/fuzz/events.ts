@@ -43,6 +43,8 @@ const SAID: Record<ArgumentKind, (argument: Argument) => fc.Arbitrary<unknown>> 
   flag: () => fc.boolean(),
   figure: () => fc.constantFrom(-9_000, -40, 1, 40, 9_000),
   text: () => fc.oneof(name, fc.constantFrom('odd', 'w', 'a', 'con')),
+  'desktop-words': () => fc.constant('emoji'),
+  line: () => fc.constant('date'),
   typed: () => fc.constantFrom('1', '2', 'a', 'b', 'bd12', 'c3', 'z'),
   keys: () => fc.constantFrom('Main+KeyB', 'Ctrl+Alt+F5', 'KeyB', 'Shift+Digit3'),
 };

@@ -238,6 +238,8 @@ function CommandRows(props: {
                     label={name}
                     value={said}
                     placeholder={field.placeholder}
+                    isNeeded={field.first !== undefined}
+                    {...(field.offered && { offered: field.offered })}
                     faultOf={(text) => argumentFault(field, text)}
                     onChange={say}
                   />

@@ -1,5 +1,5 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { commandText, type Command, type KeyCommand } from '@sorn/core/commands';
+import { commandText, isOfDesk, type Command, type KeyCommand } from '@sorn/core/commands';
 import {
   commandOfList,
   endsIn,
@@ -90,12 +90,12 @@ export function ChainsPage({ pages }: { pages: ReactNode }) {
   };
   const goTo = (by: 1 | -1) => choose(entries[(entry ? entries.indexOf(entry) : -1) + by]);
   const canBeIn = (of: CommandLists, id: string | null) => (command: KeyCommand) => {
-    if (command.command === 'enter-layer' || command.command === 'leave-layer') return false;
+    if (!isOfDesk(command)) return false;
     if (of === 'menus') return true;
     return isChainable(command) && (id === null || endsIn(store.getState().profile, id, command));
   };
   const add = (command: KeyCommand) => {
-    if (command.command === 'enter-layer' || command.command === 'leave-layer') return;
+    if (!isOfDesk(command)) return;
     if (adds === 'chains') {
       const made = withNewChain(profile, 'New chain', [command]);
       edit(() => made.profile);

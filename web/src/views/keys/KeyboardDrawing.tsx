@@ -29,6 +29,7 @@ const FILLS: Record<Task, string> = {
   monitors: 'rail',
   desk: 'wash',
   layers: 'ink',
+  outside: 'outside',
 };
 
 /** A key is drawn at most so wide, in pixels. */
@@ -263,6 +264,7 @@ const boardStyle = {
   '& .below rect.under': { stroke: 'hairline', strokeDasharray: '3 2' },
   '& .below .does': { fill: 'slate' },
   '& .deep rect.under': { fill: 'petrol.deep' },
+  '& .outside rect.under': { fill: 'sheet', strokeDasharray: '5 3' },
   '& .wash rect.under': { fill: 'petrol.wash' },
   '& .rail rect.under': { fill: 'rail' },
   '& .dots rect.fill': { fill: 'url(#keys-dots)', opacity: 0.35 },

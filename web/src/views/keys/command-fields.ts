@@ -28,7 +28,14 @@ type ArgumentOptions =
   | { of: 'choice'; options: readonly Option[]; none?: string }
   | { of: 'flag'; isOn: boolean }
   | { of: 'figure'; least: number; most: number }
-  | { of: 'text'; placeholder: string };
+  | {
+      of: 'text';
+      placeholder: string;
+      /** What it says to begin with, where it has to say something. */
+      first?: string;
+      /** Words that are commonly said. */
+      offered?: readonly string[];
+    };
 
 /** Something that is said with a command. */
 export type CommandField = ArgumentOptions & { name: string; label: string; kind: ArgumentKind };
@@ -81,6 +88,13 @@ const ASKED: Record<
     return { of: 'figure', least, most };
   },
   text: () => WHEN_PRESSED,
+  'desktop-words': ({ options = [] }) => ({
+    of: 'text',
+    placeholder: 'what it does there',
+    first: options[0]!,
+    offered: options,
+  }),
+  line: () => ({ of: 'text', placeholder: 'a command line', first: 'echo done' }),
   typed: () => null,
   keys: () => null,
 };
@@ -111,7 +125,10 @@ export function valueOfField(command: KeyCommand, { name, kind }: CommandField):
 /** A command with something else said with it; empty takes it out. */
 export function withArgument(command: KeyCommand, field: CommandField, said: string): KeyCommand {
   const { [field.name]: _former, ...others } = command as Record<string, unknown>;
-  if (said === '') return others as KeyCommand;
+  if (said === '') {
+    const isNeeded = field.of === 'text' && field.first !== undefined;
+    return isNeeded ? command : (others as KeyCommand);
+  }
   const value = valueOf(field, said);
   if (value === undefined) return command;
   return agreeing({ ...others, [field.name]: value } as KeyCommand, field);
@@ -162,6 +179,8 @@ export function firstOf(id: KeyCommandId, profile: Profile): KeyCommand | null {
       if (!first) return null;
       command = withArgument(command, field, first.value);
     }
+    if (field.of === 'text' && field.first !== undefined)
+      command = withArgument(command, field, field.first);
     if (field.of === 'figure') command = withArgument(command, field, '40');
   }
   return command;
@@ -176,6 +195,8 @@ export function commandsToBind(profile: Profile): KeyCommand[] {
     const [field, more] = fieldsOf(id, profile);
     const first = firstOf(id, profile);
     if (!first) return [];
+    if (field?.of === 'text' && field.offered)
+      return field.offered.map((words) => withArgument(first, field, words));
     if (field?.of !== 'choice' || more?.of === 'choice' || field.none !== undefined) return [first];
     return field.options.map(({ value }) => withArgument(first, field, value));
   });

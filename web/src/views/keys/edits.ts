@@ -11,9 +11,15 @@ import {
 } from '@sorn/core/keys';
 import { BASE, type Mark, type OwnBinding, type Profile } from '@sorn/core/model';
 import { useProfileStoreApi } from '../../state/profile-context.ts';
+import { useAllowedLines } from '../../state/allowed-lines.ts';
 import { useRecorder } from './recorder.ts';
 
 export type KeyEdits = ReturnType<typeof useKeyEdits>;
+
+/** A command line that is typed here need not be asked for. */
+function allowTyped(command: KeyCommand): void {
+  if (command.command === 'run-line') useAllowedLines.getState().allow(command.line);
+}
 
 /** What the Keys view changes, on the selected binding. */
 export function useKeyEdits(binding: KeyBinding | null, onBinding: (id: string) => void) {
@@ -46,12 +52,18 @@ export function useKeyEdits(binding: KeyBinding | null, onBinding: (id: string) 
       change(({ in: _former, ...own }) => (layer === BASE ? own : { ...own, in: layer })),
     setApp: (app: string) =>
       change(({ app: _former, ...own }) => (app === '' ? own : { ...own, app })),
-    setCommand: (command: KeyCommand) => change((own) => ({ ...own, command })),
-    setRelease: (release: KeyCommand | null) =>
-      change(({ release: _former, ...own }) => (release ? { ...own, release } : own)),
+    setCommand(command: KeyCommand) {
+      allowTyped(command);
+      change((own) => ({ ...own, command }));
+    },
+    setRelease(release: KeyCommand | null) {
+      if (release) allowTyped(release);
+      change(({ release: _former, ...own }) => (release ? { ...own, release } : own));
+    },
     setPinned: (pinned: boolean) =>
       change(({ pinned: _former, ...own }) => (pinned ? { ...own, pinned } : own)),
     add(keys: string, command: KeyCommand, layer: string) {
+      allowTyped(command);
       edit((profile) =>
         withBinding(profile, { keys, command, ...(layer !== BASE && { in: layer }) }),
       );

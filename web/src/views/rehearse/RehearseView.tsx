@@ -16,6 +16,7 @@ import { ChainFromLog } from './ChainFromLog.tsx';
 import { Guide } from './Guide.tsx';
 import { KeyboardOwner } from './KeyboardOwner.tsx';
 import { LastKey } from './LastKey.tsx';
+import { LineQuestion } from './LineQuestion.tsx';
 import { Log } from './Log.tsx';
 import { ModeList } from './ModeList.tsx';
 import { Picker } from './Picker.tsx';
@@ -184,6 +185,7 @@ export function RehearseView() {
         </Flex>
         <TimeLine />
         <ChainFromLog />
+        <LineQuestion />
       </Flex>
     </ViewLayout>
   );

@@ -1,5 +1,5 @@
 import { commandText } from '@sorn/core/commands';
-import { eventOfKey, keyContext } from '@sorn/core/engine';
+import { eventOfKey, keyContext, outsideReason } from '@sorn/core/engine';
 import {
   bindingText,
   nextKeys,
@@ -15,6 +15,9 @@ import {
 } from '@sorn/core/keys';
 import { keysCaps, type Modifier } from '@sorn/core/values';
 import type { StoreApi } from 'zustand';
+import { useKeyRegister } from '../../ui/page-keys.ts';
+import { useAllowedLines } from '../../state/allowed-lines.ts';
+import { useLineQuestion } from './LineQuestion.tsx';
 import { perProfile } from '../../state/per-profile.ts';
 import type { ProfileStore } from '../../state/profile-state.ts';
 import { usePicker } from './picker.ts';
@@ -95,12 +98,32 @@ function follow(
     case 'sequence':
       if (out.is === 'dropped') note(caps, 'sequence', out.because, 'the sequence is dropped');
       return;
+    case 'outside':
+    case 'kept': {
+      const { decided, because } = outsideReason(out, profile)!;
+      if (out.type === 'kept') {
+        note(caps, 'kept by the app', because, decided);
+        return;
+      }
+      const { command, binding } = out;
+      const pressed = capsOf(binding, 'press');
+      if (command.command === 'run-line' && !isAllowed(command.line)) {
+        note(pressed, 'run-line', 'the line came with a file: it is asked first');
+        useKeyRegister.getState().give(false);
+        useLineQuestion.of(store).getState().ask({ line: command.line, caps: pressed });
+        return;
+      }
+      note(pressed, commandText(command), because, decided);
+      return;
+    }
     case 'unbound':
       note(caps, 'no command', 'nothing is bound to it');
       return;
     case 'released':
   }
 }
+
+const isAllowed = (line: string) => useAllowedLines.getState().lines.includes(line);
 
 /** A line for each thing that can follow: its caps, and what it does. */
 export function followingLines(next: NextKeys, main: Modifier) {

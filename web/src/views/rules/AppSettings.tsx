@@ -1,7 +1,9 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import type { App } from '@sorn/core/model';
+import { readTypedKeys } from '@sorn/core/keys';
+import type { App, Profile } from '@sorn/core/model';
 import { KINDS } from '@sorn/core/values';
 import type { Ref } from 'react';
+import { useProfileStore } from '../../state/profile-context.ts';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { Choice, OnOff, SettingRow } from '../../ui/SettingRow.tsx';
@@ -17,6 +19,7 @@ export function AppSettings(props: {
   nameInput: Ref<HTMLInputElement>;
 }) {
   const { app, change } = props;
+  const profile = useProfileStore((state) => state.profile);
   const size = (field: 'min' | 'max' | 'preferred', label: string) => (
     <SettingRow
       label={label}
@@ -87,6 +90,27 @@ export function AppSettings(props: {
           change(({ resizable: _former, ...rest }) => (is ? rest : { ...rest, resizable: false }))
         }
       />
+      <OnOff
+        label="Keeps all keys for itself"
+        value={app.keepsAllBut !== undefined}
+        onChange={(is) =>
+          change(({ keepsAllBut: _former, ...rest }) => (is ? { ...rest, keepsAllBut: [] } : rest))
+        }
+      />
+      {app.keepsAllBut && (
+        <SettingRow label="but not">
+          <TextField
+            label="Keys that it does not keep"
+            placeholder="such as meta f12, meta tab"
+            value={app.keepsAllBut.join(', ')}
+            faultOf={(text) => typedList(profile, text).fault}
+            onChange={(text) => {
+              const { keys } = typedList(profile, text);
+              change((there) => ({ ...there, keepsAllBut: keys }));
+            }}
+          />
+        </SettingRow>
+      )}
       {app.exec !== undefined && (
         <SettingRow label="Exec" origin="kept as text, never run">
           <Text>{app.exec}</Text>
@@ -123,6 +147,20 @@ export function AppSettings(props: {
       </Flex>
     </Section>
   );
+}
+
+/** Keys as they are typed, with commas between; the first fault among them. */
+function typedList(profile: Profile, text: string): { keys: string[]; fault: string | null } {
+  const read = text
+    .split(',')
+    .map((part) => part.trim())
+    .filter((part) => part !== '')
+    .map((part) => readTypedKeys(profile, part));
+  const wrong = read.find((each) => 'expected' in each);
+  return {
+    keys: read.flatMap((each) => ('keys' in each ? [each.keys] : [])),
+    fault: wrong && 'expected' in wrong ? wrong.expected : null,
+  };
 }
 
 function Text({ children }: { children: string }) {
