@@ -132,6 +132,39 @@ describe('the pages of keys, by keys', () => {
     await poll(async () => pairs(await kept())).toEqual(pairs(start));
   });
 
+  it('keys are called as they are printed on the person’s own keyboard', async () => {
+    await toView(open.page, '5', 'Keys');
+    await press('d');
+    const chosen = open.page.getByRole('combobox', { name: 'Printed on the keys' });
+    for (const id of ['brazilian', 'czech', 'french', 'german']) {
+      await press('q');
+      await poll(() => chosen.inputValue()).toBe(id);
+    }
+    const cap = (code: string) => open.page.locator(`[data-key="${code}"] .cap`).textContent();
+    await press('g');
+    await poll(() => cap('KeyY')).toBe('Z');
+    expect([await cap('KeyZ'), await cap('Semicolon'), await cap('KeyA')]).toEqual(['Y', 'Ö', 'A']);
+    // By the words on the keys a binding is found and typed.
+    await search('float');
+    await poll(sentence).toContain('does float');
+    await press('Enter', 'Control+a');
+    await open.page.keyboard.type('meta shift ö');
+    await press('Enter');
+    await poll(sentence).toContain('Pressing Meta Shift Ö');
+    await press('Control+z');
+    // One key learned by pressing it: whoever has a sign of their own there.
+    await press('d', 'e');
+    await open.page.locator('[data-learning=true]').waitFor();
+    await open.page.evaluate(() => {
+      const key = { code: 'Quote', key: 'ø', bubbles: true, cancelable: true };
+      document.body.dispatchEvent(new KeyboardEvent('keydown', key));
+    });
+    await press('Escape', 'g');
+    await poll(() => cap('Quote')).toBe('Ø');
+    expect(await cap('KeyY')).toBe('Z');
+    await saved(open.page);
+  });
+
   it('the key chart is saved in the pixels of a monitor, and lists every binding once', async () => {
     await toView(open.page, '5', 'Keys');
     const bindings = await open.page.locator('[data-binding]').count();

@@ -5,7 +5,7 @@ import { deviceName, hasLetters, inputsOf } from '../keys/devices.ts';
 import { isPressedWith, type KeyBinding } from '../keys/map.ts';
 import type { InputDevice } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
-import { buttonOf, keyName } from '../values/codes.ts';
+import { buttonOf, keyName, type Legends } from '../values/codes.ts';
 import { bindingName, finding, keysName, type KeyFinding } from './key-finding.ts';
 
 /** A command after which letters or digits are typed. */
@@ -16,14 +16,17 @@ function goesOnTyping(command: KeyCommand | undefined): boolean {
 
 const MOST_NAMED = 6;
 
-function named(codes: readonly string[]): string {
-  const names = codes.slice(0, MOST_NAMED).map(keyName).join(', ');
+function named(codes: readonly string[], legends: Legends | undefined): string {
+  const names = codes
+    .slice(0, MOST_NAMED)
+    .map((code) => keyName(code, legends))
+    .join(', ');
   return codes.length > MOST_NAMED ? `${names} and ${codes.length - MOST_NAMED} more` : names;
 }
 
 /** Bindings that the devices of a profile cannot send, or cannot finish. */
 export function checkDevices(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
-  const { devices, bundles, layers } = profile.keys;
+  const { devices, bundles, layers, legends } = profile.keys;
   const sends = devices.map((device) => ({
     device,
     inputs: new Set(inputsOf(device)),
@@ -46,7 +49,7 @@ export function checkDevices(profile: Profile, map: readonly KeyBinding[]): KeyF
     codesOf(binding).some((code) => withInput(code).length === 0),
   );
   const held = new Set(layers.filter(({ lasts }) => lasts === 'held').map(({ id }) => id));
-  const findings: KeyFinding[] = [...absentKeys(devices, absent, withInput, codesOf)];
+  const findings: KeyFinding[] = [...absentKeys(devices, absent, withInput, codesOf, legends)];
   for (const binding of map) {
     const { trigger, command } = binding;
     const at = codesOf(binding).flatMap(withInput);
@@ -79,7 +82,7 @@ export function checkDevices(profile: Profile, map: readonly KeyBinding[]): KeyF
     const at = withInput(hold);
     const [first] = at;
     if (!first || at.some(({ device }) => device.modifiers)) continue;
-    const text = `${keyName(hold)} stands for the modifiers of ${id}, and ${deviceName(first.device)} cannot send modifiers.`;
+    const text = `${keyName(hold, legends)} stands for the modifiers of ${id}, and ${deviceName(first.device)} cannot send modifiers.`;
     const about = map.filter((binding) => isPressedWith(binding, id));
     findings.push({
       ...finding('modifiers-not-sent', about, `${id} cannot be sent`, text),
@@ -96,6 +99,7 @@ function absentKeys(
   absent: readonly KeyBinding[],
   withInput: (code: string) => readonly unknown[],
   codesOf: (binding: KeyBinding) => readonly string[],
+  legends: Legends | undefined,
 ): KeyFinding[] {
   const missing = [...new Set(absent.flatMap(codesOf))].filter(
     (code) => withInput(code).length === 0,
@@ -110,11 +114,11 @@ function absentKeys(
     const has = pointing
       ? `${deviceName(pointing)} has ${pointing.buttons}`
       : 'no device has buttons';
-    const text = `${named(buttons)}: bound, and ${has}.`;
+    const text = `${named(buttons, legends)}: bound, and ${has}.`;
     findings.push(finding('too-many-keys', using(buttons), 'More buttons than there are', text));
   }
   if (keys.length > 0) {
-    const text = `${named(keys)}: bound, and on no device.`;
+    const text = `${named(keys, legends)}: bound, and on no device.`;
     const title = `${keys.length} ${keys.length === 1 ? 'key is' : 'keys are'} on no device`;
     findings.push(finding('keys-absent', using(keys), title, text));
   }

@@ -68,8 +68,8 @@ export function finding(
 }
 
 /** The keys of a binding as they are pressed: "Meta L". */
-export function keysName({ keys: { main } }: Profile, { keys }: Pick<KeyBinding, 'keys'>): string {
-  return keysCaps(keys, main).join(' ');
+export function keysName({ keys: captions }: Profile, { keys }: Pick<KeyBinding, 'keys'>): string {
+  return keysCaps(keys, captions).join(' ');
 }
 
 export const bindingName = bindingText;

@@ -61,7 +61,7 @@ export function quickFixesFor(profile: Profile, finding: KeyFinding): QuickFix[]
   }
 }
 
-const capsOf = ({ keys: { main } }: Profile, keys: string) => keysCaps(keys, main).join(' ');
+const capsOf = ({ keys: captions }: Profile, keys: string) => keysCaps(keys, captions).join(' ');
 
 /**
  * Moves a binding to the nearest free key. Where its device cannot send it, that is a key of a keyboard.

@@ -105,7 +105,7 @@ export const figure = (label: string, least: number, most: number) => ({
 });
 
 /** What desktops commonly do with keys, in words. */
-export const DESKTOP_WORDS = [
+const DESKTOP_WORDS = [
   'lock the screen',
   'picture of the screen',
   'clipboard list',

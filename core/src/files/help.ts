@@ -212,6 +212,7 @@ export const HELP: Readonly<Record<string, string>> = {
   standIn: 'What stands in for the main modifier where the browser keeps that for itself',
   handBack: 'The key that takes the keyboard back from the sheet',
   'keys.from': 'The ready-made map that holds where nothing else is said',
+  legends: 'What is printed on keys, by code, where it is other than on a US keyboard',
   bindings: 'Keys of one’s own; they come before those of the starter',
   command: 'What the keys do, by the id of a command',
   release: 'What letting the keys go does',

@@ -250,15 +250,14 @@ function placeWords(place: string): string {
 }
 
 function keysSubject([, list, name = '']: Path, profile: Profile): string {
-  const { main } = profile.keys;
   switch (list) {
     case 'bindings': {
       const [keys = '', layer, app] = name.split(' · ');
       const where = [layer && `in layer ${layer}`, app && `in ${app}`].filter(Boolean);
-      return [`keys ${capsText(keys, main)}`, ...where].join(' ');
+      return [`keys ${capsText(keys, profile.keys)}`, ...where].join(' ');
     }
     case 'without':
-      return `starter's keys ${capsText(name, main)} left out`;
+      return `starter's keys ${capsText(name, profile.keys)} left out`;
     case 'marks':
       return `mark of ${name}`;
     case 'taken':
@@ -268,10 +267,10 @@ function keysSubject([, list, name = '']: Path, profile: Profile): string {
   }
 }
 
-function capsText(keys: string, main: Profile['keys']['main']): string {
+function capsText(keys: string, captions: Profile['keys']): string {
   const [plain = keys, again] = keys.split(' #');
   try {
-    return `${keysCaps(plain, main).join(' ')}${again ? ` (${again})` : ''}`;
+    return `${keysCaps(plain, captions).join(' ')}${again ? ` (${again})` : ''}`;
   } catch {
     return keys;
   }

@@ -4,7 +4,14 @@ import { CODES } from '../values/codes.ts';
 import { KEYBOARDS, middleOf } from './keyboards.ts';
 import { fingerOf } from './reach.ts';
 
-const COUNTS = { 'ansi-60': 61, 'ansi-80': 87, 'ansi-100': 104, 'iso-80': 88, 'split-42': 42 };
+const COUNTS = {
+  'ansi-60': 61,
+  'ansi-80': 87,
+  'ansi-100': 104,
+  'iso-80': 88,
+  'jis-80': 91,
+  'split-42': 42,
+};
 /** Keys that touch have nothing in common; figures are sums of quarters and hundredths. */
 const NOTHING = 1e-9;
 

@@ -43,6 +43,14 @@ const ISO: readonly Row[] = [
   `ShiftLeft:1.25 IntlBackslash ${LOWER}`,
   BOTTOM,
 ];
+/** A key more at the end of three rows, and keys that convert beside a shorter space bar. */
+const JIS: readonly Row[] = [
+  DIGIT_ROW.replace('Backspace:2', 'IntlYen Backspace'),
+  `${UPPER} _:0.25 Enter:1.25`,
+  `${HOME} Backslash`,
+  `ShiftLeft:2.25 ${LOWER.replace('ShiftRight:2.75', 'IntlRo ShiftRight:1.75')}`,
+  'ControlLeft:1.25 MetaLeft:1.25 AltLeft:1.25 NonConvert:1.25 Space:3.75 Convert:1.25 KanaMode:1.25 AltRight:1.25 ContextMenu:1.25 ControlRight:1.25',
+];
 const NAVIGATION: readonly Row[] = [
   'Insert Home PageUp',
   'Delete End PageDown',
@@ -138,6 +146,11 @@ export const KEYBOARDS: Record<KeyboardForm, Keyboard> = {
   'iso-80': board('iso-80', 'ISO 80 %', [
     ...FUNCTION_ROWS,
     ...lower(ISO).map((key) => (key.code === ISO_ENTER ? { ...key, height: 2 } : key)),
+    ...lower(NAVIGATION, SIDE),
+  ]),
+  'jis-80': board('jis-80', 'JIS 80 %', [
+    ...FUNCTION_ROWS,
+    ...lower(JIS).map((key) => (key.code === ISO_ENTER ? { ...key, height: 2 } : key)),
     ...lower(NAVIGATION, SIDE),
   ]),
   'split-42': board('split-42', 'Split, 42 keys', split()),

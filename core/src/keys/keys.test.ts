@@ -77,8 +77,13 @@ describe('the starters', () => {
   });
 
   it('are drawn as key caps in a fixed order, and take the stand-in for the main modifier', () => {
-    expect(keysCaps('Shift+Ctrl+Main+ArrowUp', 'Meta')).toEqual(['Meta', 'Ctrl', 'Shift', '↑']);
-    expect(keysCaps('Main+KeyK KeyS', 'Alt')).toEqual(['Alt', 'K', 'then', 'S']);
+    expect(keysCaps('Shift+Ctrl+Main+ArrowUp', { main: 'Meta' })).toEqual([
+      'Meta',
+      'Ctrl',
+      'Shift',
+      '↑',
+    ]);
+    expect(keysCaps('Main+KeyK KeyS', { main: 'Alt' })).toEqual(['Alt', 'K', 'then', 'S']);
     expect(does('Comma', 'Alt', 'Shift')).toEqual({ command: 'move-earlier' });
     expect(does('Comma', 'Ctrl')).toBeNull();
   });

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { profileSchema } from '../model/profile.ts';
 import { CODES } from '../values/codes.ts';
 import { keysCaps, readTrigger } from '../values/trigger.ts';
+import { OFFICE } from '../testing/desk.ts';
 import { readTypedKeys } from './typed-keys.ts';
 
 const profile = profileSchema.parse({
@@ -11,6 +12,22 @@ const profile = profileSchema.parse({
     main: 'Meta',
     bundles: [{ id: 'Broad', hold: 'CapsLock', modifiers: ['Ctrl', 'Alt', 'Shift'] }],
   },
+});
+
+describe('keys typed as they are printed', () => {
+  it('are those of the person’s own keyboard', () => {
+    const { keys } = profileSchema.parse({
+      ...OFFICE,
+      keys: { legends: { KeyY: 'Z', KeyZ: 'Y', Semicolon: 'Ö' } },
+    });
+    const read = (text: string) => readTypedKeys({ keys }, text);
+    expect(read('meta z')).toEqual({ keys: 'Main+KeyY' });
+    expect(read('meta shift ö')).toEqual({ keys: 'Main+Shift+Semicolon' });
+    expect(read('meta a')).toEqual({ keys: 'Main+KeyA' });
+    expect(keysCaps('Main+KeyY', keys)).toEqual(['Meta', 'Z']);
+    // In the spelling of profiles a place is a place.
+    expect(read('Main+KeyZ')).toEqual({ keys: 'Main+KeyZ' });
+  });
 });
 
 describe('keys as people type them', () => {
@@ -58,10 +75,11 @@ describe('keys as people type them', () => {
         fc.constantFrom(...CODES.filter((code) => typeof readTrigger(code) !== 'string')),
         (modifiers, code) => {
           const keys = [...modifiers, code].join('+');
-          const caps = keysCaps(keys, 'Meta').join(' ').replace('Pad ×', 'Pad multiply');
+          const caps = keysCaps(keys, { main: 'Meta' }).join(' ').replace('Pad ×', 'Pad multiply');
           const read = readTypedKeys(profile, caps.replace('Pad ÷', 'Pad divide'));
           // A sign on the pad and the like has no word of its own; it is refused, never taken for another key.
-          if ('keys' in read) expect(keysCaps(read.keys, 'Meta')).toEqual(keysCaps(keys, 'Meta'));
+          if ('keys' in read)
+            expect(keysCaps(read.keys, { main: 'Meta' })).toEqual(keysCaps(keys, { main: 'Meta' }));
         },
       ),
     );

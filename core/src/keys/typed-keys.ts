@@ -93,7 +93,11 @@ function modifierWanted(typed: string, names: readonly string[]): string {
     : `a modifier or a bundle; the nearest is ${nearest}`;
 }
 
-function readWords(text: string, { main, bundles }: Profile['keys']): TypedKeys {
+function readWords(text: string, { main, bundles, legends = {} }: Profile['keys']): TypedKeys {
+  // What is printed on the person's own keys comes before what is on others.
+  const printed = new Map(
+    Object.entries(legends).map(([code, legend]) => [legend.toLowerCase(), code]),
+  );
   const words = text
     .trim()
     .split(/[\s+]+/)
@@ -115,7 +119,7 @@ function readWords(text: string, { main, bundles }: Profile['keys']): TypedKeys 
     // Two words of one key: "pad 7", "page up", "button 4".
     const next = words[i + 1]?.toLowerCase();
     const pair = next !== undefined && IN_TWO.test(lower) ? codeCalled(lower + next) : null;
-    const code = pair ?? codeCalled(lower);
+    const code = pair ?? printed.get(lower) ?? codeCalled(lower);
     if (code === null)
       return {
         expected: keyWanted(

@@ -24,7 +24,14 @@ export const KEY_STARTERS = [
 ] as const;
 export type KeyStarterId = (typeof KEY_STARTERS)[number];
 /** Forms of keyboards that can be drawn. */
-export const KEYBOARD_FORMS = ['ansi-60', 'ansi-80', 'ansi-100', 'iso-80', 'split-42'] as const;
+export const KEYBOARD_FORMS = [
+  'ansi-60',
+  'ansi-80',
+  'ansi-100',
+  'iso-80',
+  'jis-80',
+  'split-42',
+] as const;
 export type KeyboardForm = (typeof KEYBOARD_FORMS)[number];
 /** Keys that can stand in for the main modifier, beside the other modifiers. */
 export const STAND_IN_KEYS = ['AltRight', 'ControlRight', 'ContextMenu', 'CapsLock'] as const;
@@ -34,6 +41,8 @@ export type Mark = (typeof MARKS)[number];
 export const AT_ONCE = ['several', 'one'] as const;
 
 const CODE = 'the UI Events code of a key, such as KeyL or F9';
+const LEGEND = 'what is printed on the key: 1 to 8 characters without spaces';
+const LEGENDS = 'what is printed on keys, by code';
 const codeField = z.string({ error: CODE }).refine(isCode, { error: CODE });
 
 /** Escape alone at the beginning of a sequence, and Escape with whatever else at the end of keys. */
@@ -141,6 +150,10 @@ export const keysSchema = fields({
   handBack: codeField.default('F9'),
   /** The ready-made map that holds where nothing else is said. */
   from: oneOf(KEY_STARTERS).default('whole'),
+  /** What is printed on keys, by code, where it is other than on a US keyboard. */
+  legends: z
+    .record(codeField, z.string().regex(/^\S{1,8}$/u, { error: LEGEND }), { error: LEGENDS })
+    .exactOptional(),
   /** Bindings of one's own; they come before those of the starter. */
   bindings: listOf(bindingSchema, 'bindings', 5_000).default([]),
   /** Keys of the starter that are left out. */

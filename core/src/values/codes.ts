@@ -1,3 +1,4 @@
+import { ownEntry } from './own-entry.ts';
 const LETTERS = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].map((letter) => `Key${letter}`);
 const DIGITS = [...'1234567890'].map((digit) => `Digit${digit}`);
 const PAD = [...'0123456789'].map((digit) => `Numpad${digit}`);
@@ -96,8 +97,13 @@ const NAMES: Record<string, string> = {
   NumpadDivide: 'Pad ÷',
 };
 
+/** What is printed on keys, by code, where it is other than on a US keyboard. */
+export type Legends = Readonly<Record<string, string>>;
+
 /** What a key is called on a key cap. */
-export function keyName(code: string): string {
+export function keyName(code: string, legends: Legends = {}): string {
+  const printed = ownEntry(legends, code);
+  if (printed !== undefined) return printed;
   const named = NAMES[code];
   if (named !== undefined) return named;
   const side = /^(Shift|Control|Alt|Meta)(Left|Right)$/.exec(code);

@@ -1,4 +1,4 @@
-export { CODES, buttonOf, isCode, keyName } from './codes.ts';
+export { CODES, buttonOf, isCode, keyName, type Legends } from './codes.ts';
 export { type Axis, DIRECTIONS, type Direction, axisOf, isForward } from './direction.ts';
 export { type Fault, type Read, faultText, read } from './faults.ts';
 export { fields, flagField, textField, textOf, whole } from './fields.ts';
@@ -34,7 +34,15 @@ export {
   rungsField,
   rungsIn,
 } from './snap.ts';
-export { MOST_STEPS, THEN, keysCaps, pressesIn, readTrigger, triggerOf } from './trigger.ts';
+export {
+  type Captions,
+  MOST_STEPS,
+  THEN,
+  keysCaps,
+  pressesIn,
+  readTrigger,
+  triggerOf,
+} from './trigger.ts';
 export { HELD, KINDS, MODES, type Mode, NEW_WINDOWS, type Shaping } from './window.ts';
 export {
   type WorkspaceName,

@@ -81,8 +81,8 @@ describe('a trigger as text', () => {
   });
 
   it('is drawn by caps, press by press', () => {
-    expect(keysCaps('tap CapsLock', 'Meta')).toEqual(['tap', 'Caps']);
-    expect(keysCaps('Caps+types:Space Main+Button4', 'Alt')).toEqual([
+    expect(keysCaps('tap CapsLock', { main: 'Meta' })).toEqual(['tap', 'Caps']);
+    expect(keysCaps('Caps+types:Space Main+Button4', { main: 'Alt' })).toEqual([
       'Caps',
       '“Space”',
       'then',
@@ -94,7 +94,7 @@ describe('a trigger as text', () => {
 
 describe('the caps of a sequence', () => {
   it('have a word between its presses, which is no press', () => {
-    const caps = keysCaps('Main+Space Shift+KeyS', 'Meta');
+    const caps = keysCaps('Main+Space Shift+KeyS', { main: 'Meta' });
     expect(caps).toEqual(['Meta', 'Space', THEN, 'Shift', 'S']);
     expect(pressesIn(caps)).toBe(4);
   });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { CODES, isCode, keyName, MOST_BUTTONS } from './codes.ts';
+import { CODES, isCode, keyName, MOST_BUTTONS, type Legends } from './codes.ts';
 import { MAIN, modifierOf, MODIFIERS, type Modifier } from './modifiers.ts';
 import { nearestName } from './nearest-name.ts';
 
@@ -108,12 +108,18 @@ export function triggerText({ how, steps }: Trigger): string {
   return how === 'press' ? keys : `${how} ${keys}`;
 }
 
+/** What key caps say: which modifier is the main one, and what is printed on keys. The keys of a profile are this. */
+export interface Captions {
+  main: Modifier;
+  legends?: Legends;
+}
+
 /** The caps of a trigger, press by press, the main modifier by its own name. */
-export function triggerCaps({ how, steps }: Trigger, main: Modifier): string[][] {
+export function triggerCaps({ how, steps }: Trigger, { main, legends }: Captions): string[][] {
   return steps.map(({ modifiers, code, types }) => [
     ...(how === 'press' ? [] : [how]),
     ...sorted(modifiers).map((name) => (name === MAIN ? main : name)),
-    code === undefined ? `“${types === ' ' ? 'Space' : types}”` : keyName(code),
+    code === undefined ? `“${types === ' ' ? 'Space' : types}”` : keyName(code, legends),
   ]);
 }
 
@@ -121,8 +127,8 @@ export function triggerCaps({ how, steps }: Trigger, main: Modifier): string[][]
 export const THEN = 'then';
 
 /** The caps of a trigger in one row. */
-export function keysCaps(keys: string, main: Modifier): string[] {
-  return triggerCaps(triggerOf(keys), main).flatMap((caps, i) =>
+export function keysCaps(keys: string, captions: Captions): string[] {
+  return triggerCaps(triggerOf(keys), captions).flatMap((caps, i) =>
     i === 0 ? caps : [THEN, ...caps],
   );
 }

@@ -36,7 +36,7 @@ function Lists({ onClose }: { onClose: () => void }) {
     const binding = bindings.find(
       ({ command }) => command?.command === 'use-desk' && command.desk === id,
     );
-    return binding ? ` · ${keysCaps(binding.keys, profile.keys.main).join(' ')} in Rehearse` : '';
+    return binding ? ` · ${keysCaps(binding.keys, profile.keys).join(' ')} in Rehearse` : '';
   };
   const lines = {
     cables: profile.monitors.map(({ id, name = id }, i) => ({

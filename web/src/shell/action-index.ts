@@ -268,6 +268,14 @@ export const ACTIONS: readonly ActionEntry[] = [
     ['A', 'declare what arrived', 'Declare keys that arrived', 'codes buttons learn'],
     ['Enter', 'name', 'Name the device', 'rename title'],
   ]),
+  ...of('keys', 'devices', 'Devices', [
+    ['B', 'bind what is pressed', 'Bind an input of a device by pressing it', 'button assign'],
+  ]),
+  ...of('keys', 'devices', 'Printed', [
+    ['Q', 'what is printed on the keys', 'Keys of another national keyboard', 'layout language'],
+    ['W', 'read it off the keyboard', 'Read what is printed off the keyboard', 'layout detect'],
+    ['E', 'learn it by pressing', 'Learn what is printed by pressing', 'layout legends'],
+  ]),
   ...of(
     'keys',
     'devices',

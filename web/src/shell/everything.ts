@@ -114,7 +114,6 @@ export function useEverything(onPanel: (panel: PanelName) => void): Found[] {
   const pickers = usePicker.use();
   const lineups = useProfileStore((state) => state.session.lineups) ?? NO_LINEUPS;
   return useMemo(() => {
-    const { main } = profile.keys;
     // What holds where the focus is, set there or by default: that is what the fields show.
     const present = { ...profile, tiling: { ...profile.tiling, ...inForce } };
     // Of several bindings of a command the first is told.
@@ -131,7 +130,7 @@ export function useEverything(onPanel: (panel: PanelName) => void): Found[] {
       const binding = bindings.get(JSON.stringify(command));
       return {
         ...entry,
-        ...(binding && { caps: keysCaps(binding.keys, profile.keys.main) }),
+        ...(binding && { caps: keysCaps(binding.keys, profile.keys) }),
         run: () =>
           command.command === 'use-desk' ? goTo(command.desk, entry.text) : begin(command),
       };
@@ -219,7 +218,7 @@ export function useEverything(onPanel: (panel: PanelName) => void): Found[] {
       // Last: who types the name of something wants it done before its key.
       ...keyMap(profile).map((binding) => ({
         group: 'Bindings',
-        text: `${keysCaps(binding.keys, main).join(' ')} · ${bindingText(binding)}`,
+        text: `${keysCaps(binding.keys, profile.keys).join(' ')} · ${bindingText(binding)}`,
         run: () => {
           selected.getState().takeBinding(bindingId(binding));
           void navigate('keys');

@@ -498,6 +498,12 @@ export const SETTINGS: readonly SettingEntry[] = [
       ['Sends modifiers'],
       'ctrl alt shift',
     ],
+    [
+      'keys.legends',
+      'What is printed on the keys',
+      ['Printed on the keys'],
+      'keyboard layout national legends qwertz azerty language',
+    ],
     ['keys.devices[].atOnce', 'Keys at once', ['Keys at once'], 'rollover chord'],
     ['keys.devices[].profiles', 'Profiles of a device', ['Profiles of its own'], 'onboard memory'],
   ]),

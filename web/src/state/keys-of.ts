@@ -9,5 +9,5 @@ export function capsOf(
   isIt: (command: KeyCommand) => boolean,
 ): readonly string[] | null {
   const found = keyMap(profile).find(({ command }) => command !== undefined && isIt(command));
-  return found ? keysCaps(found.keys, profile.keys.main) : null;
+  return found ? keysCaps(found.keys, profile.keys) : null;
 }

@@ -155,7 +155,7 @@ function bindBlock(context: CommandContext, pressed: string | undefined): Outcom
     });
   const { main } = profile.keys;
   const keys = withStandIn(pressed, profile);
-  const name = keysCaps(keys, main).join(' ');
+  const name = keysCaps(keys, profile.keys).join(' ');
   if (triggerOf(keys).steps[0]?.modifiers.every((modifier) => modifier === 'Shift'))
     return noop(session, `${name} types something: press it with ${main}`);
   const taken = boundAt(profile, keys);

@@ -201,7 +201,7 @@ function boardDrawing(profile: Profile, colours: ChartColours, width: number, to
   const board = keyboardOf(profile);
   const unit = boardScale(profile, width);
   const left = (width - board.width * unit) / 2;
-  const { main } = profile.keys;
+  const { main, legends } = profile.keys;
   const does = new Map<string, string>();
   for (const { trigger, layer, command, app } of keyMap(profile)) {
     const [step] = trigger.steps;
@@ -220,7 +220,7 @@ function boardDrawing(profile: Profile, colours: ChartColours, width: number, to
     const words = text === undefined ? [] : wrapped(text, most).slice(0, 2);
     return [
       `<rect x="${round(kx)}" y="${round(ky)}" width="${round(w * unit - 3)}" height="${round(h * unit - 3)}" rx="2" fill="${isMain ? colours.petrol : colours.ground}" stroke="${text === undefined ? colours.hairline : colours.ink}"/>`,
-      `<text class="m" x="${round(kx + 4)}" y="${round(ky + small + 4)}" font-size="${round(small)}" font-weight="600" style="fill:${isMain ? colours.sheet : text === undefined ? colours.slate : colours.ink}">${html(keyName(code))}</text>`,
+      `<text class="m" x="${round(kx + 4)}" y="${round(ky + small + 4)}" font-size="${round(small)}" font-weight="600" style="fill:${isMain ? colours.sheet : text === undefined ? colours.slate : colours.ink}">${html(keyName(code, legends))}</text>`,
       ...words.map((word, i) =>
         fittedText(word, {
           x: kx + 4,

@@ -232,7 +232,10 @@ function fixedGroup(layer: FixedLayer): PageGroup {
   const lines = all
     .filter(({ command }) => !isPick(command))
     .map(({ keys, command }): PageLine => {
-      return { caps: triggerCaps(triggerOf(keys), 'Meta'), words: plain(commandText(command)) };
+      return {
+        caps: triggerCaps(triggerOf(keys), { main: 'Meta' }),
+        words: plain(commandText(command)),
+      };
     });
   return {
     title: FIXED_TITLES[layer],

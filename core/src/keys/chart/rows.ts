@@ -23,11 +23,10 @@ export interface ChartRow {
 
 /** Every binding of a profile once, grouped by what it is for. */
 export function chartRows(profile: Profile, uses: readonly Use[] = []): ChartRow[] {
-  const { main } = profile.keys;
   const byKeys = new Map(uses.map(({ keys, command, times }) => [`${keys} ${command}`, times]));
   const rows = keyMap(profile).map((binding): ChartRow => {
     const { keys, layer, app, from, command, release } = binding;
-    const caps = triggerCaps(triggerOf(keys), main);
+    const caps = triggerCaps(triggerOf(keys), profile.keys);
     const first = command ?? release!;
     return {
       task: definitionOf(first.command).task,

@@ -49,7 +49,7 @@ function parts(id: KeyStarterId): string[] {
 
 function table(bindings: readonly KeyStarterBinding[]): string {
   const rows = bindings.map(({ keys, command }) => [
-    keysCaps(keys, 'Meta')
+    keysCaps(keys, { main: 'Meta' })
       .map((cap) => (cap === '`' ? '`` ` ``' : `\`${cap}\``))
       .join(' ')
       .replace('`then`', 'then'),

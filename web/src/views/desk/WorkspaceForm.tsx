@@ -155,7 +155,7 @@ function Keys({ workspace }: { workspace: string }) {
         ({ command: bound }) =>
           bound?.command === command && 'which' in bound && bound.which === workspace,
       );
-      return found && keysCaps(found.keys, profile.keys.main);
+      return found && keysCaps(found.keys, profile.keys);
     };
     return { go: capsOf('go-workspace'), put: capsOf('put-on-workspace') };
   }, [profile, workspace]);

@@ -33,7 +33,7 @@ function MovedNote({ profile, binding }: { profile: Profile; binding: KeyBinding
   if (!moved) return null;
   return (
     <chakra.p fontSize="12px" color="slate" mb="6px">
-      <KeyCaps caps={keysCaps(moved.from, profile.keys.main)} /> is for {moved.by}.
+      <KeyCaps caps={keysCaps(moved.from, profile.keys)} /> is for {moved.by}.
     </chakra.p>
   );
 }
@@ -49,14 +49,14 @@ export function BindingSettings(props: {
   const profile = useProfileStore((state) => state.profile);
   const { command, release, layer, app, from, keys, pinned } = binding;
   const first = command ?? release!;
-  const { main, layers, marks } = profile.keys;
+  const { layers, marks } = profile.keys;
   const isFixed = from === 'fixed';
   const mark = marks.find((each) => commandText(each.command) === commandText(first))?.mark;
   const origin = { own: 'yours', starter: 'from starter', fixed: 'fixed' }[from];
   return (
     <Section title={commandText(first)} note={TELLS[from](STARTER_MAPS[profile.keys.from].title)}>
       <chakra.p fontSize="14px" mb="6px" data-sentence>
-        Pressing <KeyCaps caps={keysCaps(keys, main)} /> in the layer <b>{layer}</b>
+        Pressing <KeyCaps caps={keysCaps(keys, profile.keys)} /> in the layer <b>{layer}</b>
         {app !== null && (
           <>
             {' '}

@@ -75,7 +75,6 @@ export function ChainsPage({ pages }: { pages: ReactNode }) {
   const keyOf = ({ of, id }: Pick<Entry, 'of' | 'id'>) => `${of} ${id}`;
   const entry = entries.find((each) => keyOf(each) === selected) ?? entries[0] ?? null;
   const at = Math.min(line, (entry?.lines.length ?? 0) - 1);
-  const { main } = profile.keys;
   const uses = usesByCommand(counted);
   const keysOf = (command: Command) =>
     keyMap(profile).filter(
@@ -241,7 +240,7 @@ export function ChainsPage({ pages }: { pages: ReactNode }) {
               <SettingRow label="Keys" caps={['R']}>
                 <Flex direction="column" gap="4px" align="flex-end">
                   {keysOf(here).map(({ keys }) => (
-                    <KeyCaps key={keys} caps={keysCaps(keys, main)} />
+                    <KeyCaps key={keys} caps={keysCaps(keys, profile.keys)} />
                   ))}
                   {keysOf(here).length === 0 && (
                     <TextButton onClick={recordKeys}>record its keys</TextButton>
@@ -318,7 +317,7 @@ export function ChainsPage({ pages }: { pages: ReactNode }) {
                       {keysOf(commandOfList(of, each.id))
                         .slice(0, 1)
                         .map(({ keys }) => (
-                          <KeyCaps key={keys} caps={keysCaps(keys, main)} />
+                          <KeyCaps key={keys} caps={keysCaps(keys, profile.keys)} />
                         ))}
                     </ListLine>
                   ))}

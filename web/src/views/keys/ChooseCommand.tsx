@@ -37,10 +37,9 @@ function Commands(props: {
   onCommand: (command: KeyCommand, text: string) => void;
 }) {
   const profile = useProfileStore((state) => state.profile);
-  const { main } = profile.keys;
   const bound = new Map(
     keyMap(profile).flatMap(({ command, keys }) =>
-      command ? [[commandText(command), keysCaps(keys, main)] as const] : [],
+      command ? [[commandText(command), keysCaps(keys, profile.keys)] as const] : [],
     ),
   );
   const { isOffered = () => true } = props;

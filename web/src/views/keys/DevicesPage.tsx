@@ -9,7 +9,7 @@ import {
   withoutDevice,
 } from '@sorn/core/keys';
 import { BASE, type InputDevice, type Profile } from '@sorn/core/model';
-import { countText, isCode, keyName, modifierOf } from '@sorn/core/values';
+import { countText, isCode, keyName, keysCaps, modifierOf } from '@sorn/core/values';
 import { useRef, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { Bar } from '../../ui/Bar.tsx';
@@ -21,6 +21,11 @@ import { TextButton } from '../../ui/TextButton.tsx';
 import { focusFigure } from '../../ui/inspector.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
+import { Printed } from './Printed.tsx';
+import { ChooseCommand } from './ChooseCommand.tsx';
+import { DeviceInputs } from './DeviceInputs.tsx';
+import { useKeyEdits } from './edits.ts';
+import { useRecorder } from './recorder.ts';
 import { DeviceSettings } from './DeviceSettings.tsx';
 import { useKeyTrial } from './key-trial.ts';
 
@@ -33,6 +38,10 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
   const device = devices.find(({ id }) => id === selected) ?? devices[0] ?? null;
   const nameInput = useRef<HTMLInputElement>(null);
   const trying = useKeyTrial();
+  /** The keys that are to get a command. */
+  const [binds, setBinds] = useState<string | null>(null);
+  const edits = useKeyEdits(null, NOTHING);
+  const recorder = useRecorder.use();
   const edit = (change: (profile: Profile) => Profile, merge = '') =>
     store.getState().edit(change, merge);
   const change = (next: (device: InputDevice) => InputDevice, merge = '') => {
@@ -68,6 +77,11 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
           { keys: ['ArrowDown'], label: 'select the next device', minor: true, run: () => goTo(1) },
           { keys: ['t'], label: 'try it', run: trying.begin },
           { keys: ['a'], label: 'declare what arrived', run: declare },
+          {
+            keys: ['b'],
+            label: 'bind what is pressed',
+            run: () => recorder.getState().record('Keys to bind', setBinds),
+          },
           { keys: ['n'], label: 'new device', run: add },
           { keys: ['Enter'], label: 'name', minor: true, run: () => focusFigure(nameInput) },
           {
@@ -111,6 +125,7 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
             )}
           </Section>
           {device && <DeviceSettings device={device} change={change} nameInput={nameInput} />}
+          <Printed isBusy={trying.isOn} />
           <Section title="What fits" note="from the checkup">
             {findings.length === 0 && (
               <chakra.p fontSize="13px" color="slate">
@@ -134,10 +149,12 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
               ? 'Press every input of the device, one after the other. Escape ends it.'
               : trying.arrived.length > 0
                 ? `${declared.filter((code) => arrived.has(code)).length} of ${countText(declared.length, 'declared input')} arrived, ${strange.length} others.`
-                : 'Declared inputs. Trying them shows what arrives:'}
+                : 'Declared inputs.'}
           </span>
           {!trying.isOn && (
             <Flex gap="6px" align="center">
+              <KeyCap>B</KeyCap>
+              <span>binds what is pressed, so does a click</span>
               <KeyCap>T</KeyCap>
               <TextButton onClick={trying.begin}>try it</TextButton>
               {strange.length > 0 && (
@@ -149,27 +166,16 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
             </Flex>
           )}
         </Bar>
-        <Flex
-          wrap="wrap"
-          gap="5px"
-          overflowY="auto"
-          alignContent="flex-start"
-          role="list"
-          aria-label="Inputs"
-          css={inputStyle}
-        >
-          {[...declared, ...new Set(strange.map(({ code }) => code))].map((code) => (
-            <span
-              key={code}
-              role="listitem"
-              data-input={code}
-              data-state={stateOf(declared.includes(code), arrived.has(code))}
-            >
-              {keyName(code)}
-              <small>{faces.get(code)?.text ?? code}</small>
-            </span>
-          ))}
-        </Flex>
+        {device && (
+          <DeviceInputs
+            device={device}
+            strange={[...new Set(strange.map(({ code }) => code))]}
+            arrived={arrived}
+            nameOf={(code) => keyName(code, profile.keys.legends)}
+            doesOf={(code) => faces.get(code)?.text ?? null}
+            onInput={(code) => setBinds(device.modifiers ? `Main+${code}` : code)}
+          />
+        )}
         <Box
           overflowY="auto"
           minH="80px"
@@ -192,10 +198,19 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
           ))}
         </Box>
       </Paper>
+      <ChooseCommand
+        title={`What ${binds === null ? 'it' : keysCaps(binds, profile.keys).join(' ')} does`}
+        isOpen={binds !== null}
+        onClose={() => setBinds(null)}
+        onCommand={(command) => {
+          if (binds !== null) edits.add(binds, command, BASE);
+        }}
+      />
     </ViewLayout>
   );
 }
 
+const NOTHING = () => undefined;
 const OF_DEVICES: readonly string[] = [
   'keys-absent',
   'too-many-keys',
@@ -203,27 +218,3 @@ const OF_DEVICES: readonly string[] = [
   'modifiers-not-sent',
   'one-at-a-time',
 ];
-
-function stateOf(isDeclared: boolean, hasArrived: boolean): string {
-  if (!isDeclared) return 'strange';
-  return hasArrived ? 'arrived' : 'declared';
-}
-
-const inputStyle = {
-  '& [data-input]': {
-    display: 'inline-flex',
-    flexDirection: 'column',
-    minWidth: '58px',
-    px: '6px',
-    py: '3px',
-    border: '1px solid',
-    borderColor: 'hairline',
-    fontFamily: 'mono',
-    fontStretch: '88%',
-    fontSize: '12px',
-    fontWeight: 600,
-  },
-  '& small': { fontSize: '11px', fontWeight: 400, color: 'slate', fontStretch: '80%' },
-  '& [data-state=arrived]': { bg: 'petrol.deep', borderColor: 'petrol' },
-  '& [data-state=strange]': { borderColor: 'vermilion', borderStyle: 'dashed', borderWidth: '2px' },
-};

@@ -2,7 +2,7 @@ import type { Task } from '@sorn/core/commands';
 import { chakra } from '@chakra-ui/react';
 import { keyboardOf, keyFaces, reachOfKey, type KeyboardKey, type KeyFace } from '@sorn/core/keys';
 import type { Profile } from '@sorn/core/model';
-import { keyName, modifierOf, type Modifier } from '@sorn/core/values';
+import { keyName, modifierOf, type Legends, type Modifier } from '@sorn/core/values';
 import { memo, useMemo, type CSSProperties } from 'react';
 import { DrawnArrow, isArrow } from '../../ui/arrows.tsx';
 import { shortened, textWidth } from '../../sheet/text-width.ts';
@@ -88,6 +88,7 @@ export function KeyboardDrawing(props: {
         <Key
           key={key.code}
           at={key}
+          legends={profile.keys.legends}
           unit={unit}
           high={high}
           face={faces.get(key.code) ?? null}
@@ -123,6 +124,7 @@ function shownOn(
 
 interface KeyProps {
   at: KeyboardKey;
+  legends: Legends | undefined;
   /** A key width and height in pixels. */
   unit: number;
   high: number;
@@ -140,11 +142,11 @@ interface KeyProps {
 
 /** Drawn again only where something of it changed: there are a hundred of them. */
 const Key = memo(function Key(props: KeyProps) {
-  const { at, unit, high, face, shows, heat, isDown, former } = props;
+  const { at, legends, unit, high, face, shows, heat, isDown, former } = props;
   const [x, y] = [at.x * unit + 1, at.y * high + 1];
   const [width, height] = [at.width * unit - 3, at.height * high - 3];
   // Where the pad is, its keys need not say that they are on it.
-  const name = keyName(at.code).replace(/^Pad /, '');
+  const name = keyName(at.code, legends).replace(/^Pad /, '');
   const growth = letterGrowth(unit);
   // On keys too small for words there is their name alone.
   const most = unit < 26 || high < 30 ? 0 : high > 62 ? 3 : high > 40 ? 2 : 1;
@@ -166,7 +168,9 @@ const Key = memo(function Key(props: KeyProps) {
         if (face) props.onKey(face);
       }}
     >
-      <title>{face ? `${keyName(at.code)}: ${face.text}` : keyName(at.code)}</title>
+      <title>
+        {face ? `${keyName(at.code, legends)}: ${face.text}` : keyName(at.code, legends)}
+      </title>
       <rect className="under" x={x} y={y} width={width} height={height} rx={2} />
       <rect className="fill" x={x} y={y} width={width} height={height} rx={2} />
       {isArrow(name) ? (

@@ -196,7 +196,7 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
                       {LASTS_TEXT[lasts]}, {map.filter((each) => each.layer === id).length} keys,{' '}
                       {enters.length === 0 ? 'nothing enters it' : 'entered by'}
                     </chakra.span>
-                    {enters[0] && <KeyCaps caps={keysCaps(enters[0].keys, main)} />}
+                    {enters[0] && <KeyCaps caps={keysCaps(enters[0].keys, profile.keys)} />}
                   </ListLine>
                 );
               })}

@@ -39,12 +39,13 @@ function Pressed() {
   const phase = useRecorder((recorder) => recorder.phase);
   const taken = useRecorder((recorder) => recorder.keys);
   const { steps, held, undecided } = useRecorder((recorder) => recorder.recorded);
-  const { main, standIn, bundles, recordMs } = useProfileStore((state) => state.profile.keys);
+  const captions = useProfileStore((state) => state.profile.keys);
+  const { main, standIn, bundles, recordMs, legends } = captions;
   const isTaken = phase === 'taken';
-  const caps = recordedCaps(isTaken ? taken : steps.join(' '), main);
+  const caps = recordedCaps(isTaken ? taken : steps.join(' '), captions);
   const down = new Set([...held, ...(undecided ? [undecided.code] : [])]);
   const names = [...down].map(
-    (code) => bundles.find(({ hold }) => hold === code)?.id ?? keyName(code),
+    (code) => bundles.find(({ hold }) => hold === code)?.id ?? keyName(code, legends),
   );
   const isWaiting = steps.length > 0 && recordMs > 0;
   return (

@@ -123,12 +123,11 @@ function Shortcuts(props: {
   onChange: (shortcuts: Shortcut[]) => void;
 }) {
   const { profile, name, shortcuts, onChange } = props;
-  const { main } = profile.keys;
   return (
     <Box pl="14px" fontSize="12.5px">
       {shortcuts.map(({ keys, what }, i) => (
         <Flex key={`${keys} ${i}`} gap="8px" align="center" minH="24px">
-          <KeyCaps caps={keysCaps(keys, main)} />
+          <KeyCaps caps={keysCaps(keys, profile.keys)} />
           <chakra.span flex="1" color="slate">
             {what}
           </chakra.span>

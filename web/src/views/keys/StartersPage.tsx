@@ -55,7 +55,7 @@ function MovedByLetters({ profile, id }: { profile: Profile; id: KeyStarterId })
       <chakra.ul>
         {moved.map(({ binding, by }) => (
           <chakra.li key={binding.keys} display="flex" alignItems="center" gap="6px" minH="24px">
-            <KeyCaps caps={keysCaps(binding.keys, main)} />
+            <KeyCaps caps={keysCaps(binding.keys, profile.keys)} />
             <chakra.span flex="1" truncate>
               {commandText(binding.command)}
             </chakra.span>
@@ -109,7 +109,7 @@ export function StartersPage({ pages }: { pages: ReactNode }) {
     },
     { keys: ['Enter'], label: 'take it', run: take },
   ]);
-  const { main, from } = profile.keys;
+  const { from } = profile.keys;
   return (
     <ViewLayout
       name="Keys"
@@ -194,7 +194,7 @@ export function StartersPage({ pages }: { pages: ReactNode }) {
                 {changes.map(({ keys, layer, was, is }) => (
                   <tr key={`${layer} ${keys} ${was} ${is}`} data-change={keys}>
                     <td>
-                      <KeyCaps caps={keysCaps(keys, main)} />
+                      <KeyCaps caps={keysCaps(keys, profile.keys)} />
                     </td>
                     <td>{was ?? '—'}</td>
                     <td>{is ?? 'nothing'}</td>

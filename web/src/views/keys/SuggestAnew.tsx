@@ -24,8 +24,11 @@ export function SuggestAnew(props: SuggestBody) {
   const profile = useProfileStore((state) => state.profile);
   const counted = useProfileStore((state) => state.session.uses);
   const store = useProfileStoreApi();
-  const { main } = profile.keys;
-  const capsOf = useCallback((keys: string) => <KeyCaps caps={keysCaps(keys, main)} />, [main]);
+  const captions = profile.keys;
+  const capsOf = useCallback(
+    (keys: string) => <KeyCaps caps={keysCaps(keys, captions)} />,
+    [captions],
+  );
   const [selected, setInHand] = useState<string | null>(null);
   const { found, fault } = useAnswer<Suggestion>(
     useMemo(() => {

@@ -46,7 +46,7 @@ export function SuggestChanges(props: SuggestBody) {
   const uses = useProfileStore((state) => state.session.uses);
   const days = useProfileStore((state) => state.session.countedOn?.days ?? null);
   const store = useProfileStoreApi();
-  const { main } = profile.keys;
+  const captions = profile.keys;
   const [letters, setLetters] = useState<LettersMatter>('much');
   const [chosen, setChosen] = useState<number | null>(null);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
@@ -54,7 +54,10 @@ export function SuggestChanges(props: SuggestBody) {
   const [taken, setTaken] = useState<string | null>(null);
   const [room, roomWidth] = useRoom<HTMLDivElement>();
   const boardHeight = useBoardHeight(BOARD_HEIGHT);
-  const capsOf = useCallback((keys: string) => <KeyCaps caps={keysCaps(keys, main)} />, [main]);
+  const capsOf = useCallback(
+    (keys: string) => <KeyCaps caps={keysCaps(keys, captions)} />,
+    [captions],
+  );
 
   const { found, fault, progress, isCancelled, cancel, again } = useAnswer<
     ChangesFound,
@@ -168,7 +171,9 @@ export function SuggestChanges(props: SuggestBody) {
     const first = change?.moves[0];
     if (!change || !first) return { profile, modifiers: [], former: undefined };
     const becomes = withChanges(profile, [change]);
-    const modifiers = inOrder(keysCaps(first.to, main).slice(0, -1).filter(Boolean) as Modifier[]);
+    const modifiers = inOrder(
+      keysCaps(first.to, profile.keys).slice(0, -1).filter(Boolean) as Modifier[],
+    );
     const [old, now] = [profile, becomes].map((each) => keyFaces(each, BASE, modifiers));
     const former = new Map<string, string>();
     for (const code of new Set([...old!.keys(), ...now!.keys()])) {
@@ -176,7 +181,7 @@ export function SuggestChanges(props: SuggestBody) {
       if (was !== is) former.set(code, was);
     }
     return { profile: becomes, modifiers, former };
-  }, [profile, change, main]);
+  }, [profile, change]);
 
   return (
     <ViewLayout

@@ -1,6 +1,6 @@
 import { NOTHING_RECORDED, recordInput, type RecordInput, type RecordState } from '@sorn/core/keys';
 import type { Profile } from '@sorn/core/model';
-import { keysCaps, type Modifier } from '@sorn/core/values';
+import { keysCaps, type Captions } from '@sorn/core/values';
 import { useEffect, useEffectEvent } from 'react';
 import { perProfile } from '../../state/per-profile.ts';
 import { modifiersOf } from '../../ui/modifiers.ts';
@@ -144,6 +144,6 @@ export function useRecording(profile: Profile): void {
 }
 
 /** The caps of keys in a row. */
-export function recordedCaps(keys: string, main: Modifier): string[] {
-  return keys === '' ? [] : keysCaps(keys, main);
+export function recordedCaps(keys: string, captions: Captions): string[] {
+  return keys === '' ? [] : keysCaps(keys, captions);
 }

@@ -12,7 +12,7 @@ export const KeyboardOwner = memo(function KeyboardOwner(props: {
   locked: Locked;
 }) {
   const { isGiven, locked } = props;
-  const { handBack, standIn, main } = useProfileStore((state) => state.profile.keys);
+  const { handBack, standIn, main, legends } = useProfileStore((state) => state.profile.keys);
   const shaping = useProfileStore((state) => interactionOf(state.session, 'shaping'));
   const past = useProfileStore(
     ({ looking, moments }) => looking !== null && moments.length - 1 - looking,
@@ -45,7 +45,7 @@ export const KeyboardOwner = memo(function KeyboardOwner(props: {
       ) : (
         <>
           {isGiven ? 'The sheet has the keyboard' : 'The page has the keyboard'}
-          <KeyCap>{isGiven ? keyName(handBack) : 'Enter'}</KeyCap>
+          <KeyCap>{isGiven ? keyName(handBack, legends) : 'Enter'}</KeyCap>
           <chakra.span fontWeight={400}>
             {isGiven ? 'gives it back' : 'gives it to the sheet'}
             {isGiven &&

@@ -10,9 +10,9 @@ const MOST_SHOWN = 14;
 /** Over the sheet while a layer is entered or a sequence has begun: which keys come next, and what they do. */
 export const NextKeysList = memo(function WhatFollows() {
   const next = usePresses((presses) => presses.next);
-  const { main } = useProfileStore((state) => state.profile.keys);
+  const captions = useProfileStore((state) => state.profile.keys);
   if (!next) return null;
-  const lines = followingLines(next, main);
+  const lines = followingLines(next, captions);
   return (
     <Box
       role="status"
@@ -35,7 +35,7 @@ export const NextKeysList = memo(function WhatFollows() {
           <>Layer {next.name}</>
         ) : (
           <>
-            After <KeyCaps caps={keysCaps(next.name, main)} />
+            After <KeyCaps caps={keysCaps(next.name, captions)} />
           </>
         )}
       </chakra.p>

@@ -13,7 +13,7 @@ import {
   type KeyState,
   type On,
 } from '@sorn/core/keys';
-import { keysCaps, type Modifier } from '@sorn/core/values';
+import { keysCaps, type Captions } from '@sorn/core/values';
 import type { StoreApi } from 'zustand';
 import { useKeyRegister } from '../../ui/page-keys.ts';
 import { useAllowedLines } from '../../state/allowed-lines.ts';
@@ -72,14 +72,13 @@ function follow(
 ): void {
   const event = eventOfKey(out);
   const { profile, happen, note } = store.getState();
-  const { main } = profile.keys;
   const isRepeat = input.type === 'down' && input.repeat === true;
   // What was pressed for it may be a while ago, all of it or the beginning.
   const capsOf = (binding: KeyBinding | null, on: On) =>
     binding === null ||
     (on === 'press' && input.type === 'down' && binding.trigger.steps.length === 1)
       ? caps
-      : keysCaps(binding.keys, main);
+      : keysCaps(binding.keys, profile.keys);
   switch (out.type) {
     case 'command':
       if (event) happen(event, capsOf(out.binding, out.on), commandText(out.command), isRepeat);
@@ -126,10 +125,10 @@ function follow(
 const isAllowed = (line: string) => useAllowedLines.getState().lines.includes(line);
 
 /** A line for each thing that can follow: its caps, and what it does. */
-export function followingLines(next: NextKeys, main: Modifier) {
+export function followingLines(next: NextKeys, captions: Captions) {
   return next.next.map(({ keys, binding }) => ({
     id: binding.canonicalTrigger,
-    caps: keysCaps(keys, main),
+    caps: keysCaps(keys, captions),
     text: bindingText(binding),
   }));
 }

@@ -45,7 +45,7 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
       }
       const modifiers = modifiersOf(event);
       const keys = isModifierCode(event.code) ? null : keysWithMain(main, modifiers, event.code);
-      const caps = keys === null ? [] : keysCaps(keys, main);
+      const caps = keys === null ? [] : keysCaps(keys, profile.keys);
       const { code, key, repeat } = event;
       const at = performance.now();
       takeInput(store, { type: 'down', at, code, key, modifiers, repeat }, caps);
@@ -67,7 +67,7 @@ export function useSheetKeyboard(place: RefObject<HTMLElement | null>) {
       event.stopImmediatePropagation();
       const at = performance.now();
       const modifiers = modifiersOf(event);
-      const caps = keysCaps(keysWithMain(main, modifiers, code), main);
+      const caps = keysCaps(keysWithMain(main, modifiers, code), profile.keys);
       if (event.type === 'mousedown') takeInput(store, { type: 'down', at, code, modifiers }, caps);
       else takeInput(store, { type: 'up', at, code }, []);
     }

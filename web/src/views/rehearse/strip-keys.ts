@@ -7,7 +7,7 @@ import { useProfileStore } from '../../state/profile-context.ts';
 
 /** Shows which keys the sheet takes now, along the bottom and in the list of all keys. */
 export function useStripKeys(profile: Profile): void {
-  const { handBack, main } = profile.keys;
+  const { handBack } = profile.keys;
   const isShaping = useProfileStore((state) => state.session.interaction?.kind === 'shaping');
   const picking = useProfileStore((state) => pickingOf(state.session)?.kind);
   const isOutlined = useProfileStore((state) => state.session.interaction?.kind === 'previewing');
@@ -49,7 +49,7 @@ export function useStripKeys(profile: Profile): void {
     ],
   };
   usePageKeys('sheet-keys', [
-    shown([keyName(handBack)], 'give the keyboard back'),
+    shown([keyName(handBack, profile.keys.legends)], 'give the keyboard back'),
     ...(isOutlined
       ? [shown(['release'], 'take it', summary), shown(['Esc'], 'drop it', summary)]
       : isAsking
@@ -71,7 +71,7 @@ export function useStripKeys(profile: Profile): void {
               ]
             : [...inShort(profile, isPaused).map(([caps, label]) => shown(caps, label, summary))]),
     ...keyMap(profile).map((binding) =>
-      shown(keysCaps(binding.keys, main), bindingText(binding), {
+      shown(keysCaps(binding.keys, profile.keys), bindingText(binding), {
         minor: true,
         part: partOf(binding),
       }),
@@ -94,11 +94,10 @@ const IN_SHORT = [
 
 /** The keys that are needed most, in the map that holds. */
 function inShort(profile: Profile, isPaused: boolean): (readonly [string[], string])[] {
-  const { main } = profile.keys;
   const map = keyMap(profile);
   const capsOf = (id: CommandId) => {
     const binding = map.find(({ command, layer }) => command?.command === id && layer === BASE);
-    return binding ? keysCaps(binding.keys, main) : null;
+    return binding ? keysCaps(binding.keys, profile.keys) : null;
   };
   const directed = IN_SHORT.flatMap(([family, label]): [string[], string][] => {
     const caps = DIRECTIONS.map((direction) => capsOf(`${family}-${direction}`));

@@ -64,7 +64,7 @@ export function PlacingSettings({
   const places = keyMap(profile).flatMap((binding) => {
     const { from, command, keys } = binding;
     if (from !== 'own' || command?.command !== 'place-at') return [];
-    return [{ binding, caps: keysCaps(keys, profile.keys.main), says: snapTargetText(command) }];
+    return [{ binding, caps: keysCaps(keys, profile.keys), says: snapTargetText(command) }];
   });
   const store = useProfileStoreApi();
   const set = (patch: Partial<Settings>, merge = '') =>
