@@ -52,7 +52,12 @@ describe('the pages of keys, by keys', () => {
 
   it('devices are tried, and keys for them are suggested by what was counted', async () => {
     await toView(open.page, '5', 'Keys');
-    await press('d', 'ArrowDown', 'ArrowDown', 't');
+    await press('d', 'ArrowDown', 'ArrowDown');
+    const [table] = await Promise.all([open.page.waitForEvent('download'), press('i')]);
+    const lines = readFileSync(await table.path(), 'utf8').split('\n');
+    expect(lines).toContain('Button 4,itself,focus-previous');
+    expect(lines).toContain('Button 6,,');
+    await press('t');
     await open.page.locator('[data-trying=true]').waitFor();
     await press('F8');
     await open.page.mouse.click(600, 600);
@@ -130,6 +135,47 @@ describe('the pages of keys, by keys', () => {
     await saved(open.page);
     const pairs = (map: typeof now) => map.map((one) => `${one.keys} ${bindingText(one)}`).sort();
     await poll(async () => pairs(await kept())).toEqual(pairs(start));
+  });
+
+  it('the hold time is proved by typing: taps that would be holds are counted exactly', async () => {
+    await toView(open.page, '5', 'Keys');
+    await press('l', 'y');
+    await open.page
+      .getByRole('textbox', { name: 'Type here' })
+      .and(open.page.locator(':focus'))
+      .waitFor();
+    const { keyboard } = open.page;
+    const held = async (key: string, ms: number) => {
+      await keyboard.down(key);
+      await open.page.waitForTimeout(ms);
+      await keyboard.up(key);
+    };
+    // Three quick taps, one long one, and one over which a letter is typed.
+    for (const letter of ['a', 'b', 'c']) await press('Space', letter);
+    await held('Space', 400);
+    await keyboard.down('Space');
+    await press('d');
+    await keyboard.up('Space');
+    const counts = async () => {
+      const line = open.page.locator('[data-as-holds]');
+      return [await line.getAttribute('data-typed'), await line.getAttribute('data-as-holds')];
+    };
+    await poll(counts).toEqual(['5', '2']);
+    await open.page.getByRole('radio', { name: 'to type' }).focus();
+    await press('ArrowRight');
+    await open.page.getByRole('textbox', { name: 'Hold here' }).focus();
+    await held('Space', 400);
+    await held('Space', 120);
+    const line = open.page.locator('[data-as-taps]');
+    await poll(() => line.getAttribute('data-held')).toBe('2');
+    expect(await line.getAttribute('data-as-taps')).toBe('1');
+    const best = await open.page.locator('[data-best]').getAttribute('data-best');
+    await open.page.getByRole('button', { name: `Take ${best} ms` }).focus();
+    await press('Enter');
+    await saved(open.page);
+    const answer = await fetch(`${running.server.url}/api/profiles/${open.id}`);
+    const { profile } = (await answer.json()) as { profile: Profile };
+    expect(profile.keys.holdMs).toBe(Number(best));
   });
 
   it('keys are called as they are printed on the person’s own keyboard', async () => {

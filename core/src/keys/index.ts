@@ -5,6 +5,15 @@ export { chartHtml, type PrintedChart } from './chart/page.ts';
 export { PAPER_NAMES, roomOf } from './chart/paper.ts';
 export { type ChartRow, chartRows } from './chart/rows.ts';
 export { chartCsv, chartMarkdown } from './chart/text.ts';
+export { type DeviceLine, deviceCsv, deviceMarkdown, deviceTable } from './device-table.ts';
+export {
+  bestHoldTime,
+  HOLD_TIMES,
+  holdErrors,
+  type HoldErrors,
+  type TimedPress,
+  timedPresses,
+} from './hold-times.ts';
 export { keyboardOf, deviceName, freeInputsOf, hasFewInputs, inputsOf } from './devices.ts';
 export {
   commandOfList,

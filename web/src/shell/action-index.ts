@@ -242,6 +242,7 @@ export const ACTIONS: readonly ActionEntry[] = [
     ['U', 'new bundle', 'Add a bundle of modifiers', 'create alias several'],
     ['M', 'next main modifier', 'Next main modifier', 'super windows command alt key'],
     ['W', 'how it lasts', 'How the layer lasts', 'once held toggle sticky'],
+    ['Y', 'prove the hold time', 'Prove the hold time by typing', 'tap hold delay timing mistaken'],
     ['Enter', 'name', 'Name the layer', 'rename title'],
   ]),
   ...of(
@@ -270,6 +271,8 @@ export const ACTIONS: readonly ActionEntry[] = [
   ]),
   ...of('keys', 'devices', 'Devices', [
     ['B', 'bind what is pressed', 'Bind an input of a device by pressing it', 'button assign'],
+    ['I', 'table for its driver', 'Table for the driver of a device', 'csv macro vendor software'],
+    ['M', 'the table in Markdown', 'Table for the driver in Markdown', 'macro vendor software'],
   ]),
   ...of('keys', 'devices', 'Printed', [
     ['Q', 'what is printed on the keys', 'Keys of another national keyboard', 'layout language'],

@@ -1,7 +1,10 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { checkKeys } from '@sorn/core/checkup';
 import {
+  deviceCsv,
+  deviceMarkdown,
   deviceName,
+  deviceTable,
   inputsOf,
   keyFaces,
   withDevice,
@@ -18,6 +21,7 @@ import { ListLine } from '../../ui/ListLine.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
+import { download, textFile } from '../../ui/download.ts';
 import { focusFigure } from '../../ui/inspector.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
@@ -56,6 +60,13 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
     const codes = [...new Set(strange.map(({ code }) => code))];
     if (codes.length > 0) change((each) => ({ ...each, codes: [...(each.codes ?? []), ...codes] }));
   };
+  const saveTable = (form: 'csv' | 'markdown') => {
+    if (!device) return;
+    const lines = deviceTable(profile, device);
+    const name = deviceName(device);
+    if (form === 'csv') download('device.csv', textFile(deviceCsv(lines), 'text/csv'));
+    else download('device.md', textFile(deviceMarkdown(name, lines), 'text/markdown'));
+  };
   const add = () => {
     const made = withNewDevice(store.getState().profile);
     edit(() => made.profile);
@@ -81,6 +92,13 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
             keys: ['b'],
             label: 'bind what is pressed',
             run: () => recorder.getState().record('Keys to bind', setBinds),
+          },
+          { keys: ['i'], label: 'table for its driver', minor: true, run: () => saveTable('csv') },
+          {
+            keys: ['m'],
+            label: 'the table in Markdown',
+            minor: true,
+            run: () => saveTable('markdown'),
           },
           { keys: ['n'], label: 'new device', run: add },
           { keys: ['Enter'], label: 'name', minor: true, run: () => focusFigure(nameInput) },
@@ -125,6 +143,16 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
             )}
           </Section>
           {device && <DeviceSettings device={device} change={change} nameInput={nameInput} />}
+          {device && (
+            <Section title="For its driver" note="what each input sends">
+              <Flex gap="6px" align="center" fontSize="13px" wrap="wrap">
+                <KeyCap>I</KeyCap>
+                <TextButton onClick={() => saveTable('csv')}>CSV</TextButton>
+                <KeyCap>M</KeyCap>
+                <TextButton onClick={() => saveTable('markdown')}>Markdown</TextButton>
+              </Flex>
+            </Section>
+          )}
           <Printed isBusy={trying.isOn} />
           <Section title="What fits" note="from the checkup">
             {findings.length === 0 && (

@@ -26,6 +26,7 @@ import { usePageKeys } from '../../ui/page-keys.ts';
 import { useFindings } from '../../state/findings.ts';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { useSelection } from '../../state/selection.ts';
+import { HoldTrial } from './HoldTrial.tsx';
 import { ModifierAliases } from './ModifierAliases.tsx';
 import { KeyTable } from './KeyTable.tsx';
 import { keyRows, NO_USES } from './rows.ts';
@@ -49,6 +50,7 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
   const layer = layers.find(({ id }) => id === selected) ?? layers[0] ?? null;
   const uses = useProfileStore((state) => state.session.uses) ?? NO_USES;
   const takeBinding = useSelection((hand) => hand.takeBinding);
+  const [isProving, setProving] = useState(false);
   const nameInput = useRef<HTMLInputElement>(null);
   const setKeys = (patch: Partial<Profile['keys']>, merge = '') =>
     edit((now) => ({ ...now, keys: { ...now.keys, ...patch } }), merge);
@@ -80,6 +82,7 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
     { keys: ['w'], label: 'how it lasts', run: nextLasts },
     { keys: ['Enter'], label: 'name', run: () => focusFigure(nameInput) },
     { keys: ['m'], label: 'next main modifier', run: nextMain },
+    { keys: ['y'], label: 'prove the hold time', run: () => setProving(true) },
     { keys: ['u'], label: 'new bundle', run: () => edit(withNewModifierAlias) },
     {
       keys: ['Delete', 'Backspace'],
@@ -130,6 +133,11 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
               step={10}
               onChange={(value) => setKeys({ holdMs: value }, 'hold')}
             />
+            <Flex gap="6px" align="center" mt="4px">
+              <KeyCap>Y</KeyCap>
+              <TextButton onClick={() => setProving(true)}>prove it by typing</TextButton>
+            </Flex>
+            <HoldTrial isOpen={isProving} onClose={() => setProving(false)} />
           </Section>
         </>
       }
