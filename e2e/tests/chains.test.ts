@@ -73,6 +73,8 @@ describe('chains and menus, by keys', () => {
     await poll(lines).toEqual(['1\neven-out', '2\nchain bulletin-out']);
     await press('{');
     await poll(lines).toEqual(['1\nchain bulletin-out', '2\neven-out']);
+    await press(']', '-');
+    await poll(lines).toEqual(['1\nchain bulletin-out']);
     // The other chain cannot have this one in it.
     await press('ArrowUp', 'a');
     await open.page.getByRole('combobox').and(open.page.locator(':focus')).waitFor();

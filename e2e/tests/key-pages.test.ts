@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest';
 import { demoPage } from '../desk/demo-page.ts';
 import { fixture } from '../desk/fixture.ts';
 import { keysView } from '../desk/keys-view.ts';
-import { saved, toView } from '../desk/sheet.ts';
+import { keyWorks, saved, toView } from '../desk/sheet.ts';
 
 const running = fixture();
 const open = demoPage(running, 'rehearse');
@@ -176,6 +176,30 @@ describe('the pages of keys, by keys', () => {
     const answer = await fetch(`${running.server.url}/api/profiles/${open.id}`);
     const { profile } = (await answer.json()) as { profile: Profile };
     expect(profile.keys.holdMs).toBe(Number(best));
+  });
+
+  it('a device with profiles of its own is proved switch by switch: what never came is listed', async () => {
+    await toView(open.page, '5', 'Keys');
+    await press('d', 'ArrowDown');
+    await open.page.getByRole('textbox', { name: 'Profiles of its own' }).fill('3');
+    await press('Enter');
+    await keyWorks(open.page, 'prove its profiles');
+    await press('h');
+    const round = open.page.locator('[data-round]');
+    const never: string[] = [];
+    for (let i = 0; i < 20; i++) {
+      await poll(() => round.getAttribute('data-round')).toBe(String(i));
+      const code = (await round.getAttribute('data-expects'))!;
+      expect(code).toMatch(/^Numpad/);
+      if (i % 9 === 4) {
+        never.push(code);
+        await press('Enter');
+      } else await press(code);
+    }
+    await poll(() => open.page.locator('[data-missed]').getAttribute('data-missed')).toBe('2');
+    const said = await open.page.locator('[data-missed]').innerText();
+    for (const code of never) expect(said).toContain(code.replace(/^Numpad(\d)$/, 'Pad $1'));
+    await saved(open.page);
   });
 
   it('keys are called as they are printed on the person’s own keyboard', async () => {

@@ -271,6 +271,7 @@ export const ACTIONS: readonly ActionEntry[] = [
   ]),
   ...of('keys', 'devices', 'Devices', [
     ['B', 'bind what is pressed', 'Bind an input of a device by pressing it', 'button assign'],
+    ['H', 'prove its profiles', 'Prove the profiles of a device', 'onboard memory switch test'],
     ['I', 'table for its driver', 'Table for the driver of a device', 'csv macro vendor software'],
     ['M', 'the table in Markdown', 'Table for the driver in Markdown', 'macro vendor software'],
   ]),
@@ -292,7 +293,7 @@ export const ACTIONS: readonly ActionEntry[] = [
     ['A', 'add a command', 'Add a command to a chain or menu', 'step entry'],
     ['R', 'record its keys', 'Record the keys of a chain or menu', 'bind shortcut'],
     ['Enter', 'name', 'Name a chain or menu', 'rename'],
-    ['X', 'take the command out', 'Take a command out of a chain or menu', 'remove step entry'],
+    ['-', 'take the command out', 'Take a command out of a chain or menu', 'remove step entry'],
     ['T', 'its letter', 'Letter of an entry of a menu', 'change'],
     ['Delete', 'delete the chain or menu', 'Delete a chain or menu', 'remove macro'],
   ]),

@@ -59,7 +59,7 @@ export const ONE_OF_EACH = {
   keys: {
     layers: [{ id: 'far', lasts: 'once' }],
     bundles: [{ id: 'Caps', hold: 'CapsLock', modifiers: ['Ctrl', 'Alt'] }],
-    devices: [{ id: 'mouse', buttons: 12 }],
+    devices: [{ id: 'mouse', buttons: 12, profiles: 2 }],
     bindings: [{ keys: 'Main+KeyK', command: { command: 'float' } }],
   },
 };

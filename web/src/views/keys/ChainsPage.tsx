@@ -204,7 +204,7 @@ export function ChainsPage({ pages }: { pages: ReactNode }) {
       ? [{ keys: ['t'], label: 'its letter', run: () => focusFigure(letterInput) }]
       : []),
     {
-      keys: ['x'],
+      keys: ['-'],
       label: 'take the command out',
       run: () => entry && setLines(entry.lines.filter((_, i) => i !== at)),
     },
@@ -273,7 +273,7 @@ export function ChainsPage({ pages }: { pages: ReactNode }) {
                 )}
                 <chakra.p fontSize="12px" color="slate">
                   <KeyCap>{'{'}</KeyCap> <KeyCap>{'}'}</KeyCap> move it earlier and later,{' '}
-                  <KeyCap>X</KeyCap> takes it out.
+                  <KeyCap>-</KeyCap> takes it out.
                 </chakra.p>
               </Section>
             )}

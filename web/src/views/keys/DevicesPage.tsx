@@ -25,6 +25,7 @@ import { download, textFile } from '../../ui/download.ts';
 import { focusFigure } from '../../ui/inspector.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
+import { SwitchResult } from './SwitchResult.tsx';
 import { Printed } from './Printed.tsx';
 import { ChooseCommand } from './ChooseCommand.tsx';
 import { DeviceInputs } from './DeviceInputs.tsx';
@@ -32,6 +33,7 @@ import { useKeyEdits } from './edits.ts';
 import { useRecorder } from './recorder.ts';
 import { DeviceSettings } from './DeviceSettings.tsx';
 import { useKeyTrial } from './key-trial.ts';
+import { useSwitchTrial } from './switch-trial.ts';
 
 /** What the map is pressed on: what each device says it can send, beside what arrived from it. */
 export function DevicesPage({ pages }: { pages: ReactNode }) {
@@ -42,6 +44,7 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
   const device = devices.find(({ id }) => id === selected) ?? devices[0] ?? null;
   const nameInput = useRef<HTMLInputElement>(null);
   const trying = useKeyTrial();
+  const switching = useSwitchTrial(device);
   /** The keys that are to get a command. */
   const [binds, setBinds] = useState<string | null>(null);
   const edits = useKeyEdits(null, NOTHING);
@@ -81,13 +84,16 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
   };
   usePageKeys(
     'Devices',
-    trying.isOn
+    trying.isOn || switching.isOn
       ? [{ keys: [], caps: ['Esc'], label: 'end trying', run: () => undefined }]
       : [
           { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'device', run: () => goTo(-1) },
           { keys: ['ArrowDown'], label: 'select the next device', minor: true, run: () => goTo(1) },
           { keys: ['t'], label: 'try it', run: trying.begin },
           { keys: ['a'], label: 'declare what arrived', run: declare },
+          ...((device?.profiles ?? 1) > 1
+            ? [{ keys: ['h'], label: 'prove its profiles', run: switching.begin }]
+            : []),
           {
             keys: ['b'],
             label: 'bind what is pressed',
@@ -153,7 +159,13 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
               </Flex>
             </Section>
           )}
-          <Printed isBusy={trying.isOn} />
+          {device && device.profiles > 1 && (
+            <SwitchResult
+              switching={switching}
+              nameOf={(code) => keyName(code, profile.keys.legends)}
+            />
+          )}
+          <Printed isBusy={trying.isOn || switching.isOn} />
           <Section title="What fits" note="from the checkup">
             {findings.length === 0 && (
               <chakra.p fontSize="13px" color="slate">
