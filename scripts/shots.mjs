@@ -33,11 +33,6 @@ const SHOTS = [
     keys: [']', 'n', 'ArrowRight', 'Shift+ArrowRight', 'Control+ArrowLeft', 'Control+ArrowLeft'],
   },
   {
-    name: 'rehearse-offer-day',
-    path: '/bulletin-desk/rehearse',
-    keys: ['Enter', 'Meta+Control+KeyJ', 'Meta+Control+KeyI', '1'],
-  },
-  {
     name: 'rehearse-corner-night',
     path: '/bulletin-desk/rehearse',
     night: true,
@@ -45,6 +40,7 @@ const SHOTS = [
   },
   { name: 'rules-day', path: '/bulletin-desk/rules', keys: ['ArrowDown', 'ArrowDown'] },
   { name: 'apps-day', path: '/bulletin-desk/rules', keys: ['p', 'ArrowDown', 'ArrowDown'] },
+  { name: 'keys-suggest-day', path: '/bulletin-desk/keys', keys: ['s', 'w', 'wait:4000'] },
   {
     name: 'keys-day',
     path: '/bulletin-desk/keys',
