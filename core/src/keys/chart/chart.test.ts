@@ -120,17 +120,17 @@ describe('a key chart', () => {
             .replace(/ +/g, ' ')
             .trim(),
       );
-    expect(bindings({ layer: 'more' })).toEqual(['- float (more)']);
+    expect(bindings({ layer: 'more' })).toEqual(['- Float window, or tile it (more)']);
     const uses = [
       { keys: 'Main+KeyK KeyS', command: 'close', times: 7 },
       { keys: 'Main+KeyM', command: 'enter-layer more', times: 3 },
       { keys: 'Minus', command: 'float', times: 1 },
     ];
     expect(bindings({ usedMost: { most: 2, uses } })).toEqual([
-      'Meta K then S close (Tour Notes)',
-      'Meta M enter layer more',
+      'Meta K then S Close window (Tour Notes)',
+      'Meta M Enter the layer more',
     ]);
-    // Commands are words.
+    // Where there is no room for sentences, commands are words all the same.
     expect(bindings({}).join()).not.toMatch(/[a-z]-[a-z]/);
   });
 

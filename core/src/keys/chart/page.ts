@@ -1,5 +1,6 @@
 import type { KeyCommand } from '../../commands/registry.ts';
 import { commandText } from '../../commands/command.ts';
+import { sentenceOf } from '../../commands/sentences.ts';
 import { BASE } from '../../model/keys.ts';
 import type { Profile } from '../../model/profile.ts';
 import type { Use } from '../../model/uses.ts';
@@ -19,6 +20,7 @@ import {
   type ChartPaper,
   type ColumnLine,
 } from './paper.ts';
+import type { KeyBinding } from '../map.ts';
 import { byTask, chartRows, type ChartRow } from './rows.ts';
 import { html } from './text.ts';
 
@@ -39,22 +41,38 @@ interface PageGroup {
   lines: readonly PageLine[];
 }
 
-/** A command as words: "put on workspace M". */
-const plain = (text: string) => text.replace(/^[a-z]+(-[a-z]+)+/, (id) => id.replace(/-/g, ' '));
+/** How a command is told: in a sentence, or shorter by its own words. */
+type Wording = (command: KeyCommand) => string;
+const inShort: Wording = (command) =>
+  commandText(command).replace(/^[a-z]+(-[a-z]+)+/, (id) => id.replace(/-/g, ' '));
+/** Letters smaller than this, in points, are not worth a sentence. */
+const READABLE = 6;
+
+/** What a binding does. */
+function wordsOf({ command, release }: KeyBinding, wording: Wording): string {
+  const first = command ? wording(command) : '';
+  if (!release) return first;
+  const last = `on release ${wording(release)}`;
+  return command ? `${first}, ${last}` : last;
+}
 
 /** On one sheet of paper: the board, and bindings by task beneath it, as large as they have room. It needs nothing but itself. */
 export function chartHtml(
   profile: Profile,
   chart: PrintedChart = { paper: 'A4', isLandscape: true },
 ): string {
-  const groups = groupsOf(profile, chart);
   const room = roomOf(chart);
   const svg = keyboardSvg(profile, 'day');
   const [, boardWidth = 1, boardHeight = 1] = /viewBox="0 0 (\S+) (\S+)"/.exec(svg)!.map(Number);
   const boardScale = Math.min(room.width / boardWidth, (BOARD_SHARE * room.height) / boardHeight);
   const used = HEAD_HEIGHT + boardScale * boardHeight + BOARD_SPACE;
-  const lines = groups.flatMap((group) => [TITLE, ...group.lines.map(measured)]);
-  const { size, columns } = columnFit(lines, { ...room, height: room.height - used });
+  const fitted = (wording: Wording) => {
+    const groups = groupsOf(profile, chart, wording);
+    const lines = groups.flatMap((group) => [TITLE, ...group.lines.map(measured)]);
+    return { groups, ...columnFit(lines, { ...room, height: room.height - used }) };
+  };
+  const told = fitted(sentenceOf);
+  const { groups, size, columns } = told.size < READABLE ? fitted(inShort) : told;
   const sections = groups.map(
     ({ title, lines: all }) =>
       `<h2>${html(title)}</h2>\n<ul>\n${all.map(lineHtml).join('\n')}\n</ul>`,
@@ -124,7 +142,11 @@ function lineHtml({ caps, words }: PageLine): string {
   return `<li><span>${keys}</span><b>${html(words)}</b></li>`;
 }
 
-function groupsOf(profile: Profile, { layer, usedMost }: PrintedChart): PageGroup[] {
+function groupsOf(
+  profile: Profile,
+  { layer, usedMost }: PrintedChart,
+  wording: Wording,
+): PageGroup[] {
   const rows = chartRows(profile, usedMost?.uses ?? []).filter(
     (row) => layer === undefined || row.layer === layer,
   );
@@ -133,16 +155,21 @@ function groupsOf(profile: Profile, { layer, usedMost }: PrintedChart): PageGrou
       .filter(({ uses }) => uses > 0)
       .sort((a, b) => b.uses - a.uses)
       .slice(0, usedMost.most);
-    return byTask(rows.filter((row) => most.includes(row))).map(groupOf);
+    return byTask(rows.filter((row) => most.includes(row))).map((group) => groupOf(group, wording));
   }
-  const whileUnderWay = layer === undefined ? FIXED_LAYERS.map(fixedGroup) : [];
-  return [...byTask(rows).map(groupOf), ...whileUnderWay];
+  const whileUnderWay =
+    layer === undefined ? FIXED_LAYERS.map((each) => fixedGroup(each, wording)) : [];
+  return [...byTask(rows).map((group) => groupOf(group, wording)), ...whileUnderWay];
 }
 
-function groupOf({ title, rows }: { title: string; rows: readonly ChartRow[] }): PageGroup {
-  const lines = rows.map(({ caps, command, layer, app }): PageLine => {
+function groupOf(
+  { title, rows }: { title: string; rows: readonly ChartRow[] },
+  wording: Wording,
+): PageGroup {
+  const lines = rows.map(({ caps, binding, layer, app }): PageLine => {
+    const words = wordsOf(binding, wording);
     const where = [layer === BASE ? '' : layer, app].filter(Boolean).join(', ');
-    return { caps, words: where === '' ? plain(command) : `${plain(command)} (${where})` };
+    return { caps, words: where === '' ? words : `${words} (${where})` };
   });
   return { title, lines: together(lines) };
 }
@@ -224,7 +251,7 @@ const FIXED_TITLES: Record<FixedLayer, string> = {
 };
 
 /** The keys of something under way; letters and digits that choose are one line. */
-function fixedGroup(layer: FixedLayer): PageGroup {
+function fixedGroup(layer: FixedLayer, wording: Wording): PageGroup {
   const all = FIXED_KEYS[layer];
   const isPick = (command: KeyCommand) => command.command === 'pick';
   const signs = new Set(all.filter(({ command }) => isPick(command)).map(({ keys }) => keys[0]));
@@ -234,11 +261,11 @@ function fixedGroup(layer: FixedLayer): PageGroup {
     .map(({ keys, command }): PageLine => {
       return {
         caps: triggerCaps(triggerOf(keys), { main: 'Meta' }),
-        words: plain(commandText(command)),
+        words: wording(command),
       };
     });
   return {
     title: FIXED_TITLES[layer],
-    lines: picks.length > 0 ? [{ caps: [picks], words: 'choose' }, ...lines] : lines,
+    lines: picks.length > 0 ? [{ caps: [picks], words: 'Choose' }, ...lines] : lines,
   };
 }
