@@ -38,7 +38,7 @@ const bound = (profile: Profile, keys: string, command: object): Profile => ({
 });
 
 describe('keys that are not Sorn’s, by keys', () => {
-  it('one left to the desktop is in the map and on the chart, and clashes with no shortcut of it', async () => {
+  it('one left to the desktop is in the map and on the chart, and in conflict with no shortcut of it', async () => {
     await toView(open.page, '5', 'Keys');
     await press('n');
     await open.page.getByRole('combobox').and(open.page.locator(':focus')).waitFor();

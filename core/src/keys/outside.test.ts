@@ -33,7 +33,7 @@ describe('keys that are not the desk’s', () => {
     expect(bad({ keys })).toBe(false);
   });
 
-  it('clash as any other, but not with what the desktop takes, which is what they say', () => {
+  it('conflict as any other, but not with what the desktop takes, which is what they say', () => {
     const kinds = (command: object, keys: string) =>
       checkKeys(profileWith([{ keys, command }], { layers: [] })).map(({ kind }) => kind);
     const taken = 'Ctrl+Alt+Delete';
