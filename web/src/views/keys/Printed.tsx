@@ -1,6 +1,6 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { isCode, keyName, type Legends } from '@sorn/core/values';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
@@ -19,6 +19,8 @@ export function Printed({ isBusy }: { isBusy: boolean }) {
   const [isLearning, setLearning] = useState(false);
   const [says, setSays] = useState<string | null>(null);
   const [national, setNational] = useState<string | null>(null);
+  /** The one that was asked for last, which may be on its way. */
+  const newest = useRef<string | null>(null);
   const put = (next: Legends) =>
     store.getState().edit(({ keys: { legends: _former, ...keys }, ...profile }) => ({
       ...profile,
@@ -27,9 +29,13 @@ export function Printed({ isBusy }: { isBusy: boolean }) {
   const choose = async (id: string) => {
     const wanted = NATIONAL.find((each) => each.id === id);
     if (!wanted) return;
-    setNational(id);
+    newest.current = id;
     try {
-      put(wanted.load ? legendsOf(await wanted.load()) : {});
+      const next = wanted.load ? legendsOf(await wanted.load()) : {};
+      // Whoever goes on to the next one wants that, whichever comes first.
+      if (newest.current !== id) return;
+      put(next);
+      setNational(id);
       setSays(null);
     } catch {
       setSays('It could not be loaded: the server is away.');
@@ -42,6 +48,7 @@ export function Printed({ isBusy }: { isBusy: boolean }) {
       return;
     }
     put(found);
+    newest.current = null;
     setNational(null);
     const count = Object.keys(found).length;
     setSays(
@@ -60,6 +67,7 @@ export function Printed({ isBusy }: { isBusy: boolean }) {
       if (event.repeat || [...event.key].length !== 1 || !isCode(event.code)) return;
       const { [event.code]: _former, ...others } = store.getState().profile.keys.legends ?? {};
       put({ ...others, ...changed({ [event.code]: event.key }) });
+      newest.current = null;
       setNational(null);
       setSays(`${event.code}: ${event.key.toLocaleUpperCase()}`);
     };
@@ -76,7 +84,10 @@ export function Printed({ isBusy }: { isBusy: boolean }) {
           {
             keys: ['q'],
             label: 'what is printed on the keys',
-            run: () => void choose(NATIONAL[(at + 1) % NATIONAL.length]!.id),
+            run() {
+              const from = NATIONAL.findIndex(({ id }) => id === newest.current);
+              void choose(NATIONAL[((from < 0 ? at : from) + 1) % NATIONAL.length]!.id);
+            },
           },
           {
             keys: ['w'],
