@@ -32,6 +32,25 @@ const SCREENS: readonly Screen[] = [
     keys: ['d', 'ArrowDown', 't', 'F8', 'Numpad7', 'Escape'],
   },
   { name: 'suggested keys', path: '/bulletin-desk/keys', keys: ['s', 'v', 'v', 'ArrowDown'] },
+  {
+    name: 'suggested changes of keys',
+    path: '/bulletin-desk/keys',
+    keys: ['s', 'w'],
+    shows: '[data-change]',
+  },
+  { name: 'chains and menus', path: '/bulletin-desk/keys', keys: ['j', 'ArrowDown'] },
+  {
+    name: 'the hold time, proved',
+    path: '/bulletin-desk/keys',
+    keys: ['l', 'y'],
+    shows: '[data-as-holds]',
+  },
+  {
+    name: 'a menu over the sheet',
+    path: '/bulletin-desk/rehearse',
+    keys: ['Enter', 'Meta+F5'],
+    shows: '#menu',
+  },
   { name: 'saved states', path: '/bulletin-desk/files', keys: ['w'], shows: '[data-revision]' },
   {
     name: 'the profile as text',
