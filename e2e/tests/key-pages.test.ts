@@ -89,8 +89,14 @@ describe('the pages of keys, by keys', () => {
 
   it('changes of keys that pay are ticked, taken together, and taken back by one undo', async () => {
     await toView(open.page, '5', 'Keys');
+    // The search ends by a key, and begins by one.
+    await press('s', 'Escape');
+    await open.page.getByText('Cancelled. B searches again.').waitFor();
+    await press('b');
+    await open.page.locator('[data-suggested]').waitFor();
     // What may part is more than three changes.
-    await press('s', 'w');
+    await press('w');
+    await open.page.locator('[data-suggested]').waitFor();
     await open.page.locator('[data-suggested]').waitFor();
     const rows = open.page.locator('[data-change]');
     await poll(async () => (await rows.count()) >= 4).toBe(true);
@@ -135,6 +141,12 @@ describe('the pages of keys, by keys', () => {
     await saved(open.page);
     const pairs = (map: typeof now) => map.map((one) => `${one.keys} ${bindingText(one)}`).sort();
     await poll(async () => pairs(await kept())).toEqual(pairs(start));
+    // What was chosen for it is there again after the page is loaded anew.
+    await open.page.reload();
+    await keyWorks(open.page, 'suggest');
+    await press('s');
+    const parts = open.page.getByRole('radiogroup', { name: 'What belongs together' });
+    await poll(() => parts.locator('[aria-checked=true]').innerText()).toBe('may part');
   });
 
   it('the hold time is proved by typing: taps that would be holds are counted exactly', async () => {
@@ -234,6 +246,16 @@ describe('the pages of keys, by keys', () => {
     });
     await press('Escape', 'g');
     await poll(() => cap('Quote')).toBe('Ø');
+    // It is no keyboard of the list any more; undone it is, also after the page is loaded anew.
+    await press('d');
+    await poll(() => chosen.inputValue()).toBe('own');
+    await press('Control+z');
+    await saved(open.page);
+    await open.page.reload();
+    await keyWorks(open.page, 'devices');
+    await press('d');
+    await poll(() => chosen.inputValue()).toBe('german');
+    await press('g');
     expect(await cap('KeyY')).toBe('Z');
     await saved(open.page);
   });

@@ -46,6 +46,23 @@ export function keyFaces(
   return faces;
 }
 
+/** What keys did before an edit, by code, where it is otherwise after it; an empty text where they did nothing. */
+export function formerFaces(
+  before: Profile,
+  after: Profile,
+  layer: string,
+  modifiersDown: readonly Modifier[],
+): ReadonlyMap<string, string> {
+  const old = keyFaces(before, layer, modifiersDown);
+  const now = keyFaces(after, layer, modifiersDown);
+  const former = new Map<string, string>();
+  for (const code of new Set([...old.keys(), ...now.keys()])) {
+    const was = old.get(code)?.text ?? '';
+    if (was !== (now.get(code)?.text ?? '')) former.set(code, was);
+  }
+  return former;
+}
+
 /** The sets of modifiers that the keys of a layer are bound with, the one with the most keys first. */
 export function modifierSets(profile: Profile, layer: string): Modifier[][] {
   const counts = new Map<string, { set: Modifier[]; count: number }>();

@@ -55,7 +55,7 @@ export {
   withoutBinding,
 } from './edit.ts';
 export { byKeys, type Done, type Effort, NO_EFFORT, withEffort, withPresses } from './effort.ts';
-export { type KeyFace, keyFaces, modifierSets } from './faces.ts';
+export { type KeyFace, formerFaces, keyFaces, modifierSets } from './faces.ts';
 export { FIXED_LAYERS } from './fixed-layers.ts';
 export { keysWithMain } from './main-modifier.ts';
 export { type NextKeys, nextKeys } from './next-keys.ts';

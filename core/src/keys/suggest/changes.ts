@@ -13,7 +13,7 @@ import {
   type UsesADay,
 } from './movable.ts';
 import { leastPlacement, type Placement } from './placement.ts';
-import { togetherOf, type Together } from './together.ts';
+import { bondsOf, type Bond } from './bonds.ts';
 
 /** How much it counts that a key stays which stands for the name of what it does. */
 export const LETTERS = ['not at all', 'a little', 'much', 'a lot'] as const;
@@ -118,7 +118,7 @@ export function* searchChanges(
   { device, codes, counted, together, letters }: ChangesFor,
 ): Generator<ChangesProgress, ChangesFound> {
   const { movable, places } = movableOf(profile, device, counted, codes);
-  const groups = together ? togetherOf(profile, movable, places) : [];
+  const groups = together ? bondsOf(profile, movable, places) : [];
   const base = costsOf(profile, movable, places, LETTER_WORTH[letters]);
   const homes = Int32Array.from(movable.map(({ home }) => home));
   const spared = (placeOf: Int32Array) =>
@@ -232,7 +232,7 @@ function withBetween(
   movable: readonly Movable[],
   places: readonly Place[],
   homes: Int32Array,
-  groups: readonly Together[],
+  groups: readonly Bond[],
 ): KeyChanges[] {
   const best = new Map<number, KeyChanges>();
   const keep = (point: KeyChanges) => {
@@ -287,7 +287,7 @@ function changesOf(
   movable: readonly Movable[],
   places: readonly Place[],
   homes: Int32Array,
-  groups: readonly Together[],
+  groups: readonly Bond[],
 ): KeyChange[] {
   const moved = movable.flatMap((_, i) => (placeOf[i] === homes[i] ? [] : [i]));
   const ownerOf = new Map(movable.map(({ home }, i) => [home, i]));

@@ -1,5 +1,5 @@
 import { leastAssignment, type Assignment, type Costs } from './assignment.ts';
-import type { Together } from './together.ts';
+import type { Bond } from './bonds.ts';
 
 /** A place for every binding, and whether no other placement costs less. */
 export interface Placement {
@@ -29,7 +29,7 @@ const ALIKE = 0.02;
 export function leastPlacement(
   costs: Costs,
   homes: Int32Array,
-  together: readonly Together[],
+  together: readonly Bond[],
   most: number,
 ): Placement {
   const allowed = together.map(({ places }) => new Set(places.map((place) => place.join())));

@@ -1,7 +1,9 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { isCode, keyName, type Legends } from '@sorn/core/values';
+import isEqual from 'fast-deep-equal';
 import { useEffect, useRef, useState } from 'react';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
+import { useKeptChoices } from '../../ui/kept-choices.ts';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { Section } from '../../ui/Section.tsx';
@@ -18,7 +20,10 @@ export function Printed({ isBusy }: { isBusy: boolean }) {
   const store = useProfileStoreApi();
   const [isLearning, setLearning] = useState(false);
   const [says, setSays] = useState<string | null>(null);
-  const [national, setNational] = useState<string | null>(null);
+  const [chosen, keep] = useKeptChoices<{ id: string; legends: Legends }>('sorn.printed', {
+    id: OWN,
+    legends: {},
+  });
   /** The one that was asked for last, which may be on its way. */
   const newest = useRef<string | null>(null);
   const put = (next: Legends) =>
@@ -35,7 +40,7 @@ export function Printed({ isBusy }: { isBusy: boolean }) {
       // Whoever goes on to the next one wants that, whichever comes first.
       if (newest.current !== id) return;
       put(next);
-      setNational(id);
+      keep({ id, legends: next });
       setSays(null);
     } catch {
       setSays('It could not be loaded: the server is away.');
@@ -49,7 +54,6 @@ export function Printed({ isBusy }: { isBusy: boolean }) {
     }
     put(found);
     newest.current = null;
-    setNational(null);
     const count = Object.keys(found).length;
     setSays(
       count === 0 ? 'It is a US keyboard.' : `${count} keys are other than on a US keyboard.`,
@@ -68,13 +72,14 @@ export function Printed({ isBusy }: { isBusy: boolean }) {
       const { [event.code]: _former, ...others } = store.getState().profile.keys.legends ?? {};
       put({ ...others, ...changed({ [event.code]: event.key }) });
       newest.current = null;
-      setNational(null);
       setSays(`${event.code}: ${event.key.toLocaleUpperCase()}`);
     };
     addEventListener('keydown', onKey, { capture: true });
     return () => removeEventListener('keydown', onKey, { capture: true });
   });
-  const shown = legends === undefined ? 'us' : (national ?? OWN);
+  // Undone, or learned otherwise, it is no more the one that was chosen.
+  const isChosen = isEqual(legends, chosen.legends);
+  const shown = legends === undefined ? 'us' : isChosen ? chosen.id : OWN;
   const at = NATIONAL.findIndex(({ id }) => id === shown);
   usePageKeys(
     'Printed',

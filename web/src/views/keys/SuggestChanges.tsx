@@ -1,14 +1,13 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { commandText } from '@sorn/core/commands';
 import {
-  keyFaces,
+  formerFaces,
   LETTERS,
   withBindingChanged,
   withChanges,
   type ChangesFound,
   type ChangesProgress,
   type KeyChange,
-  type LettersMatter,
 } from '@sorn/core/keys';
 import { BASE } from '@sorn/core/model';
 import { countText, inOrder, keysCaps, type Modifier } from '@sorn/core/values';
@@ -41,13 +40,12 @@ const LETTER_OPTIONS = LETTERS.map((value) => ({ value, text: value }));
 
 /** Single changes of keys that pay, the best ones for each number of keys: ticked, and taken as one step. */
 export function SuggestChanges(props: SuggestBody) {
-  const { pages, settings, device, codes, isCounted, together } = props;
+  const { pages, settings, device, codes, isCounted, together, letters, onLetters } = props;
   const profile = useProfileStore((state) => state.profile);
   const uses = useProfileStore((state) => state.session.uses);
   const days = useProfileStore((state) => state.session.countedOn?.days ?? null);
   const store = useProfileStoreApi();
   const captions = profile.keys;
-  const [letters, setLetters] = useState<LettersMatter>('much');
   const [chosen, setChosen] = useState<number | null>(null);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [selected, setSelected] = useState<string | null>(null);
@@ -163,7 +161,7 @@ export function SuggestChanges(props: SuggestBody) {
     {
       keys: ['t'],
       label: 'how much letters matter',
-      run: () => setLetters(LETTERS[(LETTERS.indexOf(letters) + 1) % LETTERS.length]!),
+      run: () => onLetters(LETTERS[(LETTERS.indexOf(letters) + 1) % LETTERS.length]!),
     },
   ]);
 
@@ -174,12 +172,7 @@ export function SuggestChanges(props: SuggestBody) {
     const modifiers = inOrder(
       keysCaps(first.to, profile.keys).slice(0, -1).filter(Boolean) as Modifier[],
     );
-    const [old, now] = [profile, becomes].map((each) => keyFaces(each, BASE, modifiers));
-    const former = new Map<string, string>();
-    for (const code of new Set([...old!.keys(), ...now!.keys()])) {
-      const [was, is] = [old!.get(code)?.text ?? '', now!.get(code)?.text ?? ''];
-      if (was !== is) former.set(code, was);
-    }
+    const former = formerFaces(profile, becomes, BASE, modifiers);
     return { profile: becomes, modifiers, former };
   }, [profile, change]);
 
@@ -195,7 +188,7 @@ export function SuggestChanges(props: SuggestBody) {
                 label="How much letters matter"
                 value={letters}
                 options={LETTER_OPTIONS}
-                onChange={(value) => setLetters(LETTERS.find((each) => each === value)!)}
+                onChange={(value) => onLetters(LETTERS.find((each) => each === value)!)}
               />
             </SettingRow>
             <chakra.p fontSize="12px" color="slate">

@@ -10,7 +10,7 @@ import { usePageKeys } from '../../ui/page-keys.ts';
 import { useProfileStore } from '../../state/profile-context.ts';
 import { SuggestAnew } from './SuggestAnew.tsx';
 import { SuggestChanges } from './SuggestChanges.tsx';
-import { AMONG } from './suggestion.ts';
+import { AMONG, useSuggestChoices } from './suggestion.ts';
 
 /** Keys nearer to the fingers: single changes of a keyboard, or new keys for everything where inputs are few. */
 export function SuggestPage({ pages }: { pages: ReactNode }) {
@@ -19,7 +19,7 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
   const [deviceId, setDevice] = useState<string | null>(null);
   const [among, setAmong] = useState('all');
   const [isCounted, setCounted] = useState(hasCounts);
-  const [together, setTogether] = useState(true);
+  const [{ together, letters }, choose] = useSuggestChoices();
   const device = devices.find(({ id }) => id === deviceId) ?? devices[0] ?? null;
   usePageKeys('Suggest for', [
     {
@@ -35,7 +35,7 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
       keys: ['w'],
       label: 'what belongs together',
       minor: true,
-      run: () => setTogether(!together),
+      run: () => choose({ together: !together }),
     },
   ]);
   const settings = (
@@ -70,7 +70,7 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
             { value: 'together', text: 'stay together' },
             { value: 'apart', text: 'may part' },
           ]}
-          onChange={(value) => setTogether(value === 'together')}
+          onChange={(value) => choose({ together: value === 'together' })}
         />
       </SettingRow>
     </Section>
@@ -97,6 +97,8 @@ export function SuggestPage({ pages }: { pages: ReactNode }) {
       codes={AMONG.find(({ value }) => value === among)?.codes ?? null}
       isCounted={isCounted}
       together={together}
+      letters={letters}
+      onLetters={(next) => choose({ letters: next })}
     />
   );
 }

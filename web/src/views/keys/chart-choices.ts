@@ -1,5 +1,5 @@
 import { PAPER_NAMES, type ChartMode, type PrintedChart } from '@sorn/core/keys';
-import { useState } from 'react';
+import { useKeptChoices } from '../../ui/kept-choices.ts';
 
 /** What a person chose for the chart; kept in this browser. */
 export interface ChartChoices {
@@ -16,7 +16,6 @@ export interface ChartChoices {
   isCard: boolean;
 }
 
-const KEY = 'sorn.chart';
 const FIRST: ChartChoices = {
   shows: 'monitor',
   monitor: '',
@@ -27,23 +26,6 @@ const FIRST: ChartChoices = {
   isCard: false,
 };
 
-function kept(): ChartChoices {
-  try {
-    const read = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<ChartChoices>;
-    const choices = { ...FIRST, ...read };
-    return PAPER_NAMES.includes(choices.paper) ? choices : FIRST;
-  } catch {
-    return FIRST;
-  }
-}
-
 /** The choices, and the change of some of them. */
-export function useChartChoices() {
-  const [choices, setChoices] = useState(kept);
-  const choose = (some: Partial<ChartChoices>) => {
-    const next = { ...choices, ...some };
-    localStorage.setItem(KEY, JSON.stringify(next));
-    setChoices(next);
-  };
-  return [choices, choose] as const;
-}
+export const useChartChoices = () =>
+  useKeptChoices('sorn.chart', FIRST, ({ paper }) => PAPER_NAMES.includes(paper));

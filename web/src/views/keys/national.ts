@@ -1,4 +1,4 @@
-import type { Legends } from '@sorn/core/values';
+import { keyName, type Legends } from '@sorn/core/values';
 
 /** The rows of a layout as the library tells them, each its keys from the left. */
 interface National {
@@ -112,31 +112,12 @@ export function legendsOf({ layout }: National): Legends {
   return changed(found);
 }
 
-const NAMES: Readonly<Record<string, string>> = Object.fromEntries(
-  [...ROWS.flat(), ...LAST].map((code) => [code, code.replace(/^(Key|Digit)/, '')]),
-);
-const SIGNS: Readonly<Record<string, string>> = {
-  Backquote: '`',
-  Minus: '-',
-  Equal: '=',
-  BracketLeft: '[',
-  BracketRight: ']',
-  Backslash: '\\',
-  Semicolon: ';',
-  Quote: "'",
-  Comma: ',',
-  Period: '.',
-  Slash: '/',
-  IntlBackslash: '<',
-};
-
 /** Legends as key caps have them, letters large; what a US keyboard has just so is left out. */
 export function changed(typed: Legends): Legends {
   const entries = Object.entries(typed).flatMap(([code, key]): [string, string][] => {
     const cap = key.toLocaleUpperCase();
     const legend = cap.length === key.length ? cap : key;
-    const plain = SIGNS[code] ?? NAMES[code];
-    return legend === plain || !/^\S{1,8}$/u.test(legend) ? [] : [[code, legend]];
+    return legend === keyName(code) || !/^\S{1,8}$/u.test(legend) ? [] : [[code, legend]];
   });
   return Object.fromEntries(entries);
 }

@@ -1,6 +1,8 @@
+import { LETTERS, type LettersMatter } from '@sorn/core/keys';
 import type { InputDevice } from '@sorn/core/model';
 import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Running } from '../../state/suggest.ts';
+import { useKeptChoices } from '../../ui/kept-choices.ts';
 
 const letters = (text: string) => [...text].map((letter) => `Key${letter}`);
 /** Keys that a suggestion may use. */
@@ -56,6 +58,14 @@ export function shortFigure(value: number): string {
   return Math.abs(value) < 10 ? value.toFixed(1) : String(Math.round(value));
 }
 
+/** What counts when keys are suggested; kept in this browser. */
+export const useSuggestChoices = () =>
+  useKeptChoices<{ together: boolean; letters: LettersMatter }>(
+    'sorn.suggest',
+    { together: true, letters: 'much' },
+    ({ letters }) => LETTERS.includes(letters),
+  );
+
 /** What a body of the page is for. */
 export interface SuggestBody {
   pages: ReactNode;
@@ -66,6 +76,8 @@ export interface SuggestBody {
   /** By what was counted, else by an estimate. */
   isCounted: boolean;
   together: boolean;
+  letters: LettersMatter;
+  onLetters: (letters: LettersMatter) => void;
 }
 
 /** How far an answer is: what was found, or why nothing was. */

@@ -7,7 +7,7 @@ import type { Movable, Place } from './movable.ts';
 import { neighbourRows, shapesOf } from './shapes.ts';
 
 /** Bindings that only make sense together, and all the places that they can have as such. */
-export interface Together {
+export interface Bond {
   /** Their positions among the movable bindings. */
   members: readonly number[];
   /** A place for each member, in their order; the first is where they are now. */
@@ -18,17 +18,17 @@ export interface Together {
  * What belongs together: the directions of a command with the same modifiers, a command and the one that leads back
  * where they share a key or are neighbours, and what concerns one workspace, app or zone where it shares a key.
  */
-export function togetherOf(
+export function bondsOf(
   profile: Profile,
   movable: readonly Movable[],
   places: readonly Place[],
-): Together[] {
+): Bond[] {
   const rows = neighbourRows(
     profile,
     places.map(({ code }) => code),
   );
   const sets = joined(movable, places, rows);
-  return sets.flatMap((members): Together[] => {
+  return sets.flatMap((members): Bond[] => {
     const found = placesTogether(profile, members, movable, places, rows);
     return found.length > 1 ? [{ members, places: found }] : [];
   });
