@@ -163,6 +163,57 @@ describe('suggested changes', () => {
     );
   });
 
+  it('with what belongs together are as good as any that keep it so, on small maps', () => {
+    const CODES = ['KeyJ', 'KeyU', 'KeyB', 'Digit6'];
+    const COMMANDS = [
+      { command: 'go-workspace', which: 'B' },
+      { command: 'put-on-workspace', which: 'B' },
+      { command: 'float' },
+      { command: 'promote' },
+    ];
+    const TEXTS = ['go-workspace B', 'put-on-workspace B', 'float', 'promote'];
+    const small = fc.record({
+      codes: fc.shuffledSubarray(CODES, { minLength: 3, maxLength: 3 }),
+      times: fc.array(fc.integer({ min: 0, max: 40 }), { minLength: 4, maxLength: 4 }),
+    });
+    let moved = 0;
+    fc.assert(
+      fc.property(small, ({ codes: [pair, one, other], times }) => {
+        const at = [`Main+${pair}`, `Main+Shift+${pair}`, `Main+${one}`, `Main+Shift+${other}`];
+        const profile = profileWith(
+          at.map((keys, i) => ({ keys, command: COMMANDS[i] })),
+          { layers: [], devices: [{ id: 'board', board: 'ansi-60' }] },
+        );
+        const counts = TEXTS.map((command, i) => ({ keys: at[i]!, command, times: times[i]! }));
+        const { points } = found(profile, {
+          codes: CODES,
+          counted: { uses: counts, days: 1 },
+          letters: 'not at all',
+        });
+        const reach = reachTable(profile);
+        const everywhere = ['Main', 'Main+Shift', 'Main+Ctrl', 'Main+Alt', 'Main+Ctrl+Shift'];
+        const slots = CODES.flatMap((code) => everywhere.map((set) => `${set}+${code}`));
+        const codeOf = (keys: string) => keys.split('+').at(-1)!;
+        const best = bruteForce(
+          at,
+          slots,
+          (i, keys) => times[i]! * (reach(at[i]!) - reach(keys)),
+          ([going, putting]) =>
+            codeOf(going!) === codeOf(putting!) &&
+            going === `Main+${codeOf(going!)}` &&
+            putting === `Main+Shift+${codeOf(putting!)}`,
+        );
+        for (const { keys, spares, is } of points) {
+          expect(spares).toBeLessThanOrEqual(best[keys]! + 1e-9);
+          if (is === 'proven') expect(spares).toBeGreaterThan(best[keys]! - 0.05 * keys - 0.02);
+        }
+        if (points.length > 1) moved++;
+      }),
+      { numRuns: 40 },
+    );
+    expect(moved).toBeGreaterThan(10);
+  });
+
   it('can be taken one by one in any choice: nothing is lost, no keys are there twice, ways back stay near', () => {
     const apart = found(demo, { together: false, letters: 'not at all' });
     for (const { points } of [found(demo), apart]) {
@@ -235,10 +286,12 @@ function bruteForce(
   at: readonly string[],
   slots: readonly string[],
   spares: (binding: number, keys: string) => number,
+  isAllowed: (places: readonly string[]) => boolean = () => true,
 ): number[] {
   const best = at.map(() => 0).concat(0);
   const go = (i: number, taken: ReadonlySet<string>, moved: number, sum: number) => {
     if (i === at.length) {
+      if (!isAllowed([...taken])) return;
       for (let keys = moved; keys <= at.length; keys++) best[keys] = Math.max(best[keys]!, sum);
       return;
     }
