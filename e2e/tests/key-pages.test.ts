@@ -57,6 +57,17 @@ describe('the pages of keys, by keys', () => {
     const lines = readFileSync(await table.path(), 'utf8').split('\n');
     expect(lines).toContain('Button 4,itself,focus-previous');
     expect(lines).toContain('Button 6,,');
+    // The same for paper: the page keeps what it would have printed.
+    await open.page.evaluate(() => {
+      const seen = new MutationObserver(() => {
+        const frame = document.querySelector<HTMLIFrameElement>('iframe[title="Page to print"]');
+        if (frame) document.body.dataset['printed'] = frame.srcdoc;
+      });
+      seen.observe(document.body, { childList: true });
+    });
+    await press('Control+p');
+    const page = () => open.page.locator('body').getAttribute('data-printed');
+    await poll(page).toContain('<td>Button 4</td><td>itself</td><td>focus-previous</td>');
     await press('t');
     await open.page.locator('[data-trying=true]').waitFor();
     await press('F8');

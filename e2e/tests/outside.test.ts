@@ -75,6 +75,46 @@ describe('keys that are not Sorn’s, by keys', () => {
     expect(await open.page.locator('[data-line]').count()).toBe(0);
   });
 
+  it('two buttons open an app without typing: one steps through the list, the other takes', async () => {
+    await brought((profile) => {
+      const steps = bound(profile, 'Button4', { command: 'choose-app' });
+      return bound(steps, 'Button5', { command: 'open-chosen' });
+    });
+    await press('Enter');
+    const cdp = await open.page.context().newCDPSession(open.page);
+    const box = (await open.page.locator('[data-keyboard]').boundingBox())!;
+    const click = async (button: 'back' | 'forward') => {
+      const at = { x: box.x + 40, y: box.y + box.height - 40, button, clickCount: 1 } as const;
+      await cdp.send('Input.dispatchMouseEvent', { type: 'mousePressed', ...at });
+      await cdp.send('Input.dispatchMouseEvent', { type: 'mouseReleased', ...at });
+    };
+    const list = open.page.getByRole('listbox', { name: 'Apps to open' });
+    const chosen = () => list.locator('[aria-selected=true]').innerText();
+    const names: string[] = [];
+    for (let i = 0; i < 3; i++) {
+      await click('back');
+      await list.waitFor();
+      await expect.poll(chosen).not.toBe(names.at(-1));
+      names.push(await chosen());
+    }
+    const windows = () => open.page.locator('[data-window]').count();
+    const before = await windows();
+    await click('forward');
+    await poll(windows).toBe(before + 1);
+    expect(await list.count()).toBe(0);
+    const apps = (await (await fetch(`${running.server.url}/api/profiles/${open.id}`)).json()) as {
+      profile: Profile;
+    };
+    // The third of the profile's list.
+    await poll(log).toContain(apps.profile.apps[2]!.name ?? apps.profile.apps[2]!.id);
+    // Escape drops it, and so does whatever else is done.
+    await click('back');
+    await list.waitFor();
+    await press('Escape');
+    await list.waitFor({ state: 'detached' });
+    expect(await windows()).toBe(before + 1);
+  });
+
   it('an app keeps all keys but those that are named', async () => {
     await toView(open.page, '4', 'Rules');
     await press('p');

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { freeKeys } from '../keys/free-keys.ts';
 import { keyMap } from '../keys/map.ts';
 import { COMMONLY_TAKEN } from '../keys/shortcut-lists.ts';
+import { STARTER_MAPS } from '../keys/starters/starters.ts';
 import { KEY_STARTERS } from '../model/keys.ts';
 import { type Profile, profileSchema } from '../model/profile.ts';
 import { OFFICE } from '../testing/desk.ts';
@@ -227,7 +228,8 @@ describe('the checkup of keys', () => {
   });
 
   it.each(KEY_STARTERS)('finds nothing in the starter %s', (from) => {
-    const device = from === 'buttons' ? { devices: [KEYBOARD, MOUSE] } : {};
+    const mouse = STARTER_MAPS[from].device;
+    const device = mouse ? { devices: [KEYBOARD, mouse] } : {};
     const profile = profileSchema.parse({
       ...OFFICE,
       apps: ['a', 'b', 'c', 'd'].map((id) => ({ id, letter: id.toUpperCase() })),

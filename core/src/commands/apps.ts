@@ -23,6 +23,20 @@ export const appCommands = {
     ...BY_TWO_TARGETS,
     guessedUses: 2,
   }),
+  'choose-app': define({
+    said: {},
+    ...opening,
+    continues: ['choosing-app'],
+    guessedUses: 2,
+    short: 'choose app',
+  }),
+  'open-chosen': define({
+    said: {},
+    ...opening,
+    continues: ['choosing-app'],
+    guessedUses: 2,
+    short: 'open it',
+  }),
   close: define({ said: {}, ...opening, guessedUses: 10 }),
   'open-start': define({ said: {}, ...opening, ...BY_TWO_TARGETS, guessedUses: 2 }),
 };

@@ -13,6 +13,7 @@ export type InteractionKind =
   | 'switching'
   | 'bare-desktop'
   | 'choosing-mode'
+  | 'choosing-app'
   | 'calling-back';
 
 /**

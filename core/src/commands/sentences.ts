@@ -121,6 +121,8 @@ const SENTENCES: Sentences = {
         ? 'Bring what was placed last together'
         : `Bring the lineup ${which} back`,
   'forget-lineup': 'Forget a lineup',
+  'choose-app': 'Choose an app from a list, each press the next',
+  'open-chosen': 'Open the chosen app',
   'open-app': ({ app, window }) => `Open ${window === undefined ? app : `${app}: ${window}`}`,
   'call-app': ({ app }) => `Call ${app}`,
   launch: 'Open an app by name',

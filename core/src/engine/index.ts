@@ -9,6 +9,7 @@ export { inDrawingOrder } from './drawing-order.ts';
 export { comingHalf } from './coming-half.ts';
 export { arrange, tilingInForce } from './arrange.ts';
 export { type ArrangedWorkspace } from './arranged-workspace.ts';
+export { chosenApp } from './commands/choose-app.ts';
 export { findLaunches, findWindows, nearness } from './commands/find.ts';
 export { zoneBoardChoices, gridHere, gridOf } from './commands/pick.ts';
 export { listedWorkspaces } from './commands/workspace.ts';

@@ -1,4 +1,4 @@
-import { isWhilePressed } from '../model/interaction.ts';
+import { interactionOf, isWhilePressed } from '../model/interaction.ts';
 import { definitionOf } from '../commands/registry.ts';
 import type { Command } from '../commands/registry.ts';
 
@@ -126,7 +126,7 @@ function used({ session }: CommandContext, { by }: { by?: UsedBy }, outcome: Out
 /** Things under way that a key which is down keeps up: they end when it is let go. */
 function keyReleased(context: CommandContext, taken: boolean): Outcome {
   const { session } = context;
-  return isWhilePressed(session.interaction)
+  return isWhilePressed(session.interaction) || interactionOf(session, 'choosing-app')
     ? endInteraction(context, taken)
     : noop(session, 'no key of a command that lasts is down');
 }

@@ -1,6 +1,7 @@
 import { withInteraction, interactionOf, withoutInteraction } from '../model/interaction.ts';
 import { isUndoable } from '../commands/command.ts';
 import { definitionOf } from '../commands/registry.ts';
+import { openChosen } from './commands/choose-app.ts';
 import type { CommandFunctions } from './commands/command-functions.ts';
 import { COMMAND_FUNCTIONS } from './commands/registry.ts';
 import { zoneBoardHere } from './commands/zone-board-here.ts';
@@ -117,8 +118,9 @@ export function withInteractionEnded(context: CommandContext, command: CommandId
   const continues = command === null ? [] : (definitionOf(command).continues ?? []);
   const goesOn = interaction.kind === 'corner-pick' && interaction.goOn;
   if (goesOn || continues.includes(interaction.kind)) return session;
-  // A mode is taken by its own keys alone: it changes which monitors are lit.
-  return endInteraction(context, interaction.kind !== 'choosing-mode').session;
+  // A mode is taken by its own keys alone, since it changes which monitors are lit; so is an app, since a window opens.
+  const isTaken = interaction.kind !== 'choosing-mode' && interaction.kind !== 'choosing-app';
+  return endInteraction(context, isTaken).session;
 }
 
 const DROPPED = { decided: 'nothing changed', because: 'the choice is dropped' };
@@ -141,6 +143,8 @@ export function endInteraction(context: CommandContext, isTaken: boolean): Outco
       if (context.desk.mode === interaction.mode) return outcome;
       return { ...outcome, session: withUndoStep(session, outcome.session, 'desk-mode') };
     }
+    case 'choosing-app':
+      return isTaken ? openChosen(context) : applied(after, DROPPED);
     case 'switching': {
       const next = endSwitching(session, isTaken);
       const window = windowOf(next, next.focus);

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { does, profileWith } from '../testing/keys.ts';
-import { deviceCsv, deviceMarkdown, deviceTable } from './device-table.ts';
+import { deviceCsv, deviceHtml, deviceMarkdown, deviceTable } from './device-table.ts';
 
 it('a device’s driver is told which chord each input sends, so that it does what it is bound to', () => {
   const profile = profileWith(
@@ -33,5 +33,7 @@ it('a device’s driver is told which chord each input sends, so that it does wh
     'Button 6,Meta + И,float',
     'Button 7,no chord does it yet,centre',
   ]);
+  expect(deviceHtml('A <b>', lines)).toContain('<h1>A &lt;b&gt;</h1>');
+  expect(deviceHtml('A', lines)).toContain('<td>Button 6</td><td>Meta + И</td><td>float</td>');
   expect(deviceMarkdown('A | B', lines)).toContain('# A \\| B\n');
 });

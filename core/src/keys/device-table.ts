@@ -4,6 +4,8 @@ import { BASE, type InputDevice } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { buttonOf, keyName } from '../values/codes.ts';
 import { keysCaps } from '../values/trigger.ts';
+import { PAPER_MARGIN } from './chart/paper.ts';
+import { html } from './chart/text.ts';
 import { freeInputsOf, inputsOf } from './devices.ts';
 import { keyMap } from './map.ts';
 import { reachTable } from './reach.ts';
@@ -84,4 +86,36 @@ export function deviceMarkdown(name: string, lines: readonly DeviceLine[]): stri
     ...rows,
     '',
   ].join('\n');
+}
+
+/** The table as a page to print, with its head on every sheet. It needs nothing but itself. */
+export function deviceHtml(name: string, lines: readonly DeviceLine[]): string {
+  const row = (cells: readonly string[], tag: 'td' | 'th') =>
+    `<tr>${cells.map((cell) => `<${tag}>${html(cell)}</${tag}>`).join('')}</tr>`;
+  const rows = lines.map((line) => row([line.input, sentBy(line), line.does ?? ''], 'td'));
+  return `<!doctype html>
+<html lang="en">
+<head>
+<meta charset="utf-8">
+<title>${html(name)}</title>
+<style>
+@page { margin: ${2 * PAPER_MARGIN}mm }
+body { font: 10pt/1.4 system-ui, sans-serif; color: #1A2525; background: #FBFAF6 }
+h1 { font-size: 13pt }
+table { border-collapse: collapse; width: 100% }
+tr { break-inside: avoid }
+th, td { border-bottom: 0.5pt solid #1A2525; padding: 2pt 8pt 2pt 0; text-align: left; vertical-align: top }
+</style>
+</head>
+<body>
+<h1>${html(name)}</h1>
+<table>
+<thead>${row(['Input', 'Sends', 'Does'], 'th')}</thead>
+<tbody>
+${rows.join('\n')}
+</tbody>
+</table>
+</body>
+</html>
+`;
 }

@@ -5,7 +5,13 @@ export { chartHtml, type PrintedChart } from './chart/page.ts';
 export { PAPER_NAMES, roomOf } from './chart/paper.ts';
 export { type ChartRow, chartRows } from './chart/rows.ts';
 export { chartCsv, chartMarkdown } from './chart/text.ts';
-export { type DeviceLine, deviceCsv, deviceMarkdown, deviceTable } from './device-table.ts';
+export {
+  type DeviceLine,
+  deviceCsv,
+  deviceHtml,
+  deviceMarkdown,
+  deviceTable,
+} from './device-table.ts';
 export {
   bestHoldTime,
   HOLD_TIMES,

@@ -304,6 +304,13 @@ describe('keys that answer what is under way', () => {
     expect(run(profile, '0 +Escape', mode).steps).toEqual(['dropped']);
   });
 
+  it('open a chosen app by Enter, drop it by Escape, and keep it when a key is let go', () => {
+    const choosing = { kind: 'choosing-app', at: 1 } as const;
+    expect(run(profile, '0 +Enter', choosing).steps).toEqual(['taken']);
+    expect(run(profile, '0 +Escape', choosing).steps).toEqual(['dropped']);
+    expect(run(profile, '0 -MetaLeft', choosing).steps).toEqual([]);
+  });
+
   it('show windows again when a key is let go that cleared the desktop', () => {
     expect(run(profile, '0 -KeyU', bare).steps).toEqual(['taken']);
     expect(run(profile, '0 -KeyU', { ...bare, whilePressed: false }).steps).toEqual([]);

@@ -82,6 +82,7 @@ class Resolving {
         this.choice(false, 'choice dropped');
         return true;
       case 'choosing-mode':
+      case 'choosing-app':
         if (code !== 'Escape' && code !== 'Enter') return false;
         this.choice(code === 'Enter', code === 'Enter' ? 'choice taken' : 'choice dropped');
         return true;

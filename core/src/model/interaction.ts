@@ -72,6 +72,8 @@ export const interactionField = z.discriminatedUnion(
     }),
     /** A mode to choose while the key is down. */
     fields({ kind: z.literal('choosing-mode'), mode: oneOf(MODES), resumes }),
+    /** An app to open is chosen, by its number in the profile's list. */
+    fields({ kind: z.literal('choosing-app'), at: z.int().min(0), resumes }),
     /** The window that was called back last, or put into the pocket last: call-back leads the other way. */
     fields({
       kind: z.literal('calling-back'),

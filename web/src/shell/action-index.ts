@@ -274,6 +274,7 @@ export const ACTIONS: readonly ActionEntry[] = [
     ['H', 'prove its profiles', 'Prove the profiles of a device', 'onboard memory switch test'],
     ['I', 'table for its driver', 'Table for the driver of a device', 'csv macro vendor software'],
     ['M', 'the table in Markdown', 'Table for the driver in Markdown', 'macro vendor software'],
+    ['Ctrl P', 'print the table', 'Print the table for the driver of a device', 'paper printer'],
   ]),
   ...of('keys', 'devices', 'Printed', [
     ['Q', 'what is printed on the keys', 'Keys of another national keyboard', 'layout language'],

@@ -64,6 +64,8 @@ const WORDS: Readonly<Record<string, string>> = {
   'pick-back': 'choose erase backspace',
   'pick-drop': 'choose cancel escape',
   close: 'quit kill end window',
+  'choose-app': 'launch start program list step through buttons',
+  'open-chosen': 'launch start program take buttons',
   'open-start': 'launch autostart programs',
   'new-workspace': 'create add virtual desktop page',
   'rename-workspace': 'name title call virtual desktop',

@@ -63,6 +63,31 @@ describe('finding by what is typed', () => {
   });
 });
 
+describe('choose-app and open-chosen', () => {
+  const ids = desk.profile.apps.map(({ id }) => id);
+  const chosen = (presses: number) =>
+    desk.run(...Array.from({ length: presses }, () => 'choose-app' as const));
+
+  it('open what so many presses came to, round the list', () => {
+    for (const presses of [1, 2, ids.length, ids.length + 1]) {
+      const opened = chosen(presses).run('open-chosen');
+      const app = ids[(presses - 1) % ids.length];
+      expect(opened.session.windows.at(-1)).toMatchObject({ app });
+      expect(opened.session.windows).toHaveLength(desk.session.windows.length + 1);
+      expect(opened.session.interaction).toBeUndefined();
+    }
+  });
+
+  it('drop the choice by whatever else is done, and say what to do where nothing is chosen', () => {
+    const gone = chosen(2).run('focus-next');
+    expect(gone.session.interaction).toBeUndefined();
+    expect(gone.session.windows).toEqual(desk.run('focus-next').session.windows);
+    const idle = desk.run('open-chosen');
+    expect(because(idle)).toBe('no app is chosen: choose-app goes through them');
+    expect(idle.session).toBe(desk.session);
+  });
+});
+
 describe('switch-window', () => {
   const visited = desk.run('focus-next', 'focus-next');
   const release = (taken: boolean) => ({ type: 'key-released', taken }) as const;

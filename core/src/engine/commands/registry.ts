@@ -1,5 +1,6 @@
 import { applyRules } from '../reapply-rules.ts';
 import { redo, undo } from '../history.ts';
+import { chooseAppFunctions } from './choose-app.ts';
 import type { CommandFunctions } from './command-functions.ts';
 import { deskFunctions } from './desks.ts';
 import { desktopFunctions } from './desktop.ts';
@@ -49,6 +50,7 @@ export const COMMAND_FUNCTIONS: CommandFunctions = {
   ...layoutFunctions,
   ...gapFunctions,
   ...windowFunctions,
+  ...chooseAppFunctions,
   ...desktopFunctions,
   ...bringInsideFunctions,
   ...workspaceFunctions,

@@ -166,6 +166,7 @@ export const REGIONS: readonly Region[] = [
       ...monitorKeys('Period', 'next'),
       ...monitorKeys('Enter', 'primary'),
       ...row('Slash', ALT, 'launch'),
+      ...row('Semicolon Quote', ALT, 'choose-app open-chosen'),
       ...row('Slash', SHIFT, 'exchange-with'),
     ],
   },

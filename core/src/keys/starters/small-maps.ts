@@ -1,5 +1,6 @@
 import type { KeyCommand } from '../../commands/registry.ts';
 
+import type { InputDevice } from '../../model/keys.ts';
 import type { Profile } from '../../model/profile.ts';
 import { DIRECTIONS, type Direction } from '../../values/direction.ts';
 import { bareKey, withMain, type KeyStarterBinding } from './binding.ts';
@@ -88,22 +89,46 @@ export function numberPadStarter(): KeyStarterBinding[] {
   return [...onThePad([]).map(bindingOf), withMain('NumpadEnter', [], { command: 'maximise' })];
 }
 
-/** What the buttons of a mouse do that has nine beside those that point. */
-const ON_BUTTONS: readonly KeyCommand[] = [
-  { command: 'focus-previous' },
-  { command: 'focus-next' },
-  { command: 'place-left' },
-  { command: 'place-right' },
-  { command: 'maximise' },
-  { command: 'float' },
-  { command: 'pocket' },
-  { command: 'call-back' },
-  { command: 'go-workspace', which: 'next' },
-];
 /** The first buttons point, press and open menus. */
 export const POINTING_BUTTONS = 3;
 
-/** For a mouse of a dozen buttons that sends no modifiers. */
-export function buttonsStarter(): KeyStarterBinding[] {
-  return ON_BUTTONS.map((command, i) => bareKey(`Button${POINTING_BUTTONS + 1 + i}`, command));
+/**
+ * What the buttons of a mouse do that has seventeen beside those that point, in rows of three: two inverted T of
+ * directions with what is done to the whole window beside them, then places to go, then apps.
+ */
+const ON_BUTTONS: readonly KeyCommand[] = [
+  { command: 'maximise' },
+  { command: 'focus-up' },
+  { command: 'close' },
+  { command: 'focus-left' },
+  { command: 'focus-down' },
+  { command: 'focus-right' },
+  { command: 'float' },
+  { command: 'move-up' },
+  { command: 'go-monitor', which: 'next' },
+  { command: 'move-left' },
+  { command: 'move-down' },
+  { command: 'move-right' },
+  { command: 'go-workspace', which: 'previous' },
+  { command: 'go-workspace', which: 'next' },
+  { command: 'choose-app' },
+  { command: 'open-chosen' },
+];
+
+/** The mouse that `buttonsStarter` is for. */
+export const MOUSE_OF_BUTTONS: InputDevice = {
+  id: 'mouse',
+  name: 'Mouse, 20 buttons',
+  buttons: POINTING_BUTTONS + ON_BUTTONS.length + 1,
+  modifiers: false,
+  atOnce: 'one',
+  profiles: 1,
+};
+
+/** For a mouse with many buttons that sends no modifiers: the last one calls the first app, where there is any. */
+export function buttonsStarter({ apps: [first] }: Profile): KeyStarterBinding[] {
+  const last: KeyCommand[] = first ? [{ command: 'call-app', app: first.id }] : [];
+  return [...ON_BUTTONS, ...last].map((command, i) =>
+    bareKey(`Button${POINTING_BUTTONS + 1 + i}`, command),
+  );
 }

@@ -64,7 +64,7 @@ describe('the whole starter', () => {
     Ctrl: /^(grow-|place-|put-back|centre|smaller|bigger|fill-rest|widen-|corner-pick|pick-board|offer-places|(save|recall|forget)-lineup)/,
     'Ctrl+Shift': /^(shrink-|nudge-|(inner|outer)-gap-|gaps-off)/,
     // Farther: monitors and apps; with Shift the window comes along, with Ctrl more than a window comes.
-    Alt: /^(go-monitor|call-app|launch)/,
+    Alt: /^(go-monitor|call-app|launch|choose-app|open-chosen)/,
     'Alt+Shift': /^(put-on-monitor|put-on-workspace .*, follow$)/,
     'Ctrl+Alt': /^(put-workspace-on-monitor|open-app)/,
   };

@@ -8,8 +8,8 @@ import {
   fewStarter,
   invertedTLeftStarter,
   invertedTStarter,
+  MOUSE_OF_BUTTONS,
   numberPadStarter,
-  POINTING_BUTTONS,
 } from './small-maps.ts';
 import { wholeMap, wholeStarter, type Moved } from './whole-map.ts';
 
@@ -61,16 +61,9 @@ export const STARTER_MAPS: Record<KeyStarterId, KeyStarter> = {
   },
   buttons: {
     title: 'Buttons only',
-    says: 'Nine buttons of a mouse, without a modifier.',
+    says: 'Seventeen buttons of a mouse, without a modifier: focus, move, places, and a list of apps that two of them step through and open.',
     bindings: buttonsStarter,
-    device: {
-      id: 'mouse',
-      name: 'Mouse, 12 buttons',
-      buttons: POINTING_BUTTONS + 9,
-      modifiers: false,
-      atOnce: 'one',
-      profiles: 1,
-    },
+    device: MOUSE_OF_BUTTONS,
   },
   none: { title: 'Nothing', says: 'Only keys of your own.', bindings: () => [] },
 };

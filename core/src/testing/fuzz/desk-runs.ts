@@ -117,6 +117,7 @@ export const UNDER_WAY = {
   switching: ({ interaction }) => interaction?.kind === 'switching',
   shaping: ({ interaction }) => interaction?.kind === 'shaping',
   'choosing a mode': ({ interaction }) => interaction?.kind === 'choosing-mode',
+  'choosing an app': ({ interaction }) => interaction?.kind === 'choosing-app',
   'bare desktop': (session) => interactionOf(session, 'bare-desktop')?.whilePressed === false,
   'bare desktop while pressed': (session) =>
     interactionOf(session, 'bare-desktop')?.whilePressed === true,

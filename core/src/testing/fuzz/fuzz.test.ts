@@ -40,6 +40,7 @@ const BEGINNINGS: Readonly<Record<UnderWay, SessionEvent | readonly SessionEvent
   switching: { type: 'key-pressed', command: { command: 'switch-window' } },
   shaping: { type: 'command', command: { command: 'shape' } },
   'choosing a mode': { type: 'command', command: { command: 'desk-mode' } },
+  'choosing an app': { type: 'command', command: { command: 'choose-app' } },
   'bare desktop': { type: 'command', command: { command: 'show-desktop' } },
   'bare desktop while pressed': {
     type: 'key-pressed',

@@ -103,6 +103,7 @@ const DESKS: Record<string, readonly SessionEvent[]> = {
   'picking-a-board': plainly('pick-board'),
   shaping: plainly('shape'),
   switching: [{ type: 'key-pressed', command: { command: 'switch-window' } }],
+  'choosing-an-app': plainly('choose-app'),
   previewing: [
     { type: 'key-pressed', command: { command: 'place-at', x: { start: '1/2' } } as Command },
   ],

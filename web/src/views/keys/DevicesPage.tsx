@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import { checkKeys } from '@sorn/core/checkup';
 import {
   deviceCsv,
+  deviceHtml,
   deviceMarkdown,
   deviceName,
   deviceTable,
@@ -27,6 +28,7 @@ import { usePageKeys } from '../../ui/page-keys.ts';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { SwitchResult } from './SwitchResult.tsx';
 import { Printed } from './Printed.tsx';
+import { printed } from './print.ts';
 import { ChooseCommand } from './ChooseCommand.tsx';
 import { DeviceInputs } from './DeviceInputs.tsx';
 import { useKeyEdits } from './edits.ts';
@@ -70,6 +72,9 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
     if (form === 'csv') download('device.csv', textFile(deviceCsv(lines), 'text/csv'));
     else download('device.md', textFile(deviceMarkdown(name, lines), 'text/markdown'));
   };
+  const printTable = async () => {
+    if (device) await printed(deviceHtml(deviceName(device), deviceTable(profile, device)));
+  };
   const add = () => {
     const made = withNewDevice(store.getState().profile);
     edit(() => made.profile);
@@ -105,6 +110,14 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
             label: 'the table in Markdown',
             minor: true,
             run: () => saveTable('markdown'),
+          },
+          {
+            keys: ['p'],
+            caps: ['Ctrl', 'P'],
+            ctrl: true,
+            label: 'print the table',
+            minor: true,
+            run: () => void printTable(),
           },
           { keys: ['n'], label: 'new device', run: add },
           { keys: ['Enter'], label: 'name', minor: true, run: () => focusFigure(nameInput) },
@@ -156,6 +169,9 @@ export function DevicesPage({ pages }: { pages: ReactNode }) {
                 <TextButton onClick={() => saveTable('csv')}>CSV</TextButton>
                 <KeyCap>M</KeyCap>
                 <TextButton onClick={() => saveTable('markdown')}>Markdown</TextButton>
+                <KeyCap>Ctrl</KeyCap>
+                <KeyCap>P</KeyCap>
+                <TextButton onClick={() => void printTable()}>Print</TextButton>
               </Flex>
             </Section>
           )}

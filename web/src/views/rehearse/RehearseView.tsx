@@ -18,6 +18,7 @@ import { KeyboardOwner } from './KeyboardOwner.tsx';
 import { LastKey } from './LastKey.tsx';
 import { LineQuestion } from './LineQuestion.tsx';
 import { Log } from './Log.tsx';
+import { ChooseAppList } from './ChooseAppList.tsx';
 import { ModeList } from './ModeList.tsx';
 import { Picker } from './Picker.tsx';
 import { PickPanel, useRoomForBoards } from './PickPanel.tsx';
@@ -180,6 +181,7 @@ export function RehearseView() {
             <Picker />
             <SwitchList />
             <ModeList />
+            <ChooseAppList />
             <NextKeysList />
           </WindowPull>
         </Flex>
