@@ -25,7 +25,7 @@ export default tseslint.config(
     },
   },
   {
-    files: ['{core,cli,server,web,bench}/src/**/*.{ts,tsx}', 'bench/*.ts'],
+    files: ['{core,link,host,agents/*,cli,server,web,bench}/src/**/*.{ts,tsx}', 'bench/*.ts'],
     ignores: ['**/*.test.ts', '**/testing/**'],
     languageOptions: {
       parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname },

@@ -4,7 +4,7 @@ export default defineConfig({
   resolve: { conditions: ['sorn-source'] },
   ssr: { resolve: { conditions: ['sorn-source'] } },
   test: {
-    include: ['{core,cli,server,web}/src/**/*.test.{ts,tsx}'],
+    include: ['{core,link,host,agents/*,cli,server,web}/src/**/*.test.{ts,tsx}'],
     setupFiles: ['core/src/testing/seed.ts'],
     // Tests take a few seconds; a machine with much else to do has four times as long.
     testTimeout: 90_000,

@@ -24,7 +24,9 @@ const LAYERS = [
 ];
 /** The layers of the page, likewise. */
 const PAGE_LAYERS = ['ui', 'state', 'sheet', 'views', 'shell'];
-const TESTS = '\\.test\\.tsx?$|^(core|web)/src/testing/';
+const TESTS = '\\.test\\.tsx?$|^(core|web|host|link)/src/testing/';
+/** A pattern of the sources of every package but one. */
+const OURS = (but) => `^(?!${but}/)(core|link|host|agents|api|cli|server|web)/`;
 const error = (name, from, to) => ({ name, severity: 'error', from, to });
 
 /** @param source the folder of the layers @param outside files of it that belong to no layer */
@@ -60,6 +62,22 @@ const rules = [
     'ui-knows-nothing-of-the-desk',
     { path: '^web/src/ui/' },
     { path: '^core/src/', pathNot: '^core/src/values/' },
+  ),
+  // The wire knows nothing of the engine, an agent nothing but the wire, and the host nothing of server and page.
+  error(
+    'the-link-imports-no-package-of-ours',
+    { path: '^link/src/', pathNot: TESTS },
+    { path: OURS('link') },
+  ),
+  error(
+    'an-agent-imports-the-link-alone',
+    { path: '^agents/([^/]+)/src/', pathNot: TESTS },
+    { path: OURS('link'), pathNot: '^agents/$1/|^link/' },
+  ),
+  error(
+    'the-host-imports-engine-and-link-alone',
+    { path: '^host/src/', pathNot: TESTS },
+    { path: OURS('host'), pathNot: '^(core|link)/' },
   ),
   error('what-is-for-tests-stays-in-tests', { pathNot: `${TESTS}|^e2e/` }, { path: TESTS }),
   error('no-cycle-of-files', {}, { circular: true }),
@@ -112,6 +130,9 @@ function filesIn(place) {
 
 const everything = [
   'core/src',
+  'link/src',
+  'host/src',
+  'agents',
   'api/src',
   'cli/src',
   'server/src',
@@ -121,5 +142,5 @@ const everything = [
   'scripts',
 ];
 const broken = await check(rules, everything, '');
-const cycles = await check(folderRules, ['core/src', 'web/src'], TESTS);
+const cycles = await check(folderRules, ['core/src', 'web/src', 'link/src', 'host/src'], TESTS);
 process.exit(broken + cycles === 0 ? 0 : 1);

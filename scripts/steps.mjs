@@ -7,6 +7,8 @@ import { fileURLToPath } from 'node:url';
 import { brotliCompressSync, gzipSync } from 'node:zlib';
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)));
+/** The packages that run without the page. */
+const ENGINE = ['core', 'link', 'host', 'agents/desk-stand-in', 'api', 'cli', 'server'];
 const stamps = join(root, '.sorn');
 
 let quiet = false;
@@ -92,7 +94,7 @@ function unlessDone(name, inputs, results, work) {
 }
 
 export function install() {
-  const packages = ['core', 'api', 'cli', 'server', 'web', 'e2e', 'bench'].map((name) =>
+  const packages = [...ENGINE, 'web', 'e2e', 'bench'].map((name) =>
     join(root, name, 'package.json'),
   );
   const inputs = [join(root, 'package.json'), join(root, 'package-lock.json'), ...packages];
@@ -109,13 +111,16 @@ export function tool(name, args, options) {
 }
 
 export function buildEngine() {
-  const folders = ['core', 'api', 'cli', 'server'];
+  const folders = ENGINE;
   const inputs = [
     ...folders.flatMap((name) => filesBelow(join(root, name))),
     join(root, 'tsconfig.base.json'),
   ];
   const results = [
     'core/dist/index.js',
+    'link/dist/index.js',
+    'host/dist/index.js',
+    'agents/desk-stand-in/dist/main.js',
     'api/dist/index.js',
     'cli/dist/main.js',
     'server/dist/main.js',

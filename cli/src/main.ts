@@ -13,6 +13,7 @@ import {
 } from './files.ts';
 import { BadInput } from './input.ts';
 import { playFiles } from './play.ts';
+import type { RunOptions } from './run.ts';
 
 const program = new Command('sorn')
   .description('Computes where windows go, by a profile, without a desktop.')
@@ -142,6 +143,49 @@ program
     answering(async () => {
       const { restoreFrom } = await import('./backup.ts');
       print(await restoreFrom(file, data, yes));
+    }),
+  );
+
+const AGENT = 'stand-in, or the command line of an agent; docs/link.md tells how one is written';
+
+program
+  .command('run')
+  .description('arrange a real desktop by a profile, through an agent, until it is ended')
+  .argument(
+    '<profile>',
+    'profile file (JSON, YAML or TOML); it is watched, and edits apply at once',
+  )
+  .requiredOption('--agent <agent>', AGENT)
+  .option('--keep <file>', 'where the desk is kept; PROFILE.live where left out')
+  .option('--allow-launch', 'apps may be started by the command lines of the profile')
+  .option('--text', 'print what happens, and why')
+  .action((profile: string, options: RunOptions) =>
+    answering(async () => {
+      const { runDesk } = await import('./run.ts');
+      await runDesk(profile, options, print);
+    }),
+  );
+
+program
+  .command('do')
+  .description(
+    'give a command to the running desk, as a word or as YAML: {command: go-workspace, which: M}',
+  )
+  .argument('<command...>', 'the command')
+  .action((words: string[]) =>
+    answering(async () => {
+      const { giveCommand } = await import('./live.ts');
+      print(await giveCommand(words.join(' ')));
+    }),
+  );
+
+program
+  .command('watch')
+  .description('print how the running desk stands, a line of JSON whenever that changes')
+  .action(() =>
+    answering(async () => {
+      const { watchDesk } = await import('./live.ts');
+      await watchDesk(print);
     }),
   );
 

@@ -1,6 +1,7 @@
 import { isUtf8 } from 'node:buffer';
 import { join } from 'node:path';
 import { publishedSchema, SCHEMA_PATH } from '@sorn/core/files';
+import { LINK_SCHEMA_PATH, publishedLinkSchema } from '@sorn/link';
 import type { Profile, SessionInput } from '@sorn/core/model';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import compression from 'compression';
@@ -91,9 +92,14 @@ export function createApp(options: AppOptions): Express {
   app.use('/api', (request, response) => {
     sendProblem(response, 'not-found', `${request.method} ${request.originalUrl} does nothing.`);
   });
-  app.get(SCHEMA_PATH, (_request, response) => {
-    response.type('application/schema+json').send(JSON.stringify(publishedSchema(), null, 2));
-  });
+  const schemas = [
+    [SCHEMA_PATH, publishedSchema],
+    [LINK_SCHEMA_PATH, publishedLinkSchema],
+  ] as const;
+  for (const [path, schema] of schemas)
+    app.get(path, (_request, response) => {
+      response.type('application/schema+json').send(JSON.stringify(schema(), null, 2));
+    });
   app.use(
     '/assets',
     compressedFiles(join(page, 'assets'), {

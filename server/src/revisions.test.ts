@@ -1,5 +1,6 @@
 import type { AddressInfo } from 'node:net';
 import { publishedSchema } from '@sorn/core/files';
+import { publishedLinkSchema } from '@sorn/link';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { historyIn } from './storage/history.ts';
 import { storeIn } from './storage/store.ts';
@@ -105,10 +106,13 @@ describe('a text of one’s own', () => {
   });
 });
 
-it('the schema of the files is published', async () => {
-  const { body, headers } = await api.get('/schema/profile-4.json');
+it.each([
+  ['profile-4', publishedSchema],
+  ['link-1', publishedLinkSchema],
+])('the schema %s is published', async (name, schema) => {
+  const { body, headers } = await api.get(`/schema/${name}.json`);
   expect(headers['content-type']).toContain('application/schema+json');
-  expect(body).toEqual(JSON.parse(JSON.stringify(publishedSchema())));
+  expect(body).toEqual(JSON.parse(JSON.stringify(schema())));
 });
 
 describe('changes told to those who listen', () => {

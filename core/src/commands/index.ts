@@ -1,5 +1,7 @@
 export type { Argument, ArgumentKind } from './argument.ts';
 export {
+  COMMANDS_BY_NAME,
+  commandSchema,
   argumentAskedFor,
   commandText,
   keyCommandSchema,

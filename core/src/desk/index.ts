@@ -23,7 +23,7 @@ export {
   positionMeasures,
 } from './measures.ts';
 export { type DeskMonitor, monitorName } from './monitors.ts';
-export { ROLES, fromTheLeft, monitorText, roleText } from './roles.ts';
+export { ROLES, fitsPattern, fromTheLeft, monitorText, roleText } from './roles.ts';
 export {
   inchesText,
   lengthScaleOf,

@@ -63,6 +63,7 @@ export {
 export { byKeys, type Done, type Effort, NO_EFFORT, withEffort, withPresses } from './effort.ts';
 export { type KeyFace, formerFaces, keyFaces, modifierSets } from './faces.ts';
 export { FIXED_LAYERS } from './fixed-layers.ts';
+export { type ListenedPress, listenedPresses, listensToAll } from './listen.ts';
 export { keysWithMain } from './main-modifier.ts';
 export { type NextKeys, nextKeys } from './next-keys.ts';
 export { type KeyBinding, keyMap } from './map.ts';

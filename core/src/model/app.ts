@@ -5,6 +5,10 @@ import { triggerField } from '../values/trigger.ts';
 import { shortcutsField } from './keys.ts';
 import { settingFields } from './rule.ts';
 
+const MATCH = 'a name, or a pattern with * and ?';
+/** The whole of a name, in any case; * and ? stand for any characters and any one. */
+const matchField = textField.min(1, { error: MATCH });
+
 const LINE = 'text of at most 4000 characters';
 
 /** One more kind of window of an app, beside its own: a dialog of it, or a tool window. */
@@ -41,6 +45,18 @@ export const appSchema = fields({
   shortcuts: shortcutsField.exactOptional(),
   /** It keeps all keys for itself while it has the focus, but for these; it does not where left out. */
   keepsAllBut: listOf(triggerField, 'keys').exactOptional(),
+  /** By what a real desktop knows its windows; its id or name where left out. */
+  match: listOf(
+    fields({
+      class: matchField.exactOptional(),
+      process: matchField.exactOptional(),
+      title: matchField.exactOptional(),
+    }).refine((match) => Object.keys(match).length > 0, {
+      error: 'at least one of class, process and title',
+    }),
+    'ways to know it',
+    20,
+  ).exactOptional(),
   /** Name of its icon. */
   icon: textField.exactOptional(),
   /** The command line that would open it: kept as text, never run. */

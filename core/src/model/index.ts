@@ -1,4 +1,5 @@
 export { type App, type AppWindow, type Start, appSchema } from './app.ts';
+export { matchText, readMatch } from './app-match.ts';
 export { startChanged, startMoved, withApp, withApps, withStart, withoutApp } from './apps-edit.ts';
 export { type Chain, commandsOfChain, isChainable, loopOf, MOST_IN_CHAIN } from './chain.ts';
 export { type Menu } from './menu.ts';
@@ -60,5 +61,11 @@ export {
   conditionSchema,
   whenSchema,
 } from './rule.ts';
-export { type Session, type SessionInput, type SessionWindow, sessionSchema } from './session.ts';
+export {
+  type Session,
+  type SessionInput,
+  type SessionWindow,
+  type WindowInput,
+  sessionSchema,
+} from './session.ts';
 export { type Use, type UsedBy, usesByCommand, withDayCounted } from './uses.ts';

@@ -14,7 +14,10 @@ function checked(files: Record<string, string>) {
   const folder = mkdtempSync(join(tmpdir(), 'sorn-layers-'));
   folders.push(folder);
   for (const [name, text] of Object.entries(files)) {
-    const file = join(folder, /^(core|web)\//.test(name) ? name : `core/src/${name}`);
+    const file = join(
+      folder,
+      /^(core|web|host|link|agents|server)\//.test(name) ? name : `core/src/${name}`,
+    );
     mkdirSync(dirname(file), { recursive: true });
     writeFileSync(file, text);
   }
@@ -53,6 +56,25 @@ describe('what may import what', () => {
       {
         'testing/desk.ts': 'export const desk = 1;\n',
         'engine/place.ts': "export { desk } from '../testing/desk.ts';\n",
+      },
+    ],
+    [
+      'the-host-imports-engine-and-link-alone',
+      {
+        'host/src/desk.ts': "export { app } from '../../server/src/app.ts';\n",
+        'server/src/app.ts': 'export const app = 1;\n',
+      },
+    ],
+    [
+      'the-link-imports-no-package-of-ours',
+      {
+        'link/src/lines.ts': "export { one } from '../../core/src/engine/reduce.ts';\n",
+      },
+    ],
+    [
+      'an-agent-imports-the-link-alone',
+      {
+        'agents/one/src/main.ts': "export { one } from '../../../core/src/engine/reduce.ts';\n",
       },
     ],
     [

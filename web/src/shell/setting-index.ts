@@ -144,6 +144,12 @@ export const SETTINGS: readonly SettingEntry[] = [
     ['apps[].name', 'Name of the app', ['Name of the app'], 'rename program'],
     ['apps[].balloon', 'Balloon of the app', ['Balloon'], 'letters icon badge initials'],
     ['apps[].title', 'Title of an app’s window', ['Title of its window'], 'caption name'],
+    [
+      'apps[].match',
+      'By what a real desktop knows an app',
+      ['Known by'],
+      'class process recognise identify window program',
+    ],
     ['apps[].kind', 'Kind of window', ['Kind'], 'dialog utility popup normal'],
     ['apps[].resizable', 'Whether a window can be resized', ['Can be resized'], 'fixed size'],
     ['apps[].preferred', 'Floating size of an app', ['Floating size'], 'default size width height'],

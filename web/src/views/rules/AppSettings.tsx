@@ -1,6 +1,6 @@
 import { chakra, Flex } from '@chakra-ui/react';
 import { readTypedKeys } from '@sorn/core/keys';
-import type { App, Profile } from '@sorn/core/model';
+import { matchText, readMatch, type App, type Profile } from '@sorn/core/model';
 import { KINDS } from '@sorn/core/values';
 import type { Ref } from 'react';
 import { useProfileStore } from '../../state/profile-context.ts';
@@ -70,6 +70,24 @@ export function AppSettings(props: {
           onChange={(title) =>
             change(({ title: _former, ...rest }) => ({ ...rest, ...(title && { title }) }))
           }
+        />
+      </SettingRow>
+      <SettingRow label="Known by">
+        <TextField
+          label="Known by"
+          placeholder="class Notes; process notes"
+          value={matchText(app.match)}
+          faultOf={(text) => {
+            const read = readMatch(text);
+            return typeof read === 'string' ? read : null;
+          }}
+          onChange={(text) => {
+            const read = readMatch(text);
+            if (typeof read === 'string') return;
+            change(({ match: _former, ...rest }) =>
+              read.length > 0 ? { ...rest, match: [...read] } : rest,
+            );
+          }}
         />
       </SettingRow>
       <SettingRow label="Kind">
