@@ -63,8 +63,8 @@ class Resolving {
         return;
       case 'blur':
         // What is down when the keyboard goes elsewhere was not let go on purpose.
-        if (this.context.interaction?.kind === 'previewing')
-          this.choice(false, 'the page was left');
+        if (isWhilePressed(this.context.interaction ?? undefined))
+          this.choice(false, 'the keyboard went elsewhere');
         this.blur();
         return;
       case 'wait':
