@@ -189,6 +189,22 @@ program
     }),
   );
 
+program
+  .command('agent-check')
+  .description('hold an agent to the protocol, check by check; exit code 1 where one fails')
+  .argument('<agent>', AGENT)
+  .requiredOption(
+    '--stimulus <command>',
+    'a program that opens windows and presses keys where the agent is; docs/link.md tells what it must understand',
+  )
+  .option('--only <names...>', 'only these checks')
+  .action((agent: string, options: { stimulus: string; only?: string[] }) =>
+    answering(async () => {
+      const { checkAgentText } = await import('./agent-check.ts');
+      if (!(await checkAgentText(agent, options, print))) process.exitCode = 1;
+    }),
+  );
+
 function print(text: string): void {
   process.stdout.write(text);
 }

@@ -79,10 +79,13 @@ export class Desktop {
   private tell: ((event: DesktopEvent) => void) | null = null;
   private opened = 0;
   private readonly keyboard: Keyboard;
+  private readonly isSafe: boolean;
   private readonly timers = new Set<ReturnType<typeof setTimeout>>();
 
-  constructor(monitors: LinkMonitor[] = TWO_MONITORS) {
+  /** @param isSafe windows are shown by themselves once the agent that hid them is gone */
+  constructor(monitors: LinkMonitor[] = TWO_MONITORS, isSafe = true) {
     this.monitors = monitors;
+    this.isSafe = isSafe;
     this.keyboard = new Keyboard(
       (event) => this.tell?.(event),
       (keys) => this.windowWith(this.focus)?.typed.push(keys),
@@ -102,7 +105,7 @@ export class Desktop {
   /** The agent is gone, however it went: nothing stays hidden, and every key is the windows' again. */
   detach(): void {
     this.tell = null;
-    for (const window of this.windows) window.isShown = true;
+    if (this.isSafe) for (const window of this.windows) window.isShown = true;
     this.keyboard.listen({ triggers: [], whole: false });
     this.keyboard.giveAllBack();
   }

@@ -183,6 +183,33 @@ export const FAULTS = {
   'survives a broken line': { diesOfNonsense: true },
   'shows every window in the end': { leavesHidden: true },
   'ends when told': { staysAfterBye: true },
+  'survives a window that is gone': {
+    say(message, memory) {
+      if (message.type === 'closed') memory[message.window] = 'closed';
+      return [message];
+    },
+    hear: (message, memory) =>
+      message.type === 'arrange' &&
+      message.windows.some(({ window }) => memory[window] === 'closed')
+        ? []
+        : [message],
+  },
+  'listens for exactly these modifiers': {
+    request: (request) =>
+      request.ask === 'listen'
+        ? [
+            {
+              ...request,
+              triggers: (request.triggers as { modifiers: string[] }[]).flatMap((trigger) => [
+                trigger,
+                { ...trigger, modifiers: [...trigger.modifiers, 'Shift'] },
+              ]),
+            },
+          ]
+        : [request],
+  },
+  // It looks at keys only after the window had them.
+  'keeps keys in order': refuses('listen'),
   'has the same ids when it comes again': {
     say(message, memory) {
       memory['salt'] ??= String(process.pid);

@@ -1,0 +1,32 @@
+import { commandOf } from '@sorn/host';
+import { CHECKS, checkAgent } from '@sorn/link/checks';
+import { agentCommand } from './agent-command.ts';
+import { BadInput } from './input.ts';
+
+/**
+ * Holds an agent to the protocol, and prints each check with what came where it failed.
+ *
+ * @returns true where all passed
+ * @throws BadInput where no check or no program is called so
+ */
+export async function checkAgentText(
+  agent: string,
+  { stimulus, only }: { stimulus: string; only?: readonly string[] },
+  print: (text: string) => void,
+): Promise<boolean> {
+  const program = commandOf(stimulus);
+  if (!program) throw new BadInput([`--stimulus: ${stimulus}; expected a command line`]);
+  const names = CHECKS.map(({ name }) => name);
+  const unknown = only?.find((name) => !names.includes(name));
+  if (unknown !== undefined)
+    throw new BadInput([`--only: ${unknown}; expected one of ${names.join(', ')}`]);
+  let passed = 0;
+  let failed = 0;
+  for await (const { name, expects, came } of checkAgent(agentCommand(agent), program, only)) {
+    if (came === null) passed++;
+    else failed++;
+    print(came === null ? `✓ ${name}\n` : `✗ ${name}: expected ${expects}; came ${came}\n`);
+  }
+  print(`${passed} passed, ${failed} failed\n`);
+  return failed === 0;
+}
