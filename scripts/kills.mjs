@@ -1,4 +1,5 @@
-// npm run kills: kills the server 200 times in the middle of saves, imports, backups and restores.
+// npm run kills: kills the server 200 times in the middle of saves, imports, backups and restores, and the agent or the
+// host of a live desk 100 times.
 import { join } from 'node:path';
 import { buildEngine, install, needNode, root, runShown } from './steps.mjs';
 
@@ -6,6 +7,13 @@ needNode();
 install();
 buildEngine();
 const vitest = join(root, 'node_modules/vitest/vitest.mjs');
-const args = [vitest, 'run', '--config', 'e2e/vitest.config.ts', 'crash'];
-const { status } = await runShown(process.execPath, args, { KILLS: '200' });
-process.exit(status ?? 1);
+const runs = [
+  [['--config', 'e2e/vitest.config.ts', 'crash'], { KILLS: '200' }],
+  [['live-kills'], { LIVE_KILLS: '100' }],
+];
+let worst = 0;
+for (const [args, env] of runs) {
+  const { status } = await runShown(process.execPath, [vitest, 'run', ...args], env);
+  worst = Math.max(worst, status ?? 1);
+}
+process.exit(worst);

@@ -15,10 +15,11 @@ export const EXIT_BUSY = 3;
 const FIRST_WAIT_MS = 100;
 const LONGEST_WAIT_MS = 5_000;
 /** An agent that ran so long was well: the waits begin anew. */
-const WELL_MS = 10_000;
+const WELL_MS = 2_000;
 /** Nothing heard for so long: it is asked; for longer: it is started again. */
 const PING_AFTER_MS = 2_000;
 const SILENT_MS = 5_000;
+const LOOK_MS = 500;
 /** An agent that was told to end has so long. */
 const END_MS = 2_000;
 /** Faults of an agent that are told back to it, in a second: more would only add to a flood. */
@@ -55,6 +56,8 @@ export class AgentProcess {
   private problems = 0;
   private problemsSince = 0;
   private refused = false;
+  /** Cancels whatever waits for its time. */
+  private readonly cancels = new Set<() => void>();
   private readonly clock: Clock;
   private readonly options: AgentOptions;
 
@@ -102,6 +105,8 @@ export class AgentProcess {
   /** Ends the agent in order: it shows every window first. */
   end(): Promise<void> {
     this.isEnding = true;
+    for (const cancel of this.cancels) cancel();
+    this.desk.stop();
     const { child } = this;
     if (!child || child.exitCode !== null || child.signalCode !== null) return Promise.resolve();
     this.desk.end();
@@ -208,9 +213,17 @@ export class AgentProcess {
         asked = true;
         this.writer?.write({ type: 'ping' });
       }
-      this.clock.after(500, look);
+      this.later(LOOK_MS, look);
     };
-    this.clock.after(500, look);
+    this.later(LOOK_MS, look);
+  }
+
+  private later(ms: number, run: () => void): void {
+    const cancel = this.clock.after(ms, () => {
+      this.cancels.delete(cancel);
+      run();
+    });
+    this.cancels.add(cancel);
   }
 
   private gone(code: number | null, because: string): void {
@@ -227,9 +240,7 @@ export class AgentProcess {
     }
     this.desk.agentGone(`${because}; it is started again`);
     if (this.clock.now() - this.startedAt >= WELL_MS) this.wait = FIRST_WAIT_MS;
-    this.clock.after(this.wait, () => {
-      if (!this.isEnding) this.start();
-    });
+    this.later(this.wait, () => this.start());
     this.wait = Math.min(LONGEST_WAIT_MS, this.wait * 2);
   }
 }

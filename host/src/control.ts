@@ -48,11 +48,16 @@ export async function openControl(path: string, desk: LiveDesk): Promise<Control
       for (const writer of watching.keys()) tell(writer);
     });
   };
+  const sockets = new Set<Socket>();
   const server = createServer((socket) => {
+    sockets.add(socket);
     const writer = new LineWriter(socket, () => watching.has(writer) && tell(writer));
     const reader = new LineReader();
     socket.on('error', () => undefined);
-    socket.on('close', () => watching.delete(writer));
+    socket.on('close', () => {
+      watching.delete(writer);
+      sockets.delete(socket);
+    });
     socket.on('data', (bytes: Buffer) => {
       for (const line of reader.push(bytes)) {
         if (!line.ok) writer.write({ fault: line.fault });
@@ -69,6 +74,7 @@ export async function openControl(path: string, desk: LiveDesk): Promise<Control
     changed,
     close: () => {
       server.close();
+      for (const socket of sockets) socket.end();
       rmSync(path, { force: true });
     },
   };

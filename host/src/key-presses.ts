@@ -98,6 +98,11 @@ export class KeyPresses {
     this.waiting = [];
   }
 
+  /** What only time decides is not decided any more. */
+  stop(): void {
+    this.cancelTimer?.();
+  }
+
   private resolve(input: KeyInput): void {
     const before = this.state.undecided;
     const { session, profile } = this.ways.desk();

@@ -222,7 +222,7 @@ export class LiveDesk {
         this.onClosed(message.window);
         return;
       case 'focused':
-        this.onFocused(message.window);
+        this.onFocused(message);
         return;
       case 'asked':
         this.onAsked(message);
@@ -300,6 +300,12 @@ export class LiveDesk {
   /** The agent is to end: it shows every window first. */
   end(): void {
     this.options.send({ type: 'bye' });
+  }
+
+  /** Nothing is waited for any more. */
+  stop(): void {
+    this.rounds.stop();
+    this.keys.stop();
   }
 
   /** True where the agent did all that it was told. */
@@ -541,8 +547,8 @@ export class LiveDesk {
       this.happen({ type: 'window-closed', id }, `${id} closes`);
   }
 
-  private onFocused(window: string | null): void {
-    this.rounds.focusIs(window);
+  private onFocused({ window, round }: FromAgent<'focused'>): void {
+    if (!this.rounds.focusIs(window, round)) return;
     this.isDirty = true;
     if (window === null || !this.isReady || !this.session) return;
     const id = sessionId(window);

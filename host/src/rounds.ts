@@ -41,6 +41,8 @@ export class Rounds {
   private sentOrder: readonly string[] | null = null;
   private sentFocus: string | null | undefined;
   private round = 0;
+  /** The last round with a focus. */
+  private focusRound = 0;
   private readonly expected = new Map<string, Expected>();
   private readonly corrections = new Map<string, number>();
   /** Windows that are left alone, by the rectangle that they did not take. */
@@ -72,6 +74,12 @@ export class Rounds {
     this.leftAlone.clear();
     this.sentOrder = null;
     this.sentFocus = undefined;
+    this.focusRound = 0;
+    this.stop();
+  }
+
+  /** No answer is waited for any longer. */
+  stop(): void {
     this.cancelTimer?.();
     this.cancelTimer = null;
   }
@@ -81,9 +89,16 @@ export class Rounds {
     this.sent.delete(window);
   }
 
-  /** The focus is where the desktop says, whatever was told. */
-  focusIs(window: string | null): void {
+  /**
+   * The focus is somewhere by the desktop's account. True where that is not what it was told: a person chose. What
+   * happened before the last round with a focus was followed is over.
+   *
+   * @param after the last round with a focus that was followed then; the last one where the agent does not say
+   */
+  focusIs(window: string | null, after: number = this.focusRound): boolean {
+    if (after < this.focusRound || this.sentFocus === window) return false;
     this.sentFocus = window;
+    return true;
   }
 
   gone(window: string): void {
@@ -150,6 +165,7 @@ export class Rounds {
     focus?: string | null,
   ): void {
     const round = ++this.round;
+    if (focus !== undefined) this.focusRound = round;
     const parts = Math.max(1, Math.ceil(windows.length / IN_ONE_PART));
     for (let at = 1; at <= parts; at++) {
       const isLast = at === parts;

@@ -163,7 +163,13 @@ export const AGENT_MESSAGES = {
     urgent: flag.exactOptional(),
   }),
   closed: z.object({ type: z.literal('closed'), window: name }),
-  focused: z.object({ type: z.literal('focused'), window: name.nullable() }),
+  /** Which window has the focus now. */
+  focused: z.object({
+    type: z.literal('focused'),
+    window: name.nullable(),
+    /** The last round with a focus that was followed when this happened: what came before it is over. */
+    round: count.exactOptional(),
+  }),
   /** A window wants it so, or a pointer that pulls one: then its edges go where they are pulled. */
   asked: z.object({
     type: z.literal('asked'),

@@ -54,6 +54,8 @@ export function runAgent(
   const host = new LineWriter(output);
   const told = new Map<number, Told>();
   let requests = 0;
+  /** The rounds of requests for a focus. */
+  const focusRounds = new Map<number, number>();
   const hidden = new Set<string>();
   let isWelcome = false;
   let isBusy = false;
@@ -75,6 +77,13 @@ export function runAgent(
     if (event.type === 'busy') isBusy = true;
     if (event.type === 'all') say({ type: 'ready' });
     if (event.type === 'busy' || event.type === 'all') return;
+    if (event.type === 'focused') {
+      const round = focusRounds.get(event.after);
+      for (const request of focusRounds.keys())
+        if (request < event.after) focusRounds.delete(request);
+      say({ type: 'focused', window: event.window, ...(round !== undefined && { round }) });
+      return;
+    }
     if (event.type !== 'took') {
       if (event.type === 'closed') hidden.delete(event.window);
       say(event);
@@ -96,7 +105,9 @@ export function runAgent(
       else hidden.add(window);
     }
     if (order) ask({ ask: 'restack', order });
-    if (focus !== undefined) ask({ ask: 'focus', window: focus });
+    if (focus === undefined) return;
+    focusRounds.set(++requests, round);
+    ask({ ask: 'focus', window: focus, request: requests });
   }
 
   function showAll(): void {

@@ -36,9 +36,11 @@ export interface Opening extends Partial<Character> {
 export type DesktopEvent =
   | Exclude<
       AgentMessage,
-      { type: 'hello' | 'ready' | 'problem' | 'ping' | 'pong' | 'picture' | 'placed' }
+      { type: 'hello' | 'ready' | 'problem' | 'ping' | 'pong' | 'picture' | 'placed' | 'focused' }
     >
-  | { type: 'took'; window: string; rect: LinkRect; request: number };
+  | { type: 'took'; window: string; rect: LinkRect; request: number }
+  /** `after` is the last request for a focus that came before it; 0 before any. */
+  | { type: 'focused'; window: string | null; after: number };
 
 /** How everything really stands: the desktop's own account. */
 export interface Account {
@@ -77,6 +79,7 @@ export class Desktop {
   private monitors: LinkMonitor[];
   private focus: string | null = null;
   private tell: ((event: DesktopEvent) => void) | null = null;
+  private focusRequest = 0;
   private opened = 0;
   private readonly keyboard: Keyboard;
   private readonly isSafe: boolean;
@@ -98,7 +101,8 @@ export class Desktop {
     this.tell = tell;
     tell({ type: 'monitors', monitors: this.monitors });
     for (const window of this.windows) tell(this.openedEvent(window));
-    if (this.focus !== null) tell({ type: 'focused', window: this.focus });
+    this.focusRequest = 0;
+    if (this.focus !== null) this.tellFocus();
     return true;
   }
 
@@ -154,7 +158,7 @@ export class Desktop {
     this.tell?.({ type: 'closed', window: id });
     if (this.focus !== id) return;
     this.focus = null;
-    this.tell?.({ type: 'focused', window: null });
+    this.tellFocus();
   }
 
   retitle(id: string, title: string): void {
@@ -176,7 +180,7 @@ export class Desktop {
   point(id: string): void {
     if (!this.windowWith(id)) return;
     this.focus = id;
-    this.tell?.({ type: 'focused', window: id });
+    this.tellFocus();
   }
 
   plug(monitors: LinkMonitor[]): void {
@@ -235,11 +239,12 @@ export class Desktop {
     this.stack = [...this.stack.filter((id) => !named.includes(id)), ...named];
   }
 
-  focusOn(id: string | null): void {
+  focusOn(id: string | null, request: number): void {
+    this.focusRequest = request;
     if (id !== null && !this.windowWith(id)) return;
     if (this.focus === id) return;
     this.focus = id;
-    this.tell?.({ type: 'focused', window: id });
+    this.tellFocus();
   }
 
   listen(listening: Listening): void {
@@ -282,6 +287,10 @@ export class Desktop {
 
   end(): void {
     for (const timer of this.timers) clearTimeout(timer);
+  }
+
+  private tellFocus(): void {
+    this.tell?.({ type: 'focused', window: this.focus, after: this.focusRequest });
   }
 
   private windowWith(id: string | null): StandInWindow | undefined {

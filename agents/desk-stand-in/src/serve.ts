@@ -17,7 +17,7 @@ const requestSchema = z.discriminatedUnion('ask', [
     border: z.object({ width: z.number(), colour: z.string() }).optional(),
   }),
   z.object({ ask: z.literal('restack'), order: z.array(z.string()) }),
-  z.object({ ask: z.literal('focus'), window: z.string().nullable() }),
+  z.object({ ask: z.literal('focus'), window: z.string().nullable(), request: z.int() }),
   z.object({
     ask: z.literal('listen'),
     triggers: z.array(z.any()),
@@ -111,7 +111,7 @@ function onRequest(desktop: Desktop, value: unknown): void {
       desktop.restack(request.order);
       return;
     case 'focus':
-      desktop.focusOn(request.window);
+      desktop.focusOn(request.window, request.request);
       return;
     case 'listen':
       desktop.listen(request);
