@@ -1,6 +1,7 @@
 import { benchFrames } from './frames.ts';
 import { benchKeys } from './keys.ts';
 import { benchKeyMap } from './key-map.ts';
+import { benchLink } from './link.ts';
 import { benchRules } from './rules.ts';
 import { benchServer } from './server.ts';
 import { benchSolver } from './solver.ts';
@@ -11,5 +12,6 @@ benchRules();
 benchKeyMap();
 await benchKeys();
 await benchServer();
+await benchLink();
 const browser = process.env['CHROMIUM'];
 if (browser) await benchFrames(browser);

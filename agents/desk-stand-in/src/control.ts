@@ -139,7 +139,7 @@ export async function control(
 }
 
 /** About as many windows as this stay open. */
-const ABOUT = 20;
+const ABOUT = 30;
 
 function byChance(desktop: Desktop, random: () => number): void {
   const { windows } = desktop.look();
