@@ -1,6 +1,6 @@
 import { commandOf } from '@sorn/host';
 import { CHECKS, checkAgent } from '@sorn/link/checks';
-import { agentCommand } from './agent-command.ts';
+import { agentProgram } from './agent-command.ts';
 import { BadInput } from './input.ts';
 
 /**
@@ -22,7 +22,7 @@ export async function checkAgentText(
     throw new BadInput([`--only: ${unknown}; expected one of ${names.join(', ')}`]);
   let passed = 0;
   let failed = 0;
-  for await (const { name, expects, came } of checkAgent(agentCommand(agent), program, only)) {
+  for await (const { name, expects, came } of checkAgent(agentProgram(agent), program, only)) {
     if (came === null) passed++;
     else failed++;
     print(came === null ? `✓ ${name}\n` : `✗ ${name}: expected ${expects}; came ${came}\n`);

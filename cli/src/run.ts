@@ -1,14 +1,7 @@
-import {
-  AgentProcess,
-  ControlTaken,
-  controlPath,
-  openControl,
-  recordFile,
-  type LiveEntry,
-} from '@sorn/host';
+import { ControlTaken, recordFile, startHost, type LiveEntry, type LiveHost } from '@sorn/host';
 import { profileSchema } from '@sorn/core/model';
 import { watch } from 'chokidar';
-import { agentCommand } from './agent-command.ts';
+import { agentProgram } from './agent-command.ts';
 import { BadInput, readInput } from './input.ts';
 
 export interface RunOptions {
@@ -33,56 +26,44 @@ export async function runDesk(
   options: RunOptions,
   print: (text: string) => void,
 ): Promise<void> {
-  const profile = readInput(file, profileSchema);
-  const command = agentCommand(options.agent);
-  const store = recordFile(options.keep ?? `${file}.live`);
-  const kept = store.read();
-  const say = (text: string) => print(`${text}\n`);
+  const say = (text: string) => options.text && print(`${text}\n`);
   let over: (because: string | null) => void = () => undefined;
   const ended = new Promise<string | null>((resolve) => (over = resolve));
-  let changed: () => void = () => undefined;
-  const agent = new AgentProcess({
-    command,
-    profile,
-    record: typeof kept === 'string' ? null : kept,
+  let round: () => number = () => 0;
+  const host = await startHost({
+    command: agentProgram(options.agent),
+    profile: readInput(file, profileSchema),
+    store: recordFile(options.keep ?? `${file}.live`),
     allowLaunch: options.allowLaunch ?? false,
-    keep: (record) => store.write(record),
     onLog: (line) => process.stderr.write(`agent: ${line}\n`),
-    onChange: () => changed(),
-    onEntry: (entry) => options.text && say(entryText(entry, agent.desk.roundNow)),
-    onEdit: () =>
-      options.text && say('the profile is another one in this run; the file is as it was'),
+    onEntry: (entry) => say(entryText(entry, round())),
+    onEdit: () => say('the profile is another one in this run; the file is as it was'),
     onOver: over,
-  });
-  if (typeof kept === 'string') agent.desk.find('kept', { kind: 'cannot-keep', text: kept });
-  const control = await openControl(controlPath(), agent.desk).catch((error: unknown) => {
+  }).catch((error: unknown) => {
     if (error instanceof ControlTaken) throw new BadInput([error.message]);
     throw error;
   });
-  changed = control.changed;
+  round = () => host.agent.desk.roundNow;
   const watcher = watch(file, { ignoreInitial: true });
   let settling: NodeJS.Timeout | undefined;
   watcher.on('all', () => {
     clearTimeout(settling);
-    settling = setTimeout(() => reread(file, agent), SETTLED_MS);
+    settling = setTimeout(() => reread(file, host), SETTLED_MS);
   });
   const stop = () => over(null);
   process.on('SIGTERM', stop);
   process.on('SIGINT', stop);
-  agent.start();
   const because = await ended;
   clearTimeout(settling);
   await watcher.close();
-  await agent.end();
-  control.close();
+  await host.end();
   if (because !== null) throw new BadInput([because]);
 }
 
 /** Takes an edited file over, or says what is wrong with it. A file that is gone changes nothing. */
-function reread(file: string, { desk }: AgentProcess): void {
+function reread(file: string, { agent: { desk } }: LiveHost): void {
   try {
-    const next = readInput(file, profileSchema);
-    desk.setProfile(next);
+    desk.setProfile(readInput(file, profileSchema));
   } catch (error) {
     if (!(error instanceof BadInput)) throw error;
     desk.refuse(error.lines[0] ?? 'it cannot be read');

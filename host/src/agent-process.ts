@@ -10,7 +10,7 @@ import { REAL_CLOCK, type Clock } from './clock.ts';
 import { LiveDesk, type LiveOptions } from './live-desk.ts';
 
 /** An agent that ends with this code found another one in its place: it is not started again. */
-export const EXIT_BUSY = 3;
+const EXIT_BUSY = 3;
 /** Waits before an agent is started again, growing. */
 const FIRST_WAIT_MS = 100;
 const LONGEST_WAIT_MS = 5_000;

@@ -99,7 +99,7 @@ function answer(text: string, desk: LiveDesk, writer: LineWriter, watch: () => v
 }
 
 /** A command as a word or an object; a sentence where it is none. */
-export function readCommand(given: unknown): Command | string {
+function readCommand(given: unknown): Command | string {
   const value = typeof given === 'string' ? { command: given } : given;
   const result = commandSchema.safeParse(value);
   if (result.success) return result.data;

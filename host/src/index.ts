@@ -1,19 +1,6 @@
-export { AgentProcess, type AgentOptions, EXIT_BUSY } from './agent-process.ts';
-export { type Clock, REAL_CLOCK } from './clock.ts';
-export {
-  type Control,
-  ControlTaken,
-  controlPath,
-  openControl,
-  reach,
-  readCommand,
-} from './control.ts';
+export { ControlTaken, controlPath, reach } from './control.ts';
+export { AgentProcess } from './agent-process.ts';
+export { agentCommand, type HostOptions, type LiveHost, startHost } from './live-host.ts';
 export { commandOf } from './launch.ts';
-export {
-  LiveDesk,
-  type LiveEntry,
-  type LiveFinding,
-  type LiveOptions,
-  type LiveStatus,
-} from './live-desk.ts';
-export { type LiveRecord, type RecordStore, recordFile } from './record.ts';
+export { type LiveEntry } from './live-desk.ts';
+export { recordFile } from './record.ts';

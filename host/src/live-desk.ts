@@ -1,5 +1,6 @@
 import { commandText, type Command } from '@sorn/core/commands';
-import { deskInForce, type DeskInForce } from '@sorn/core/desk';
+import { findingText, type Finding } from '@sorn/core/checkup';
+import { deskInForce, monitorName, type DeskInForce } from '@sorn/core/desk';
 import {
   computePlacements,
   eventOfKey,
@@ -60,7 +61,9 @@ export interface LiveFinding {
     | 'window-fights'
     | 'cannot-keep'
     | 'profile'
-    | 'launch';
+    | 'launch'
+    /** Something of how the windows are arranged. */
+    | 'layout';
   /** The window or monitor that it is about. */
   about?: string;
   text: string;
@@ -106,6 +109,8 @@ const FORCE_AFTER_MS = 1_000;
 /** A window that asks so often in so short a time, against what it is told, fights. */
 const FIGHT_ASKS = 6;
 const FIGHT_MS = 2_000;
+/** So many of the last sizes of a window are learned from. */
+const MOST_SEEN = 12;
 const WAY_OUT = ['Ctrl', 'Alt', 'Shift'] as const;
 const PLAIN_BORDER = '#6B7775';
 /** Colours of the focus frame by their names in a profile; docs/interface.md has them. */
@@ -136,6 +141,7 @@ export class LiveDesk {
   private readonly rounds: Rounds;
   private readonly keys: KeyPresses;
   private readonly findings = new Map<string, LiveFinding>();
+  private ofLayout: readonly LiveFinding[] = [];
   private readonly observations = new Map<string, Observation[]>();
   private readonly closeAsked = new Map<string, number>();
   private readonly asks = new Map<string, number[]>();
@@ -339,7 +345,7 @@ export class LiveDesk {
 
   status(): LiveStatus {
     const { session } = this;
-    const findings = [...this.findings.values()];
+    const findings = [...this.findings.values(), ...this.ofLayout];
     if (!session) {
       const empty = { monitors: [], workspaces: [], focus: null };
       return { type: 'desk', state: 'waiting', ...empty, findings };
@@ -793,7 +799,8 @@ export class LiveDesk {
   private wanted(session: Session): Wanted {
     const { profile } = this.real;
     const desk = deskInForce(profile, session);
-    const { placements } = computePlacements(session, profile, desk);
+    const { placements, findings } = computePlacements(session, profile, desk);
+    this.layoutIs(session, findings);
     const windows = new Map<string, ArrangedWindow>();
     const { on, hue, weight } = profile.look.focusFrame;
     const hasBorder = on && this.can.includes('border');
@@ -813,6 +820,22 @@ export class LiveDesk {
     const order = inDrawingOrder(placements, { session, profile }).map(({ id }) => linkId(id));
     const focus = session.focus === undefined ? null : linkId(session.focus);
     return { windows, order, focus: focus !== null && order.includes(focus) ? focus : null };
+  }
+
+  /** What the engine says of how the windows are arranged. */
+  private layoutIs(session: Session, findings: readonly Finding[]): void {
+    const { profile } = this.real;
+    const name = (id: string) => {
+      const window = windowOf(session, id);
+      return window ? windowName(profile, window) : monitorName(profile, id);
+    };
+    const now = findings.map((finding): LiveFinding => ({
+      kind: 'layout',
+      text: findingText(finding, name),
+    }));
+    if (isEqual(now, this.ofLayout)) return;
+    this.ofLayout = now;
+    this.options.onChange?.();
   }
 
   /** Every window where it was before the engine came. */
@@ -904,29 +927,27 @@ export class LiveDesk {
 
   // What windows make of what they are told.
 
-  private learn(window: string, told: LinkRect, took: LinkRect): boolean {
+  private learn(window: string, told: LinkRect, took: LinkRect): 'learned' | 'known' | 'unknown' {
     const opened = this.windows.get(window);
-    if (!opened || this.isOut) return false;
-    if (took.width === told.width && took.height === told.height) {
-      // It only stands elsewhere: that teaches nothing of its size.
-      this.rounds.tellAgain(window);
-      this.isDirty = true;
-      return true;
-    }
-    const seen = [...(this.observations.get(window) ?? []), { told, took }].slice(-12);
+    if (!opened || this.isOut) return 'unknown';
+    const { app } = this.inputOf(opened);
+    const known = { ...(app !== undefined && this.record.learned[app]), ...opened.hints };
+    if (isLeast(known, told, took)) return 'known';
+    this.isDirty = true;
+    // One that only stands elsewhere teaches nothing of its size.
+    if (took.width === told.width && took.height === told.height) return 'learned';
+    const seen = [...(this.observations.get(window) ?? []), { told, took }].slice(-MOST_SEEN);
     this.observations.set(window, seen);
     const learned = learnedHints(seen);
-    const { app } = this.inputOf(opened);
     if (app !== undefined) this.record.learned[app] = learned;
     const hints: LinkHints = { ...learned, ...opened.hints };
     const { min, max, increment, base, aspect } = logicalHints(hints, this.scaleAt(took));
     this.changeWindow(sessionId(window), { min, max, increment, base, aspect });
-    this.rounds.tellAgain(window);
     this.say(
       `${window} takes ${took.width} × ${took.height}`,
       'it is arranged by that from now on',
     );
-    return true;
+    return 'learned';
   }
 
   private gaveUp(window: string, because: string | null): void {
@@ -952,6 +973,13 @@ export class LiveDesk {
     const id = on && this.real.ids.get(on.name);
     return this.real.profile.monitors.find((monitor) => monitor.id === id)?.scale ?? 1;
   }
+}
+
+/** True where a window took its least size, as is known of it, since it was told less. */
+function isLeast({ min }: LinkHints, told: LinkRect, took: LinkRect): boolean {
+  const isKnown = (axis: 'width' | 'height') =>
+    took[axis] === told[axis] || (min?.[axis] === took[axis] && told[axis] < took[axis]);
+  return took.x === told.x && took.y === told.y && isKnown('width') && isKnown('height');
 }
 
 /** Before an agent told what there is. */

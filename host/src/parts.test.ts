@@ -212,7 +212,7 @@ describe('the focus by the desktop’s account', () => {
   const rounds = () =>
     new Rounds(
       { now: () => 0, after: () => () => undefined },
-      { send: () => undefined, tookOther: () => false, gaveUp: () => undefined },
+      { send: () => undefined, tookOther: () => 'unknown', gaveUp: () => undefined },
     );
   const wanted = (focus: string | null) => ({ windows: new Map(), order: [], focus });
 

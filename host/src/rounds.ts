@@ -25,8 +25,11 @@ interface Expected {
 
 interface Told {
   send: (message: FromHost<'arrange'>) => void;
-  /** A window took another rectangle than it was told. True where that teaches something: it is arranged anew. */
-  tookOther: (window: string, told: LinkRect, took: LinkRect) => boolean;
+  /**
+   * A window took another rectangle than it was told: that teaches something, and it is arranged anew; or it is what
+   * is known of it already; or it does as it likes.
+   */
+  tookOther: (window: string, told: LinkRect, took: LinkRect) => 'learned' | 'known' | 'unknown';
   /** A window that is left as it is, and why; null where that is over. */
   gaveUp: (window: string, because: string | null) => void;
 }
@@ -148,8 +151,11 @@ export class Rounds {
       return;
     }
     const corrections = this.corrections.get(window) ?? 0;
-    if (corrections < MOST_CORRECTIONS && this.told.tookOther(window, expected.rect, rect)) {
+    const came = this.told.tookOther(window, expected.rect, rect);
+    if (came === 'known') return;
+    if (came === 'learned' && corrections < MOST_CORRECTIONS) {
       this.corrections.set(window, corrections + 1);
+      this.tellAgain(window);
       return;
     }
     this.giveUp(

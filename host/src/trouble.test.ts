@@ -276,6 +276,17 @@ describe('a window', () => {
     expect(live.differences([deaf])).toEqual([]);
   });
 
+  it('that is larger than its tile, and said so, is no trouble but of the layout', async () => {
+    const live = new Live();
+    const wide = live.desktop.open({ app: 'shell', min: { width: 2_400, height: 300 } });
+    live.desktop.open({ app: 'notes', min: { width: 2_400, height: 300 } });
+    live.desktop.open({ app: 'post', min: { width: 2_400, height: 300 } });
+    await live.start();
+    await poll(() => live.agent!.desk.isSettled).toBe(true);
+    expect(new Set(live.findings())).toEqual(new Set(['layout']));
+    expect(live.account.windows.find(({ window }) => window === wide)?.rect.width).toBe(2_400);
+  });
+
   it('that takes its time is waited for', async () => {
     const live = new Live();
     live.desktop.open({ app: 'shell', slowMs: 300 });

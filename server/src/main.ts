@@ -7,7 +7,8 @@ import { tokenIn } from './access/token.ts';
 import { createApp } from './app.ts';
 import { backupsOf, type Backups } from './backup/backups.ts';
 import { demoData } from './demo.ts';
-import { makeChangeEvents } from './change-events.ts';
+import type { LiveHost } from '@sorn/host';
+import { makeChangeEvents, type ChangeEvents } from './change-events.ts';
 import { inUrl, readOptions, type Options } from './options.ts';
 import { historyIn } from './storage/history.ts';
 import { openDatabase, type OpenDatabase } from './storage/open.ts';
@@ -55,6 +56,28 @@ async function tidyUp({ db }: OpenDatabase, backups: Backups, log: Logger): Prom
   setInterval(() => void thin().catch(tell), SIX_HOURS_MS).unref();
 }
 
+/** The live desk that was asked for, where one was. */
+async function liveDesk(
+  { agent, profile, allowLaunch, file }: Options,
+  store: Store,
+  changes: ChangeEvents,
+  log: Logger,
+): Promise<{ host: LiveHost; id: string } | null> {
+  if (agent === undefined) return null;
+  // Without an agent there is no need of what it takes.
+  const { startLive } = await import('./live.ts');
+  return startLive({
+    agent,
+    ...(profile !== undefined && { profile }),
+    allowLaunch,
+    folder: dirname(file),
+    store,
+    changes,
+    log,
+    onOver: (because) => log.error(`the desktop is not arranged any more: ${because}`),
+  });
+}
+
 async function start(options: Options): Promise<void> {
   const { demo, fresh, port, host, names, tokenFile, file, isOwnFolder } = options;
   const log = pino({ level: process.env['SORN_LOG'] ?? 'warn' }, pino.destination(2));
@@ -67,6 +90,8 @@ async function start(options: Options): Promise<void> {
   const backups = backupsOf(file, folder);
   const changes = makeChangeEvents();
 
+  // A desktop that cannot be arranged is told before anything is served.
+  const live = await liveDesk(options, storeIn(database.db), changes, log);
   const app = createApp({
     db: database.db,
     changes,
@@ -87,6 +112,7 @@ async function start(options: Options): Promise<void> {
     const real = typeof address === 'object' && address ? address.port : port;
     const lines = [`Sorn is at http://${inUrl(host)}:${real}`, `Its data is in ${file}`];
     if (tokenFile !== undefined) lines.push(`The token for logging in is in ${tokenFile}`);
+    if (live) lines.push(`It arranges a desktop by ${live.id}, through ${options.agent}`);
     process.stdout.write(`${lines.join('\n')}\n`);
     void tidyUp(database, backups, log);
   });
@@ -94,7 +120,8 @@ async function start(options: Options): Promise<void> {
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.on(signal, () => {
       server.close(() => {
-        void Promise.allSettled([database.close(), backups.end()]).then(() => process.exit(0));
+        const ends = [database.close(), backups.end(), live?.host.end()];
+        void Promise.allSettled(ends).then(() => process.exit(0));
       });
       // Those who listen are told first, and do not take it for a fault.
       changes.end();

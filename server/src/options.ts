@@ -16,6 +16,12 @@ export interface Options {
   names: readonly string[];
   /** The file of the token that people log in with; where left out, nobody has to. */
   tokenFile?: string;
+  /** Arranges a real desktop through this agent: a name of one that ships with Sorn, or a command line. */
+  agent?: string;
+  /** The profile by which it is arranged; the one that was saved last where left out. */
+  profile?: string;
+  /** Apps may be started by the command lines of the profile. */
+  allowLaunch: boolean;
   /** The database file, absolute. */
   file: string;
   /** The folder of the database is Sorn's alone. */
@@ -42,6 +48,9 @@ export function readOptions(
       name: { type: 'string', multiple: true, default: [] },
       'token-file': { type: 'string' },
       data: { type: 'string' },
+      agent: { type: 'string' },
+      profile: { type: 'string' },
+      'allow-launch': { type: 'boolean', default: false },
     },
   });
   const { host, data, name: names, 'token-file': tokenFile } = values;
@@ -56,6 +65,11 @@ export function readOptions(
     if (!/^[a-z0-9]([a-z0-9.-]{0,251}[a-z0-9])?$/i.test(name))
       throw new Error(`--name is ${name}; expected a host name without a port, like desk.example`);
   }
+  const { agent, profile, 'allow-launch': allowLaunch } = values;
+  if (agent?.trim() === '')
+    throw new Error('--agent is empty; expected stand-in, or a command line');
+  if (agent === undefined && (profile !== undefined || allowLaunch))
+    throw new Error('--profile and --allow-launch are for --agent: they say what it arranges');
   if (tokenFile === '') throw new Error('--token-file is empty; expected a file');
   if (!isLoopback(host) && tokenFile === undefined) {
     throw new Error(
@@ -69,6 +83,9 @@ export function readOptions(
     host,
     names: names.map((name) => name.toLowerCase()),
     ...(tokenFile !== undefined && { tokenFile: resolve(tokenFile) }),
+    ...(agent !== undefined && { agent }),
+    ...(profile !== undefined && { profile }),
+    allowLaunch,
     file:
       data === undefined
         ? values.demo

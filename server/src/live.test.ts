@@ -1,0 +1,95 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import type { Server } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import type { Profile } from '@sorn/core/model';
+import { Desktop, seeded, serveDesktop } from '@sorn/desk-stand-in';
+import { afterAll, expect, it } from 'vitest';
+
+const MAIN = fileURLToPath(new URL('../dist/main.js', import.meta.url));
+const AGENT = fileURLToPath(new URL('../../agents/desk-stand-in/dist/main.js', import.meta.url));
+const folder = mkdtempSync(join(tmpdir(), 'sorn-server-live-'));
+const socket = join(folder, 'desk.sock');
+const desktop = new Desktop();
+let served: Server | null = null;
+let running: ChildProcess | null = null;
+afterAll(async () => {
+  await stopped();
+  served?.close();
+  rmSync(folder, { recursive: true });
+});
+
+const poll = (read: () => unknown) => expect.poll(read, { timeout: 20_000, interval: 20 });
+const leftmost = () => Math.min(...desktop.look().windows.map(({ rect }) => rect.x));
+
+/** Starts the server with the demo and an agent; its address, or what it said where it ended. */
+function started(...args: string[]): Promise<string> {
+  const child = spawn(
+    process.execPath,
+    [MAIN, '--port', '0', '--demo', '--data', join(folder, 'live.db'), ...args],
+    { env: { ...process.env, SORN_CONTROL: join(folder, 'control', 'live.sock') } },
+  );
+  running = child;
+  return new Promise((resolve) => {
+    let said = '';
+    const hear = (text: Buffer) => {
+      said += text.toString();
+      const url = /http:\S+/.exec(said)?.[0];
+      if (url) resolve(url);
+    };
+    child.stdout.on('data', hear);
+    child.stderr.on('data', hear);
+    child.on('close', () => resolve(said));
+  });
+}
+
+async function stopped(): Promise<void> {
+  if (!running || running.exitCode !== null || running.signalCode !== null) return;
+  const over = new Promise((resolve) => running!.once('close', resolve));
+  running.kill('SIGTERM');
+  await over;
+}
+
+it('a server arranges a desktop by a profile of its own: what is saved of it applies at once', async () => {
+  served = await serveDesktop(desktop, socket, seeded(1));
+  for (const app of ['shell', 'notes']) desktop.open({ app });
+  const agent = `"${process.execPath}" "${AGENT}" agent --socket "${socket}"`;
+  const url = await started('--agent', agent, '--profile', 'bulletin-desk');
+  expect(url).toContain('http');
+  await poll(() => desktop.look().hasAgent).toBe(true);
+  await poll(leftmost).toBeLessThan(20);
+
+  const at = `${url}/api/profiles/bulletin-desk`;
+  const read = async () =>
+    (await (await fetch(at)).json()) as { profile: Profile; revision: number };
+  const { profile, revision } = await read();
+  const tiling = { ...profile.tiling, gaps: { outer: 300 }, places: [] };
+  const saved = await fetch(at, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json', 'if-match': `"${revision}"` },
+    body: JSON.stringify({ profile: { ...profile, tiling } }),
+  });
+  expect(saved.status).toBe(200);
+  await poll(leftmost).toBe(300);
+
+  // Deleted, it goes on being the one in force.
+  const gone = await fetch(at, { method: 'DELETE', headers: { 'if-match': `"${revision + 1}"` } });
+  expect(gone.ok).toBe(true);
+  desktop.open({ app: 'post' });
+  await poll(() => desktop.look().windows.at(-1)?.shown).toBe(true);
+  expect(leftmost()).toBe(300);
+
+  await stopped();
+  await poll(() => desktop.look().hasAgent).toBe(false);
+  expect(desktop.look().order).toHaveLength(3);
+});
+
+it('says what is wrong before it serves anything', async () => {
+  expect(await started('--fresh', '--agent', 'stand-in', '--profile', 'bulletin')).toContain(
+    '--profile is bulletin; expected one of bulletin-desk',
+  );
+  expect(await started('--agent', '"half')).toContain('expected stand-in, or a command line');
+  expect(await started('--allow-launch')).toContain('are for --agent');
+});
