@@ -15,6 +15,8 @@ import type { Request } from './serve.ts';
 
 /** The desktop is another agent's. */
 const EXIT_BUSY = 3;
+/** A key waits so long for its answer. */
+const ANSWER_MS = 2_000;
 const ABILITIES = [
   'keys',
   'keys-whole',
@@ -57,6 +59,7 @@ export function runAgent(
   /** The rounds of requests for a focus. */
   const focusRounds = new Map<number, number>();
   const hidden = new Set<string>();
+  const unanswered = new Map<number, NodeJS.Timeout>();
   let isWelcome = false;
   let isBusy = false;
   /** What the desktop told before the host was ready for it. */
@@ -86,6 +89,7 @@ export function runAgent(
     }
     if (event.type !== 'took') {
       if (event.type === 'closed') hidden.delete(event.window);
+      if ((event.type === 'key' || event.type === 'button') && event.down) waitForAnswer(event.n);
       say(event);
       return;
     }
@@ -93,6 +97,21 @@ export function runAgent(
     const { round } = told.get(request) ?? {};
     told.delete(request);
     if (round !== undefined) say({ type: 'placed', window, rect, round });
+  }
+
+  /** A press that nobody answers is the window's after a while: a person can type on. */
+  function waitForAnswer(n: number): void {
+    if (fault.waitsForEver) return;
+    const timer = setTimeout(() => {
+      unanswered.delete(n);
+      ask({ ask: 'answer', answers: [n], taken: false });
+    }, ANSWER_MS);
+    unanswered.set(n, timer);
+  }
+
+  function answered(n: number): void {
+    clearTimeout(unanswered.get(n));
+    unanswered.delete(n);
   }
 
   function arrange({ round, windows, order, focus }: FromHost<'arrange'>): void {
@@ -128,6 +147,7 @@ export function runAgent(
         ask({ ask: 'listen', triggers: message.triggers, whole: message.whole });
         return;
       case 'keys':
+        for (const n of message.answers) answered(n);
         ask({ ask: 'answer', answers: message.answers, taken: message.taken });
         return;
       case 'close':

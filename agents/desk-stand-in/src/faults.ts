@@ -13,6 +13,7 @@ export interface Fault {
   staysAfterBye?: true;
   diesOfNonsense?: true;
   answersProblems?: true;
+  waitsForEver?: true;
 }
 interface Memory {
   [name: string]: unknown;
@@ -208,6 +209,7 @@ export const FAULTS = {
           ]
         : [request],
   },
+  'gives back a key that nobody answers': { waitsForEver: true },
   // It looks at keys only after the window had them.
   'keeps keys in order': refuses('listen'),
   'has the same ids when it comes again': {

@@ -159,6 +159,19 @@ export const KEYS: Check[] = [
     },
   },
   {
+    name: 'gives back a key that nobody answers',
+    expects: 'the window gets it after two seconds',
+    async run(trial) {
+      const window = await listening(trial);
+      await press(trial, 'MetaLeft', 'KeyJ');
+      const isTyped = await trial.until(
+        async () => (await typedIn(trial, window)).includes('Meta+KeyJ'),
+        3_000,
+      );
+      return unless(isTyped, 'nothing');
+    },
+  },
+  {
     name: 'keeps keys in order',
     expects: 'what is pressed while a key waits for its answer reaches the window after it',
     async run(trial) {
