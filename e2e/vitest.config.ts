@@ -24,6 +24,7 @@ const STURDY = [
   'saving',
   'sizes',
   'start',
+  'tiling',
   'two-pages',
   'wishes',
   'zones',

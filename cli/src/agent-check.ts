@@ -11,7 +11,11 @@ import { BadInput } from './input.ts';
  */
 export async function checkAgentText(
   agent: string,
-  { stimulus, only }: { stimulus: string; only?: readonly string[] },
+  {
+    stimulus,
+    only,
+    patience = '1',
+  }: { stimulus: string; only?: readonly string[]; patience?: string },
   print: (text: string) => void,
 ): Promise<boolean> {
   const program = commandOf(stimulus);
@@ -20,9 +24,12 @@ export async function checkAgentText(
   const unknown = only?.find((name) => !names.includes(name));
   if (unknown !== undefined)
     throw new BadInput([`--only: ${unknown}; expected one of ${names.join(', ')}`]);
+  if (!(Number(patience) > 0))
+    throw new BadInput([`--patience: ${patience}; expected a number above 0`]);
+  const options = { ...(only && { only }), patience: Number(patience) };
   let passed = 0;
   let failed = 0;
-  for await (const { name, expects, came } of checkAgent(agentProgram(agent), program, only)) {
+  for await (const { name, expects, came } of checkAgent(agentProgram(agent), program, options)) {
     if (came === null) passed++;
     else failed++;
     print(came === null ? `✓ ${name}\n` : `✗ ${name}: expected ${expects}; came ${came}\n`);

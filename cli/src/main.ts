@@ -198,7 +198,8 @@ program
     'a program that opens windows and presses keys where the agent is; docs/link.md tells what it must understand',
   )
   .option('--only <names...>', 'only these checks')
-  .action((agent: string, options: { stimulus: string; only?: string[] }) =>
+  .option('--patience <times>', 'wait so many times as long as usual: for slow machines', '1')
+  .action((agent: string, options: { stimulus: string; only?: string[]; patience: string }) =>
     answering(async () => {
       const { checkAgentText } = await import('./agent-check.ts');
       if (!(await checkAgentText(agent, options, print))) process.exitCode = 1;

@@ -25,17 +25,21 @@ async function desktop(name: string): Promise<string> {
   return socket;
 }
 
-async function checked(socket: string, fault: string | null, only?: string[]): Promise<Checked[]> {
+async function checked(
+  socket: string,
+  fault: string | null,
+  options: { only?: string[]; patience?: number },
+): Promise<Checked[]> {
   const run = (...args: string[]) => [process.execPath, MAIN, ...args, '--socket', socket];
   const agent = [...run('agent'), ...(fault === null ? [] : ['--fault', fault])];
   const all: Checked[] = [];
-  for await (const each of checkAgent(agent, run('stimulus'), only)) all.push(each);
+  for await (const each of checkAgent(agent, run('stimulus'), options)) all.push(each);
   return all;
 }
 
 describe('the checks of an agent', () => {
   it('are passed by the stand-in, every one', async () => {
-    const all = await checked(await desktop('sound'), null);
+    const all = await checked(await desktop('sound'), null, { patience: 15 });
     expect(all.filter(({ came }) => came !== null)).toEqual([]);
     expect(all).toHaveLength(CHECKS.length);
     expect(CHECKS.length).toBeGreaterThan(40);
@@ -50,7 +54,7 @@ describe('the checks of an agent', () => {
     it.each(Object.keys(FAULTS).map((name, i) => [name, `faulty-${i}`]))(
       '%s',
       async (name, socket) => {
-        const [only] = await checked(await desktop(socket), name, [name]);
+        const [only] = await checked(await desktop(socket), name, { only: [name] });
         expect(only?.came).not.toBeNull();
         expect(only?.came).not.toContain('the stimulus');
       },
@@ -60,7 +64,9 @@ describe('the checks of an agent', () => {
   it('that cannot be run have failed', async () => {
     const nobody = [process.execPath, '-e', 'process.exit(0)'];
     const all: Checked[] = [];
-    for await (const each of checkAgent(nobody, nobody, ['answers a ping', 'tells its app']))
+    for await (const each of checkAgent(nobody, nobody, {
+      only: ['answers a ping', 'tells its app'],
+    }))
       all.push(each);
     expect(all.map(({ came }) => came?.split(':')[0])).toEqual([
       'it could not be run',

@@ -21,18 +21,18 @@ export interface Checked {
  *
  * @param agent its program and arguments
  * @param stimulus a program that opens windows and presses keys where the agent is
- * @param only the names of the checks; all where left out
+ * @param options the names of the checks, all where left out; and how many times as long as usual is waited
  */
 export async function* checkAgent(
   agent: readonly string[],
   stimulus: readonly string[],
-  only?: readonly string[],
+  { only, patience = 1 }: { only?: readonly string[]; patience?: number } = {},
 ): AsyncGenerator<Checked> {
   const there = new Stimulus(stimulus);
   try {
     for (const { name, expects, run } of CHECKS) {
       if (only && !only.includes(name)) continue;
-      yield { name, expects, came: await outcome(new Trial(agent, there), run) };
+      yield { name, expects, came: await outcome(new Trial(agent, there, patience), run) };
     }
   } finally {
     there.end();

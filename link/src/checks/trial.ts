@@ -97,8 +97,11 @@ export class Trial {
   private round = 0;
   private readonly opened: string[] = [];
   private readonly command: readonly string[];
+  private readonly patience: number;
 
-  constructor(command: readonly string[], stimulus: Stimulus) {
+  /** @param patience so many times as long is waited for everything: on a machine with much else to do */
+  constructor(command: readonly string[], stimulus: Stimulus, patience: number) {
+    this.patience = patience;
     this.command = command;
     this.stimulus = stimulus;
   }
@@ -173,7 +176,7 @@ export class Trial {
 
   /** Waits until something holds; true where it does in time. */
   async until(holds: () => boolean | Promise<boolean>, ms = WAIT_MS): Promise<boolean> {
-    const end = performance.now() + ms;
+    const end = performance.now() + ms * this.patience;
     while (!(await holds())) {
       const left = end - performance.now();
       if (left <= 0) return false;
