@@ -23,6 +23,8 @@ interface Ways {
   /** Does what came of a key. */
   follow: (out: KeyOutput) => void;
   answer: (message: FromHost<'keys'>) => void;
+  /** Time alone decided something. */
+  decided: () => void;
 }
 
 /** A press, or the release after it, that is not answered yet. */
@@ -130,6 +132,7 @@ export class KeyPresses {
         : this.clock.after(Math.max(0, until - this.ahead - this.clock.now()), () => {
             this.resolve({ type: 'wait', at: Math.max(until, this.clock.now() + this.ahead) });
             this.settle();
+            this.ways.decided();
           });
   }
 

@@ -1,20 +1,18 @@
 import { commandText, type Command } from '@sorn/core/commands';
-import { findingText, type Finding } from '@sorn/core/checkup';
-import { deskInForce, monitorName, type DeskInForce } from '@sorn/core/desk';
+import { findingText } from '@sorn/core/checkup';
+import { deskInForce, monitorName } from '@sorn/core/desk';
 import {
   computePlacements,
   eventOfKey,
-  inDrawingOrder,
   openSession,
   outsideReason,
   reduce,
-  tilingInForce,
   windowName,
   windowOf,
   type Reason,
   type SessionEvent,
 } from '@sorn/core/engine';
-import { keyMap, listenedPresses, type KeyOutput } from '@sorn/core/keys';
+import { keyMap, type KeyOutput } from '@sorn/core/keys';
 import {
   interactionOf,
   sessionSchema,
@@ -25,11 +23,9 @@ import {
 import {
   PROTOCOL,
   type AgentMessage,
-  type ArrangedWindow,
   type FromAgent,
   type FromHost,
   type HostMessage,
-  type LinkHints,
   type LinkMonitor,
   type LinkRect,
 } from '@sorn/link';
@@ -38,7 +34,7 @@ import { adopted, renamed } from './adoption.ts';
 import type { Clock } from './clock.ts';
 import { KeyPresses } from './key-presses.ts';
 import { commandOf } from './launch.ts';
-import { learnedHints, type Observation } from './learned-hints.ts';
+import { Findings, type LiveFinding } from './findings.ts';
 import { realMonitors, type RealMonitors } from './real-monitors.ts';
 import {
   appName,
@@ -50,39 +46,15 @@ import {
   windowInput,
 } from './real-window.ts';
 import type { LiveRecord } from './record.ts';
-import { Rounds, type Wanted } from './rounds.ts';
-
-/** Something that a person should know of the live desk. */
-export interface LiveFinding {
-  kind:
-    | 'agent'
-    | 'monitor-unknown'
-    | 'window-refuses'
-    | 'window-fights'
-    | 'cannot-keep'
-    | 'profile'
-    | 'launch'
-    /** Something of how the windows are arranged. */
-    | 'layout';
-  /** The window or monitor that it is about. */
-  about?: string;
-  text: string;
-}
+import { Rounds } from './rounds.ts';
+import { SizeLessons } from './size-lessons.ts';
+import { statusOf, type LiveStatus } from './status.ts';
+import { listeningTo, WAY_OUT, wantedBefore, wantedOf, workspacesOf } from './told.ts';
 
 /** What happened on the live desk, and why. */
 export interface LiveEntry {
   what: string;
   reasons: readonly Reason[];
-}
-
-/** How the live desk stands, for whoever watches. */
-export interface LiveStatus {
-  type: 'desk';
-  state: 'waiting' | 'running' | 'paused' | 'out';
-  monitors: { monitor: string; workspace: string; layout: string }[];
-  workspaces: { id: string; name: string; monitor: string; shown: boolean; windows: number }[];
-  focus: { window: string; app: string | null; title: string } | null;
-  findings: LiveFinding[];
 }
 
 export interface LiveOptions {
@@ -109,18 +81,6 @@ const FORCE_AFTER_MS = 1_000;
 /** A window that asks so often in so short a time, against what it is told, fights. */
 const FIGHT_ASKS = 6;
 const FIGHT_MS = 2_000;
-/** So many of the last sizes of a window are learned from. */
-const MOST_SEEN = 12;
-const WAY_OUT = ['Ctrl', 'Alt', 'Shift'] as const;
-const PLAIN_BORDER = '#6B7775';
-/** Colours of the focus frame by their names in a profile; docs/interface.md has them. */
-const HUES: Readonly<Record<string, string>> = {
-  vermilion: '#C93A17',
-  petrol: '#0B6B66',
-  ochre: '#8F5D12',
-  slate: '#5A6664',
-};
-
 /**
  * A desk of real windows: takes what an agent tells, and tells it what the engine decides. It keeps no process and no
  * file: whoever runs it passes messages on.
@@ -140,15 +100,15 @@ export class LiveDesk {
   private isOut: boolean;
   private readonly rounds: Rounds;
   private readonly keys: KeyPresses;
-  private readonly findings = new Map<string, LiveFinding>();
-  private ofLayout: readonly LiveFinding[] = [];
-  private readonly observations = new Map<string, Observation[]>();
+  private readonly findings: Findings;
+  private readonly lessons: SizeLessons;
   private readonly closeAsked = new Map<string, number>();
   private readonly asks = new Map<string, number[]>();
   private sentListen: FromHost<'listen'> | null = null;
   private sentWorkspaces: FromHost<'workspaces'> | null = null;
   private isDirty = false;
-  private kept: unknown = null;
+  /** What was kept last. */
+  private kept: readonly unknown[] = [];
   private readonly options: LiveOptions;
 
   constructor(options: LiveOptions) {
@@ -163,15 +123,21 @@ export class LiveDesk {
     };
     this.isOut = this.record.isOut;
     this.recorded = new Map(Object.entries(this.record.windows));
+    this.lessons = new SizeLessons(this.record.learned);
+    this.findings = new Findings(
+      ({ text }) => options.onEntry?.({ what: text, reasons: [] }),
+      () => options.onChange?.(),
+    );
     this.rounds = new Rounds(options.clock, {
       send: (message) => options.send(message),
-      tookOther: (window, told, took) => this.learn(window, told, took),
+      tookOther: (window, told, took) => this.tookOther(window, told, took),
       gaveUp: (window, because) => this.gaveUp(window, because),
     });
     this.keys = new KeyPresses(options.clock, {
       desk: () => ({ session: this.session ?? EMPTY, profile: this.real.profile }),
       follow: (out) => this.follow(out),
       answer: (message) => options.send(message),
+      decided: () => this.flush(),
     });
   }
 
@@ -264,10 +230,9 @@ export class LiveDesk {
     if (!session || !this.isReady) return;
     if (this.isDirty && this.options.hasRoom()) {
       this.isDirty = false;
-      this.rounds.arrange(this.isOut ? this.before() : this.wanted(session));
-      this.tellWorkspaces(session);
+      this.arrange(session);
     }
-    this.tellListening();
+    this.listen();
     this.keep();
   }
 
@@ -334,45 +299,15 @@ export class LiveDesk {
     return this.real.profile;
   }
 
-  find(id: string, finding: LiveFinding | null): void {
-    const before = this.findings.get(id);
-    if (isEqual(before ?? null, finding)) return;
-    if (finding) this.findings.set(id, finding);
-    else this.findings.delete(id);
-    if (finding) this.options.onEntry?.({ what: finding.text, reasons: [] });
-    this.options.onChange?.();
+  /** Something that a person should know, by a name of its own; null where it is over. */
+  find(name: string, finding: LiveFinding | null): void {
+    this.findings.set(name, finding);
   }
 
   status(): LiveStatus {
-    const { session } = this;
-    const findings = [...this.findings.values(), ...this.ofLayout];
-    if (!session) {
-      const empty = { monitors: [], workspaces: [], focus: null };
-      return { type: 'desk', state: 'waiting', ...empty, findings };
-    }
-    const { profile } = this.real;
-    const desk = deskInForce(profile, session);
-    const focus = windowOf(session, session.focus);
-    return {
-      type: 'desk',
-      state: this.isOut ? 'out' : session.paused ? 'paused' : this.isReady ? 'running' : 'waiting',
-      monitors: desk.monitors.map(({ id }) => {
-        const workspace = session.shown[id] ?? '';
-        const { kind } = tilingInForce(profile, session, workspace, id).layout;
-        return { monitor: id, workspace, layout: kind };
-      }),
-      workspaces: desk.workspaces.map(({ id, name, monitor }) => ({
-        id,
-        name,
-        monitor,
-        shown: desk.monitors.some((each) => session.shown[each.id] === id),
-        windows: session.windows.filter(({ workspace }) => workspace === id).length,
-      })),
-      focus: focus
-        ? { window: linkId(focus.id), app: focus.app ?? null, title: focus.title ?? '' }
-        : null,
-      findings,
-    };
+    const { session, isOut, isReady } = this;
+    const state = isOut ? 'out' : session?.paused ? 'paused' : isReady ? 'running' : 'waiting';
+    return statusOf(session, this.real.profile, state, this.findings.all);
   }
 
   // What an agent tells.
@@ -395,7 +330,7 @@ export class LiveDesk {
     if (this.monitors.length > 0)
       this.real = realMonitors(this.profile, this.monitors, this.session?.desk);
     else this.real = { ...this.real, profile: this.profile };
-    for (const id of this.findings.keys()) if (id.startsWith('monitor ')) this.find(id, null);
+    this.findings.clear('monitor ');
     for (const name of this.real.unknown) {
       const text = `${name} is no monitor of the profile: it has the profile's defaults`;
       this.find(`monitor ${name}`, { kind: 'monitor-unknown', about: name, text });
@@ -433,7 +368,7 @@ export class LiveDesk {
   private inputOf(opened: FromAgent<'opened'>) {
     const { profile } = this.real;
     const app = appOf(profile, opened)?.id ?? appName(opened) ?? '';
-    return windowInput(profile, opened, this.scaleAt(opened.rect), this.record.learned[app]);
+    return windowInput(profile, opened, this.scaleAt(opened.rect), this.lessons.of(app));
   }
 
   /** All that is there was told: it is adopted, and the engine begins. */
@@ -441,23 +376,22 @@ export class LiveDesk {
     this.isReady = true;
     const there = [...this.windows.values()].filter(isArranged);
     const names = adopted(this.recorded, there);
-    const ids = new Map([...names].map(([window, id]) => [id, sessionId(window)] as const));
-    const from = this.session ?? this.record.session;
-    if (!this.session) {
-      const input = sessionSchema.parse(JSON.parse(JSON.stringify(renamed(from, ids))));
-      this.session = openSession(input, this.real.profile).session;
-    } else if ([...ids].some(([a, b]) => a !== b)) {
-      this.session = renamed(from, ids) as Session;
+    this.session ??= openSession(
+      sessionSchema.parse(JSON.parse(JSON.stringify(this.record.session))),
+      this.real.profile,
+    ).session;
+    // Those that are gone go first: another window may have their ids now.
+    const stay = new Set(names.values());
+    for (const { id } of this.session.windows) {
+      if (stay.has(id)) continue;
+      this.happen({ type: 'window-closed', id }, `${id} is not there any more`);
     }
-    const windows = [...this.recorded];
+    const ids = new Map([...names].map(([window, id]) => [id, sessionId(window)] as const));
+    this.session = renamed(this.session, ids);
+    const recorded = [...this.recorded].filter(([id]) => stay.has(id));
     this.recorded.clear();
-    for (const [id, window] of windows) this.recorded.set(ids.get(id) ?? id, window);
+    for (const [id, window] of recorded) this.recorded.set(ids.get(id)!, window);
     this.happen({ type: 'monitors-changed', connected: this.connected() }, 'the desk is there');
-    for (const { id } of this.session.windows)
-      if (!this.windows.has(linkId(id))) {
-        this.recorded.delete(id);
-        this.happen({ type: 'window-closed', id }, `${id} is not there any more`);
-      }
     for (const opened of there)
       if (!windowOf(this.session, sessionId(opened.window))) this.open(opened);
       else this.retitle(opened.window, opened.title);
@@ -545,7 +479,7 @@ export class LiveDesk {
     this.rounds.gone(window);
     this.closeAsked.delete(window);
     this.asks.delete(window);
-    this.observations.delete(window);
+    this.lessons.forget(window);
     this.find(`window ${window}`, null);
     this.find(`fight ${window}`, null);
     this.recorded.delete(id);
@@ -796,127 +730,41 @@ export class LiveDesk {
 
   // What the agent is told.
 
-  private wanted(session: Session): Wanted {
-    const { profile } = this.real;
-    const desk = deskInForce(profile, session);
-    const { placements, findings } = computePlacements(session, profile, desk);
-    this.layoutIs(session, findings);
-    const windows = new Map<string, ArrangedWindow>();
-    const { on, hue, weight } = profile.look.focusFrame;
-    const hasBorder = on && this.can.includes('border');
-    for (const { id, x, y, width, height, shown, state } of placements) {
-      const window = linkId(id);
-      const isFocused = id === session.focus;
-      windows.set(window, {
-        window,
-        rect: { x, y, width, height },
-        shown,
-        state: state === 'full-screen' ? 'full-screen' : 'normal',
-        ...(hasBorder && {
-          border: { width: weight, colour: isFocused ? (HUES[hue] ?? hue) : PLAIN_BORDER },
-        }),
-      });
+  private arrange(session: Session): void {
+    if (this.isOut) {
+      const rectOf = (id: string) => this.recorded.get(id)?.before;
+      this.rounds.arrange(wantedBefore(session, rectOf));
+    } else {
+      const { profile } = this.real;
+      const { wanted, findings } = wantedOf(session, profile, this.can);
+      this.rounds.arrange(wanted);
+      const name = (id: string) => {
+        const window = windowOf(session, id);
+        return window ? windowName(profile, window) : monitorName(profile, id);
+      };
+      this.findings.setLayout(findings.map((finding) => findingText(finding, name)));
     }
-    const order = inDrawingOrder(placements, { session, profile }).map(({ id }) => linkId(id));
-    const focus = session.focus === undefined ? null : linkId(session.focus);
-    return { windows, order, focus: focus !== null && order.includes(focus) ? focus : null };
-  }
-
-  /** What the engine says of how the windows are arranged. */
-  private layoutIs(session: Session, findings: readonly Finding[]): void {
-    const { profile } = this.real;
-    const name = (id: string) => {
-      const window = windowOf(session, id);
-      return window ? windowName(profile, window) : monitorName(profile, id);
-    };
-    const now = findings.map((finding): LiveFinding => ({
-      kind: 'layout',
-      text: findingText(finding, name),
-    }));
-    if (isEqual(now, this.ofLayout)) return;
-    this.ofLayout = now;
-    this.options.onChange?.();
-  }
-
-  /** Every window where it was before the engine came. */
-  private before(): Wanted {
-    const windows = new Map<string, ArrangedWindow>();
-    for (const { id } of this.session!.windows) {
-      const window = linkId(id);
-      const rect = this.recorded.get(id)?.before ?? this.windows.get(window)!.rect;
-      windows.set(window, { window, rect, shown: true, state: 'normal' });
-    }
-    const { focus, recent } = this.session!;
-    // Somebody has the keys now, and that is a window.
-    const last = focus ?? recent[0];
-    return {
-      windows,
-      order: [...windows.keys()],
-      focus: last === undefined ? null : linkId(last),
-    };
-  }
-
-  private tellWorkspaces(session: Session): void {
     if (!this.can.includes('workspaces')) return;
-    const desk = deskInForce(this.real.profile, session);
-    const message: FromHost<'workspaces'> = {
-      type: 'workspaces',
-      list: desk.workspaces.map(({ id, name }) => ({ id, name })),
-      shown: this.byName(desk, (id) => session.shown[id]),
-      current: session.shown[session.focusMonitor] ?? '',
-      of: Object.fromEntries(session.windows.map(({ id, workspace }) => [linkId(id), workspace])),
-    };
-    if (isEqual(message, this.sentWorkspaces)) return;
-    this.sentWorkspaces = message;
-    this.options.send(message);
+    const workspaces = workspacesOf(session, this.real);
+    if (isEqual(workspaces, this.sentWorkspaces)) return;
+    this.sentWorkspaces = workspaces;
+    this.options.send(workspaces);
   }
 
-  private byName(
-    { monitors }: DeskInForce,
-    of: (id: string) => string | undefined,
-  ): Record<string, string> {
-    const names = new Map([...this.real.ids].map(([name, id]) => [id, name]));
-    return Object.fromEntries(
-      monitors.flatMap(({ id }) => {
-        const value = of(id);
-        return value === undefined ? [] : [[names.get(id) ?? id, value]];
-      }),
-    );
-  }
-
-  private tellListening(): void {
-    const wayOut = { code: 'Escape', modifiers: [...WAY_OUT] };
-    const message: FromHost<'listen'> = this.isOut
-      ? { type: 'listen', triggers: [wayOut], whole: false }
-      : {
-          type: 'listen',
-          triggers: [wayOut, ...this.presses()],
-          whole: this.keys.needsAll,
-        };
-    if (isEqual(message, this.sentListen)) return;
+  private listen(): void {
+    const message = listeningTo(this.profile, this.keys.needsAll, this.isOut);
+    const before = this.sentListen;
+    if (before?.triggers === message.triggers && before.whole === message.whole) return;
+    if (isEqual(message, before)) return;
     this.sentListen = message;
     this.options.send(message);
   }
 
-  private presses(): FromHost<'listen'>['triggers'] {
-    const { profile } = this;
-    if (this.pressesOf?.profile !== profile)
-      this.pressesOf = {
-        profile,
-        presses: listenedPresses(profile).map((press) => ({
-          ...press,
-          modifiers: [...press.modifiers],
-        })),
-      };
-    return this.pressesOf.presses;
-  }
-  private pressesOf: { profile: Profile; presses: FromHost<'listen'>['triggers'] } | null = null;
-
   private keep(): void {
     const { session, isOut } = this;
     if (!session || !this.options.keep) return;
-    const now = [session, isOut, Object.keys(this.record.learned).length];
-    if (isEqual(now, this.kept) && now[0] === (this.kept as unknown[])[0]) return;
+    const now = [session, isOut, this.lessons.count] as const;
+    if (now.every((each, i) => each === this.kept[i])) return;
     this.kept = now;
     this.record.session = session;
     this.record.isOut = isOut;
@@ -927,26 +775,24 @@ export class LiveDesk {
 
   // What windows make of what they are told.
 
-  private learn(window: string, told: LinkRect, took: LinkRect): 'learned' | 'known' | 'unknown' {
+  private tookOther(
+    window: string,
+    told: LinkRect,
+    took: LinkRect,
+  ): 'learned' | 'known' | 'unknown' {
     const opened = this.windows.get(window);
     if (!opened || this.isOut) return 'unknown';
     const { app } = this.inputOf(opened);
-    const known = { ...(app !== undefined && this.record.learned[app]), ...opened.hints };
-    if (isLeast(known, told, took)) return 'known';
+    const lesson = this.lessons.take(window, app, opened.hints ?? {}, { told, took });
+    if (lesson.is === 'known') return 'known';
     this.isDirty = true;
-    // One that only stands elsewhere teaches nothing of its size.
-    if (took.width === told.width && took.height === told.height) return 'learned';
-    const seen = [...(this.observations.get(window) ?? []), { told, took }].slice(-MOST_SEEN);
-    this.observations.set(window, seen);
-    const learned = learnedHints(seen);
-    if (app !== undefined) this.record.learned[app] = learned;
-    const hints: LinkHints = { ...learned, ...opened.hints };
-    const { min, max, increment, base, aspect } = logicalHints(hints, this.scaleAt(took));
-    this.changeWindow(sessionId(window), { min, max, increment, base, aspect });
-    this.say(
-      `${window} takes ${took.width} × ${took.height}`,
-      'it is arranged by that from now on',
-    );
+    if (lesson.hints) {
+      const hints = logicalHints(lesson.hints, this.scaleAt(took));
+      const { min, max, increment, base, aspect } = hints;
+      this.changeWindow(sessionId(window), { min, max, increment, base, aspect });
+      const because = 'it is arranged by that from now on';
+      this.say(`${window} takes ${took.width} × ${took.height}`, because);
+    }
     return 'learned';
   }
 
@@ -973,13 +819,6 @@ export class LiveDesk {
     const id = on && this.real.ids.get(on.name);
     return this.real.profile.monitors.find((monitor) => monitor.id === id)?.scale ?? 1;
   }
-}
-
-/** True where a window took its least size, as is known of it, since it was told less. */
-function isLeast({ min }: LinkHints, told: LinkRect, took: LinkRect): boolean {
-  const isKnown = (axis: 'width' | 'height') =>
-    took[axis] === told[axis] || (min?.[axis] === took[axis] && told[axis] < took[axis]);
-  return took.x === told.x && took.y === told.y && isKnown('width') && isKnown('height');
 }
 
 /** Before an agent told what there is. */

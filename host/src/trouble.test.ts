@@ -197,6 +197,29 @@ describe('a host that is killed', () => {
   });
 });
 
+describe('a desktop that was started anew', () => {
+  it('has other windows by the same ids: each is adopted by what it is', async () => {
+    const before = await standing();
+    before.press('Meta+ArrowLeft');
+    before.agent!.desk.command({ command: 'float' });
+    await before.ready();
+    const floating = before.agent!.desk.sessionNow!.windows.find(
+      ({ held }) => held === 'floating',
+    )!;
+    await before.agent!.end();
+    const live = new Live();
+    live.store = before.store;
+    for (const app of ['map', floating.app!]) live.desktop.open({ app });
+    await live.start();
+    await live.ready();
+    expect(
+      live
+        .agent!.desk.sessionNow!.windows.map(({ id, app, held }) => `${id} ${app} ${held}`)
+        .sort(),
+    ).toEqual(['win:w1 map tiled', `win:w2 ${floating.app} floating`]);
+  });
+});
+
 describe('a profile that is edited while it runs', () => {
   it('applies at once', async () => {
     const live = await standing();
@@ -353,6 +376,7 @@ describe('keys', () => {
         { keys: 'Main+F5', command: { command: 'enter-layer', layer: 'go' } },
         { keys: 'KeyH', command: { command: 'even-out' }, in: 'go' },
         { keys: 'tap CapsLock', command: { command: 'float' } },
+        { keys: 'hold F9', command: { command: 'everywhere' } },
         { keys: 'hold Space', command: { command: 'enter-layer', layer: 'go' } },
       ],
     };
@@ -367,6 +391,13 @@ describe('keys', () => {
     // Space is tapped, with keys right after it: nothing is lost, nothing comes in another order.
     live.press('Space KeyC');
     await poll(typed).toEqual(['KeyA', 'KeyB', 'Space', 'KeyC']);
+    // Time alone decides that it is held.
+    live.desktop.key('F9', true);
+    await poll(() =>
+      live.agent!.desk.sessionNow!.windows.some(({ everywhere }) => everywhere === true),
+    ).toBe(true);
+    await live.ready();
+    live.desktop.key('F9', false);
     live.press('CapsLock');
     await poll(() =>
       live.agent!.desk.sessionNow!.windows.some(({ held }) => held === 'floating'),
