@@ -85,6 +85,21 @@ describe('killing the agent or the host of a live desk', () => {
     for (let i = 0; i < WINDOWS; i++) live.desktop.open({ app: one(apps), title: `Sheet ${i}` });
     await live.start();
     await poll(settled).toBe(true);
+    // On every workspace, and so on every monitor.
+    const first = await controlled();
+    for (let i = 0; i < WINDOWS; i++) {
+      const steps = [
+        { command: 'find-window', text: `Sheet ${i}` },
+        { command: 'put-on-workspace', which: WORKSPACES[i % WORKSPACES.length] },
+      ];
+      for (const step of steps) {
+        first.write(`${JSON.stringify({ do: step })}\n`);
+        await new Promise((resolve) => first.once('data', resolve));
+      }
+    }
+    first.destroy();
+    await poll(settled).toBe(true);
+    expect(new Set(live.kept!.windows.map(({ workspace }) => workspace)).size).toBe(5);
     const killed = { agent: 0, host: 0 };
     const came = { before: 0, after: 0 };
     for (let i = 0; i < KILLS; i++) {

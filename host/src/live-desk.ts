@@ -21,6 +21,7 @@ import {
   type SessionWindow,
 } from '@sorn/core/model';
 import {
+  MOST_WINDOWS,
   PROTOCOL,
   type AgentMessage,
   type FromAgent,
@@ -344,6 +345,10 @@ export class LiveDesk {
   private onOpened(opened: FromAgent<'opened'>): void {
     if (this.windows.has(opened.window)) {
       this.problem('opened', `window ${opened.window} is open already`);
+      return;
+    }
+    if (this.windows.size >= MOST_WINDOWS) {
+      this.problem('opened', `${MOST_WINDOWS} windows are open already: no more are arranged`);
       return;
     }
     this.windows.set(opened.window, opened);

@@ -1,11 +1,15 @@
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { profileSchema } from '@sorn/core/model';
+import { profileSchema, sessionSchema } from '@sorn/core/model';
 import { adopted, renamed } from './adoption.ts';
 import { commandOf } from './launch.ts';
 import { learnedHints, type Observation } from './learned-hints.ts';
 import { realMonitors } from './real-monitors.ts';
 import { appOf } from './real-window.ts';
+import { recordFile } from './record.ts';
 import { Rounds } from './rounds.ts';
 import { PROFILE, THREE } from './testing/live.ts';
 
@@ -205,6 +209,21 @@ describe('a command line', () => {
     ['%U', null],
   ])('%s is %j', (line, parts) => {
     expect(commandOf(line)).toEqual(parts);
+  });
+});
+
+describe('a record', () => {
+  it('that cannot be written is told with the reason, and leaves the one before as it was', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'sorn-record-'));
+    const path = join(folder, 'record.json');
+    const store = recordFile(path);
+    const record = { session: sessionSchema.parse({}), windows: {}, learned: {}, isOut: false };
+    expect(store.write(record)).toBeNull();
+    // What would be written beside it is in the way.
+    mkdirSync(`${path}.new`);
+    expect(store.write({ ...record, isOut: true })).toContain('cannot be kept');
+    expect(store.read()).toMatchObject({ isOut: false });
+    rmSync(folder, { recursive: true });
   });
 });
 

@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import type { Server } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -59,6 +59,22 @@ describe('the checks of an agent', () => {
         expect(only?.came).not.toContain('the stimulus');
       },
     );
+  });
+
+  it('are passed by the agent that docs/link.md begins with, as far as it goes', async () => {
+    const page = readFileSync(new URL('../../../docs/link.md', import.meta.url), 'utf8');
+    const file = join(folder, 'agent.mjs');
+    writeFileSync(file, /```js\n([^]*?)```/.exec(page)![1]!);
+    const stimulus = [process.execPath, MAIN, 'stimulus', '--socket', await desktop('page')];
+    const only = [
+      ...['says hello first', 'speaks protocol 1', 'tells the monitors', 'has one primary monitor'],
+      ...['says when all were told', 'answers a ping', 'answers what it does not know'],
+      ...['never answers a problem', 'survives a broken line', 'ends when told'],
+    ];
+    const came: (string | null)[] = [];
+    for await (const each of checkAgent([process.execPath, file], stimulus, { only, patience: 15 }))
+      came.push(each.came);
+    expect(came).toEqual(only.map(() => null));
   });
 
   it('that cannot be run have failed', async () => {
