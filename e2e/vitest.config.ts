@@ -1,4 +1,6 @@
+import { basename } from 'node:path';
 import { defineConfig } from 'vitest/config';
+import { BaseSequencer, type TestSpecification } from 'vitest/node';
 
 /** What does not depend on how fast keys follow each other: two files at a time, one a core. */
 const STURDY = [
@@ -30,6 +32,27 @@ const STURDY = [
   'zones',
 ].map((name) => `tests/${name}.test.ts`);
 
+/** Those that take longest begin first: at the end no core waits for another. */
+const LONGEST = [
+  'access',
+  'find',
+  'access-desk',
+  'sizes',
+  'tiling',
+  'commands',
+  'crash',
+  'key-pages',
+];
+class LongestFirst extends BaseSequencer {
+  override sort(files: TestSpecification[]): Promise<TestSpecification[]> {
+    const place = ({ moduleId }: TestSpecification) => {
+      const at = LONGEST.indexOf(basename(moduleId, '.test.ts'));
+      return at < 0 ? LONGEST.length : at;
+    };
+    return Promise.resolve([...files].sort((a, b) => place(a) - place(b)));
+  }
+}
+
 const shared = {
   testTimeout: 120_000,
   hookTimeout: 120_000,
@@ -42,6 +65,7 @@ export default defineConfig({
   resolve: { conditions: ['sorn-source'] },
   ssr: { resolve: { conditions: ['sorn-source'] } },
   test: {
+    sequence: { sequencer: LongestFirst },
     projects: [
       {
         extends: true,

@@ -89,7 +89,7 @@ describe('killing the agent or the host of a live desk', () => {
     const first = await controlled();
     for (let i = 0; i < WINDOWS; i++) {
       const steps = [
-        { command: 'find-window', text: `Sheet ${i}` },
+        { command: 'find-window', text: `win:w${i + 1}` },
         { command: 'put-on-workspace', which: WORKSPACES[i % WORKSPACES.length] },
       ];
       for (const step of steps) {

@@ -133,6 +133,42 @@ describe('a live desk', () => {
     expect(live.findings()).toEqual([]);
   });
 
+  it('does what other programs ask for, once, whatever was so before', async () => {
+    const live = new Live();
+    const first = live.desktop.open({ app: 'shell' });
+    const second = live.desktop.open({ app: 'notes' });
+    await live.start();
+    await live.ready();
+    const { desk } = live.agent!;
+    const stateOf = (window: string) =>
+      desk.sessionNow!.windows.find(({ id }) => id === `win:${window}`);
+    live.desktop.request({ what: 'full-screen', window: first, on: true });
+    live.desktop.request({ what: 'full-screen', window: first, on: true });
+    await poll(() => stateOf(first)?.mode?.as).toBe('full-screen');
+    await live.ready();
+    expect(live.account.windows[0]!.state).toBe('full-screen');
+    live.desktop.request({ what: 'full-screen', window: first, on: false });
+    await poll(() => stateOf(first)?.mode).toBeUndefined();
+    live.desktop.request({ what: 'above', window: second, on: true });
+    await poll(() => stateOf(second)?.stayAbove).toBe(true);
+    live.desktop.request({ what: 'minimise', window: second });
+    await poll(() => stateOf(second)?.mode?.as).toBe('minimised');
+    await live.ready();
+    live.desktop.request({ what: 'go-workspace', workspace: 'B' });
+    await poll(() => desk.status().monitors[0]?.workspace).toBe('B');
+    await live.ready();
+    expect(live.account.order).toEqual([]);
+    live.desktop.request({ what: 'activate', window: first });
+    await poll(() => live.account.focus).toBe(first);
+    await live.ready();
+    live.desktop.request({ what: 'close', window: first });
+    await poll(() => live.account.windows.length).toBe(1);
+    // What cannot be is not done, and nothing breaks.
+    live.desktop.request({ what: 'activate', window: 'nobody' });
+    live.desktop.request({ what: 'go-workspace', workspace: 'Z' });
+    await live.ready();
+  });
+
   it('moves the boundary that a pointer pulls, and tells a tiled window its place again', async () => {
     const live = new Live();
     const first = live.desktop.open({ app: 'shell' });
