@@ -714,6 +714,10 @@ export class LiveDesk {
   }
 
   private askToClose(window: string): void {
+    if (!this.can.includes('close')) {
+      this.say(`${window} is not closed`, 'the agent cannot close windows');
+      return;
+    }
     const now = this.options.clock.now();
     const asked = this.closeAsked.get(window);
     const force = asked !== undefined && now - asked >= FORCE_AFTER_MS;
@@ -757,7 +761,10 @@ export class LiveDesk {
   }
 
   private listen(): void {
-    const message = listeningTo(this.profile, this.keys.needsAll, this.isOut);
+    // What an agent cannot do is not asked of it.
+    if (!this.can.includes('keys')) return;
+    const whole = this.keys.needsAll && this.can.includes('keys-whole');
+    const message = listeningTo(this.profile, whole, this.isOut);
     const before = this.sentListen;
     if (before?.triggers === message.triggers && before.whole === message.whole) return;
     if (isEqual(message, before)) return;

@@ -37,7 +37,7 @@ export function wantedOf(
       window,
       rect: { x, y, width, height },
       shown,
-      state: state === 'full-screen' ? 'full-screen' : 'normal',
+      state: state === 'full-screen' && can.includes('full-screen') ? 'full-screen' : 'normal',
       ...(hasBorder && { border: { width: weight, colour } }),
     });
   }

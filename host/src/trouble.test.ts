@@ -105,6 +105,25 @@ setTimeout(() => process.stderr.write(lines.filter((m) => m.type === 'problem').
     expect(live.agent!.desk.sessionNow!.windows.map(({ id }) => id)).toEqual(['win:a', 'win:b']);
   });
 
+  it('is never asked for what it said that it cannot', async () => {
+    const live = new Live();
+    await live.start({
+      command: agentOf(
+        live,
+        `${HELLO}
+say({ type: 'opened', window: 'a', app: 'shell', rect });
+say({ type: 'ready' });
+setTimeout(() => process.stderr.write([...new Set(lines.map((m) => m.type + (m.windows?.[0]?.border ?? '') + (m.windows?.[0]?.state ?? '')))].join(' ') + '\\n'), 600);
+`,
+      ),
+    });
+    await poll(() => live.agent!.desk.sessionNow?.windows.length).toBe(1);
+    live.agent!.desk.command({ command: 'full-screen' });
+    live.agent!.desk.command({ command: 'close' });
+    live.agent!.desk.command({ command: 'switch-window' });
+    await poll(() => live.log.at(-1)).toBe('welcome arrangenormal');
+  });
+
   it('in another version is refused with the reason, and not started again', async () => {
     const live = new Live();
     live.desktop.open({ app: 'shell' });

@@ -1,7 +1,7 @@
 #!/usr/bin/env node
 import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
-import { connect } from 'node:net';
+import { connect, type Server, type Socket } from 'node:net';
 import { tmpdir, userInfo } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -26,7 +26,8 @@ program
   .option('--socket <path>', 'the Unix socket it is reached by', USUAL_SOCKET)
   .option('--script <file>', 'what happens, as YAML: a list of steps')
   .option('--seed <number>', 'for what happens by chance', '1')
-  .action(async (options: { socket: string; script?: string; seed: string }) => {
+  .option('--idle <minutes>', 'ends when nobody was connected for so long')
+  .action(async (options: { socket: string; script?: string; seed: string; idle?: string }) => {
     const desktop = new Desktop();
     const random = seeded(Number(options.seed));
     mkdirSync(dirname(options.socket), { recursive: true, mode: 0o700 });
@@ -39,6 +40,7 @@ program
     };
     process.on('SIGTERM', end);
     process.on('SIGINT', end);
+    if (options.idle !== undefined) endWhenIdle(server, Number(options.idle) * 60_000, end);
     process.stdout.write('the desktop is there\n');
     if (options.script === undefined) return;
     const steps = z.array(controlSchema).parse(parse(readFileSync(options.script, 'utf8')));
@@ -81,6 +83,22 @@ program
     socket.on('close', () => process.exit(0));
   });
 
+/** Ends a desktop that nobody is connected to. */
+function endWhenIdle(server: Server, ms: number, end: () => void): void {
+  let connected = 0;
+  let timer = setTimeout(end, ms);
+  server.on('connection', (socket: Socket) => {
+    connected++;
+    clearTimeout(timer);
+    socket.on('close', () => {
+      connected--;
+      if (connected > 0) return;
+      clearTimeout(timer);
+      timer = setTimeout(end, ms);
+    });
+  });
+}
+
 /** Whether a desktop listens there. */
 function isThere(path: string): Promise<boolean> {
   if (!existsSync(path)) return Promise.resolve(false);
@@ -94,9 +112,19 @@ function isThere(path: string): Promise<boolean> {
   });
 }
 
+/** A desktop that was begun by an agent ends when nobody was connected for so long, in minutes. */
+const IDLE = '10';
+
 /** Begins a desktop that outlives the agent. */
 async function begin(path: string, script: string | undefined): Promise<void> {
-  const args = ['desktop', '--socket', path, ...(script === undefined ? [] : ['--script', script])];
+  const args = [
+    'desktop',
+    '--socket',
+    path,
+    '--idle',
+    IDLE,
+    ...(script === undefined ? [] : ['--script', script]),
+  ];
   const child = spawn(process.execPath, [fileURLToPath(import.meta.url), ...args], {
     detached: true,
     stdio: 'ignore',
