@@ -91,8 +91,11 @@ export function BackupPage({ pages }: { pages: ReactNode }) {
   const move = (by: 1 | -1) =>
     setAt((former) => Math.min(Math.max(0, list.length - 1), Math.max(0, former + by)));
   const kept = KEPT.findIndex((value) => Number(value) === settings.data?.backupsAtStart);
-  const keepOthers = () =>
-    saveSettings.mutate([{ backupsAtStart: Number(KEPT[(kept + 1) % KEPT.length]) }]);
+  const keepOthers = () => {
+    // What comes after a number that is not known yet is not known either.
+    if (settings.data)
+      saveSettings.mutate([{ backupsAtStart: Number(KEPT[(kept + 1) % KEPT.length]) }]);
+  };
   usePageKeys('Backup', [
     { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'backup', run: () => move(-1) },
     { keys: ['ArrowDown'], label: 'older backup', minor: true, run: () => move(1) },
@@ -157,14 +160,16 @@ export function BackupPage({ pages }: { pages: ReactNode }) {
             {undo !== null && <Action cap="U" text="Undo the restore" onClick={undoRestore} />}
           </Section>
           <Section title="How many are kept">
-            <SettingRow label="Made at a start" caps={['K']}>
-              <Choice
-                label="Backups kept of those made at a start"
-                value={String(settings.data?.backupsAtStart ?? 5)}
-                options={KEPT.map((value) => ({ value, text: value === '0' ? 'none' : value }))}
-                onChange={(value) => saveSettings.mutate([{ backupsAtStart: Number(value) }])}
-              />
-            </SettingRow>
+            {settings.data && (
+              <SettingRow label="Made at a start" caps={['K']}>
+                <Choice
+                  label="Backups kept of those made at a start"
+                  value={String(settings.data.backupsAtStart)}
+                  options={KEPT.map((value) => ({ value, text: value === '0' ? 'none' : value }))}
+                  onChange={(value) => saveSettings.mutate([{ backupsAtStart: Number(value) }])}
+                />
+              </SettingRow>
+            )}
             <chakra.p fontSize="12.5px" color="slate" mt="6px">
               {backups.data?.rule}
             </chakra.p>
