@@ -43,7 +43,10 @@ describe('an agent that dies', () => {
     process.kill(live.agent!.pid!, 'SIGKILL');
     await poll(() => live.account.hasAgent).toBe(false);
     expect(live.account.windows.every(({ shown }) => shown)).toBe(true);
-    expect(live.findings()).toContain('agent');
+    // Told for as long as it is so, and so to whoever reads what happened.
+    await poll(() => live.entries.map(({ what }) => what)).toContain(
+      'the agent was ended by SIGKILL; it is started again',
+    );
     await poll(() => live.account.hasAgent).toBe(true);
     await live.ready();
     expect(live.account).toEqual(before);
