@@ -1,4 +1,4 @@
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, symlinkSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import fc from 'fast-check';
@@ -219,7 +219,11 @@ describe('a record', () => {
     const store = recordFile(path);
     const record = { session: sessionSchema.parse({}), windows: {}, learned: {}, isOut: false };
     expect(store.write(record)).toBeNull();
-    // What would be written beside it is in the way.
+    // A device that is always full stands where it would be written.
+    symlinkSync('/dev/full', `${path}.new`);
+    expect(store.write({ ...record, isOut: true })).toMatch(/cannot be kept .* ENOSPC/);
+    expect(store.read()).toMatchObject({ isOut: false });
+    rmSync(`${path}.new`);
     mkdirSync(`${path}.new`);
     expect(store.write({ ...record, isOut: true })).toContain('cannot be kept');
     expect(store.read()).toMatchObject({ isOut: false });

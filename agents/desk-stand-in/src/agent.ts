@@ -5,6 +5,7 @@ import {
   LineWriter,
   PROTOCOL,
   readHostMessage,
+  type Ability,
   type AgentMessage,
   type FromHost,
   type HostMessage,
@@ -17,7 +18,8 @@ import type { Request } from './serve.ts';
 const EXIT_BUSY = 3;
 /** A key waits so long for its answer. */
 const ANSWER_MS = 2_000;
-const ABILITIES = [
+/** What the desktop can do. */
+const CAN: Ability[] = [
   'keys',
   'keys-whole',
   'buttons',
@@ -184,7 +186,7 @@ export function runAgent(
       protocol: PROTOCOL,
       agent: 'stand-in',
       version: '1',
-      can: ABILITIES,
+      can: CAN,
     };
     const fromDesktop = new LineReader();
     socket.on('connect', () => {
