@@ -4,7 +4,7 @@ import { profileSchema } from '../model/profile.ts';
 import { OFFICE, testDesk } from '../testing/desk.ts';
 import { DIRECTIONS, type Direction } from '../values/direction.ts';
 import { deskInForce } from './desk.ts';
-import { matchMonitor } from './match.ts';
+import { matchMonitor, withMonitorKnownAs } from './match.ts';
 import { neighbourOf } from './neighbours.ts';
 import { monitorNamed } from './roles.ts';
 
@@ -189,6 +189,30 @@ describe('a monitor', () => {
     expect(by({ name: 'briefing wall' })).toBe('d by name');
     expect(by({ name: 'Panel' })).toBe('e by name');
     expect(by({})).toBeNull();
+  });
+
+  it('is known by what a person says it is, whatever it was known by before', () => {
+    const office = profileSchema.parse({
+      monitors: [
+        { id: 'a', maker: 'KRV', model: '3401', serial: '1', width: 9, height: 9 },
+        { id: 'b', name: 'Panel', width: 9, height: 9 },
+        { id: 'c', namePattern: 'DP-*', width: 9, height: 9 },
+      ],
+    });
+    const devices = [
+      { maker: 'KRV', model: '3401', serial: '1', name: 'DP-1' },
+      { maker: 'KRV', model: '3401', name: 'DP-1' },
+      { name: 'Panel' },
+      { name: 'DP-3' },
+    ];
+    for (const device of devices)
+      for (const { id } of office.monitors) {
+        const known = withMonitorKnownAs(office, id, device);
+        expect(matchMonitor(known.monitors, device)?.monitor.id).toBe(id);
+        // By hand again, to another one.
+        const again = withMonitorKnownAs(known, 'c', device);
+        expect(matchMonitor(again.monitors, device)?.monitor.id).toBe('c');
+      }
   });
 });
 

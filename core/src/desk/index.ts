@@ -12,7 +12,7 @@ export {
   withoutMonitorOnDesk,
 } from './edit.ts';
 export { type HomedWorkspace } from './homes.ts';
-export { matchMonitor } from './match.ts';
+export { matchMonitor, withMonitorKnownAs } from './match.ts';
 export {
   type Crossing,
   type ReservedMeasure,

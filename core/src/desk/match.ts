@@ -1,4 +1,5 @@
-import type { Monitor } from '../model/profile.ts';
+import { without } from '../model/object-fields.ts';
+import type { Monitor, Profile } from '../model/profile.ts';
 import { fitsPattern } from './roles.ts';
 
 /** What a connected device tells of itself. */
@@ -13,6 +14,30 @@ export interface Device {
 export interface Match {
   monitor: Monitor;
   by: 'maker, model and serial' | 'maker and model' | 'name';
+}
+
+/**
+ * The profile with one of its monitors known by what a device tells of itself: by maker, model and serial where it
+ * tells them, else by its name. No other monitor is known by just that any more.
+ */
+export function withMonitorKnownAs(profile: Profile, id: string, device: Device): Profile {
+  const { maker, model, serial, name } = device;
+  const isModel = maker !== undefined && model !== undefined;
+  const known = isModel
+    ? { maker, model, ...(serial !== undefined && { serial }) }
+    : name !== undefined
+      ? { namePattern: name }
+      : {};
+  const fields = Object.keys(known) as (keyof typeof known)[];
+  return {
+    ...profile,
+    monitors: profile.monitors.map((monitor) => {
+      const rest = without(monitor, isModel ? ['maker', 'model', 'serial'] : ['namePattern']);
+      if (monitor.id === id) return { ...rest, ...known };
+      const isSame = fields.length > 0 && fields.every((field) => monitor[field] === known[field]);
+      return isSame ? rest : monitor;
+    }),
+  };
 }
 
 /**
@@ -37,6 +62,9 @@ export function matchMonitor(monitors: readonly Monitor[], device: Device): Matc
   if (alike) return { monitor: alike, by: 'maker and model' };
   const { name } = device;
   if (name === undefined) return null;
+  // A name that a person wrote for it comes before one that is alike.
+  const written = monitors.find(({ namePattern }) => namePattern === name);
+  if (written) return { monitor: written, by: 'name' };
   const named = monitors.find(
     (monitor) =>
       monitor.name === name ||

@@ -25,6 +25,7 @@ const DEFAULTS: Record<Setting, string> = {
   focus: 'take the focus',
   join: 'where new windows join',
   remember: 'where it was moved last, as set for all',
+  private: 'may be pictured',
 };
 
 /**

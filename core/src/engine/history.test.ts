@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 
 import { profileSchema } from '../model/profile.ts';
 import { sessionSchema, type Session } from '../model/session.ts';
+import { sessionDifference, withDifference } from '../model/session-difference.ts';
 import { anyEvent } from '../testing/generators.ts';
 import { deepFrozen, OFFICE, testDesk, windows } from '../testing/desk.ts';
 import { openSession } from './open.ts';
@@ -146,6 +147,38 @@ describe('any run of events', () => {
       }),
       { numRuns: 300 },
     );
+  });
+
+  it('is told by what differs each time, as it is', () => {
+    fc.assert(
+      fc.property(fc.array(anyEvent, { maxLength: 31 }), fc.nat(3), (events, together) => {
+        let session = desk.session;
+        let told: Session | null = null;
+        let there: Session | null = null;
+        for (const [at, happening] of events.entries()) {
+          session = reduce(session, happening, desk.profile).session;
+          // Some of it comes together.
+          if (at % (together + 1) !== 0) continue;
+          const difference = sessionDifference(told, session);
+          told = session;
+          if (difference)
+            there = withDifference(
+              there,
+              JSON.parse(JSON.stringify(difference)) as typeof difference,
+            );
+          expect(there).toEqual({ ...session, past: [], future: [] });
+          expect(sessionDifference(session, session)).toBeNull();
+        }
+      }),
+    );
+  });
+
+  it('is told in few words where little changed, and what is the same stays the same object', () => {
+    const focused = reduce(desk.session, { type: 'window-focused', id: 'b' }, desk.profile).session;
+    const difference = sessionDifference(desk.session, focused)!;
+    expect(difference.windows).toBeUndefined();
+    expect(difference.order).toBeUndefined();
+    expect(withDifference(desk.session, difference).windows).toBe(desk.session.windows);
   });
 
   it('comes back the same from its file', () => {

@@ -23,6 +23,7 @@ export { type Placement } from './placement.ts';
 export { type SessionEvent, reduce } from './reduce.ts';
 export { ruleFromWindow } from './rule-from-window.ts';
 export { rulesWhy } from './explain-rules.ts';
+export { isPrivate } from './private.ts';
 export { eventOfKey, keyContext, outsideReason } from './press.ts';
 export { previewedPlacements } from './run-command.ts';
 export {

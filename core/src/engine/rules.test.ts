@@ -49,6 +49,7 @@ describe('a window that opens', () => {
       'no focus: rule 3, app is map',
       'where new windows join: default',
       'where it was moved last, as set for all: default',
+      'may be pictured: default',
       'not tile it: rule 3 says so, but rule 2 comes first',
       'not rule 4: kind is normal, not dialog',
     ]);

@@ -145,6 +145,7 @@ export const HELP: Readonly<Record<string, string>> = {
   focus: 'Whether it takes the focus when it opens',
   join: 'Where it joins the order of tiled windows',
   remember: 'It floats where the person moved the last one of its app',
+  private: 'No picture of it is ever made or shown',
 
   floating: 'How floating windows stand and move',
   grid: 'Corners of floating windows, and sizes at first, are on multiples of it; 0: anywhere',

@@ -20,7 +20,7 @@ import {
 import { readFile, type FromFile } from './sections.ts';
 
 /** Settings that are on or off, and those that are more than a word. */
-const FLAGS: readonly Setting[] = ['stayAbove', 'everywhere', 'focus', 'remember'];
+const FLAGS: readonly Setting[] = ['stayAbove', 'everywhere', 'focus', 'remember', 'private'];
 const SHAPED: readonly Setting[] = ['placing', 'size'];
 
 function settingColumn(setting: Setting): Column<Rule> {

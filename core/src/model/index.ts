@@ -68,4 +68,5 @@ export {
   type WindowInput,
   sessionSchema,
 } from './session.ts';
+export { type SessionDifference, sessionDifference, withDifference } from './session-difference.ts';
 export { type Use, type UsedBy, usesByCommand, withDayCounted } from './uses.ts';

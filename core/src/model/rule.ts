@@ -129,6 +129,8 @@ export const settingFields = {
   join: oneOf(NEW_WINDOWS).exactOptional(),
   /** Whether it floats where the person moved the last one of its app. */
   remember: flagField.exactOptional(),
+  /** Whether no picture of it is ever made. */
+  private: flagField.exactOptional(),
 };
 const settingsSchema = fields(settingFields).refine(
   ({ zone, placing }) => zone === undefined || placing === undefined,

@@ -120,6 +120,7 @@ const SETTING_WORDS: {
   focus: (is) => which(is, 'take the focus', 'no focus'),
   join: (where) => [strong(JOIN_WORDS[where])],
   remember: (is) => which(is, 'where it was moved last', 'forget where it was moved'),
+  private: (is) => which(is, 'never pictured', 'may be pictured'),
 };
 
 /** Settings in words, in the order in which they are listed everywhere. */

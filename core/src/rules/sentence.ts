@@ -99,6 +99,7 @@ const OTHERS: { [S in Setting]?: Order<S> } = {
     ),
   ],
   remember: (is) => [strong(is ? 'open it where it was moved last' : 'forget where it was moved')],
+  private: (is) => [strong(is ? 'never make a picture of it' : 'let pictures of it be made')],
 };
 
 /** What a rule says to do, as orders: "float it, put it on workspace M and give it no focus". */
