@@ -29,6 +29,8 @@ const CAN: Ability[] = [
   'close',
   'border',
   'workspaces',
+  'identify',
+  'pictures',
 ];
 
 /** What comes over the desktop's socket: what happens, that all there is was told, or that another agent has it. */
@@ -158,13 +160,17 @@ export function runAgent(
       case 'launch':
         ask({ ask: 'launch', app: message.app });
         return;
+      case 'identify':
+        ask({ ask: 'identify', monitor: message.monitor });
+        return;
+      case 'pictures':
+        ask({ ask: 'pictures', on: message.on, every: message.every });
+        return;
       case 'ping':
         say({ type: 'pong' });
         return;
       case 'workspaces':
       case 'settings':
-      case 'identify':
-      case 'pictures':
       case 'pong':
       case 'problem':
       case 'refused':
@@ -184,7 +190,7 @@ export function runAgent(
     const hello: AgentMessage = {
       type: 'hello',
       protocol: PROTOCOL,
-      agent: 'stand-in',
+      agent: 'stand-in desktop',
       version: '1',
       can: CAN,
     };

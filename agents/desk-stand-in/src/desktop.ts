@@ -1,5 +1,6 @@
 import type { AgentMessage, FromAgent, FromHost, LinkMonitor, LinkRect } from '@sorn/link';
 import { takenSize, type Character } from './character.ts';
+import { pictureOf } from './picture.ts';
 import { Keyboard, type Listening } from './keyboard.ts';
 
 /** A window of the simulated desktop. */
@@ -36,7 +37,7 @@ export interface Opening extends Partial<Character> {
 export type DesktopEvent =
   | Exclude<
       AgentMessage,
-      { type: 'hello' | 'ready' | 'problem' | 'ping' | 'pong' | 'picture' | 'placed' | 'focused' }
+      { type: 'hello' | 'ready' | 'problem' | 'ping' | 'pong' | 'placed' | 'focused' }
     >
   | { type: 'took'; window: string; rect: LinkRect; request: number }
   /** `after` is the last request for a focus that came before it; 0 before any. */
@@ -59,6 +60,10 @@ export interface Account {
   monitors: string[];
   listening: { triggers: number; whole: boolean };
   hasAgent: boolean;
+  /** The monitor that was asked last to show which one it is. */
+  identified: string | null;
+  /** Pictures of windows are made. */
+  hasPictures: boolean;
 }
 
 export const TWO_MONITORS: LinkMonitor[] = [
@@ -81,6 +86,8 @@ export class Desktop {
   private tell: ((event: DesktopEvent) => void) | null = null;
   private focusRequest = 0;
   private opened = 0;
+  private identified: string | null = null;
+  private pictures: ReturnType<typeof setInterval> | null = null;
   private readonly keyboard: Keyboard;
   private readonly isSafe: boolean;
   private readonly timers = new Set<ReturnType<typeof setTimeout>>();
@@ -112,6 +119,25 @@ export class Desktop {
     if (this.isSafe) for (const window of this.windows) window.isShown = true;
     this.keyboard.listen({ triggers: [], whole: false });
     this.keyboard.giveAllBack();
+    this.picture(false, 0);
+  }
+
+  /** Makes pictures of the windows that are shown, again and again, or none any more. */
+  picture(isOn: boolean, every: number): void {
+    if (this.pictures) clearInterval(this.pictures);
+    this.pictures = null;
+    if (!isOn) return;
+    const make = () => {
+      for (const { id, app, title, rect, isShown } of this.windows)
+        if (isShown) this.tell?.({ type: 'picture', window: id, png: pictureOf(app, title, rect) });
+    };
+    this.pictures = setInterval(make, every);
+    make();
+  }
+
+  /** A monitor shows which one it is. */
+  identify(monitor: string): void {
+    if (this.monitors.some(({ name }) => name === monitor)) this.identified = monitor;
   }
 
   open(opening: Opening): string {
@@ -282,11 +308,14 @@ export class Desktop {
       monitors: this.monitors.map(({ name }) => name),
       listening: this.keyboard.listening,
       hasAgent: this.tell !== null,
+      identified: this.identified,
+      hasPictures: this.pictures !== null,
     };
   }
 
   end(): void {
     for (const timer of this.timers) clearTimeout(timer);
+    this.picture(false, 0);
   }
 
   private tellFocus(): void {

@@ -210,6 +210,10 @@ export const FAULTS = {
         : [request],
   },
   'gives back a key that nobody answers': { waitsForEver: true },
+  'makes pictures when asked': inMessages('picture', (picture) => [{ ...picture, png: 'R0lG' }]),
+  'stops making pictures': {
+    request: (request) => (request.ask === 'pictures' && !request.on ? [] : [request]),
+  },
   // It looks at keys only after the window had them.
   'keeps keys in order': refuses('listen'),
   'has the same ids when it comes again': {

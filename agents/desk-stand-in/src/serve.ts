@@ -26,6 +26,8 @@ const requestSchema = z.discriminatedUnion('ask', [
   z.object({ ask: z.literal('answer'), answers: z.array(z.int()), taken: z.boolean() }),
   z.object({ ask: z.literal('close'), window: z.string(), force: z.boolean() }),
   z.object({ ask: z.literal('launch'), app: z.string() }),
+  z.object({ ask: z.literal('identify'), monitor: z.string() }),
+  z.object({ ask: z.literal('pictures'), on: z.boolean(), every: z.int().min(100) }),
 ]);
 export type Request = z.input<typeof requestSchema>;
 
@@ -124,6 +126,12 @@ function onRequest(desktop: Desktop, value: unknown): void {
       return;
     case 'launch':
       desktop.launch(request.app);
+      return;
+    case 'identify':
+      desktop.identify(request.monitor);
+      return;
+    case 'pictures':
+      desktop.picture(request.on, request.every);
   }
 }
 

@@ -182,4 +182,48 @@ export const WINDOWS: Check[] = [
       return unless(opened !== null, 'nothing');
     },
   },
+  {
+    name: 'makes pictures when asked',
+    expects:
+      'a PNG of a window after pictures are asked for and none before, where the agent says that it can',
+    async run(trial) {
+      await trial.start();
+      if (!trial.all('hello')[0]?.can.includes('pictures')) return null;
+      const window = await oneShown(trial);
+      await trial.quiet();
+      if (trial.all('picture').length > 0) return 'one that nobody asked for';
+      trial.say({ type: 'pictures', on: true, every: 100 });
+      const picture = await trial.hears('picture', (each) => each.window === window);
+      return unless(picture?.png.startsWith(PNG_BEGINS) === true, shown(picture?.png.slice(0, 40)));
+    },
+  },
+  {
+    name: 'stops making pictures',
+    expects: 'no picture once they are not asked for any more',
+    async run(trial) {
+      await trial.start();
+      if (!trial.all('hello')[0]?.can.includes('pictures')) return null;
+      const window = await oneShown(trial);
+      trial.say({ type: 'pictures', on: true, every: 100 });
+      await trial.hears('picture', (each) => each.window === window);
+      trial.say({ type: 'pictures', on: false, every: 100 });
+      await trial.quiet(300);
+      const before = trial.all('picture').length;
+      await trial.quiet(500);
+      return unless(trial.all('picture').length === before, 'more pictures');
+    },
+  },
 ];
+
+/** Opens a window and shows it; its id. */
+async function oneShown(trial: Trial): Promise<string> {
+  const { window } = await trial.openTold();
+  const rect = { x: 60, y: 60, width: 400, height: 300 };
+  const shownThere = { window, rect, shown: true, state: 'normal' as const };
+  trial.arrange({ windows: [shownThere], order: [window], focus: window });
+  await trial.hears('placed', (each) => each.window === window);
+  return window;
+}
+
+/** The first bytes of every PNG, in base64. */
+const PNG_BEGINS = 'iVBORw0KGgo';
