@@ -47,6 +47,8 @@ export class AgentProcess {
   private writer: LineWriter | null = null;
   private wait = FIRST_WAIT_MS;
   private isEnding = false;
+  /** It is not started again, not even by hand. */
+  private isOver = false;
   private heardAt = 0;
   private startedAt = 0;
   private queue: AgentMessage[] = [];
@@ -105,8 +107,13 @@ export class AgentProcess {
   /** Ends the agent in order: it shows every window first. */
   end(): Promise<void> {
     this.isEnding = true;
+    this.isOver = true;
     for (const cancel of this.cancels) cancel();
     this.desk.stop();
+    return this.endChild();
+  }
+
+  private endChild(): Promise<void> {
     const { child } = this;
     if (!child || child.exitCode !== null || child.signalCode !== null) return Promise.resolve();
     this.desk.end();
@@ -117,6 +124,24 @@ export class AgentProcess {
         resolve();
       });
     });
+  }
+
+  /** Ends the agent until it is started again by hand. */
+  async stop(): Promise<void> {
+    if (this.isEnding) return;
+    this.isEnding = true;
+    for (const cancel of this.cancels) cancel();
+    this.cancels.clear();
+    await this.endChild();
+    this.desk.agentGone('the agent was stopped by hand', true);
+  }
+
+  /** Starts an agent that was stopped. */
+  startAgain(): void {
+    if (!this.isEnding || this.child || this.isOver) return;
+    this.isEnding = false;
+    this.wait = FIRST_WAIT_MS;
+    this.start();
   }
 
   /** The process of the agent; for who has to see that it is gone. */

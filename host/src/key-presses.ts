@@ -2,11 +2,13 @@ import { keyContext } from '@sorn/core/engine';
 import {
   IDLE,
   listensToAll,
+  nextKeys,
   nextTime,
   resolveKey,
   type KeyInput,
   type KeyOutput,
   type KeyState,
+  type NextKeys,
 } from '@sorn/core/keys';
 import type { Profile, Session } from '@sorn/core/model';
 import type { FromAgent, FromHost } from '@sorn/link';
@@ -21,7 +23,7 @@ interface Ways {
   /** The desk as it stands now. */
   desk: () => Desk;
   /** Does what came of a key. */
-  follow: (out: KeyOutput) => void;
+  follow: (out: KeyOutput, isRepeat: boolean) => void;
   answer: (message: FromHost<'keys'>) => void;
   /** Time alone decided something. */
   decided: () => void;
@@ -59,6 +61,12 @@ export class KeyPresses {
   /** True while every key has to be told of. */
   get needsAll(): boolean {
     return listensToAll(this.state, this.ways.desk().session);
+  }
+
+  /** What can be pressed next, while a layer is entered or a sequence has begun. */
+  get next(): NextKeys | null {
+    const { session, profile } = this.ways.desk();
+    return this.state === IDLE ? null : nextKeys(this.state, keyContext(session, profile));
   }
 
   take(message: FromAgent<'key'> | FromAgent<'button'>): void {
@@ -122,7 +130,7 @@ export class KeyPresses {
       if (each.type === 'outside' && each.command.command === 'leave-to-desktop')
         for (const { code } of each.binding.trigger.steps.slice(-1))
           if (code !== undefined) this.givenBack.add(code);
-      this.ways.follow(each);
+      this.ways.follow(each, input.type === 'down' && input.repeat === true);
     }
     this.cancelTimer?.();
     const until = nextTime(state);

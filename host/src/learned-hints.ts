@@ -1,4 +1,5 @@
 import type { LinkHints } from '@sorn/link';
+import { LARGEST } from './real-window.ts';
 
 interface Size {
   width: number;
@@ -42,7 +43,7 @@ export function learnedHints(observations: readonly Observation[]): LinkHints {
     };
   const most = (axis: Axis) => {
     const limited = smaller.filter(({ told, took }) => took[axis] < told[axis]);
-    return limited.length > 0 ? Math.max(...limited.map(({ took }) => took[axis])) : 1_000_000;
+    return limited.length > 0 ? Math.max(...limited.map(({ took }) => took[axis])) : LARGEST;
   };
   return { ...hints, max: { width: most('width'), height: most('height') } };
 }

@@ -4,6 +4,7 @@ import { deskInForce, monitorName } from '@sorn/core/desk';
 import {
   computePlacements,
   eventOfKey,
+  isPrivate,
   openSession,
   outsideReason,
   reduce,
@@ -12,7 +13,7 @@ import {
   type Reason,
   type SessionEvent,
 } from '@sorn/core/engine';
-import { keyMap, type KeyOutput } from '@sorn/core/keys';
+import type { KeyOutput, NextKeys } from '@sorn/core/keys';
 import {
   interactionOf,
   sessionSchema,
@@ -34,9 +35,12 @@ import isEqual from 'fast-deep-equal';
 import { adopted, renamed } from './adoption.ts';
 import type { Clock } from './clock.ts';
 import { KeyPresses } from './key-presses.ts';
-import { commandOf } from './launch.ts';
+import { DesktopRequests } from './desktop-requests.ts';
+import { Fights } from './fights.ts';
 import { Findings, type LiveFinding } from './findings.ts';
-import { realMonitors, type RealMonitors } from './real-monitors.ts';
+import { Latencies, type Latency } from './latencies.ts';
+import { ProfileInForce } from './profile-in-force.ts';
+import { deviceOf, realMonitors, type RealMonitors } from './real-monitors.ts';
 import {
   appName,
   appOf,
@@ -49,13 +53,18 @@ import {
 import type { LiveRecord } from './record.ts';
 import { Rounds } from './rounds.ts';
 import { SizeLessons } from './size-lessons.ts';
-import { statusOf, type LiveStatus } from './status.ts';
+import { statusOf, type LiveAbout, type LiveStatus, type UnknownApp } from './status.ts';
 import { listeningTo, WAY_OUT, wantedBefore, wantedOf, workspacesOf } from './told.ts';
 
 /** What happened on the live desk, and why. */
 export interface LiveEntry {
   what: string;
   reasons: readonly Reason[];
+  /** The keys that were pressed for it, as their binding has them. */
+  keys?: string;
+  /** The key is held, and repeats by itself. */
+  isRepeat?: true;
+  command?: Command;
 }
 
 export interface LiveOptions {
@@ -66,28 +75,27 @@ export interface LiveOptions {
   send: (message: HostMessage) => void;
   /** False while the agent has not read what was sent before. */
   hasRoom: () => boolean;
-  /** Apps may be launched by the command lines of the profile. */
+  /** Apps may be launched by any command line of the profile; else a person confirms each once. */
   allowLaunch: boolean;
   onEntry?: (entry: LiveEntry) => void;
   /** Something that a watcher sees is another one now. */
   onChange?: () => void;
-  /** A command changed the profile. */
-  onEdit?: (profile: Profile) => void;
+  /** The profile is another one, by a command or because nobody kept an edit. */
+  onEdit?: (profile: Profile, before: Profile) => void;
+  /** A picture of a window that may be seen. */
+  onPicture?: (window: string, png: string) => void;
   /** Keeps the record; null, or a sentence where that failed. */
   keep?: (record: LiveRecord) => string | null;
 }
 
-/** A second close of the same window, so long after the first, forces it. */
-const FORCE_AFTER_MS = 1_000;
-/** A window that asks so often in so short a time, against what it is told, fights. */
-const FIGHT_ASKS = 6;
-const FIGHT_MS = 2_000;
+/** Pictures of windows come at most twice a second. */
+const PICTURES_MS = 500;
 /**
  * A desk of real windows: takes what an agent tells, and tells it what the engine decides. It keeps no process and no
  * file: whoever runs it passes messages on.
  */
 export class LiveDesk {
-  private profile: Profile;
+  private readonly edits: ProfileInForce;
   private real: RealMonitors;
   private monitors: LinkMonitor[] = [];
   private session: Session | null = null;
@@ -97,31 +105,56 @@ export class LiveDesk {
   /** The windows that the agent told of, by its ids. */
   private readonly windows = new Map<string, FromAgent<'opened'>>();
   private isReady = false;
+  private isStopped = false;
   private can: readonly string[] = [];
   private isOut: boolean;
   private readonly rounds: Rounds;
   private readonly keys: KeyPresses;
   private readonly findings: Findings;
   private readonly lessons: SizeLessons;
-  private readonly closeAsked = new Map<string, number>();
-  private readonly asks = new Map<string, number[]>();
+  private readonly requests: DesktopRequests;
+  private readonly fights: Fights;
   private sentListen: FromHost<'listen'> | null = null;
   private sentWorkspaces: FromHost<'workspaces'> | null = null;
   private isDirty = false;
+  private picturesOn = false;
+  /** When the first thing happened that nothing was told of yet; null where nothing did. */
+  private happenedAt: number | null = null;
+  /** From that until the last round was told, in milliseconds. */
+  private decidedIn = 0;
+  /** What those who watch were told of last. */
+  private toldOf: { session?: Session; profile?: Profile } = {};
+  private readonly latencies = new Latencies();
+  private agent: { name: string; version: string } | null = null;
   /** What was kept last. */
   private kept: readonly unknown[] = [];
   private readonly options: LiveOptions;
 
   constructor(options: LiveOptions) {
     this.options = options;
-    this.profile = options.profile;
-    this.real = { profile: options.profile, ids: new Map(), unknown: [] };
+    this.real = { profile: options.profile, ids: new Map(), unknown: [], by: new Map() };
     this.record = options.record ?? {
       session: sessionSchema.parse({}),
       windows: {},
       learned: {},
       isOut: false,
     };
+    const ways = {
+      apply: () => this.applyProfile(),
+      refused: (because: string | null) => {
+        if (because === null) this.find('profile', null);
+        else this.refuse(because);
+      },
+      takenBack: (profile: Profile, before: Profile) => {
+        this.say('the edit is taken back', 'nobody kept it');
+        options.onEdit?.(profile, before);
+      },
+      changed: () => {
+        this.keep();
+        options.onChange?.();
+      },
+    };
+    this.edits = new ProfileInForce(options.profile, options.clock, ways, this.record.unkept);
     this.isOut = this.record.isOut;
     this.recorded = new Map(Object.entries(this.record.windows));
     this.lessons = new SizeLessons(this.record.learned);
@@ -129,14 +162,31 @@ export class LiveDesk {
       ({ text }) => options.onEntry?.({ what: text, reasons: [] }),
       () => options.onChange?.(),
     );
+    this.fights = new Fights(options.clock);
+    this.requests = new DesktopRequests(
+      this.record.allowed ?? [],
+      options.allowLaunch,
+      options.clock,
+      {
+        can: () => this.can,
+        send: (message) => options.send(message),
+        find: (name, finding) => this.find(name, finding),
+        say: (what, because) => this.say(what, because),
+        changed: () => options.onChange?.(),
+      },
+    );
     this.rounds = new Rounds(options.clock, {
       send: (message) => options.send(message),
       tookOther: (window, told, took) => this.tookOther(window, told, took),
       gaveUp: (window, because) => this.gaveUp(window, because),
+      settled: (after) => {
+        this.latencies.add(this.decidedIn, after);
+        options.onChange?.();
+      },
     });
     this.keys = new KeyPresses(options.clock, {
       desk: () => ({ session: this.session ?? EMPTY, profile: this.real.profile }),
-      follow: (out) => this.follow(out),
+      follow: (out, isRepeat) => this.follow(out, isRepeat),
       answer: (message) => options.send(message),
       decided: () => this.flush(),
     });
@@ -151,7 +201,10 @@ export class LiveDesk {
       return false;
     }
     this.find('agent', null);
+    this.isStopped = false;
     this.can = hello.can;
+    this.agent = { name: hello.agent, version: hello.version };
+    this.picturesOn = false;
     this.isReady = false;
     this.windows.clear();
     this.rounds.reset();
@@ -166,8 +219,9 @@ export class LiveDesk {
   }
 
   /** The agent is gone: what it told is not so any more until another one tells. */
-  agentGone(because: string): void {
+  agentGone(because: string, isStopped = false): void {
     this.isReady = false;
+    this.isStopped = isStopped;
     this.keys.lost();
     this.find('agent', { kind: 'agent', text: because });
     this.options.onChange?.();
@@ -175,6 +229,8 @@ export class LiveDesk {
 
   /** Takes what an agent tells. What comes of it is told by `flush`. */
   take(message: AgentMessage): void {
+    if (message.type !== 'placed' && message.type !== 'pong' && message.type !== 'picture')
+      this.happens();
     switch (message.type) {
       case 'hello':
         this.greet(message);
@@ -220,8 +276,11 @@ export class LiveDesk {
       case 'ping':
         this.options.send({ type: 'pong' });
         return;
-      case 'pong':
       case 'picture':
+        if (this.picturesOn && !this.isPrivate(message.window))
+          this.options.onPicture?.(message.window, message.png);
+        return;
+      case 'pong':
     }
   }
 
@@ -231,14 +290,27 @@ export class LiveDesk {
     if (!session || !this.isReady) return;
     if (this.isDirty && this.options.hasRoom()) {
       this.isDirty = false;
+      const before = this.rounds.last;
       this.arrange(session);
+      if (this.rounds.last !== before && this.happenedAt !== null)
+        this.decidedIn = this.options.clock.now() - this.happenedAt;
+      this.happenedAt = null;
     }
     this.listen();
     this.keep();
+    if (this.toldOf.session === session && this.toldOf.profile === this.real.profile) return;
+    this.toldOf = { session, profile: this.real.profile };
+    this.options.onChange?.();
+  }
+
+  /** Something happens that the desktop may have to be told of. */
+  private happens(): void {
+    this.happenedAt ??= this.options.clock.now();
   }
 
   /** A command by hand or from the page. */
   command(command: Command): readonly Reason[] {
+    this.happens();
     const reasons = this.happen({ type: 'command', command }, commandText(command));
     this.flush();
     return reasons;
@@ -247,19 +319,75 @@ export class LiveDesk {
   /**
    * Takes an edited profile over; null, or why not: one without a key that pauses could not be got rid of by its own
    * keys.
+   *
+   * @param isAsked an edit of keys, desks or monitors is taken back unless a person keeps it
    */
-  setProfile(next: Profile): string | null {
-    const pauses = (profile: Profile) =>
-      keyMap(profile).some(({ command }) => command?.command === 'pause');
-    if (pauses(this.profile) && !pauses(next))
-      return this.refuse('no key pauses the engine any more; expected a binding of pause');
-    this.find('profile', null);
-    this.profile = next;
-    this.refit();
-    if (this.session) this.withAppsAnew();
-    this.say('profile edited', 'it applies from now on');
+  setProfile(next: Profile, isAsked = false): string | null {
+    const because = this.edits.save(next, isAsked);
+    if (because === null && !this.edits.isHeld)
+      this.say('profile edited', 'it applies from now on');
+    return because;
+  }
+
+  /** Goes by a profile while a figure is typed into it; null where that is over. */
+  showProfile(typed: Profile | null): string | null {
+    return this.edits.show(typed);
+  }
+
+  /** Waits with edits of the profile, or goes on by what was saved meanwhile. */
+  holdEdits(isHeld: boolean): void {
+    this.edits.hold(isHeld);
+  }
+
+  /** Drops the edits that wait; what the desk goes by, to be saved in their place. */
+  dropHeldEdits(): Profile {
+    return this.edits.dropHeld();
+  }
+
+  /** Answers what is asked about an edit. */
+  answerEdit(isKept: boolean): void {
+    if (isKept) this.edits.keep();
+    else this.edits.takeBack();
+  }
+
+  /** The window is chosen, as by a pointer. */
+  chooseWindow(id: string): readonly Reason[] {
+    this.happens();
+    const reasons = this.happen({ type: 'window-focused', id }, 'chosen in the page');
     this.flush();
+    return reasons;
+  }
+
+  /** The person confirms a command line: it is launched, now where that is waited for and from now on. */
+  allowLine(line: string): void {
+    this.requests.confirm(line);
+    this.flush();
+    this.options.onChange?.();
+  }
+
+  /** A monitor shows which one it is. @param name as the agent has it */
+  identify(name: string): string | null {
+    if (!this.can.includes('identify')) return 'the agent cannot make a monitor show itself';
+    if (!this.monitors.some((monitor) => monitor.name === name))
+      return `no monitor ${name} is connected`;
+    this.options.send({ type: 'identify', monitor: name });
     return null;
+  }
+
+  /** Asks for pictures of windows, or for none any more. */
+  showPictures(isOn: boolean): string | null {
+    if (!this.can.includes('pictures')) return 'the agent cannot make pictures';
+    if (this.picturesOn === isOn) return null;
+    this.picturesOn = isOn;
+    this.options.send({ type: 'pictures', on: isOn, every: PICTURES_MS });
+    this.options.onChange?.();
+    return null;
+  }
+
+  /** The engine goes out of the way, or comes back: what the reserved keys do. */
+  goOut(): void {
+    this.wayOut();
+    this.flush();
   }
 
   /** A profile that cannot be taken over, and why. What there was stays. */
@@ -278,6 +406,7 @@ export class LiveDesk {
   stop(): void {
     this.rounds.stop();
     this.keys.stop();
+    this.edits.stop();
   }
 
   /** True where the agent did all that it was told. */
@@ -305,10 +434,72 @@ export class LiveDesk {
     this.findings.set(name, finding);
   }
 
-  status(): LiveStatus {
+  /** What a page shows beside the desk itself. */
+  about(): LiveAbout {
+    const { agent, can, edits, findings, picturesOn } = this;
+    return {
+      agent: agent && { ...agent, can: [...can] },
+      state: this.state(),
+      monitors: this.monitors.map((monitor) => ({
+        name: monitor.name,
+        id: this.real.ids.get(monitor.name)!,
+        by: this.real.by.get(monitor.name) ?? 'nothing',
+        device: deviceOf(monitor),
+        x: monitor.x,
+        y: monitor.y,
+        width: monitor.width,
+        height: monitor.height,
+      })),
+      question: edits.question,
+      held: edits.held,
+      waitingLaunch: this.requests.asked,
+      hasPictures: picturesOn,
+      findings: findings.all,
+      unknownApps: this.unknownApps(),
+    };
+  }
+
+  /** How long the rounds of late took; null before the first. */
+  get latency(): Latency | null {
+    return this.latencies.now;
+  }
+
+  /** What keys can follow, while a layer is entered or a sequence has begun. */
+  get nextKeys(): NextKeys | null {
+    return this.session && this.keys.next;
+  }
+
+  /** A rule says that no picture of the window is made; of one that is not known none is shown either. */
+  private isPrivate(window: string): boolean {
+    const { session } = this;
+    return !session || isPrivate(this.real.profile, session, sessionId(window));
+  }
+
+  private unknownApps(): UnknownApp[] {
+    const { profile } = this.real;
+    const unknown = new Map<string, UnknownApp>();
+    for (const opened of this.windows.values()) {
+      const name = appName(opened);
+      if (name === undefined || !isArranged(opened) || appOf(profile, opened)) continue;
+      const { app, process, title } = opened;
+      unknown.set(name, {
+        name,
+        ...(app !== undefined && { app }),
+        ...(process !== undefined && { process }),
+        ...(title !== undefined && { title }),
+      });
+    }
+    return [...unknown.values()];
+  }
+
+  private state(): LiveStatus['state'] {
     const { session, isOut, isReady } = this;
-    const state = isOut ? 'out' : session?.paused ? 'paused' : isReady ? 'running' : 'waiting';
-    return statusOf(session, this.real.profile, state, this.findings.all);
+    if (!isReady) return this.isStopped ? 'stopped' : 'waiting';
+    return isOut ? 'out' : session?.paused ? 'paused' : 'running';
+  }
+
+  status(): LiveStatus {
+    return statusOf(this.session, this.real.profile, this.state(), this.findings.all);
   }
 
   // What an agent tells.
@@ -365,7 +556,7 @@ export class LiveDesk {
     });
     this.happen(
       { type: 'window-opened', window: this.inputOf(opened) },
-      `${opened.title ?? id} opens`,
+      `${opened.title ?? opened.app ?? id} opens`,
     );
     if (opened.wants?.fullScreen) this.commandOn(id, { command: 'full-screen' });
   }
@@ -389,7 +580,10 @@ export class LiveDesk {
     const stay = new Set(names.values());
     for (const { id } of this.session.windows) {
       if (stay.has(id)) continue;
-      this.happen({ type: 'window-closed', id }, `${id} is not there any more`);
+      this.happen(
+        { type: 'window-closed', id },
+        `${this.nameOf(linkId(id))} is not there any more`,
+      );
     }
     const ids = new Map([...names].map(([window, id]) => [id, sessionId(window)] as const));
     this.session = renamed(this.session, ids);
@@ -467,6 +661,19 @@ export class LiveDesk {
     this.isDirty = true;
   }
 
+  /** The profile that the desk goes by, as the person has it. */
+  get profile(): Profile {
+    return this.edits.now;
+  }
+
+  private applyProfile(): void {
+    this.happens();
+    this.refit();
+    if (this.session) this.withAppsAnew();
+    this.flush();
+    this.options.onChange?.();
+  }
+
   private withAppsAnew(): void {
     for (const opened of this.windows.values()) if (isArranged(opened)) this.withFields(opened);
   }
@@ -482,14 +689,14 @@ export class LiveDesk {
   private forget(window: string): void {
     const id = sessionId(window);
     this.rounds.gone(window);
-    this.closeAsked.delete(window);
-    this.asks.delete(window);
+    this.requests.gone(window);
+    this.fights.gone(window);
     this.lessons.forget(window);
     this.find(`window ${window}`, null);
     this.find(`fight ${window}`, null);
     this.recorded.delete(id);
     if (this.isReady && this.session && windowOf(this.session, id))
-      this.happen({ type: 'window-closed', id }, `${id} closes`);
+      this.happen({ type: 'window-closed', id }, `${this.nameOf(window)} closes`);
   }
 
   private onFocused({ window, round }: FromAgent<'focused'>): void {
@@ -506,13 +713,10 @@ export class LiveDesk {
     if (!this.session || !this.isReady || !windowOf(this.session, id)) return;
     const before = this.session;
     if (by === 'pointer' && this.pulled(id, rect)) return;
-    this.happen({ type: 'window-asked', id, rect }, `${window} asks for a place`);
+    this.happen({ type: 'window-asked', id, rect }, `${this.nameOf(window)} asks for a place`);
     if (this.session !== before && by === 'pointer') return;
-    const now = this.options.clock.now();
-    const recent = [...(this.asks.get(window) ?? []).filter((at) => now - at < FIGHT_MS), now];
-    this.asks.set(window, recent);
-    if (recent.length > FIGHT_ASKS) {
-      const text = `${window} asks again and again for another place than it is given; it is left as it is`;
+    if (this.fights.asked(window)) {
+      const text = `${this.nameOf(window)} asks again and again for another place than it is given; it is left as it is`;
       this.find(`fight ${window}`, { kind: 'window-fights', about: window, text });
       return;
     }
@@ -599,7 +803,7 @@ export class LiveDesk {
         { type: 'command', command: { command: 'find-window', text: id } },
         'a program asks for it',
       );
-    else if (what === 'close') this.askToClose(window);
+    else if (what === 'close') this.requests.close(window, this.nameOf(window));
     else if (what === 'minimise') {
       if (there.mode?.as !== 'minimised') this.commandOn(id, { command: 'minimise' });
     } else if (what === 'full-screen') {
@@ -620,19 +824,22 @@ export class LiveDesk {
 
   // What comes of it.
 
-  private follow(out: KeyOutput): void {
+  private follow(out: KeyOutput, isRepeat: boolean): void {
     const event = eventOfKey(out);
+    const keys = 'binding' in out ? out.binding?.keys : undefined;
+    const by = { ...(keys !== undefined && { keys }), ...(isRepeat && { isRepeat }) };
     if (event) {
-      this.happen(event, out.type === 'command' ? commandText(out.command) : 'key let go');
+      const what = out.type === 'command' ? commandText(out.command) : 'key let go';
+      this.happen(event, what, by);
       return;
     }
     switch (out.type) {
       case 'ask':
-        this.say(commandText(out.command), 'it needs something typed: give it by hand');
+        this.say(commandText(out.command), 'it needs something typed: give it by hand', by);
         return;
       case 'outside':
-        if (out.command.command === 'run-line') this.launch('line', out.command.line);
-        else this.say(commandText(out.command), outsideReason(out, this.profile)!.because);
+        if (out.command.command === 'run-line') this.requests.launch('line', out.command.line);
+        else this.say(commandText(out.command), outsideReason(out, this.profile)!.because, by);
         return;
       case 'unbound':
         // What a person types is meant for the window: nothing is offered any longer.
@@ -650,7 +857,11 @@ export class LiveDesk {
   }
 
   /** Something happens on the desk: what it opens or closes is asked of the desktop. */
-  private happen(event: SessionEvent, what: string): readonly Reason[] {
+  private happen(
+    event: SessionEvent,
+    what: string,
+    by: Pick<LiveEntry, 'keys' | 'isRepeat'> = {},
+  ): readonly Reason[] {
     const before = this.session;
     if (!before) return [];
     const outcome = reduce(before, event, this.real.profile);
@@ -660,9 +871,22 @@ export class LiveDesk {
     if (outcome.edit) this.edit(outcome.edit);
     this.isDirty = true;
     if (this.session.desk !== before.desk) this.refit();
-    this.options.onEntry?.({ what, reasons: outcome.trace });
+    const command = 'command' in event ? event.command : undefined;
+    const reasons = isCommand ? this.reasonsOf(before, outcome) : outcome.trace;
+    this.options.onEntry?.({ what, reasons, ...by, ...(command && { command }) });
     this.options.onChange?.();
-    return outcome.trace;
+    return reasons;
+  }
+
+  /** Why a command did what it did: where it opens or closes windows, that is the desktop's to do. */
+  private reasonsOf(
+    before: Session,
+    { session, trace }: ReturnType<typeof reduce>,
+  ): readonly Reason[] {
+    const by = session.windows.length - before.windows.length;
+    if (by === 0) return trace;
+    const decided = by > 0 ? 'the desktop is asked for it' : 'its window is asked to close';
+    return [{ decided, because: 'real windows come and go by themselves' }];
   }
 
   /** The session without what a command opened or closed in it: the desktop does that, and tells. */
@@ -673,8 +897,8 @@ export class LiveDesk {
     const opened = after.windows.filter(({ id }) => !was.has(id));
     const closed = before.windows.filter(({ id }) => !is.has(id));
     if (opened.length === 0 && closed.length === 0) return after;
-    for (const { app, id } of opened) this.launchApp(app ?? id);
-    for (const { id } of closed) this.askToClose(linkId(id));
+    for (const { app, id } of opened) this.requests.launchApp(this.profile.apps, app ?? id);
+    for (const { id } of closed) this.requests.close(linkId(id), this.nameOf(linkId(id)));
     const isChain = 'command' in event && event.command.command === 'chain';
     if (!isChain) {
       const { interaction: _over, uses: _before, ...rest } = before;
@@ -690,51 +914,21 @@ export class LiveDesk {
     return session;
   }
 
-  private launchApp(id: string): void {
-    const app = this.profile.apps.find((each) => each.id === id);
-    if (!app?.exec) {
-      const text = `${app?.name ?? id} has no command line: its exec says none`;
-      this.find(`launch ${id}`, { kind: 'launch', about: id, text });
-      return;
-    }
-    this.launch(id, app.exec);
-  }
-
-  private launch(app: string, line: string): void {
-    const command = commandOf(line);
-    const fault = !this.options.allowLaunch
-      ? `${line} is not launched: that was not allowed (--allow-launch)`
-      : !command
-        ? `${line} is no command line`
-        : !this.can.includes('launch')
-          ? 'the agent cannot launch apps'
-          : null;
-    this.find(`launch ${app}`, fault === null ? null : { kind: 'launch', about: app, text: fault });
-    if (fault === null && command) this.options.send({ type: 'launch', app, command });
-  }
-
-  private askToClose(window: string): void {
-    if (!this.can.includes('close')) {
-      this.say(`${window} is not closed`, 'the agent cannot close windows');
-      return;
-    }
-    const now = this.options.clock.now();
-    const asked = this.closeAsked.get(window);
-    const force = asked !== undefined && now - asked >= FORCE_AFTER_MS;
-    if (asked === undefined || force) this.closeAsked.set(window, now);
-    this.options.send({ type: 'close', window, ...(force && { force }) });
-  }
-
   /** A command changes the profile: monitors and desks stay the person's, whatever is connected. */
   private edit(edit: Profile): void {
-    const { monitors, desks } = this.profile;
-    this.profile = { ...edit, monitors, desks };
+    const before = this.profile;
+    const { monitors, desks } = before;
+    this.edits.changedByCommand({ ...edit, monitors, desks });
     this.refit();
-    this.options.onEdit?.(this.profile);
+    this.options.onEdit?.(this.profile, before);
   }
 
-  private say(decided: string, because: string): void {
-    this.options.onEntry?.({ what: decided, reasons: [{ decided, because }] });
+  private say(
+    decided: string,
+    because: string,
+    by: Pick<LiveEntry, 'keys' | 'isRepeat'> = {},
+  ): void {
+    this.options.onEntry?.({ what: decided, reasons: [{ decided, because }], ...by });
   }
 
   // What the agent is told.
@@ -775,12 +969,24 @@ export class LiveDesk {
   private keep(): void {
     const { session, isOut } = this;
     if (!session || !this.options.keep) return;
-    const now = [session, isOut, this.lessons.count] as const;
+    const unkept = this.edits.asked;
+    const { confirmed } = this.requests;
+    const now = [
+      session,
+      isOut,
+      this.lessons.count,
+      unkept.length,
+      unkept.at(-1),
+      confirmed.length,
+    ] as const;
     if (now.every((each, i) => each === this.kept[i])) return;
     this.kept = now;
     this.record.session = session;
     this.record.isOut = isOut;
     this.record.windows = Object.fromEntries(this.recorded);
+    if (confirmed.length > 0) this.record.allowed = confirmed;
+    if (unkept.length > 0) this.record.unkept = unkept;
+    else delete this.record.unkept;
     const fault = this.options.keep(this.record);
     this.find('keep', fault === null ? null : { kind: 'cannot-keep', text: fault });
   }
@@ -803,19 +1009,23 @@ export class LiveDesk {
       const { min, max, increment, base, aspect } = hints;
       this.changeWindow(sessionId(window), { min, max, increment, base, aspect });
       const because = 'it is arranged by that from now on';
-      this.say(`${window} takes ${took.width} × ${took.height}`, because);
+      this.say(`${this.nameOf(window)} takes ${took.width} × ${took.height}`, because);
     }
     return 'learned';
   }
 
   private gaveUp(window: string, because: string | null): void {
-    const name = this.session && windowOf(this.session, sessionId(window));
-    const said = name ? windowName(this.real.profile, name) : window;
-    const text = `${said} is left as it is: ${because ?? ''}`;
+    const text = `${this.nameOf(window)} is left as it is: ${because ?? ''}`;
     this.find(
       `window ${window}`,
       because === null ? null : { kind: 'window-refuses', about: window, text },
     );
+  }
+
+  /** What a person calls a window. */
+  private nameOf(window: string): string {
+    const there = this.session && windowOf(this.session, sessionId(window));
+    return there ? windowName(this.real.profile, there) : window;
   }
 
   private scaleAt({ x, y, width, height }: LinkRect): number {

@@ -3,7 +3,7 @@ import { controlPath, openControl } from './control.ts';
 import { commandOf } from './launch.ts';
 import type { RecordStore } from './record.ts';
 
-export interface HostOptions extends Omit<AgentOptions, 'record' | 'keep' | 'onChange'> {
+export interface HostOptions extends Omit<AgentOptions, 'record' | 'keep'> {
   store: RecordStore;
 }
 
@@ -26,7 +26,10 @@ export async function startHost({ store, ...options }: HostOptions): Promise<Liv
     ...options,
     record: typeof kept === 'string' ? null : kept,
     keep: (record) => store.write(record),
-    onChange: () => changed(),
+    onChange: () => {
+      changed();
+      options.onChange?.();
+    },
   });
   if (typeof kept === 'string') agent.desk.find('kept', { kind: 'cannot-keep', text: kept });
   const control = await openControl(controlPath(), agent.desk);

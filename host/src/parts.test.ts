@@ -1,4 +1,4 @@
-import { mkdirSync, mkdtempSync, rmSync, symlinkSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, statSync, symlinkSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import fc from 'fast-check';
@@ -6,14 +6,132 @@ import { describe, expect, it } from 'vitest';
 import { profileSchema, sessionSchema } from '@sorn/core/model';
 import { adopted, renamed } from './adoption.ts';
 import { commandOf } from './launch.ts';
+import { Latencies } from './latencies.ts';
 import { learnedHints, type Observation } from './learned-hints.ts';
 import { realMonitors } from './real-monitors.ts';
 import { appOf } from './real-window.ts';
 import { recordFile } from './record.ts';
+import { LiveDesk } from './live-desk.ts';
+import { SizeLessons } from './size-lessons.ts';
+import { readAgentMessage, type HostMessage } from '@sorn/link';
 import { Rounds } from './rounds.ts';
 import { PROFILE, THREE } from './testing/live.ts';
 
 const size = (width: number, height: number) => ({ width, height });
+
+describe('what is kept of a live desk', () => {
+  const length = fc.constantFrom(1, 2, 700, 99_999, 100_001, 1_000_000);
+  const coordinate = fc.constantFrom(-1_000_000, -1, 0, 5_000, 1_000_000);
+  const anySize = fc.record({ width: length, height: length });
+  const anyRect = fc.record({ x: coordinate, y: coordinate, width: length, height: length });
+  const maybe = <T>(all: fc.Arbitrary<T>) => fc.option(all, { nil: undefined });
+  const hints = fc.record({
+    min: maybe(anySize),
+    max: maybe(anySize),
+    increment: maybe(anySize),
+    base: maybe(anySize),
+    aspect: maybe(anySize),
+  });
+  const opened = fc.record({
+    app: maybe(fc.constantFrom('shell', '__proto__', 'constructor', 'a b/c', 'x'.repeat(200))),
+    title: maybe(fc.constantFrom('', 'A', 'x'.repeat(1_000), '\u202e')),
+    kind: fc.constantFrom('normal', 'dialog', 'utility', 'fixed'),
+    rect: anyRect,
+    hints: maybe(hints),
+    resizable: fc.boolean(),
+    takes: anySize,
+    asks: maybe(anyRect),
+  });
+
+  it('can be read again, whatever windows say and take', () => {
+    fc.assert(
+      fc.property(fc.array(opened, { minLength: 1, maxLength: 5 }), (all) => {
+        let kept = '';
+        const sent: HostMessage[] = [];
+        const clock = { now: () => 0, after: () => () => undefined };
+        const desk = new LiveDesk({
+          profile: PROFILE,
+          record: null,
+          clock,
+          allowLaunch: false,
+          send: (message) => sent.push(message),
+          hasRoom: () => true,
+          keep: (record) => {
+            kept = JSON.stringify(record);
+            return null;
+          },
+        });
+        const take = (message: object) => {
+          const read = readAgentMessage(JSON.stringify(message));
+          if (!read.ok) throw new Error(`${read.about}: ${read.fault}`);
+          desk.take(read.message);
+          desk.flush();
+        };
+        take({ type: 'hello', protocol: 1, agent: 'any', version: '1', can: [] });
+        take({ type: 'monitors', monitors: THREE });
+        take({ type: 'ready' });
+        for (const [i, { takes: _takes, asks: _asks, ...window }] of all.entries())
+          take({ type: 'opened', window: `w${i}`, ...window });
+        for (const message of sent.splice(0))
+          if (message.type === 'arrange')
+            for (const { window, rect } of message.windows)
+              take({
+                type: 'placed',
+                window,
+                round: message.round,
+                rect: { ...rect, ...all[Number(window.slice(1))]!.takes },
+              });
+        for (const [i, { asks }] of all.entries())
+          if (asks) take({ type: 'asked', window: `w${i}`, rect: asks, by: 'window' });
+        expect(() => sessionSchema.parse(JSON.parse(kept).session)).not.toThrow();
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('is its owner’s alone', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'sorn-record-'));
+    const path = join(folder, 'record.json');
+    recordFile(path).write({
+      session: sessionSchema.parse({}),
+      windows: {},
+      learned: {},
+      isOut: false,
+    });
+    expect(statSync(path).mode & 0o777).toBe(0o600);
+    rmSync(folder, { recursive: true });
+  });
+});
+
+describe('a window that keeps a proportion', () => {
+  it('takes nothing that is not known, where it is a pixel smaller by rounding', () => {
+    const lessons = new SizeLessons({});
+    const aspect = { width: 16, height: 9 };
+    const at = { x: 0, y: 0 };
+    for (let width = 20; width < 400; width++) {
+      const told = { ...at, width, height: Math.round((width * 9) / 16) };
+      const took = { ...at, width: Math.floor((told.height * 16) / 9), height: told.height };
+      if (took.width > told.width) continue;
+      expect(lessons.take('w', 'cams', { aspect }, { told, took })).toEqual({ is: 'known' });
+    }
+    // Much less than it was told is no rounding.
+    const told = { ...at, width: 320, height: 180 };
+    const took = { ...at, width: 160, height: 90 };
+    expect(lessons.take('w', 'cams', { aspect }, { told, took }).is).toBe('learned');
+  });
+});
+
+describe('how long rounds take', () => {
+  it('is the median and the nearest rank of 99 in 100, of the last two hundred', () => {
+    const times = new Latencies();
+    expect(times.now).toBeNull();
+    for (let i = 1; i <= 1_000; i++) times.add(i, 0);
+    // 801 to 1000 are left: the hundredth of them, and the 198th.
+    expect(times.now?.decided).toEqual({ median: 900, most: 998 });
+    expect(times.now?.last).toHaveLength(60);
+    expect(times.now?.last.at(-1)).toBe(1_000);
+  });
+});
 
 describe('what is learned of a window’s size', () => {
   /** What a window takes that has a least size, steps or an aspect: written down anew, from the ICCCM's own words. */
@@ -235,7 +353,12 @@ describe('the focus by the desktop’s account', () => {
   const rounds = () =>
     new Rounds(
       { now: () => 0, after: () => () => undefined },
-      { send: () => undefined, tookOther: () => 'unknown', gaveUp: () => undefined },
+      {
+        send: () => undefined,
+        tookOther: () => 'unknown',
+        gaveUp: () => undefined,
+        settled: () => undefined,
+      },
     );
   const wanted = (focus: string | null) => ({ windows: new Map(), order: [], focus });
 

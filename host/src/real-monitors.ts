@@ -10,6 +10,16 @@ export interface RealMonitors {
   ids: ReadonlyMap<string, string>;
   /** Names of monitors that the profile does not know: they have its defaults. */
   unknown: readonly string[];
+  /** By what each was taken for the profile's, in words, by its name. */
+  by: ReadonlyMap<string, string>;
+}
+
+/** What a monitor tells of itself. */
+export interface DeviceWords {
+  name: string;
+  maker?: string;
+  model?: string;
+  serial?: string;
 }
 
 /**
@@ -23,7 +33,8 @@ export function realMonitors(
   connected: readonly LinkMonitor[],
   desk?: string,
 ): RealMonitors {
-  const ids = matchedIds(profile, connected);
+  const by = new Map<string, string>();
+  const ids = matchedIds(profile, connected, by);
   const added: Monitor[] = [];
   const unknown: string[] = [];
   for (const monitor of connected) {
@@ -35,6 +46,7 @@ export function realMonitors(
     );
     ids.set(monitor.name, id);
     unknown.push(monitor.name);
+    by.set(monitor.name, 'nothing');
     added.push({
       id,
       name: monitor.name,
@@ -55,7 +67,7 @@ export function realMonitors(
     ...(desk !== undefined && { desk }),
   }).desk;
   const desks = profile.desks.map((each) => onDesk(each, each.id === inForce, all, byId));
-  return { profile: { ...all, desks }, ids, unknown };
+  return { profile: { ...all, desks }, ids, unknown, by };
 }
 
 /** Where a monitor really stands. Its scale is the person's to set. */
@@ -106,27 +118,30 @@ function onDesk(
   };
 }
 
-function matchedIds(profile: Profile, connected: readonly LinkMonitor[]): Map<string, string> {
+/** What a monitor tells of itself: by its EDID, where it has one that can be read. */
+export function deviceOf({ name, edid }: Pick<LinkMonitor, 'name' | 'edid'>): DeviceWords {
+  const told = edid === undefined ? null : readEdid(Buffer.from(edid, 'base64'));
+  if (!told?.ok) return { name };
+  const { maker, model, serial, name: own } = told.edid;
+  return { maker, model, ...(serial !== null && { serial }), name: own ?? name };
+}
+
+function matchedIds(
+  profile: Profile,
+  connected: readonly LinkMonitor[],
+  by: Map<string, string>,
+): Map<string, string> {
   const ids = new Map<string, string>();
   const isFree = ({ id }: Monitor) => ![...ids.values()].includes(id);
-  for (const { name, edid } of connected) {
-    const told = edid === undefined ? null : readEdid(Buffer.from(edid, 'base64'));
-    const device = told?.ok
-      ? {
-          maker: told.edid.maker,
-          model: told.edid.model,
-          ...(told.edid.serial !== null && { serial: told.edid.serial }),
-          name: told.edid.name ?? name,
-        }
-      : { name };
-    const found =
-      matchMonitor(profile.monitors.filter(isFree), device) ??
-      matchMonitor(profile.monitors.filter(isFree), { name });
-    const own = found
-      ? null
-      : profile.monitors.find((monitor) => isFree(monitor) && monitor.id === name);
-    const id = found?.monitor.id ?? own?.id;
-    if (id !== undefined) ids.set(name, id);
+  for (const monitor of connected) {
+    const { name } = monitor;
+    const free = profile.monitors.filter(isFree);
+    const device = deviceOf(monitor);
+    const told = matchMonitor(free, device) ?? matchMonitor(free, { name });
+    const id = told?.monitor.id ?? free.find((each) => each.id === name)?.id;
+    if (id === undefined) continue;
+    ids.set(name, id);
+    by.set(name, told?.by ?? 'id');
   }
   const fromLeft = [...connected].sort((a, b) => a.x - b.x || a.y - b.y);
   for (const real of fromLeft) {
@@ -135,7 +150,9 @@ function matchedIds(profile: Profile, connected: readonly LinkMonitor[]): Map<st
       (monitor) =>
         isFree(monitor) && monitor.width === real.width && monitor.height === real.height,
     );
-    if (alike) ids.set(real.name, alike.id);
+    if (!alike) continue;
+    ids.set(real.name, alike.id);
+    by.set(real.name, 'pixels');
   }
   return ids;
 }

@@ -59,19 +59,28 @@ export function logicalHints(
   const size = (
     { width, height }: { width: number; height: number },
     round: (value: number) => number,
+    smallest = 1,
   ) => ({
-    width: Math.max(1, round(width / scale)),
-    height: Math.max(1, round(height / scale)),
+    width: within(round(width / scale), smallest),
+    height: within(round(height / scale), smallest),
   });
   return {
     ...(min && { min: size(min, Math.ceil) }),
     ...(max && { max: size(max, Math.floor) }),
     ...(increment && { increment: size(increment, Math.round) }),
-    ...(base && {
-      base: { width: Math.round(base.width / scale), height: Math.round(base.height / scale) },
-    }),
-    ...(aspect && { aspect }),
+    ...(base && { base: size(base, Math.round, 0) }),
+    ...(aspect && { aspect: aspectWithin(aspect) }),
   };
+}
+
+/** No size of a session is larger, in logical pixels. */
+export const LARGEST = 100_000;
+const within = (length: number, smallest: number) => Math.min(LARGEST, Math.max(smallest, length));
+
+/** The same proportion in figures that a session takes. */
+function aspectWithin({ width, height }: { width: number; height: number }) {
+  const by = Math.max(1, width / LARGEST, height / LARGEST);
+  return { width: within(Math.round(width / by), 1), height: within(Math.round(height / by), 1) };
 }
 
 /**
@@ -99,8 +108,8 @@ export function windowInput(
     ...logicalHints({ ...learned, ...opened.hints }, scale),
     ...(isFixed && { resizable: false }),
     preferred: {
-      width: Math.max(1, Math.round(width / scale)),
-      height: Math.max(1, Math.round(height / scale)),
+      width: within(Math.round(width / scale), 1),
+      height: within(Math.round(height / scale), 1),
     },
     ...(opened.wants?.above && { stayAbove: true }),
   };

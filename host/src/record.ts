@@ -1,5 +1,11 @@
 import { readFileSync, renameSync, writeFileSync } from 'node:fs';
-import { sessionSchema, type Session, type SessionInput } from '@sorn/core/model';
+import {
+  profileSchema,
+  sessionSchema,
+  type Profile,
+  type Session,
+  type SessionInput,
+} from '@sorn/core/model';
 import type { LinkHints, LinkRect } from '@sorn/link';
 import { z } from 'zod';
 
@@ -12,6 +18,16 @@ export interface LiveRecord {
   learned: Record<string, LinkHints>;
   /** The engine is out of the way: every window is where it was before it came. */
   isOut: boolean;
+  /** Command lines that a person confirmed. */
+  allowed?: readonly string[];
+  /** Edits of the profile that nobody has kept yet. */
+  unkept?: readonly ProfileEdit[];
+}
+
+/** The profile before an edit and after it. */
+export interface ProfileEdit {
+  before: Profile;
+  after: Profile;
 }
 interface RecordedWindow {
   app?: string;
@@ -42,6 +58,8 @@ const recordSchema = z.object({
     }),
   ),
   isOut: z.boolean(),
+  allowed: z.array(z.string()).exactOptional(),
+  unkept: z.array(z.object({ before: profileSchema, after: profileSchema })).exactOptional(),
 });
 
 /** Where the record of a live desk is kept. */
@@ -74,7 +92,8 @@ export function recordFile(path: string): RecordStore {
     write(record) {
       const beside = `${path}.new`;
       try {
-        writeFileSync(beside, JSON.stringify(record));
+        // Titles of windows are in it: it is its owner's alone.
+        writeFileSync(beside, JSON.stringify(record), { mode: 0o600 });
         renameSync(beside, path);
         return null;
       } catch (error) {

@@ -32,6 +32,8 @@ interface Told {
   tookOther: (window: string, told: LinkRect, took: LinkRect) => 'learned' | 'known' | 'unknown';
   /** A window that is left as it is, and why; null where that is over. */
   gaveUp: (window: string, because: string | null) => void;
+  /** Every window of the last round stands somewhere, so many milliseconds after it was told. */
+  settled: (after: number) => void;
 }
 
 /**
@@ -51,6 +53,7 @@ export class Rounds {
   /** Windows that are left alone, by the rectangle that they did not take. */
   private readonly leftAlone = new Map<string, LinkRect>();
   private cancelTimer: (() => void) | null = null;
+  private sentAt = 0;
   private readonly clock: Clock;
   private readonly told: Told;
 
@@ -146,6 +149,7 @@ export class Rounds {
     // An answer to what is not wanted any more says nothing.
     if (!expected || expected.round !== round) return;
     this.expected.delete(window);
+    if (this.expected.size === 0) this.told.settled(this.clock.now() - this.sentAt);
     if (isEqual(rect, expected.rect)) {
       this.corrections.delete(window);
       return;
@@ -171,6 +175,7 @@ export class Rounds {
     focus?: string | null,
   ): void {
     const round = ++this.round;
+    this.sentAt = this.clock.now();
     if (focus !== undefined) this.focusRound = round;
     const parts = Math.max(1, Math.ceil(windows.length / IN_ONE_PART));
     for (let at = 1; at <= parts; at++) {

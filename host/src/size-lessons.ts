@@ -38,7 +38,8 @@ export class SizeLessons {
     own: LinkHints,
     { told, took }: { told: LinkRect; took: LinkRect },
   ): Lesson {
-    if (isLeast({ ...this.of(app), ...own }, told, took)) return { is: 'known' };
+    const known = { ...this.of(app), ...own };
+    if (isLeast(known, told, took) || isOfAspect(known, told, took)) return { is: 'known' };
     // One that only stands elsewhere teaches nothing of its size.
     if (took.width === told.width && took.height === told.height)
       return { is: 'learned', hints: null };
@@ -52,6 +53,22 @@ export class SizeLessons {
   forget(window: string): void {
     this.seen.delete(window);
   }
+}
+
+/** So many pixels may the sides be off that an aspect asks for, by rounding here and there. */
+const OFF_BY_ROUNDING = 1.5;
+
+/** True where a window took the proportion that is known of it, as large as it has room or a pixel less. */
+function isOfAspect({ aspect }: LinkHints, told: LinkRect, took: LinkRect): boolean {
+  if (!aspect || took.x !== told.x || took.y !== told.y) return false;
+  const ratio = aspect.width / aspect.height;
+  const off = Math.min(
+    Math.abs(took.width - took.height * ratio),
+    Math.abs(took.height - took.width / ratio),
+  );
+  const isInside = took.width <= told.width && took.height <= told.height;
+  const fills = told.width - took.width <= 1 || told.height - took.height <= 1;
+  return isInside && fills && off <= OFF_BY_ROUNDING;
 }
 
 /** True where a window took its least size, as is known of it, since it was told less. */

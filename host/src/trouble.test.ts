@@ -133,7 +133,7 @@ setTimeout(() => process.stderr.write([...new Set(lines.map((m) => m.type + (m.w
     await live.start({ fault: 'speaks protocol 1' });
     await poll(() => live.over).toBe('the agent speaks protocol 2');
     expect(live.agent!.desk.status().findings).toEqual([
-      { kind: 'agent', text: 'stand-in speaks protocol 2; expected 1' },
+      { kind: 'agent', text: 'stand-in desktop speaks protocol 2; expected 1' },
     ]);
   });
 });
@@ -263,6 +263,22 @@ describe('a profile that is edited while it runs', () => {
     expect(live.account.windows.flatMap(({ typed }) => typed)).toEqual([]);
     expect(live.agent!.desk.setProfile(PROFILE)).toBeNull();
     expect(live.findings()).toEqual([]);
+  });
+
+  it('is asked about again after the host ended in the middle of the question', async () => {
+    const live = await standing();
+    const next = profileSchema.parse({ ...PROFILE, keys: { ...PROFILE.keys, main: 'Alt' } });
+    live.agent!.desk.setProfile(next, true);
+    expect(live.agent!.desk.about().question?.parts).toEqual(['keys']);
+    await live.agent!.end();
+    await live.start({ profile: next });
+    await live.ready();
+    expect(live.agent!.desk.about().question?.parts).toEqual(['keys']);
+    live.agent!.desk.answerEdit(false);
+    expect(live.agent!.desk.realProfile.keys.main).toBe(PROFILE.keys.main);
+    await live.agent!.end();
+    await live.start();
+    expect(live.agent!.desk.about().question).toBeNull();
   });
 });
 
