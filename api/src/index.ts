@@ -1,5 +1,17 @@
 // The HTTP contract: what can be asked of the server, and what it answers. Server, page and tests have it from here.
 export * from './backups.ts';
+export {
+  LIVE,
+  liveNewsSchema,
+  livePictureSchema,
+  liveRequestSchema,
+  type LiveAbout,
+  type LiveLatency,
+  type LiveLine,
+  type LiveNews,
+  type LivePicture,
+  type LiveRequest,
+} from './live.ts';
 export { problemSchema, type Problem } from './problem.ts';
 export {
   changeEventSchema,

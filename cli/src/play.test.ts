@@ -105,6 +105,7 @@ describe('why a window is as it is', () => {
       '(take the focus: default',
       'join as lead: rule 2 Map, app is areamap',
       '(where it was moved last, as set for all: default',
+      '(may be pictured: default',
       '(not rule 1: kind is normal, not dialog',
       '(not rule 3: it is off',
     ]);

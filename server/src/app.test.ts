@@ -19,6 +19,20 @@ const save = (id: string, base: number, name: string) =>
     .set('If-Match', `"${base}"`)
     .send({ profile: { ...profile, name } });
 
+describe('a live desk', () => {
+  it('is none where no agent was named: what is asked of it is refused, and so is nonsense', async () => {
+    const ask = (body: object) => api.post('/api/live').send(body);
+    const none = await ask({ ask: 'out' });
+    expect([none.status, none.body.detail]).toEqual([
+      404,
+      'No desk is live: Sorn was started without --agent.',
+    ]);
+    const wrong = await ask({ ask: 'command', command: { command: 'flaot' } });
+    expect([wrong.status, wrong.body.faults[0].path]).toEqual([422, 'command.command']);
+    expect((await ask({ ask: 'run', program: '/bin/sh' })).status).toBe(422);
+  });
+});
+
 describe('profiles', () => {
   it('are created with every default, listed, and read with their revision', async () => {
     const created = await create('My desk');

@@ -15,7 +15,10 @@ import { problemHandler, sendProblem } from './problem.ts';
 import type { Backups } from './backup/backups.ts';
 import { backupFolder } from './backup/folder.ts';
 import { backupRoutes } from './backup/routes.ts';
-import { changeEventRoutes, type ChangeEvents } from './change-events.ts';
+import { changeEventRoutes } from './change-event-routes.ts';
+import type { ChangeEvents } from './change-events.ts';
+import type { LiveServer } from './live/live-server.ts';
+import { liveRoutes } from './live/routes.ts';
 import { profileRoutes } from './profiles.ts';
 import { revisionRoutes } from './revisions.ts';
 import { historyIn } from './storage/history.ts';
@@ -30,6 +33,8 @@ export interface AppOptions {
   folder: string;
   demo: () => { profile: Profile; session: SessionInput };
   log: Logger;
+  /** The live desk; null where none is arranged. */
+  live: LiveServer | null;
   hosts: Hosts;
   /** What people log in with; where left out, nobody has to. */
   token?: string;
@@ -41,7 +46,7 @@ const DAY_MS = 24 * 60 * 60 * 1000;
 
 /** The whole server but for listening: the API, and the page for every other path. */
 export function createApp(options: AppOptions): Express {
-  const { db, changes, backups, demo, log, hosts, token, page } = options;
+  const { db, changes, backups, demo, log, live, hosts, token, page } = options;
   const app = express();
   app.disable('x-powered-by');
   app.disable('etag');
@@ -87,7 +92,8 @@ export function createApp(options: AppOptions): Express {
   const keepAll = () => backups.keep('before-delete');
   const body = express.json({ limit: '8mb', verify: refuseOtherText });
   app.use('/api', body, profileRoutes(store, demo, changes, keepAll));
-  app.use('/api', revisionRoutes(history, changes), changeEventRoutes(store, changes));
+  app.use('/api', revisionRoutes(history, changes), changeEventRoutes(store, changes, live));
+  app.use('/api', body, liveRoutes(live));
   app.use('/api', backupRoutes(backups, folder, settingsIn(db), changes));
   app.use('/api', (request, response) => {
     sendProblem(response, 'not-found', `${request.method} ${request.originalUrl} does nothing.`);

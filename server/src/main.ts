@@ -7,9 +7,9 @@ import { tokenIn } from './access/token.ts';
 import { createApp } from './app.ts';
 import { backupsOf, type Backups } from './backup/backups.ts';
 import { demoData } from './demo.ts';
-import type { LiveHost } from '@sorn/host';
 import { makeChangeEvents, type ChangeEvents } from './change-events.ts';
 import { inUrl, readOptions, type Options } from './options.ts';
+import type { LiveServer } from './live/live-server.ts';
 import { historyIn } from './storage/history.ts';
 import { openDatabase, type OpenDatabase } from './storage/open.ts';
 import { settingsIn } from './storage/server-settings.ts';
@@ -58,23 +58,30 @@ async function tidyUp({ db }: OpenDatabase, backups: Backups, log: Logger): Prom
 
 /** The live desk that was asked for, where one was. */
 async function liveDesk(
-  { agent, profile, allowLaunch, file }: Options,
+  { agent, profile, allowLaunch, file, demo, fresh }: Options,
   store: Store,
   changes: ChangeEvents,
   log: Logger,
-): Promise<{ host: LiveHost; id: string } | null> {
+): Promise<LiveServer | null> {
   if (agent === undefined) return null;
   // Without an agent there is no need of what it takes.
-  const { startLive } = await import('./live.ts');
-  return startLive({
+  const { ControlTaken, startLive } = await import('./live/live-server.ts');
+  const starting = startLive({
     agent,
     ...(profile !== undefined && { profile }),
     allowLaunch,
+    isFresh: fresh,
     folder: dirname(file),
     store,
     changes,
     log,
     onOver: (because) => log.error(`the desktop is not arranged any more: ${because}`),
+  });
+  // The demo is there to be looked at, with a desk that is live or without.
+  return starting.catch((error: unknown) => {
+    if (!demo || !(error instanceof ControlTaken)) throw error;
+    process.stderr.write(`The stand-in desktop is not arranged: ${error.message}\n`);
+    return null;
   });
 }
 
@@ -99,6 +106,7 @@ async function start(options: Options): Promise<void> {
     folder,
     demo: demoData,
     log,
+    live,
     hosts: { names, byAddress: token !== undefined },
     ...(token !== undefined && { token }),
     page: `${REPOSITORY}web/dist`,
@@ -120,7 +128,7 @@ async function start(options: Options): Promise<void> {
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.on(signal, () => {
       server.close(() => {
-        const ends = [database.close(), backups.end(), live?.host.end()];
+        const ends = [database.close(), backups.end(), live?.end()];
         void Promise.allSettled(ends).then(() => process.exit(0));
       });
       // Those who listen are told first, and do not take it for a fault.

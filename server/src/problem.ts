@@ -12,6 +12,7 @@ const TITLES = {
   'foreign-host': [403, 'Requests from elsewhere are refused'],
   'not-found': [404, 'There is no such thing'],
   'wrong-method': [405, 'This can only be read'],
+  'not-now': [409, 'That cannot be done now'],
   stale: [412, 'Somebody else saved meanwhile'],
   'too-large': [413, 'The body is too large'],
   'wrong-type': [415, 'The body must be application/json'],

@@ -1,9 +1,8 @@
-import { PROFILES, type Route, type Saved } from '@sorn/api';
+import { PROFILES, type Saved } from '@sorn/api';
 import type { Profile, SessionInput } from '@sorn/core/model';
-import { read } from '@sorn/core/values';
 import { Router, type Request, type Response } from 'express';
+import { bodyOf } from './body.ts';
 import { storedProfile, storedSession } from './stored-readers.ts';
-import type { z } from 'zod';
 import type { ChangeEvents } from './change-events.ts';
 import { sendProblem } from './problem.ts';
 import { serve } from './serve.ts';
@@ -15,30 +14,6 @@ const etag = (revision: number) => `"${revision}"`;
 function baseOf(request: Request): number | undefined {
   const match = /^"(\d+)"$/.exec(request.get('if-match') ?? '');
   return match ? Number(match[1]) : undefined;
-}
-
-type Body<R extends Route> = R['body'] extends z.ZodType ? z.output<R['body']> : never;
-
-/** Reads the body of a route, or answers with every fault in it. */
-export function bodyOf<R extends Route<string, z.ZodType>>(
-  { body: schema }: R,
-  request: Request,
-  response: Response,
-): Body<R> | undefined {
-  if (!request.is('application/json')) {
-    sendProblem(response, 'wrong-type', 'Send the profile or session as application/json.');
-    return undefined;
-  }
-  const result = read(schema, request.body);
-  if (result.ok) return result.value as Body<R>;
-  const first = result.faults[0]!;
-  sendProblem(
-    response,
-    'invalid',
-    `${first.path || 'The body'} is ${first.found}; expected ${first.expected}.`,
-    result.faults,
-  );
-  return undefined;
 }
 
 function answerSave(response: Response, saved: Saved | 'removed' | Stale | null, id: string): void {

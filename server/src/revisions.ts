@@ -5,7 +5,7 @@ import { Router } from 'express';
 import type { ChangeEvents } from './change-events.ts';
 import { sendProblem } from './problem.ts';
 import { storedProfile } from './stored-readers.ts';
-import { bodyOf } from './profiles.ts';
+import { bodyOf } from './body.ts';
 import { serve } from './serve.ts';
 import type { History } from './storage/history.ts';
 

@@ -7,7 +7,7 @@ import { read } from '@sorn/core/values';
 import { Router, type Request, type Response } from 'express';
 import type { ChangeEvents } from '../change-events.ts';
 import { sendProblem } from '../problem.ts';
-import { bodyOf } from '../profiles.ts';
+import { bodyOf } from '../body.ts';
 import { serve } from '../serve.ts';
 import type { Settings } from '../storage/server-settings.ts';
 import type { Backups } from './backups.ts';

@@ -1,8 +1,8 @@
-import { BACKUPS, isPathOf, PROFILES, SETTINGS, type Route } from '@sorn/api';
+import { BACKUPS, isPathOf, LIVE, PROFILES, SETTINGS, type Route } from '@sorn/api';
 import { read } from '@sorn/core/values';
 import type { RequestHandler } from 'express';
 
-const ROUTES: readonly Route[] = [PROFILES, BACKUPS, SETTINGS].flatMap((each) =>
+const ROUTES: readonly Route[] = [PROFILES, BACKUPS, SETTINGS, LIVE].flatMap((each) =>
   Object.values(each),
 );
 

@@ -56,6 +56,7 @@ export async function testServer(
     log: pino({ level: 'warn' }, { write: (line) => void logged.push(line) }),
     hosts,
     ...(token !== undefined && { token }),
+    live: null,
     page: page ?? folder,
   });
   return {
