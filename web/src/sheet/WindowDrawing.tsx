@@ -1,6 +1,7 @@
 import { windowName, windowOf, type Placement } from '@sorn/core/engine';
 import { memo } from 'react';
 import { frameStyle } from './frame-colour.ts';
+import { useLive } from '../state/live-store.ts';
 import { useProfileStore } from '../state/profile-context.ts';
 import { onSheet, type Viewport } from './viewport.ts';
 import { WindowLabel } from './WindowLabel.tsx';
@@ -20,6 +21,7 @@ export const WindowDrawing = memo(function WindowDrawing(props: Props) {
   const window = useProfileStore((state) => windowOf(state.session, placement.id));
   const profile = useProfileStore((state) => state.profile);
   const isFocused = useProfileStore((state) => state.session.focus === placement.id);
+  const picture = useLive((live) => (live.isShown ? live.pictures.get(placement.id) : undefined));
   if (!window) return null;
 
   const app = profile.apps.find(({ id }) => id === window.app);
@@ -69,6 +71,15 @@ export const WindowDrawing = memo(function WindowDrawing(props: Props) {
             strokeWidth={Math.min(frame.width, frame.height) < 8 ? 0.5 : 1.5}
             style={sizeOf(frame)}
           />
+          {picture !== undefined && (
+            <Picture
+              href={picture}
+              frame={frame}
+              from={isPlain ? 60 : 78}
+              feet={needs || !fillsTile ? 2 : 1}
+              id={placement.id}
+            />
+          )}
           {placement.held === 'left-alone' && (
             <rect className="moving" style={sizeOf(frame)} fill="url(#sheet-cross-hatch)" />
           )}
@@ -113,6 +124,35 @@ function Moving(props: { x: number; y: number; children: React.ReactNode }) {
     <g className="moving" style={style}>
       {props.children}
     </g>
+  );
+}
+
+const LINE = 16;
+const LEAST = 12;
+
+/** A picture of the window, in what its label leaves free: that is read as without it. */
+function Picture(props: {
+  href: string;
+  frame: { width: number; height: number };
+  /** Where the label's head ends, and how many lines stand at the foot. */
+  from: number;
+  feet: number;
+  id: string;
+}) {
+  const { href, frame, from, feet, id } = props;
+  const height = frame.height - from - feet * LINE - 8;
+  const width = frame.width - LINE;
+  if (height < LEAST || width < LEAST) return null;
+  return (
+    <image
+      href={href}
+      x={LINE / 2}
+      y={from}
+      width={width}
+      height={height}
+      preserveAspectRatio="xMinYMid meet"
+      data-picture={id}
+    />
   );
 }
 

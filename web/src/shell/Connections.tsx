@@ -1,9 +1,10 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { deskInForce } from '@sorn/core/desk';
+import { deskInForce, monitorName } from '@sorn/core/desk';
 import { keyMap } from '@sorn/core/keys';
 import { MODES, type Mode, keysCaps } from '@sorn/core/values';
 import type { ReactNode } from 'react';
 import { MODE_WORDS, pluggedIn, useCable, useDeskChange } from '../state/desk-change.ts';
+import { useLive } from '../state/live-store.ts';
 import { useProfileStore } from '../state/profile-context.ts';
 import { KeyCap } from '../ui/KeyCap.tsx';
 import { Panel, usePanelKeys } from '../ui/Panel.tsx';
@@ -26,6 +27,7 @@ function Lists({ onClose }: { onClose: () => void }) {
   const profile = useProfileStore((state) => state.profile);
   const session = useProfileStore((state) => state.session);
   const pull = useCable();
+  const isLive = useLive((live) => live.isShown);
   const { goTo, setMode } = useDeskChange();
   const desk = deskInForce(profile, session);
   const plugged = pluggedIn(profile, session);
@@ -39,7 +41,8 @@ function Lists({ onClose }: { onClose: () => void }) {
     return binding ? ` · ${keysCaps(binding.keys, profile.keys).join(' ')} in Rehearse` : '';
   };
   const lines = {
-    cables: profile.monitors.map(({ id, name = id }, i) => ({
+    // A real cable is plugged by hand.
+    cables: (isLive ? [] : profile.monitors).map(({ id, name = id }, i) => ({
       id,
       key: String(i + 1),
       text: name,
@@ -76,7 +79,21 @@ function Lists({ onClose }: { onClose: () => void }) {
   });
   return (
     <>
-      <List title="Cables" note="a digit plugs in or unplugs" lines={lines.cables} onTake={take} />
+      {isLive ? (
+        <Section title="Cables" note="the real desktop’s own">
+          <chakra.p fontSize="13px" color="slate">
+            Plug one in or pull it, and the desk follows: connected{' '}
+            {plugged.map((id) => monitorName(profile, id)).join(', ') || 'is none'}.
+          </chakra.p>
+        </Section>
+      ) : (
+        <List
+          title="Cables"
+          note="a digit plugs in or unplugs"
+          lines={lines.cables}
+          onTake={take}
+        />
+      )}
       <List title="Desks" note={desk.because} lines={lines.desks} onTake={take} />
       <List title="Mode" note="of this desk, for now" lines={lines.modes} onTake={take} />
     </>

@@ -2,9 +2,12 @@ import { Box, Grid } from '@chakra-ui/react';
 import { useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Outlet, useLocation, useNavigate } from 'react-router';
-import { useProfileStore } from '../state/profile-context.ts';
+import { simulatedOf } from '../state/per-profile.ts';
+import { ProfileContext, useProfileStore, useProfileStoreApi } from '../state/profile-context.ts';
 import { KeyStrip } from '../ui/KeyStrip.tsx';
 import { Announcer } from './Announcer.tsx';
+import { LiveBar } from './LiveBar.tsx';
+import { useLiveToggle } from './live-toggle.ts';
 import { useMomentBack } from './moment-back.ts';
 import { Rail } from './Rail.tsx';
 import type { PanelName } from './panel.ts';
@@ -45,6 +48,7 @@ export function Frame() {
   const { undo, redo } = useHistory();
   const screen = useScreen();
   const toggleEngine = useEngineToggle();
+  const toggleLive = useLiveToggle();
   const name = useProfileStore((state) => state.profile.name);
   // Asked at once; put away, it is asked again by the line below the bar.
   const isConflicting = useProfileStore((state) => state.conflicting !== null);
@@ -109,6 +113,14 @@ export function Frame() {
           },
         ]
       : []),
+    {
+      keys: ['l'],
+      shift: true,
+      caps: ['Shift', 'L'],
+      label: 'simulated and live desk',
+      minor: true,
+      run: toggleLive,
+    },
     { keys: ['!'], label: 'findings', minor: true, run: () => setPanel('checkup') },
     {
       keys: ['x'],
@@ -152,8 +164,11 @@ export function Frame() {
         <Rail />
       </Box>
       <TopBar onPanel={setPanel} />
-      <SaveTrouble onPanel={setPanel} />
-      <Outlet />
+      <Box gridArea="trouble" minW="0">
+        <SaveTrouble onPanel={setPanel} />
+        <LiveBar hasKeys={!isConflicting} />
+      </Box>
+      <ViewOutlet path={viewPath} />
       <KeyStrip />
       <Announcer />
       {panelFault && <PanelFault onClose={() => setPanelFault(false)} />}
@@ -177,6 +192,19 @@ export function Frame() {
         );
       })}
     </Grid>
+  );
+}
+
+/** Views that are about what is kept: they have the profile as it is, whichever desk is shown. */
+const OF_PROFILE = ['desk', 'files'];
+
+function ViewOutlet({ path }: { path: string | undefined }) {
+  const shown = useProfileStoreApi();
+  const isOfProfile = path !== undefined && OF_PROFILE.includes(path);
+  return (
+    <ProfileContext value={isOfProfile ? simulatedOf(shown) : shown}>
+      <Outlet />
+    </ProfileContext>
   );
 }
 

@@ -1,11 +1,23 @@
 import { useEffect, useMemo } from 'react';
 import { createProfileStore } from '../state/profile-store.ts';
-import { ProfileContext } from '../state/profile-context.ts';
+import { useLive } from '../state/live-store.ts';
+import { ProfileContext, useProfileStoreApi } from '../state/profile-context.ts';
 import { useStored } from '../state/queries.ts';
 import { OpenFault } from '../ui/Fault.tsx';
 import { TrialContext } from '../ui/trial.ts';
 import { Frame } from './Frame.tsx';
 import { OnItsWay } from './lazy-part.tsx';
+
+/** The profile with the desk that is shown: the simulated one, or the live one. */
+function ShownDesk() {
+  const simulated = useProfileStoreApi();
+  const shown = useLive(({ isShown, store }) => (isShown ? store : null));
+  return (
+    <ProfileContext value={shown ?? simulated}>
+      <Frame />
+    </ProfileContext>
+  );
+}
 
 /** Opens a profile, with a store of its own, for as long as it is shown. */
 export function OpenProfile({ id }: { id: string }) {
@@ -18,7 +30,7 @@ export function OpenProfile({ id }: { id: string }) {
   useEffect(() => {
     if (!store) return;
     localStorage.setItem('sorn.last', id);
-    return store.getState().open();
+    return store.getState().open(useLive.of(store).getState());
   }, [id, store]);
 
   if (kept.isError) {
@@ -28,7 +40,7 @@ export function OpenProfile({ id }: { id: string }) {
   return (
     <ProfileContext value={store}>
       <TrialContext value={store.getState().groupEdits}>
-        <Frame />
+        <ShownDesk />
       </TrialContext>
     </ProfileContext>
   );

@@ -1,5 +1,5 @@
 import { countText } from '@sorn/core/values';
-import { Box, Button, chakra, Flex } from '@chakra-ui/react';
+import { Button, chakra, Flex } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { useProfileStore, useProfileStoreApi } from '../state/profile-context.ts';
 import type { PanelName } from './panel.ts';
@@ -62,19 +62,16 @@ export function SaveTrouble({ onPanel }: { onPanel: (panel: PanelName) => void }
         <chakra.span flex="1" minW="0" truncate data-came-in={remoteChanges.length}>
           Changed in another window: {remoteChanges.join('; ')}
         </chakra.span>
-        <TextButton onClick={() => store.setState({ remoteChanges: [] })}>
-          Put this line away
-        </TextButton>
+        <TextButton onClick={() => store.getState().putRemoteAway()}>Put this line away</TextButton>
       </Bar>
     );
   }
-  return <Box gridArea="trouble" />;
+  return null;
 }
 
 function Bar({ isTrouble, children }: { isTrouble?: boolean; children: ReactNode }) {
   return (
     <Flex
-      gridArea="trouble"
       minW="0"
       role={isTrouble ? 'alert' : 'status'}
       align="center"

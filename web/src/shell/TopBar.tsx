@@ -10,6 +10,7 @@ import { useEngineToggle, useHistory } from '../state/history.ts';
 import type { PanelName } from './panel.ts';
 import { useScreen } from '../ui/screen.ts';
 import { KeyCaps } from '../ui/KeyCap.tsx';
+import { DeskSwitch } from './DeskSwitch.tsx';
 import { SaveStateText } from './SaveStateText.tsx';
 
 const BarButton = chakra(IconButton, {
@@ -145,6 +146,7 @@ export function TopBar({ onPanel }: { onPanel: (panel: PanelName) => void }) {
           {name}
         </Link>
       </chakra.p>
+      {!isNarrow && <DeskSwitch />}
       {!isNarrow && <DeskName onPanel={onPanel} />}
       <EngineState />
       <chakra.span flex="1" />

@@ -5,6 +5,8 @@ import { EVERY_VIEW, ONE_OF_EACH } from '../testing/every-view.tsx';
 import { drawView } from '../testing/view.tsx';
 import { capsOf } from '../ui/KeyStrip.tsx';
 import { useKeyRegister } from '../ui/page-keys.ts';
+import { useLive } from '../state/live-store.ts';
+import { liveNews } from '../testing/live-news.ts';
 import { useViewPages } from '../state/view-pages.ts';
 import { ACTIONS, isStepKey } from './action-index.ts';
 import { PAGES } from './setting-index.ts';
@@ -14,7 +16,7 @@ const isElsewhere = (group: string, label: string) =>
   ['sheet', 'sheet-keys'].includes(group) ||
   group.startsWith('Pages of') ||
   // Pages of a view are found as pages, apps as what is opened.
-  ['workspaces', 'monitors', 'apps', 'rules'].includes(label) ||
+  ['workspaces', 'monitors', 'apps', 'rules', 'live desk'].includes(label) ||
   label.startsWith('open Maps') ||
   ['zone', 'select the zone before', 'cancel the search'].includes(label);
 
@@ -53,6 +55,11 @@ describe('the actions of a view, and what find-anything knows of them', () => {
         session: { windows: [{ id: 'a', app: 'maps' }, { id: 'b' }, { id: 'c' }] },
       });
       if (page) act(() => useViewPages.of(store).getState().show(view, page));
+      if (page === 'live')
+        act(() => {
+          const { id, profile: drawn } = store.getState();
+          useLive.of(store).getState().takeNews(liveNews(id, drawn));
+        });
       // Parts of a view are loaded after it.
       await waitFor(
         () => {

@@ -58,6 +58,14 @@ export const ACTIONS: readonly ActionEntry[] = [
     [['Delete', 'take it off', 'Take the monitor off the desk', 'remove delete unplug screen']],
     true,
   ),
+  ...of('desk', 'live', 'Live', [
+    ['S', 'stop or start the agent', 'Stop or start the agent of the live desk', 'real windows'],
+    ['O', 'the way out and back', 'The way out of the live desk', 'panic escape restore quit'],
+    ['R', 'rehearse this', 'Rehearse the live desk', 'try safe copy simulate take over'],
+    ['P', 'pictures of windows', 'Pictures of live windows', 'thumbnail screenshot preview'],
+    ['M', 'match by hand', 'Match a connected monitor by hand', 'assign screen identify'],
+    ['I', 'which one is it', 'Which connected monitor is it', 'identify number screen'],
+  ]),
   ...of('desk', 'workspaces', 'Workspaces', [
     ['N', 'new', 'Add a workspace', 'new create virtual desktop'],
     ['Enter', 'name', 'Name the workspace', 'rename title virtual desktop'],
@@ -87,7 +95,7 @@ export const ACTIONS: readonly ActionEntry[] = [
     ['A', 'none when alone', 'No gaps for a window alone', 'only one single'],
     ['E', 'type lead share', 'Type the share of the lead', 'percent ratio main size'],
     ['L', 'next layout', 'Next layout here', 'cycle change arrangement'],
-    ['Shift L', 'the layout before', 'The layout before here', 'previous cycle arrangement'],
+    ['K', 'the layout before', 'The layout before here', 'previous cycle arrangement'],
     ['J', 'where new windows join', 'Where new windows join', 'insert end lead after focused'],
     [
       'V',

@@ -203,6 +203,12 @@ export const SETTINGS: readonly SettingEntry[] = [
       ['Place is remembered'],
       'restore position',
     ],
+    [
+      'rules[].then.private',
+      'Rule: never pictured',
+      ['Never pictured'],
+      'private picture screenshot privacy secret',
+    ],
     ['rules[].then', 'Settings of a rule', ['Window is'], 'action effect'],
     [
       'rules[].again',
@@ -570,6 +576,7 @@ export const PAGES: readonly PageEntry[] = [
   ...pagesOf('desk', 'Desk', [
     ['monitors', 'monitors', 'screens displays'],
     ['workspaces', 'workspaces', 'virtual desktops names letters homes order'],
+    ['live', 'live desk', 'real windows agent latency connected desktop start stop'],
   ]),
   ...pagesOf('rules', 'Rules', [
     ['rules', 'rules', 'window matching automatic'],

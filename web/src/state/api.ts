@@ -1,10 +1,12 @@
 import {
   BACKUPS,
+  LIVE,
   pathOf,
   problemSchema,
   PROFILES,
   SETTINGS,
   type Answer,
+  type LiveRequest,
   type Parameters,
   type Route,
   type ServerSettings,
@@ -128,6 +130,7 @@ export const api = {
     call(BACKUPS.checkRestore, { parameters: NONE, body: meant(backup) }),
   restore: (backup: Blob | string) =>
     call(BACKUPS.restore, { parameters: NONE, body: meant(backup) }),
+  askLive: (request: LiveRequest) => call(LIVE.ask, { parameters: NONE, body: request }),
   settings: () => call(SETTINGS.read, { parameters: NONE }),
   saveSettings: (settings: ServerSettings) =>
     call(SETTINGS.save, { parameters: NONE, body: settings }),

@@ -1,8 +1,22 @@
-import { changeEventSchema, type ChangeEvent } from '@sorn/api';
+import {
+  changeEventSchema,
+  liveNewsSchema,
+  livePictureSchema,
+  type ChangeEvent,
+  type LiveNews,
+} from '@sorn/api';
 import { jsonIn, changeEventsUrl } from './api.ts';
 
 /** How long after its end the server is looked for again. */
 const AGAIN_MS = 3_000;
+
+/** Who is told of the live desk. */
+export interface LiveListener {
+  takeNews: (news: LiveNews) => void;
+  takePicture: (window: string, png: string) => void;
+  /** The server is not heard any more; the browser looks for it again. */
+  lost: () => void;
+}
 
 /**
  * Listens to saves of a profile by other pages, while this page is visible: a browser has few connections to one
@@ -10,7 +24,11 @@ const AGAIN_MS = 3_000;
  *
  * @returns a function that ends it
  */
-export function listen(id: string, onServerEvent: (event: ChangeEvent) => void): () => void {
+export function listen(
+  id: string,
+  onServerEvent: (event: ChangeEvent) => void,
+  live: LiveListener,
+): () => void {
   let source: EventSource | null = null;
   let later: ReturnType<typeof setTimeout> | undefined;
   function leave() {
@@ -32,9 +50,18 @@ export function listen(id: string, onServerEvent: (event: ChangeEvent) => void):
         // What cannot be read tells nothing; whatever it was about is event again when one comes back.
         if (event.success) onServerEvent(event.data);
       };
+      source.addEventListener('live', ({ data }: MessageEvent<string>) => {
+        const news = liveNewsSchema.safeParse(jsonIn(data));
+        if (news.success) live.takeNews(news.data);
+      });
+      source.addEventListener('picture', ({ data }: MessageEvent<string>) => {
+        const picture = livePictureSchema.safeParse(jsonIn(data));
+        if (picture.success) live.takePicture(picture.data.window, picture.data.png);
+      });
       source.addEventListener('closing', comeBack);
       // The browser comes back by itself but where the answer was none to listen to.
       source.onerror = () => {
+        live.lost();
         if (source?.readyState === EventSource.CLOSED) comeBack();
       };
     }

@@ -2,8 +2,9 @@ import type { Command } from '@sorn/core/commands';
 import type { openSession, Reason, SessionEvent } from '@sorn/core/engine';
 import type { Decisions, OwnText } from '@sorn/core/files';
 import type { Effort } from '@sorn/core/keys';
-import type { Profile, Session } from '@sorn/core/model';
+import type { Profile, Session, SessionInput } from '@sorn/core/model';
 import type { SaveState } from './autosave.ts';
+import type { LiveListener } from './listen.ts';
 import type { Moment } from './moments.ts';
 import type { Conflicting } from './remote-merge.ts';
 
@@ -61,6 +62,8 @@ export interface ProfileStore {
   connect: (event: SessionEvent, text: string) => void;
   /** Shows the desk as it stood at a moment; at the last one the present goes on. */
   lookAt: (moment: number) => void;
+  /** The desk as it stands elsewhere, from now on. */
+  takeOver: (session: SessionInput | Session, text: string) => void;
   /** Goes on from the moment that is looked at. What happened after it stays in the time line. */
   goOnFromHere: () => void;
   /** Writes a line into the log without anything happening on the desk. */
@@ -78,5 +81,9 @@ export interface ProfileStore {
   /** After somebody else saved the desk: takes theirs. */
   takeTheirs: () => void;
   /** Begins to keep what is unsaved through a visit's end; the answer saves what waits and ends that. */
-  open: () => () => void;
+  open: (live: LiveListener) => () => void;
+  /** The profile as the server has it, as far as it was heard of. */
+  serverProfile: () => Profile;
+  /** What somebody else changed was read. */
+  putRemoteAway: () => void;
 }

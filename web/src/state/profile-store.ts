@@ -71,7 +71,7 @@ export function createProfileStore(
     moment: Moment | null;
   } | null = null;
   const store = createStore<ProfileStore>((set, get) => {
-    const { savers, rememberUnsaved, resolveConflicts, takeSession, onServerEvent } = savingOf({
+    const saving = savingOf({
       kept,
       keptSession,
       draft,
@@ -79,6 +79,8 @@ export function createProfileStore(
       set,
       withProfile,
     });
+    const { savers, rememberUnsaved, resolveConflicts, takeSession, onServerEvent, serverProfile } =
+      saving;
 
     /** The desk as it is, whatever is looked at. */
     const present = () => get().moments.at(-1)!.session;
@@ -292,9 +294,16 @@ export function createProfileStore(
         rememberUnsaved();
         void takeSession();
       },
-      open() {
+      takeOver(from, text) {
+        const { session } = openSession(sessionSchema.parse(from), get().profile);
+        const decided = 'the simulated desk stands as it does';
+        set({ ...logged([], text, [{ decided, because: text }]), ...taken(session, text) });
+      },
+      serverProfile,
+      putRemoteAway: () => set({ remoteChanges: NOTHING_CAME }),
+      open(live) {
         addEventListener('pagehide', rememberUnsaved);
-        const stopListening = listen(id, (event) => void onServerEvent(event));
+        const stopListening = listen(id, (event) => void onServerEvent(event), live);
         if (draftProfile.success) savers.profile.offer({ profile, text: get().text });
         if (draftSession.success) savers.session.offer(opened.session);
         return () => {

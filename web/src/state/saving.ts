@@ -40,6 +40,8 @@ interface Saving {
   resolveConflicts: (decided: Decisions) => void;
   takeSession: () => Promise<void>;
   onServerEvent: (event: ChangeEvent) => Promise<void>;
+  /** The profile as the server has it, as far as it was heard of. */
+  serverProfile: () => Profile;
 }
 
 const staleAt = (revision: number, present: number): SaveState => ({
@@ -185,5 +187,6 @@ export function savingOf({
     },
     takeSession: takeRemoteSession,
     onServerEvent,
+    serverProfile: () => known.profile,
   };
 }

@@ -13,11 +13,14 @@ interface Selection {
   bind: (command: KeyCommand | null) => void;
 }
 
-export const useSelection = perProfile<Selection>((set) => ({
-  rule: null,
-  binding: null,
-  toBind: null,
-  takeRule: (rule) => set({ rule }),
-  takeBinding: (binding) => set({ binding }),
-  bind: (toBind) => set({ toBind }),
-}));
+export const useSelection = perProfile<Selection>(
+  (set) => ({
+    rule: null,
+    binding: null,
+    toBind: null,
+    takeRule: (rule) => set({ rule }),
+    takeBinding: (binding) => set({ binding }),
+    bind: (toBind) => set({ toBind }),
+  }),
+  { isOfProfile: true },
+);

@@ -10,14 +10,17 @@ interface ViewPages {
 }
 
 /** Which page each view shows, so that one can be gone to from elsewhere. */
-export const useViewPages = perProfile<ViewPages>((set, get) => ({
-  pages: {},
-  show: (view, page) => set({ pages: { ...get().pages, [view]: page } }),
-  leave(view) {
-    const { [view]: _page, ...pages } = get().pages;
-    set({ pages });
-  },
-}));
+export const useViewPages = perProfile<ViewPages>(
+  (set, get) => ({
+    pages: {},
+    show: (view, page) => set({ pages: { ...get().pages, [view]: page } }),
+    leave(view) {
+      const { [view]: _page, ...pages } = get().pages;
+      set({ pages });
+    },
+  }),
+  { isOfProfile: true },
+);
 
 /** The page that a view shows, and the change of it. */
 export function useViewPage<P extends string>(

@@ -11,6 +11,7 @@ import { ChosenFrame, Handles } from './ChosenMonitor.tsx';
 import { DeskSettings } from './DeskSettings.tsx';
 import { DeskFigures, DeskLines } from './Dimensions.tsx';
 import { FindingMarks } from './FindingMarks.tsx';
+import { LivePage } from './LivePage.tsx';
 import { LineUp } from './LineUp.tsx';
 import { MonitorSettings } from './MonitorSettings.tsx';
 import { Ways } from './Ways.tsx';
@@ -21,6 +22,7 @@ import { WorkspacesPage } from './WorkspacesPage.tsx';
 const PAGES = [
   { value: 'monitors', text: 'Monitors' },
   { value: 'workspaces', text: 'Workspaces' },
+  { value: 'live', text: 'Live' },
 ] as const;
 type Page = (typeof PAGES)[number]['value'];
 
@@ -32,10 +34,11 @@ export function DeskView() {
       <Choice label="Page" value={page} options={PAGES} onChange={(value) => setPage(value)} />
     </Box>
   );
+  if (page === 'live') return <LivePage pages={pages} onOther={() => setPage('monitors')} />;
   return page === 'monitors' ? (
     <MonitorsPage pages={pages} onOther={() => setPage('workspaces')} />
   ) : (
-    <WorkspacesPage pages={pages} onOther={() => setPage('monitors')} />
+    <WorkspacesPage pages={pages} onOther={() => setPage('live')} />
   );
 }
 

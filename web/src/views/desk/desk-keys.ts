@@ -70,6 +70,7 @@ export function useDeskKeys(props: {
     { keys: ['e'], label: 'edges', run: () => focusFigure(props.topInput) },
     {
       keys: ['l'],
+      shift: false,
       label: 'align by real size',
       minor: true,
       run: () => focusFigure(props.mmInput),

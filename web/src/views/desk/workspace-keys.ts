@@ -44,7 +44,7 @@ export function useWorkspaceKeys(props: {
     },
     { keys: ['n'], label: 'new', run: () => props.newInput.current?.focus() },
     { keys: ['Enter'], label: 'name', run: () => focusFigure(props.nameInput) },
-    { keys: ['l'], label: 'letter', run: () => focusFigure(props.letterInput) },
+    { keys: ['l'], shift: false, label: 'letter', run: () => focusFigure(props.letterInput) },
     { keys: ['h'], label: 'home', run: () => focusFigure(props.homeSelect) },
     { keys: ['k'], label: 'layout', run: () => focusFigure(props.layoutSelect) },
     { keys: ['s'], label: 'show it', run: onRow(edits.show) },
@@ -60,6 +60,6 @@ export function useWorkspaceKeys(props: {
       minor: true,
       run: onRow(edits.keep),
     },
-    { keys: ['w'], label: 'monitors', run: props.onOther },
+    { keys: ['w'], label: 'live desk', run: props.onOther },
   ]);
 }

@@ -40,7 +40,13 @@ export function TextPage({ pages }: { pages: ReactNode }) {
   usePageKeys('Text', [
     { keys: ['Enter'], label: 'type in it, Esc leaves', run: () => editor.current?.focus() },
     { keys: ['f'], label: 'form', run: nextFormat },
-    { keys: ['l'], label: 'to the fault', minor: faults.length === 0, run: goToFault },
+    {
+      keys: ['l'],
+      shift: false,
+      label: 'to the fault',
+      minor: faults.length === 0,
+      run: goToFault,
+    },
     { keys: ['d'], label: 'drop what is not applied', minor: !isUnapplied, run: drop },
   ]);
   return (

@@ -54,7 +54,7 @@ const Entry = memo(function Entry({ entry }: { entry: LogEntry }) {
         .filter(({ minor }) => !minor)
         .map(({ decided, because }, i) => (
           <chakra.p key={i} gridColumn="2" fontSize="12px" color="slate" lineHeight="17px">
-            {decided}: {because}
+            {decided === entry.text ? because : `${decided}: ${because}`}
           </chakra.p>
         ))}
     </Grid>

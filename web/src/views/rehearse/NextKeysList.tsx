@@ -2,6 +2,7 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import { keysCaps } from '@sorn/core/values';
 import { memo } from 'react';
 import { KeyCaps } from '../../ui/KeyCap.tsx';
+import { useLive } from '../../state/live-store.ts';
 import { useProfileStore } from '../../state/profile-context.ts';
 import { followingLines, usePresses } from './presses.ts';
 
@@ -9,10 +10,14 @@ const MOST_SHOWN = 14;
 
 /** Over the sheet while a layer is entered or a sequence has begun: which keys come next, and what they do. */
 export const NextKeysList = memo(function WhatFollows() {
-  const next = usePresses((presses) => presses.next);
+  const pressedHere = usePresses((presses) => presses.next);
+  const pressedThere = useLive((live) => (live.isShown ? live.next : null));
   const captions = useProfileStore((state) => state.profile.keys);
+  const next = pressedThere ?? pressedHere;
   if (!next) return null;
-  const lines = followingLines(next, captions);
+  const lines = pressedThere
+    ? pressedThere.next.map(({ keys, ...line }) => ({ ...line, caps: keysCaps(keys, captions) }))
+    : followingLines(pressedHere!, captions);
   return (
     <Box
       role="status"

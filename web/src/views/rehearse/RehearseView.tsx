@@ -5,8 +5,9 @@ import { ruleSentence, textOf, withMonitorNames, withNewRule } from '@sorn/core/
 import { useCallback, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
-import { usePageKeys } from '../../ui/page-keys.ts';
+import { usePageKeys, type PageKey } from '../../ui/page-keys.ts';
 import { useProfileStore, useProfileStoreApi, useDeskLayout } from '../../state/profile-context.ts';
+import { useLive } from '../../state/live-store.ts';
 import { useProposal } from '../../state/proposal.ts';
 import { useSelection } from '../../state/selection.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
@@ -17,6 +18,7 @@ import { Guide } from './Guide.tsx';
 import { KeyboardOwner } from './KeyboardOwner.tsx';
 import { LastKey } from './LastKey.tsx';
 import { LineQuestion } from './LineQuestion.tsx';
+import { LiveLine } from './LiveLine.tsx';
 import { Log } from './Log.tsx';
 import { ChooseAppList } from './ChooseAppList.tsx';
 import { ModeList } from './ModeList.tsx';
@@ -28,6 +30,7 @@ import { TimeSaved } from './TimeSaved.tsx';
 import { SwitchList } from './SwitchList.tsx';
 import { TimeLine } from './TimeLine.tsx';
 import { NextKeysList } from './NextKeysList.tsx';
+import { UnknownApps } from './UnknownApps.tsx';
 import { WindowReasons } from './WindowReasons.tsx';
 import { useFullScreen } from './full-screen.ts';
 import { WindowPull } from './WindowPull.tsx';
@@ -48,6 +51,8 @@ export function RehearseView() {
   const roomForBoards = useRoomForBoards();
   const keyboard = useSheetKeyboard(place);
   const fullScreen = useFullScreen(place);
+  const isLive = useLive((live) => live.isShown);
+  const { rehearse } = useLive.use().getState();
   const giveInFull = async () => {
     if (await fullScreen.enter()) keyboard.give();
   };
@@ -90,7 +95,8 @@ export function RehearseView() {
       );
   };
 
-  usePageKeys('Rehearse', [
+  // On the real desk its own keyboard counts.
+  const ownKeys: PageKey[] = [
     {
       keys: ['Enter'],
       shift: true,
@@ -108,6 +114,18 @@ export function RehearseView() {
     },
     // The frame has this key for every view; here it is what is tried.
     { keys: [], caps: ['X'], label: 'cables and desks', summary: true, run: () => undefined },
+  ];
+  const liveKeys: PageKey[] = [
+    {
+      keys: ['r'],
+      shift: true,
+      caps: ['Shift', 'R'],
+      label: 'rehearse this',
+      run: () => void rehearse(),
+    },
+  ];
+  usePageKeys('Rehearse', [
+    ...(isLive ? liveKeys : ownKeys),
     {
       keys: ['y'],
       shift: false,
@@ -145,12 +163,19 @@ export function RehearseView() {
       name="Rehearse"
       inspector={
         <>
-          <Guide />
-          <AppList />
+          {isLive ? <UnknownApps /> : <Guide />}
+          {!isLive && <AppList />}
           <OneAtATime deskLayout={deskLayout} />
           <WindowReasons deskLayout={deskLayout} id={about} onRule={makeRule} />
-          <TimeSaved />
+          {!isLive && <TimeSaved />}
           <Log />
+          {/* What is done there is done elsewhere: what happens comes first. */}
+          {isLive && (
+            <>
+              <AppList />
+              <TimeSaved />
+            </>
+          )}
         </>
       }
     >
@@ -166,9 +191,13 @@ export function RehearseView() {
           outline="2px solid"
           outlineColor={keyboard.isGiven ? 'vermilion' : 'transparent'}
           data-keyboard={keyboard.isGiven ? 'sheet' : 'page'}
-          onClick={keyboard.give}
+          {...(!isLive && { onClick: keyboard.give })}
         >
-          <KeyboardOwner isGiven={keyboard.isGiven} locked={fullScreen.locked} />
+          {isLive ? (
+            <LiveLine />
+          ) : (
+            <KeyboardOwner isGiven={keyboard.isGiven} locked={fullScreen.locked} />
+          )}
           <WindowPull>
             <Sheet
               deskLayout={deskLayout}

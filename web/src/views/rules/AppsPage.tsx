@@ -70,6 +70,7 @@ export function AppsPage({ pages, onOther }: { pages: ReactNode; onOther: () => 
     },
     {
       keys: ['l'],
+      shift: false,
       label: 'later at the start',
       minor: true,
       run: () => moveAtStart(1),

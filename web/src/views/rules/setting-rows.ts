@@ -105,6 +105,7 @@ export const SETTING_ROWS: readonly SettingRowOf[] = [
     without: 'as for all',
     options: yesNo('yes', 'no'),
   },
+  { setting: 'private', label: 'Never pictured', without: 'no', options: yesNo('yes', 'no') },
 ];
 
 /** The options of a setting, with the one that is given among them, whatever it is. */

@@ -107,9 +107,7 @@ export function useTilingKeys(props: {
       run: () => edits.setKind(after(LAYOUT_KINDS, layout.kind)),
     },
     {
-      keys: ['l'],
-      shift: true,
-      caps: ['Shift', 'L'],
+      keys: ['k'],
       label: 'the layout before',
       minor: true,
       run: () => edits.setKind(after([...LAYOUT_KINDS].reverse(), layout.kind)),
