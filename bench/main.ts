@@ -2,6 +2,7 @@ import { benchFrames } from './frames.ts';
 import { benchKeys } from './keys.ts';
 import { benchKeyMap } from './key-map.ts';
 import { benchLink } from './link.ts';
+import { benchLivePage } from './live-page.ts';
 import { benchRules } from './rules.ts';
 import { benchServer } from './server.ts';
 import { benchSolver } from './solver.ts';
@@ -14,4 +15,7 @@ await benchKeys();
 await benchServer();
 await benchLink();
 const browser = process.env['CHROMIUM'];
-if (browser) await benchFrames(browser);
+if (browser) {
+  await benchFrames(browser);
+  await benchLivePage(browser);
+}

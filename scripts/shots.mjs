@@ -1,5 +1,5 @@
 // npm run shots [-- NAME ...]: takes the pictures of the main views in docs/screenshots, or those named, from the demo data.
-import { spawn } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -15,9 +15,24 @@ const SHOTS = [
     keys: ['Enter', 'Meta+Alt+KeyM', 'Meta+KeyW', 'Meta+ArrowLeft', 'Meta+BracketRight'],
   },
   {
-    name: 'rehearse-day',
+    name: 'live-day',
     path: '/bulletin-desk/rehearse',
-    keys: ['Enter', 'Meta+ArrowDown', 'Meta+Control+Alt+KeyN', 'Meta+Control+Alt+KeyR', 'F9'],
+    keys: [
+      'Shift+L',
+      'wait:600',
+      'Control+k',
+      'wait:300',
+      ...'swap with lead',
+      'wait:300',
+      'Enter',
+      'wait:600',
+    ],
+  },
+  {
+    name: 'live-panel-night',
+    path: '/bulletin-desk/desk',
+    night: true,
+    keys: ['Shift+L', 'w', 'w', 'wait:600', 'ArrowDown', 'wait:700'],
   },
   { name: 'tiling-places-day', path: '/bulletin-desk/tiling', keys: ['ArrowDown', 'p'] },
   { name: 'desk-day', path: '/bulletin-desk/desk', keys: [']', ']'] },
@@ -54,7 +69,6 @@ const SHOTS = [
     keys: ['c', 'n', 'w', 'w', 'w', 'wait:900'],
     saves: 'i',
   },
-  { name: 'rehearse-why-day', path: '/bulletin-desk/rehearse', keys: ['c', 'h', 'k'] },
   {
     name: 'files-day',
     path: '/bulletin-desk/tiling',
@@ -144,11 +158,20 @@ for (const { name, path, night = false, keys = [], saves } of wanted) {
   server.kill();
 }
 await browser.close();
+// Stand-in desktops outlive their agents for a while.
+spawnSync('pkill', ['-f', `desktop --socket ${folder}`]);
 rmSync(folder, { recursive: true, force: true });
 
 function serve(file) {
-  const args = [join(root, 'server/dist/main.js'), '--demo', '--data', file, '--port', '0'];
-  const server = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'inherit'] });
+  // With a stand-in desktop of its own for each picture, as npm run demo has one.
+  const own = `${file}.d`;
+  mkdirSync(own);
+  const main = join(root, 'server/dist/main.js');
+  const args = [main, '--demo', '--agent', 'stand-in', '--data', file, '--port', '0'];
+  const server = spawn(process.execPath, args, {
+    stdio: ['ignore', 'pipe', 'inherit'],
+    env: { ...process.env, TMPDIR: own, SORN_CONTROL: join(own, 'live.sock') },
+  });
   return new Promise((resolve) => {
     server.stdout.on('data', (data) => {
       const url = /http:\/\/\S+/.exec(String(data))?.[0];

@@ -48,7 +48,7 @@ export interface Screen {
 }
 
 /** Shows the page in the other colours without leaving the screen, and waits until none is in between. */
-function otherColours(page: Page): Promise<void> {
+export function otherColours(page: Page): Promise<void> {
   return page.evaluate(async () => {
     const { classList } = document.documentElement;
     classList.toggle('dark');

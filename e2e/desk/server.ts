@@ -27,16 +27,20 @@ interface StartOptions {
   port?: number;
   /** Arguments beside those. */
   more?: readonly string[];
+  env?: NodeJS.ProcessEnv;
 }
 
 /** Starts the built server on a free port, or on the given one. */
 export async function startServer(
   file: string,
-  { demo = false, port = 0, more = [] }: StartOptions = {},
+  { demo = false, port = 0, more = [], env = {} }: StartOptions = {},
 ): Promise<RunningServer> {
   const given = ['--data', file, '--port', String(port), ...(demo ? ['--demo'] : []), ...more];
   const args = [MAIN, ...given];
-  const child = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(process.execPath, args, {
+    stdio: ['ignore', 'pipe', 'pipe'],
+    env: { ...process.env, ...env },
+  });
   const url = await addressOf(child);
   const ended = new Promise<void>((resolve) => child.once('close', () => resolve()));
   const end = (signal: NodeJS.Signals) => {

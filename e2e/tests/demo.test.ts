@@ -94,9 +94,12 @@ describe('the demo, by keys alone', () => {
     await poll(() => drawnWindows(page)).toEqual(before);
     await saved(page);
     const { port, file } = running.server;
+    const url = page.url();
+    // Nobody listens meanwhile: a page that does says so in its console.
+    await page.goto('about:blank');
     await running.server.stop();
     running.server = await startServer(file, { port });
-    await page.reload();
+    await page.goto(url);
     await poll(() => drawnWindows(page)).toEqual(before);
     expect(before.find(({ focused }) => focused)?.app).toBe('stations');
   });

@@ -180,10 +180,16 @@ describe('an empty database', () => {
 });
 
 describe('npm run demo', () => {
-  it('serves the demo desk, and says where it and its data are', async () => {
+  it('serves the demo desk beside a stand-in desktop, and says where it and its data are', async () => {
     const file = `${running.folder}/by-command.db`;
     const args = ['run', '-s', 'demo', '--', '--port', '0', '--data', file];
-    const command = spawn('npm', args, { cwd: ROOT, detached: true });
+    // The stand-in desktop and the way to it lie in folders of the person's own: here in the test's.
+    const env = {
+      ...process.env,
+      TMPDIR: running.folder,
+      SORN_CONTROL: `${running.folder}/c/live`,
+    };
+    const command = spawn('npm', args, { cwd: ROOT, detached: true, env });
     try {
       let said = '';
       command.stdout.on('data', (data) => (said += String(data)));
@@ -191,9 +197,15 @@ describe('npm run demo', () => {
       const url = /http:\/\/\S+/.exec(said)![0];
       const { page, context } = await visit(running.browser, url);
       await poll(async () => (await drawnWindows(page)).length).toBe(8);
+      await page.locator('[data-live-state=running]').waitFor();
+      await page.keyboard.press('Shift+L');
+      await page.getByText('Live · stand-in desktop').waitFor();
+      await poll(async () => (await drawnWindows(page)).length).toBe(9);
       await context.close();
     } finally {
       process.kill(-command.pid!, 'SIGTERM');
+      // It outlives its agent for a while.
+      spawnSync('pkill', ['-f', `desktop --socket ${running.folder}`]);
     }
   });
 });
