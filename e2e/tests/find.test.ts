@@ -19,7 +19,8 @@ async function find(text: string) {
   const field = open.page.getByRole('combobox', { name: 'Find anything' });
   await field.waitFor();
   await open.page.keyboard.type(text);
-  await open.page.locator('[cmdk-item]').first().waitFor();
+  // A busy browser answers for a key before the page has it.
+  await poll(() => field.inputValue()).toBe(text);
   const first = await open.page.locator('[cmdk-item]').first().innerText();
   await open.page.keyboard.press('Enter');
   return first.split('\n')[0];

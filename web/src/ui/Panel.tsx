@@ -8,8 +8,7 @@ const TAKES_FOCUS = ['input', 'select', 'textarea', 'button', 'a[href]', '[tabin
   )
   .join();
 
-/** A panel over the page; Escape puts it away. */
-export function Panel(props: {
+interface PanelProps {
   title: string;
   isOpen: boolean;
   onClose: () => void;
@@ -17,19 +16,27 @@ export function Panel(props: {
   /** The body itself takes the focus, so that arrow keys scroll it: for a panel that is only read. */
   isRead?: boolean;
   children: ReactNode;
-}) {
+}
+
+/**
+ * A panel over the page; Escape puts it away. It is gone in the step that closes it: a dialog that closes
+ * in steps of its own would take the focus back from what it opened.
+ */
+export function Panel(props: PanelProps) {
+  return props.isOpen && <OpenPanel {...props} />;
+}
+
+function OpenPanel(props: PanelProps) {
   const body = useRef<HTMLDivElement>(null);
   const from = useRef<HTMLElement>(null);
   return (
     <Dialog.Root
       {...(props.isRead && { initialFocusEl: () => body.current })}
       finalFocusEl={() => from.current}
-      open={props.isOpen}
+      open
       onOpenChange={({ open }) => {
         if (!open) props.onClose();
       }}
-      lazyMount
-      unmountOnExit
       motionPreset="none"
       scrollBehavior="inside"
     >
