@@ -6,6 +6,7 @@ import { benchLivePage } from './live-page.ts';
 import { benchRules } from './rules.ts';
 import { benchServer } from './server.ts';
 import { benchSolver } from './solver.ts';
+import { benchX11 } from './x11.ts';
 
 process.stdout.write(`Node ${process.versions.node}, ${process.arch}\n`);
 await benchSolver();
@@ -14,6 +15,7 @@ benchKeyMap();
 await benchKeys();
 await benchServer();
 await benchLink();
+await benchX11();
 const browser = process.env['CHROMIUM'];
 if (browser) {
   await benchFrames(browser);

@@ -1,15 +1,18 @@
-// npm run kills: kills the server 200 times in the middle of saves, imports, backups and restores, and the agent or the
-// host of a live desk 100 times.
+// npm run kills: kills the server 200 times in the middle of saves, imports, backups and restores, the agent or the host
+// of a live desk 100 times, and agent, host or programs of a real display 60 times.
 import { join } from 'node:path';
+import { x11Programs } from './x11.mjs';
 import { buildEngine, install, needNode, root, runShown } from './steps.mjs';
 
 needNode();
 install();
 buildEngine();
+x11Programs();
 const vitest = join(root, 'node_modules/vitest/vitest.mjs');
 const runs = [
   [['--config', 'e2e/vitest.config.ts', 'crash'], { KILLS: '200' }],
   [['live-kills'], { LIVE_KILLS: '100' }],
+  [['x11-kills'], { X11_KILLS: '60' }],
 ];
 let worst = 0;
 for (const [args, env] of runs) {

@@ -24,7 +24,7 @@ const LAYERS = [
 ];
 /** The layers of the page, likewise. */
 const PAGE_LAYERS = ['ui', 'state', 'sheet', 'views', 'shell'];
-const TESTS = '\\.test\\.tsx?$|^(core|web|host|link)/src/testing/';
+const TESTS = '\\.test\\.tsx?$|^(core|web|host|link|agents/[^/]+)/src/testing/';
 /** A pattern of the sources of every package but one. */
 const OURS = (but) => `^(?!${but}/)(core|link|host|agents|api|cli|server|web)/`;
 const error = (name, from, to) => ({ name, severity: 'error', from, to });

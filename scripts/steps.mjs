@@ -8,7 +8,16 @@ import { brotliCompressSync, gzipSync } from 'node:zlib';
 
 export const root = dirname(dirname(fileURLToPath(import.meta.url)));
 /** The packages that run without the page. */
-const ENGINE = ['core', 'link', 'host', 'agents/desk-stand-in', 'api', 'cli', 'server'];
+const ENGINE = [
+  'core',
+  'link',
+  'host',
+  'agents/desk-stand-in',
+  'agents/x11',
+  'api',
+  'cli',
+  'server',
+];
 const stamps = join(root, '.sorn');
 
 let quiet = false;
@@ -121,6 +130,7 @@ export function buildEngine() {
     'link/dist/index.js',
     'host/dist/index.js',
     'agents/desk-stand-in/dist/main.js',
+    'agents/x11/dist/main.js',
     'api/dist/index.js',
     'cli/dist/main.js',
     'server/dist/main.js',

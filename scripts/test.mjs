@@ -3,11 +3,13 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from './chromium.mjs';
+import { x11Programs } from './x11.mjs';
 import { install, needNode, root, runShown, say } from './steps.mjs';
 
 needNode();
 install();
 const browser = chromium();
+x11Programs();
 const results = mkdtempSync(join(tmpdir(), 'sorn-test-'));
 let passed = 0;
 let failed = 0;

@@ -146,7 +146,8 @@ program
     }),
   );
 
-const AGENT = 'stand-in, or the command line of an agent; docs/link.md tells how one is written';
+const AGENT =
+  'stand-in, x11 (an X display), or the command line of an agent; docs/link.md tells how one is written';
 
 program
   .command('run')

@@ -90,7 +90,7 @@ describe('sorn run', () => {
     expect(second.out).toContain('another desk is live');
     expect(live.account.hasAgent).toBe(true);
     const wrong = await live.ran('run', live.file, '--agent', '"half');
-    expect(wrong.out).toContain('expected stand-in, or a command line');
+    expect(wrong.out).toContain('expected stand-in or x11, or a command line');
   });
 
   it('ends in order: nothing is hidden, and it is as it was when it is begun again', async () => {

@@ -54,7 +54,15 @@ import type { LiveRecord } from './record.ts';
 import { Rounds } from './rounds.ts';
 import { SizeLessons } from './size-lessons.ts';
 import { statusOf, type LiveAbout, type LiveStatus, type UnknownApp } from './status.ts';
-import { listeningTo, WAY_OUT, wantedBefore, wantedOf, workspacesOf } from './told.ts';
+import {
+  frameWidth,
+  listeningTo,
+  settingsOf,
+  WAY_OUT,
+  wantedBefore,
+  wantedOf,
+  workspacesOf,
+} from './told.ts';
 
 /** What happened on the live desk, and why. */
 export interface LiveEntry {
@@ -116,6 +124,7 @@ export class LiveDesk {
   private readonly fights: Fights;
   private sentListen: FromHost<'listen'> | null = null;
   private sentWorkspaces: FromHost<'workspaces'> | null = null;
+  private sentSettings: FromHost<'settings'> | null = null;
   private isDirty = false;
   private picturesOn = false;
   /** When the first thing happened that nothing was told of yet; null where nothing did. */
@@ -210,11 +219,14 @@ export class LiveDesk {
     this.rounds.reset();
     this.sentListen = null;
     this.sentWorkspaces = null;
+    this.sentSettings = null;
     this.options.send({
       type: 'welcome',
       protocol: PROTOCOL,
       session: this.profile.name.slice(0, 80),
     });
+    // Before it tells of windows: their sizes are told with the border that they will have.
+    this.sendSettings();
     return true;
   }
 
@@ -669,6 +681,7 @@ export class LiveDesk {
   private applyProfile(): void {
     this.happens();
     this.refit();
+    if (this.agent) this.sendSettings();
     if (this.session) this.withAppsAnew();
     this.flush();
     this.options.onChange?.();
@@ -936,7 +949,8 @@ export class LiveDesk {
   private arrange(session: Session): void {
     if (this.isOut) {
       const rectOf = (id: string) => this.recorded.get(id)?.before;
-      this.rounds.arrange(wantedBefore(session, rectOf));
+      const frame = frameWidth(this.profile, this.can);
+      this.rounds.arrange(wantedBefore(session, rectOf, frame));
     } else {
       const { profile } = this.real;
       const { wanted, findings } = wantedOf(session, profile, this.can);
@@ -952,6 +966,13 @@ export class LiveDesk {
     if (isEqual(workspaces, this.sentWorkspaces)) return;
     this.sentWorkspaces = workspaces;
     this.options.send(workspaces);
+  }
+
+  private sendSettings(): void {
+    const settings = settingsOf(this.profile, this.can);
+    if (isEqual(settings, this.sentSettings)) return;
+    this.sentSettings = settings;
+    this.options.send(settings);
   }
 
   private listen(): void {

@@ -45,14 +45,16 @@ export async function startHost({ store, ...options }: HostOptions): Promise<Liv
 }
 
 /**
- * The program of an agent and its arguments: of one that ships with Sorn by its name, or of a command line; a sentence
- * where it is neither.
+ * The program of an agent and its arguments: of one that ships with Sorn by its name, with what is written after it, or
+ * of a command line; a sentence where it is neither.
  */
 export function agentCommand(
   agent: string,
   shipped: Readonly<Record<string, () => string[]>>,
 ): string[] | string {
-  if (Object.hasOwn(shipped, agent)) return shipped[agent]!();
+  const command = commandOf(agent);
+  const [name = '', ...args] = command ?? [];
+  if (Object.hasOwn(shipped, name)) return [...shipped[name]!(), ...args];
   const names = Object.keys(shipped).join(' or ');
-  return commandOf(agent) ?? `--agent is ${agent}; expected ${names}, or a command line`;
+  return command ?? `--agent is ${agent}; expected ${names}, or a command line`;
 }

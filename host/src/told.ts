@@ -27,10 +27,10 @@ export function wantedOf(
   can: readonly string[],
 ): { wanted: Wanted; findings: ReturnType<typeof computePlacements>['findings'] } {
   const { placements, findings } = computePlacements(session, profile);
-  const { on, hue, weight } = profile.look.focusFrame;
-  const hasBorder = on && can.includes('border');
+  const { hue } = profile.look.focusFrame;
   const windows = new Map<string, ArrangedWindow>();
-  for (const { id, x, y, width, height, shown, state } of placements) {
+  const frame = frameWidth(profile, can);
+  for (const { id, x, y, width, height, shown, state, stayAbove } of placements) {
     const window = linkId(id);
     const colour = id === session.focus ? (HUES[hue] ?? hue) : PLAIN_BORDER;
     windows.set(window, {
@@ -38,7 +38,8 @@ export function wantedOf(
       rect: { x, y, width, height },
       shown,
       state: state === 'full-screen' && can.includes('full-screen') ? 'full-screen' : 'normal',
-      ...(hasBorder && { border: { width: weight, colour } }),
+      ...(stayAbove && can.includes('above') && { above: true }),
+      ...(frame > 0 && { border: { width: frame, colour } }),
     });
   }
   const order = inDrawingOrder(placements, { session, profile }).map(({ id }) => linkId(id));
@@ -47,16 +48,36 @@ export function wantedOf(
   return { wanted: { windows, order, focus: hasFocus ? focus : null }, findings };
 }
 
-/** Every window of a session where it was before the engine came. */
+/** How wide the border of every window is, in pixels: the focus frame, in whatever colour. */
+export function frameWidth({ look }: Profile, can: readonly string[]): number {
+  const { on, weight } = look.focusFrame;
+  return on && can.includes('border') ? weight : 0;
+}
+
+/** What holds for the whole desktop. */
+export function settingsOf(profile: Profile, can: readonly string[]): FromHost<'settings'> {
+  const { focusFollows, goesAlong, clickRaises } = profile.pointer;
+  return {
+    type: 'settings',
+    focusFollowsPointer: focusFollows,
+    pointerFollowsFocus: goesAlong,
+    clickRaises,
+    border: frameWidth(profile, can),
+  };
+}
+
+/** Every window of a session where it was before the engine came, with the frame that was told of by then. */
 export function wantedBefore(
   { windows: all, focus, recent }: Session,
   rectOf: (id: string) => LinkRect | undefined,
+  frame: number,
 ): Wanted {
   const windows = new Map<string, ArrangedWindow>();
+  const border = frame > 0 && { border: { width: frame, colour: PLAIN_BORDER } };
   for (const { id } of all) {
     const window = linkId(id);
     const rect = rectOf(id);
-    if (rect) windows.set(window, { window, rect, shown: true, state: 'normal' });
+    if (rect) windows.set(window, { window, rect, shown: true, state: 'normal', ...border });
   }
   // Somebody has the keys now, and that is a window.
   const last = focus ?? recent[0];

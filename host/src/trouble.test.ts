@@ -124,7 +124,7 @@ setTimeout(() => process.stderr.write([...new Set(lines.map((m) => m.type + (m.w
     live.agent!.desk.command({ command: 'full-screen' });
     live.agent!.desk.command({ command: 'close' });
     live.agent!.desk.command({ command: 'switch-window' });
-    await poll(() => live.log.at(-1)).toBe('welcome arrangenormal');
+    await poll(() => live.log.at(-1)).toBe('welcome settings arrangenormal');
   });
 
   it('in another version is refused with the reason, and not started again', async () => {

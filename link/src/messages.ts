@@ -222,6 +222,8 @@ const arrangedWindow = z.object({
   rect,
   shown: flag,
   state: word(['normal', 'full-screen']).default('normal'),
+  /** It stays over others; the order says so, too. */
+  above: flag.exactOptional(),
   /** It lies within the rectangle. */
   border: z
     .object({ width: whole(0, 100), colour: z.string().regex(/^#[\da-fA-F]{6}$/) })
@@ -298,6 +300,8 @@ export const HOST_MESSAGES = {
     focusFollowsPointer: flag.default(false),
     pointerFollowsFocus: flag.default(false),
     clickRaises: flag.default(true),
+    /** The width of the border that windows will have: what they say of their sizes is told with it. */
+    border: whole(0, 100).default(0),
   }),
   pictures: z.object({ type: z.literal('pictures'), on: flag, every: whole(100, 3_600_000) }),
   problem,

@@ -67,7 +67,7 @@ export function readOptions(
   }
   const { agent, profile, 'allow-launch': allowLaunch } = values;
   if (agent?.trim() === '')
-    throw new Error('--agent is empty; expected stand-in, or a command line');
+    throw new Error('--agent is empty; expected stand-in or x11, or a command line');
   if (agent === undefined && (profile !== undefined || allowLaunch))
     throw new Error('--profile and --allow-launch are for --agent: they say what it arranges');
   if (tokenFile === '') throw new Error('--token-file is empty; expected a file');

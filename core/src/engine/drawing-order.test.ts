@@ -46,4 +46,32 @@ describe('the order of drawing', () => {
     expect(drawn('minimise')).toEqual(['a', 'b', 'c']);
     expect(drawn('show-desktop')).toEqual([]);
   });
+
+  it('leaves a floating window that is clicked as deep as it is where a click raises nothing', () => {
+    const events = [
+      ...['a', 'b', 'c'].flatMap((id) => [
+        { type: 'window-focused', id } as const,
+        { type: 'command', command: { command: 'float' } as Command } as const,
+      ]),
+      { type: 'window-focused', id: 'a' } as const,
+    ];
+    const orderOf = (clickRaises: boolean, more: Command['command'][] = []) => {
+      const own = { ...profile, pointer: { ...profile.pointer, clickRaises } };
+      const commands = more.map(
+        (command) => ({ type: 'command', command: { command } as Command }) as const,
+      );
+      const session = [...events, ...commands].reduce(
+        (now, event) => reduce(now, event, own).session,
+        opened,
+      );
+      const { placements } = computePlacements(session, own);
+      const order = inDrawingOrder(placements, { session, profile: own }).map(({ id }) => id);
+      return [order.join(''), session.focus];
+    };
+    expect(orderOf(true)).toEqual(['dbca', 'a']);
+    expect(orderOf(false)).toEqual(['dabc', 'a']);
+    // A key raises it, and the order of focus is another question.
+    expect(orderOf(false, ['focus-last', 'focus-last'])).toEqual(['dbca', 'a']);
+    expect(orderOf(false, ['focus-last'])).toEqual(['dabc', 'c']);
+  });
 });

@@ -137,9 +137,12 @@ function windowFocused({ session, profile }: CommandContext, id: string): Outcom
   if (window.held === 'pocketed') {
     return noop(session, `${windowName(profile, window)} is in the pocket; call-back brings it`);
   }
-  return applied(withFocus(session, window), {
+  const { clickRaises } = profile.pointer;
+  return applied(withFocus(session, window, clickRaises), {
     about: id,
     decided: `${windowName(profile, window)} has the focus`,
-    because: 'it was chosen by pointer',
+    because: clickRaises
+      ? 'it was chosen by pointer'
+      : 'it was chosen by pointer, which raises nothing',
   });
 }

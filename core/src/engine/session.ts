@@ -210,8 +210,10 @@ export function withAdjusted(
 /**
  * Gives a window the focus, and shows it: its workspace, and the window itself where it was minimised. A window
  * in the pocket is not in sight, and does not get it.
+ *
+ * @param isRaised it comes on top of those that it lies with; else it stays as deep as it is
  */
-export function withFocus(session: Session, window: SessionWindow): Session {
+export function withFocus(session: Session, window: SessionWindow, isRaised = true): Session {
   if (window.held === 'pocketed') return session;
   if (
     session.focus === window.id &&
@@ -221,15 +223,19 @@ export function withFocus(session: Session, window: SessionWindow): Session {
     return session;
   }
   const rest = interactionOf(session, 'bare-desktop') ? withoutInteraction(session) : session;
-  const restored = isIn(window, 'minimised') ? withoutMinimised(rest, window.id) : rest;
+  const { depths: former, ...restored } = isIn(window, 'minimised')
+    ? withoutMinimised(rest, window.id)
+    : rest;
+  const first = (ids: readonly string[]) => [window.id, ...ids.filter((id) => id !== window.id)];
+  const recent = session.recent[0] === window.id ? session.recent : first(session.recent);
+  const depths = isRaised ? former && first(former) : (former ?? session.recent);
+  const isOneOrder = !depths || depths.join(' ') === recent.join(' ');
   return {
     ...restored,
     focus: window.id,
     focusMonitor: window.monitor,
-    recent:
-      session.recent[0] === window.id
-        ? session.recent
-        : [window.id, ...session.recent.filter((id) => id !== window.id)],
+    recent,
+    ...(!isOneOrder && { depths }),
     ...(!window.everywhere && shownNow(session, window.monitor, window.workspace)),
   };
 }

@@ -12,7 +12,7 @@ import { arrangementKey, windowOf } from './session.ts';
  * that are placed together with it. The order of focus itself stays as it is: focus-last goes by that.
  */
 export function stackingOrder(session: Session, profile: Profile): readonly string[] {
-  const { recent } = session;
+  const recent = byDepth(session);
   const companions = companionsIn(session, profile.placing.together);
   if (companions.size === 0) return recent;
   const raised = new Set<string>();
@@ -22,6 +22,14 @@ export function stackingOrder(session: Session, profile: Profile): readonly stri
     if (others) for (const other of recent) if (others.has(other)) raised.add(other);
   }
   return [...raised];
+}
+
+/** Windows, the topmost first: by their focus, but for those that a click did not raise. New ones lie on top. */
+function byDepth({ recent, depths }: Session): readonly string[] {
+  if (!depths) return recent;
+  const listed = new Set(depths);
+  const there = new Set(recent);
+  return [...recent.filter((id) => !listed.has(id)), ...depths.filter((id) => there.has(id))];
 }
 
 type Companions = ReadonlyMap<string, ReadonlySet<string>>;

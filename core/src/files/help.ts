@@ -257,6 +257,11 @@ export const HELP: Readonly<Record<string, string>> = {
   by: 'How it is shaped',
   inward: 'Inwards instead of outwards',
 
+  pointer: 'What the pointer does; nothing is dragged with it',
+  focusFollows: 'The window under the pointer gets the focus, on a real desktop',
+  goesAlong: 'The pointer goes along to a monitor that gets the focus, on a real desktop',
+  clickRaises: 'A click into a window brings it on top of those that it lies with',
+
   look: 'How the sheet looks',
   focusFrame: 'The frame of the focused window',
   weight: 'How heavy the frame is, in pixels',

@@ -157,6 +157,16 @@ const floatingSchema = fields({
   remember: flagField.default(true),
 });
 
+/** What the pointer does, which nobody drags anything with. */
+const pointerSchema = fields({
+  /** The window under it gets the focus. */
+  focusFollows: flagField.default(false),
+  /** It goes along to a monitor that gets the focus. */
+  goesAlong: flagField.default(false),
+  /** A click into a window brings it on top of those that it lies with, beside giving it the focus. */
+  clickRaises: flagField.default(true),
+});
+
 const lookSchema = fields({
   focusFrame: fields({
     on: flagField.default(true),
@@ -190,6 +200,7 @@ const wholeSchema = fields({
   keys: keysSchema.prefault({}),
   chains: listOf(chainSchema, 'chains', 200).default([]),
   menus: listOf(menuSchema, 'menus', 50).default([]),
+  pointer: pointerSchema.prefault({}),
   look: lookSchema.prefault({}),
 }).superRefine((profile, context) => {
   const lists = [

@@ -283,6 +283,8 @@ const wholeSchema = fields({
     .default({}),
   /** Windows, most recently focused first. */
   recent: listOf(idField, 'window ids', MOST).default([]),
+  /** The same, the topmost first, where a click gave the focus and did not raise: left out where that is one order. */
+  depths: listOf(idField, 'window ids', MOST).exactOptional(),
   ...listFields,
   /** All monitors are switched from workspace to workspace together. */
   joined: flagField.exactOptional(),

@@ -30,6 +30,7 @@ export interface LiveOptions {
 }
 
 export { ControlTaken } from '@sorn/host';
+import { x11Command } from '@sorn/x11';
 
 /** A live desk as pages see it. */
 export interface LiveServer {
@@ -55,7 +56,7 @@ const NOTHING: readonly Reason[] = [];
  */
 export async function startLive(options: LiveOptions): Promise<LiveServer> {
   const { store, changes, log } = options;
-  const command = agentCommand(options.agent, { 'stand-in': standInCommand });
+  const command = agentCommand(options.agent, { 'stand-in': standInCommand, x11: x11Command });
   if (typeof command === 'string') throw new Error(command);
   const id = options.profile ?? (await store.list())[0]?.id;
   if (id === undefined) throw new Error('--agent needs a profile, and there is none yet');

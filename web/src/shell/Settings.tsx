@@ -19,9 +19,15 @@ const choices = <T extends string>(words: readonly T[]) =>
 /** The colour with which one's own begins: it is seen by day and by night. */
 const FIRST_OWN = '#9d6cc0';
 
+const POINTER = [
+  { field: 'focusFollows', label: 'The focus follows the pointer' },
+  { field: 'goesAlong', label: 'The pointer goes along to a monitor with the focus' },
+  { field: 'clickRaises', label: 'A click raises its window' },
+] as const;
+
 /** How the sheet is drawn, how keys are taken, and day or night. Kept with the profile but for the last. */
 export function Settings({ isOpen, onClose }: { isOpen: boolean; onClose: () => void }) {
-  const { look, keys, tiling } = useProfileStore((state) => state.profile);
+  const { look, keys, tiling, pointer } = useProfileStore((state) => state.profile);
   const store = useProfileStoreApi();
   const { mode, toggle } = useColourMode();
   const edit = (change: (profile: Profile) => Profile, merge = '') =>
@@ -40,6 +46,8 @@ export function Settings({ isOpen, onClose }: { isOpen: boolean; onClose: () => 
   // Looking at the page's colours loses none of one's own.
   const [owned, setOwned] = useState<string | null>(null);
   if (isOwn && owned !== hue) setOwned(hue);
+  const setPointer = (patch: Partial<Profile['pointer']>) =>
+    edit((profile) => ({ ...profile, pointer: { ...profile.pointer, ...patch } }));
   const setKeys = (patch: Partial<Profile['keys']>) =>
     edit((profile) => ({ ...profile, keys: { ...profile.keys, ...patch } }));
 
@@ -134,6 +142,20 @@ export function Settings({ isOpen, onClose }: { isOpen: boolean; onClose: () => 
             }
           />
         </SettingRow>
+      </Section>
+      <Section title="Pointer" note="the first two on a real desktop">
+        <Flex direction="column" gap="6px">
+          {POINTER.map(({ field, label }) => (
+            <SettingRow key={field} label={label}>
+              <Choice
+                label={label}
+                value={pointer[field] ? 'yes' : 'no'}
+                options={choices(['yes', 'no'])}
+                onChange={(value) => setPointer({ [field]: value === 'yes' })}
+              />
+            </SettingRow>
+          ))}
+        </Flex>
       </Section>
       <Section title="Keys" note="for Rehearse">
         <Flex direction="column" gap="6px">

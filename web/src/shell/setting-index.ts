@@ -553,6 +553,25 @@ export const SETTINGS: readonly SettingEntry[] = [
       'border width thickness',
     ],
     ['look.motionMs', 'Time of motion', ['Motion time'], 'animation speed duration'],
+    ['pointer', 'What the pointer does', ['The focus follows the pointer'], 'mouse cursor'],
+    [
+      'pointer.focusFollows',
+      'Focus follows the pointer',
+      ['The focus follows the pointer'],
+      'mouse sloppy hover enter',
+    ],
+    [
+      'pointer.goesAlong',
+      'Pointer goes along to a monitor',
+      ['The pointer goes along to a monitor with the focus'],
+      'mouse warp cursor jump',
+    ],
+    [
+      'pointer.clickRaises',
+      'Click raises its window',
+      ['A click raises its window'],
+      'mouse front top stacking',
+    ],
   ]),
 ];
 

@@ -1,0 +1,1 @@
+export { x11Command } from './shipped.ts';

@@ -1,0 +1,25 @@
+#!/usr/bin/env node
+import { Command } from 'commander';
+import { runAgent } from './agent.ts';
+
+const program = new Command('sorn-x11').description(
+  'The agent for an X display: arranges its windows as the host says.',
+);
+
+program
+  .command('agent', { isDefault: true })
+  .description('speaks on standard input and output')
+  .option('--display <name>', 'the display; that of the environment where left out')
+  .option('--replace', 'whoever arranges its windows now is asked to go')
+  .action(async ({ display, replace }: { display?: string; replace?: boolean }) => {
+    process.exit(
+      await runAgent({
+        ...(display !== undefined && { display }),
+        replaces: replace ?? false,
+        input: process.stdin,
+        output: process.stdout,
+      }),
+    );
+  });
+
+await program.parseAsync();
