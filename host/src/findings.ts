@@ -10,6 +10,8 @@ export interface LiveFinding {
     | 'cannot-keep'
     | 'profile'
     | 'launch'
+    /** A key that the desktop does not give. */
+    | 'key'
     /** Something of how the windows are arranged. */
     | 'layout';
   /** The window or monitor that it is about. */

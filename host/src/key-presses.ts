@@ -63,6 +63,11 @@ export class KeyPresses {
     return listensToAll(this.state, this.ways.desk().session);
   }
 
+  /** True while what a press means depends on what follows it. */
+  get isUndecided(): boolean {
+    return this.state.undecided !== null && this.state.undecided !== undefined;
+  }
+
   /** What can be pressed next, while a layer is entered or a sequence has begun. */
   get next(): NextKeys | null {
     const { session, profile } = this.ways.desk();

@@ -123,6 +123,8 @@ export class LiveDesk {
   private readonly requests: DesktopRequests;
   private readonly fights: Fights;
   private sentListen: FromHost<'listen'> | null = null;
+  /** What came of presses, and is not told yet. */
+  private answers: FromHost<'keys'>[] = [];
   private sentWorkspaces: FromHost<'workspaces'> | null = null;
   private sentSettings: FromHost<'settings'> | null = null;
   private isDirty = false;
@@ -196,7 +198,7 @@ export class LiveDesk {
     this.keys = new KeyPresses(options.clock, {
       desk: () => ({ session: this.session ?? EMPTY, profile: this.real.profile }),
       follow: (out, isRepeat) => this.follow(out, isRepeat),
-      answer: (message) => options.send(message),
+      answer: (message) => this.answers.push(message),
       decided: () => this.flush(),
     });
   }
@@ -235,6 +237,7 @@ export class LiveDesk {
     this.isReady = false;
     this.isStopped = isStopped;
     this.keys.lost();
+    this.answers = [];
     this.find('agent', { kind: 'agent', text: because });
     this.options.onChange?.();
   }
@@ -283,6 +286,10 @@ export class LiveDesk {
         this.onRequested(message);
         return;
       case 'problem':
+        if (message.about === 'listen')
+          this.find(`key ${message.message}`, { kind: 'key', text: message.message });
+        else if (message.about === 'launch')
+          this.find('launched', { kind: 'launch', text: message.message });
         this.say(`the agent could not take ${message.about}`, message.message);
         return;
       case 'ping':
@@ -299,6 +306,10 @@ export class LiveDesk {
   /** Tells the agent what differs now, once it has read what was told before. */
   flush(): void {
     const { session } = this;
+    // What is listened to from now on comes before the answer to the press that it is because of: nothing typed after
+    // that goes astray.
+    if (session && this.isReady) this.listen();
+    for (const answer of this.answers.splice(0)) this.options.send(answer);
     if (!session || !this.isReady) return;
     if (this.isDirty && this.options.hasRoom()) {
       this.isDirty = false;
@@ -308,7 +319,6 @@ export class LiveDesk {
         this.decidedIn = this.options.clock.now() - this.happenedAt;
       this.happenedAt = null;
     }
-    this.listen();
     this.keep();
     if (this.toldOf.session === session && this.toldOf.profile === this.real.profile) return;
     this.toldOf = { session, profile: this.real.profile };
@@ -773,10 +783,10 @@ export class LiveDesk {
       WAY_OUT.every((modifier) => message.modifiers.includes(modifier)) &&
       message.modifiers.length === WAY_OUT.length;
     if (isWayOut) {
-      this.options.send({ type: 'keys', answers: [message.n], taken: true });
+      this.answers.push({ type: 'keys', answers: [message.n], taken: true });
       if (message.down && !message.repeat) this.wayOut();
     } else if (this.isOut || !this.session)
-      this.options.send({ type: 'keys', answers: [message.n], taken: false });
+      this.answers.push({ type: 'keys', answers: [message.n], taken: false });
     else this.keys.take(message);
     this.flush();
   }
@@ -979,11 +989,13 @@ export class LiveDesk {
     // What an agent cannot do is not asked of it.
     if (!this.can.includes('keys')) return;
     const whole = this.keys.needsAll && this.can.includes('keys-whole');
-    const message = listeningTo(this.profile, whole, this.isOut);
+    const message = listeningTo(this.profile, whole, this.keys.isUndecided, this.isOut);
     const before = this.sentListen;
-    if (before?.triggers === message.triggers && before.whole === message.whole) return;
+    const isSame = before?.whole === message.whole && before.ahead === message.ahead;
+    if (isSame && before.triggers === message.triggers) return;
     if (isEqual(message, before)) return;
     this.sentListen = message;
+    this.findings.clear('key ');
     this.options.send(message);
   }
 

@@ -112,8 +112,14 @@ const known = new WeakMap<Profile, LinkTrigger[]>();
  * The keys that are listened for: those of the map and the way out; only that while the engine is out of the way.
  *
  * @param whole every key is told of
+ * @param ahead before those that came earlier are answered
  */
-export function listeningTo(profile: Profile, whole: boolean, isOut: boolean): FromHost<'listen'> {
+export function listeningTo(
+  profile: Profile,
+  whole: boolean,
+  ahead: boolean,
+  isOut: boolean,
+): FromHost<'listen'> {
   const wayOut = { code: 'Escape', modifiers: [...WAY_OUT] };
   if (isOut) return { type: 'listen', triggers: [wayOut], whole: false };
   let triggers = known.get(profile);
@@ -122,5 +128,5 @@ export function listeningTo(profile: Profile, whole: boolean, isOut: boolean): F
     triggers = [wayOut, ...presses.map((press) => ({ ...press, modifiers: [...press.modifiers] }))];
     known.set(profile, triggers);
   }
-  return { type: 'listen', triggers, whole };
+  return { type: 'listen', triggers, whole, ...(whole && ahead && { ahead }) };
 }

@@ -280,6 +280,8 @@ export const HOST_MESSAGES = {
     triggers: list(trigger, MOST_TRIGGERS),
     /** Every key is told of, while what the next one means depends on those before. */
     whole: flag,
+    /** And before those that came earlier are answered: what one of them means depends on what follows. */
+    ahead: flag.exactOptional(),
   }),
   keys: z.object({
     type: z.literal('keys'),

@@ -9,6 +9,8 @@ import {
   type HostMessage,
 } from '@sorn/link';
 import { XDesk } from './desk/desk.ts';
+import { Keys } from './keys/keys.ts';
+import { launch } from './launch.ts';
 import { Connection } from './server/connection.ts';
 import { Monitors } from './server/monitors.ts';
 import { DisplayTaken, takeDisplay, timeNow } from './server/ownership.ts';
@@ -16,7 +18,9 @@ import { DisplayTaken, takeDisplay, timeNow } from './server/ownership.ts';
 /** The display is another one's. */
 const EXIT_BUSY = 3;
 /** What can be done with the windows of a display. */
-const CAN: Ability[] = ['above', 'full-screen', 'close', 'border', 'workspaces'];
+const CAN: Ability[] = ['above', 'full-screen', 'close', 'border', 'workspaces', 'launch'];
+/** What can be done with its keyboard, where the server has XKB and XTEST. */
+const CAN_WITH_KEYS: Ability[] = ['keys', 'keys-whole', 'buttons'];
 
 export interface AgentOptions {
   /** The display; that of the environment where left out. */
@@ -56,10 +60,11 @@ export async function runAgent({
     if (!(error instanceof DisplayTaken)) throw error;
     return fail(EXIT_BUSY, `${named}: ${error.message}`);
   }
-  const monitors = await Monitors.of(connection);
-  const time = await timeNow(connection, own);
   const host = new LineWriter(output);
   const say = (message: AgentMessage) => host.write(message);
+  const monitors = await Monitors.of(connection);
+  const keys = await Keys.on(connection, say).catch(() => null);
+  const time = await timeNow(connection, own);
 
   return new Promise((resolve) => {
     let isOver = false;
@@ -68,7 +73,7 @@ export async function runAgent({
       isOver = true;
       void desk.end().then(() => resolve(code));
     };
-    const desk = new XDesk({ connection, monitors, own, time }, say, () => {
+    const desk = new XDesk({ connection, monitors, keys, own, time }, say, () => {
       process.stderr.write(`another program takes the display ${named}\n`);
       end(EXIT_BUSY);
     });
@@ -104,8 +109,16 @@ export async function runAgent({
           end(0);
           return;
         case 'listen':
+          desk.listen(message);
+          return;
         case 'keys':
+          desk.answered(message);
+          return;
         case 'launch':
+          launch(message, named, (because) =>
+            say({ type: 'problem', about: 'launch', message: because }),
+          );
+          return;
         case 'identify':
         case 'pictures':
         case 'pong':
@@ -127,6 +140,12 @@ export async function runAgent({
     input.on('end', () => end(0));
     process.on('SIGTERM', () => end(0));
     process.on('SIGINT', () => end(0));
-    say({ type: 'hello', protocol: PROTOCOL, agent: `x11 ${named}`, version: '1', can: CAN });
+    say({
+      type: 'hello',
+      protocol: PROTOCOL,
+      agent: `x11 ${named}`,
+      version: '1',
+      can: keys ? [...CAN, ...CAN_WITH_KEYS] : CAN,
+    });
   });
 }

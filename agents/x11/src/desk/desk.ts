@@ -11,6 +11,7 @@ import { Focus } from './focus.ts';
 import { Pointer } from './pointer.ts';
 import { Requests, type ClientMessage } from './requests.ts';
 import { RootWords } from './root-words.ts';
+import type { InputEvent, Keys } from '../keys/keys.ts';
 import { Windows } from './windows.ts';
 
 const SYNTHETIC = 0x80;
@@ -18,6 +19,7 @@ const SYNTHETIC = 0x80;
 const WISH = { x: 1, y: 2, width: 4, height: 8 } as const;
 const INFERIOR = 2;
 const NORMAL = 0;
+const GRABBED = 1;
 const REPLAY_POINTER = 2;
 /** A monitor that comes or goes shows in several events: so long they are put together. */
 const MONITORS_MS = 30;
@@ -50,6 +52,7 @@ export class XDesk {
   /** Windows that wanted to be shown before that. */
   private readonly waiting = new Set<number>();
   private readonly onLost: () => void;
+  private readonly keys: Keys | null;
 
   /**
    * @param own our window on the display
@@ -60,11 +63,13 @@ export class XDesk {
     {
       connection,
       monitors,
+      keys,
       own,
       time,
     }: {
       connection: Connection;
       monitors: Monitors;
+      keys: Keys | null;
       own: number;
       time: number;
     },
@@ -73,6 +78,8 @@ export class XDesk {
   ) {
     this.connection = connection;
     this.monitors = monitors;
+    this.keys = keys;
+    keys?.focusIs(own);
     this.own = own;
     this.time = time;
     this.say = say;
@@ -121,6 +128,14 @@ export class XDesk {
     this.windows.setBorder(settings.border);
   }
 
+  listen(message: FromHost<'listen'>): void {
+    this.keys?.listen(message);
+  }
+
+  answered(message: FromHost<'keys'>): void {
+    this.keys?.answered(message);
+  }
+
   /** Asks a window to close; ends its program where it cannot be asked, or is to be ended. */
   close({ window: id, force }: FromHost<'close'>): void {
     const managed = this.windows.called(id);
@@ -139,11 +154,12 @@ export class XDesk {
 
   /** Shows every window, lets the keyboard go, and says that nobody arranges them. */
   async end(): Promise<void> {
+    this.keys?.end();
     for (const managed of this.windows.all) this.windows.show(managed);
     this.focus.letGo();
     this.root.end();
     await Promise.race([
-      this.connection.close(),
+      this.connection.sync(),
       new Promise((resolve) => setTimeout(resolve, 1_000).unref()),
     ]);
   }
@@ -181,15 +197,25 @@ export class XDesk {
       case 'PropertyNotify':
         this.onProperty(wid, event['atom'] as number, event['state'] as number);
         return;
+      case 'KeyPress':
+      case 'KeyRelease':
+        this.keys?.take(event as unknown as InputEvent);
+        return;
+      case 'MappingNotify':
+        void this.keys?.mapped().catch(() => undefined);
+        return;
       case 'FocusIn':
       case 'FocusOut':
+        if (event.name === 'FocusOut' && event['mode'] === GRABBED) void this.keys?.grabbed();
         if (this.windows.of(wid)) this.focus.hear(event.name === 'FocusIn', wid, event as never);
         return;
       case 'EnterNotify':
         this.onEntered(event);
         return;
       case 'ButtonPress':
-        this.onClicked(event);
+      case 'ButtonRelease':
+        if (wid === this.connection.root) this.keys?.takeButton(event as unknown as InputEvent);
+        else if (event.name === 'ButtonPress') this.onClicked(event);
         return;
       case 'ClientMessage':
         this.onMessage(event as never);
@@ -323,6 +349,7 @@ export class XDesk {
   /** Another window has the keyboard, or none. */
   private onFocus(window: number | null, round: number | undefined): void {
     const managed = window === null ? undefined : this.windows.of(window);
+    this.keys?.focusIs(window ?? this.own);
     this.root.active(window);
     for (const each of this.windows.all) {
       const hasIt = each === managed;

@@ -138,11 +138,6 @@ export class Connection {
   atomsOf(names: readonly string[]): number[] {
     return names.flatMap((name) => this.numbers.get(name) ?? []);
   }
-
-  /** Says what is still to be said, and goes. */
-  close(): Promise<void> {
-    return new Promise((resolve) => this.x.close(resolve));
-  }
 }
 
 /** What a request is answered with. @throws the server's error */

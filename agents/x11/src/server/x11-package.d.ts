@@ -54,7 +54,6 @@ declare module 'x11' {
     };
     display: XDisplay;
     flush: (done?: () => void) => void;
-    close: (done?: () => void) => void;
     AllocID: () => number;
     ReleaseID: (id: number) => void;
     require: <T>(extension: string, done: Done<T>) => void;
@@ -146,7 +145,30 @@ declare module 'x11' {
       cursor: number,
       button: number,
       modifiers: number,
+      done?: Done<unknown>,
     ) => void;
+    GrabKey: (
+      window: number,
+      ownerEvents: number,
+      modifiers: number,
+      keycode: number,
+      pointerMode: number,
+      keyboardMode: number,
+      done?: Done<unknown>,
+    ) => void;
+    UngrabKey: (window: number, keycode: number, modifiers: number) => void;
+    GrabKeyboard: (
+      window: number,
+      ownerEvents: number,
+      time: number,
+      pointerMode: number,
+      keyboardMode: number,
+      done: Done<number>,
+    ) => void;
+    UngrabKeyboard: (time: number) => void;
+    QueryKeymap: (done: Done<Buffer>) => void;
+    GetKeyboardMapping: (first: number, count: number, done: Done<number[][]>) => void;
+    GetModifierMapping: (done: Done<number[][]>) => void;
     UngrabButton: (window: number, button: number, modifiers: number) => void;
     AllowEvents: (mode: number, time: number) => void;
   }

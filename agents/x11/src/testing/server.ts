@@ -246,7 +246,7 @@ export class OddWindow {
     const made = new OddWindow(server, x);
     const { x: left = 40, y: top = 60, width = 300, height = 200 } = odd.box ?? {};
     x.CreateWindow(made.window, server.root, left, top, width, height, 0, 0, 1, 0, {
-      eventMask: 0x00020000 | 0x00200000,
+      eventMask: 0x00020000 | 0x00200000 | 3,
       ...(odd.overrideRedirect && { overrideRedirect: 1 }),
     });
     await made.say(odd);

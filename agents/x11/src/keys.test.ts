@@ -1,0 +1,246 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { profileSchema } from '@sorn/core/model';
+import type { XEvent } from 'x11';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { codeOfKeycode, Keyboard } from './testing/keyboard.ts';
+import { PROFILE, XLive } from './testing/live.ts';
+import { OddWindow } from './testing/server.ts';
+
+let live: XLive;
+let keyboard: Keyboard;
+async function begin(keys: object = {}): Promise<void> {
+  const profile = profileSchema.parse({
+    ...PROFILE,
+    apps: [...PROFILE.apps, { id: 'sheet', letter: 'S', exec: 'xclock' }],
+    keys: { from: 'whole', main: 'Meta', ...keys },
+  });
+  live = await XLive.start(profile);
+  keyboard = await Keyboard.of(live.server);
+  await keysAreListenedTo();
+  live.entries.length = 0;
+}
+afterEach(() => live.end());
+
+const poll = (read: () => unknown) => expect.poll(read, { timeout: 15_000, interval: 10 });
+const done = () => live.entries.map(({ command }) => command?.command).filter((each) => each);
+const typedBy = (odd: OddWindow) =>
+  odd.events
+    .filter(({ name }) => name === 'KeyPress')
+    .map((event: XEvent) => codeOfKeycode(event['keycode'] as number));
+/** Presses, waits for what comes of it, and sees that everything stands as core computes. */
+async function does(keys: string, command: string): Promise<void> {
+  const before = done().length;
+  keyboard.press(keys);
+  await poll(() => done().slice(before)).toContain(command);
+  await live.ready();
+}
+/** The agent has taken its keys: a press of one that does nothing here is answered. */
+async function keysAreListenedTo(): Promise<void> {
+  await vi.waitFor(
+    () => {
+      keyboard.press('Meta+KeyJ');
+      expect(done()).toContain('swap-with-lead');
+    },
+    { timeout: 15_000, interval: 100 },
+  );
+}
+async function noKeyIsDown(): Promise<void> {
+  await vi.waitFor(async () => {
+    const map = await live.server.ask<Buffer>((reply) => live.server.x.QueryKeymap(reply as never));
+    expect(map.every((byte) => byte === 0)).toBe(true);
+  });
+}
+
+describe('real keys', () => {
+  beforeEach(() => begin());
+
+  it('run the map: after each the server’s own rectangles are what core computes', async () => {
+    for (let i = 0; i < 4; i++) await OddWindow.open(live.server, { title: `${i}` });
+    await live.ready(4);
+    await does('Meta+ArrowLeft', 'focus-left');
+    await does('Meta+KeyJ', 'swap-with-lead');
+    await does('Meta+BracketRight', 'lead-share-more');
+    await does('Meta+KeyW', 'float');
+    await does('Meta+KeyW', 'float');
+    await does('Meta+KeyY', 'full-screen');
+    await does('Meta+KeyY', 'full-screen');
+    await does('Meta+KeyB', 'go-workspace');
+    await does('Meta+KeyA', 'go-workspace');
+    // A sequence: the second key is nobody's else.
+    await does('Meta+Backslash KeyG', 'use-layout');
+    await does('Meta+Minus', 'undo');
+    await noKeyIsDown();
+  });
+
+  it('place a window: by key, by its corners, by a board that is picked', async () => {
+    const odd = await OddWindow.open(live.server, {});
+    await OddWindow.open(live.server, {});
+    await live.ready(2);
+    const boxOf = async () => {
+      const { x, y, width, height } = (await live.server.look()).find(
+        ({ window }) => window === XLive.number(live.session.focus!),
+      )!;
+      return [x, y, width, height].join();
+    };
+    expect(odd.window).toBeGreaterThan(0);
+    const before = await boxOf();
+    await does('Meta+Ctrl+KeyH', 'corner-pick');
+    keyboard.press('KeyA Digit1 KeyC Digit2');
+    // The rest of the monitor is offered to others then; that is dropped.
+    await poll(() => live.session.interaction?.kind).toBe('offer');
+    keyboard.press('Escape');
+    await poll(() => live.session.interaction).toBe(undefined);
+    await live.ready();
+    const picked = await boxOf();
+    expect(picked).not.toBe(before);
+    await does('Meta+Ctrl+KeyH', 'corner-pick');
+    keyboard.press('Escape');
+    await poll(() => live.session.interaction).toBe(undefined);
+    await live.ready();
+    expect(await boxOf()).toBe(picked);
+    await noKeyIsDown();
+  });
+
+  it('shape it until Escape takes that back', async () => {
+    await OddWindow.open(live.server, {});
+    await OddWindow.open(live.server, {});
+    await live.ready(2);
+    const before = await live.server.look();
+    await does('Meta+Enter', 'shape');
+    keyboard.press('ArrowLeft ArrowLeft');
+    await vi.waitFor(async () => expect(await live.server.look()).not.toEqual(before));
+    await live.ready();
+    keyboard.press('Escape');
+    await vi.waitFor(async () => expect(await live.server.look()).toEqual(before));
+    await live.ready();
+  });
+
+  it('count whatever the locks are', async () => {
+    await OddWindow.open(live.server, {});
+    await OddWindow.open(live.server, {});
+    await live.ready(2);
+    for (const lock of ['CapsLock', 'NumLock']) {
+      keyboard.press(lock);
+      await does('Meta+KeyJ', 'swap-with-lead');
+    }
+    keyboard.press('CapsLock NumLock');
+    await does('Meta+KeyJ', 'swap-with-lead');
+  });
+
+  it('are the window’s where they are nobody’s, in order with what was taken', async () => {
+    const odd = await OddWindow.open(live.server, {});
+    await live.ready(1);
+    keyboard.press('KeyA KeyB Meta+KeyW KeyC Shift+KeyD Meta+KeyW KeyE');
+    await poll(() => done().filter((each) => each === 'float')).toHaveLength(2);
+    await poll(() => typedBy(odd).filter((code) => code.startsWith('Key'))).toEqual([
+      ...['KeyA', 'KeyB', 'KeyC', 'KeyD', 'KeyE'],
+    ]);
+    await noKeyIsDown();
+  });
+
+  it('open an app by its command line, whose window is known by its class', async () => {
+    keyboard.press('Meta+Alt+KeyS');
+    await live.ready(1);
+    await poll(() => live.session.windows[0]!.title).toContain('xclock');
+  });
+
+  it('are no other program’s while they are Sorn’s', async () => {
+    const other = await live.server.client();
+    // Meta and J, as they are on this board.
+    const grabbed = () =>
+      new Promise((resolve) =>
+        other.GrabKey(live.server.root, 0, 64, 44, 1, 1, (error) => {
+          if (!error) other.UngrabKey(live.server.root, 44, 64);
+          resolve(error?.error ?? 0);
+          return true;
+        }),
+      );
+    // BadAccess.
+    await poll(grabbed).toBe(10);
+    process.kill(live.agent.pid!, 'SIGSTOP');
+    const stopped = live.agent.stop();
+    process.kill(live.agent.pid!, 'SIGKILL');
+    await stopped;
+    await poll(grabbed).toBe(0);
+    // And where it is another one's, that is told.
+    await new Promise((resolve) =>
+      other.GrabKey(live.server.root, 0, 64, 44, 1, 1, () => {
+        resolve(null);
+        return true;
+      }),
+    );
+    live.agent.startAgain();
+    await poll(() =>
+      live.desk
+        .status()
+        .findings.map(({ text }) => text)
+        .join(),
+    ).toContain('Meta+KeyJ is another program’s');
+  });
+
+  it('and the way out gives every key back', async () => {
+    const odd = await OddWindow.open(live.server, {});
+    await live.ready(1);
+    keyboard.press('Ctrl+Alt+Shift+Escape');
+    await poll(() => live.desk.status().state).toBe('out');
+    await poll(() => live.desk.isSettled).toBe(true);
+    odd.events.length = 0;
+    keyboard.press('Meta+KeyW');
+    await poll(() => typedBy(odd)).toContain('KeyW');
+    keyboard.press('Ctrl+Alt+Shift+Escape');
+    await poll(() => live.desk.status().state).toBe('running');
+    await does('Meta+KeyW', 'float');
+  });
+});
+
+describe('typing', () => {
+  it('arrives whole and in order while layers are entered and left between', async () => {
+    await begin({
+      layers: [{ id: 'go' }],
+      bindings: [
+        { keys: 'Main+KeyG', command: { command: 'enter-layer', layer: 'go' } },
+        { keys: 'KeyJ', in: 'go', command: { command: 'focus-next' } },
+        { keys: 'Escape', in: 'go', command: { command: 'leave-layer' } },
+      ],
+    });
+    const file = join(live.folder, 'typed');
+    live.server.start('xterm', ['-e', 'sh', '-c', `stty -echo; exec cat > ${file}`]);
+    await live.ready(1);
+    await new Promise((resolve) => setTimeout(resolve, 500));
+    const letters = 'abcdefghijklmnopqrstuvwxyz';
+    let text = '';
+    for (let line = 0; line < 40; line++) {
+      const row = Array.from({ length: 49 }, (_, i) => letters[(line * 7 + i * 3) % 26]!).join('');
+      keyboard.press([...row].map((letter) => `Key${letter.toUpperCase()}`).join(' '));
+      if (line % 2 === 0) keyboard.press('Meta+KeyG KeyJ KeyJ Escape');
+      keyboard.press('Enter');
+      text += `${row}\n`;
+    }
+    expect(text).toHaveLength(2_000);
+    await poll(() => readFileSync(file, 'utf8').length).toBe(2_000);
+    expect(readFileSync(file, 'utf8')).toBe(text);
+    expect(done().filter((each) => each === 'focus-next')).toHaveLength(40);
+    await noKeyIsDown();
+  });
+});
+
+describe('a key with two roles', () => {
+  it('is one thing tapped and another held, and a tap of nobody is the window’s', async () => {
+    await begin({
+      holdMs: 150,
+      bindings: [{ keys: 'hold KeyF', command: { command: 'float' } }],
+    });
+    const odd = await OddWindow.open(live.server, {});
+    await live.ready(1);
+    keyboard.press('KeyF KeyG');
+    await poll(() => typedBy(odd)).toEqual(['KeyF', 'KeyG']);
+    expect(done()).not.toContain('float');
+    keyboard.key('KeyF', true);
+    await poll(() => done()).toContain('float');
+    keyboard.key('KeyF', false);
+    await live.ready(1);
+    expect(typedBy(odd)).toEqual(['KeyF', 'KeyG']);
+    await noKeyIsDown();
+  });
+});
