@@ -1,9 +1,10 @@
 // npm run shots [-- NAME ...]: takes the pictures of the main views in docs/screenshots, or those named, from the demo data.
 import { spawn, spawnSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from './chromium.mjs';
+import { x11Programs } from './x11.mjs';
 import { buildEngine, buildPage, install, needNode, root, say } from './steps.mjs';
 
 const SHOTS = [
@@ -104,12 +105,13 @@ const SHOTS = [
     ],
   },
   { name: 'begin-day', path: '/begin', keys: ['4', 'Enter', 'wait:200', '5'] },
-  { name: 'profiles-day', path: '/profiles' },
+  { name: 'x11-day', isDisplay: true },
 ];
 
 needNode();
 install();
 const executablePath = chromium();
+x11Programs();
 buildEngine();
 buildPage();
 const { chromium: driver } = await import('playwright-core');
@@ -122,8 +124,12 @@ const browser = await driver.launch({
 });
 const named = process.argv.slice(2);
 const wanted = SHOTS.filter(({ name }) => named.length === 0 || named.includes(name));
-for (const { name, path, night = false, keys = [], saves } of wanted) {
+for (const { name, path, night = false, keys = [], saves, isDisplay } of wanted) {
   say(`docs/screenshots/${name}.png`);
+  if (isDisplay) {
+    await pictureOfDisplay(join(into, `${name}.png`));
+    continue;
+  }
   const { server, url } = await serve(join(folder, `${name}.db`));
   const context = await browser.newContext({
     viewport: { width: 1280, height: 800 },
@@ -178,4 +184,59 @@ function serve(file) {
       if (url) resolve({ server, url });
     });
   });
+}
+
+/** The real display of npm run demo:x11, a fifth as large or so. */
+async function pictureOfDisplay(picture) {
+  const { DISPLAY: _own, ...env } = process.env;
+  const own = join(folder, 'display');
+  mkdirSync(own);
+  const demo = spawn(
+    process.execPath,
+    [join(root, 'scripts/demo-x11.mjs'), '--data', join(own, 'x.db'), '--port', '0'],
+    { stdio: ['ignore', 'ignore', 'pipe'], env: { ...env, SORN_CONTROL: join(own, 'live.sock') } },
+  );
+  const display = await new Promise((resolve) => {
+    demo.stderr.on('data', (data) => {
+      const name = /is display (:\d+)/.exec(String(data))?.[1];
+      if (name) resolve(name);
+    });
+  });
+  // Until all its windows are there.
+  await new Promise((resolve) => setTimeout(resolve, 9_000));
+  const { default: x11 } = await import('x11');
+  const { client: x, screen } = await new Promise((resolve, reject) => {
+    x11.createClient({ display, shm: 'off' }, (error, connected) =>
+      error ? reject(error) : resolve(connected),
+    );
+  });
+  const [{ root: whole, pixel_width: width, pixel_height: height }] = screen;
+  const { data } = await new Promise((resolve, reject) => {
+    x.GetImage(2, whole, 0, 0, width, height, 0xffffffff, (error, image) =>
+      error ? reject(error) : resolve(image),
+    );
+  });
+  const { PNG } = await import('pngjs');
+  const small = Math.ceil(width / 1_280);
+  const png = new PNG({ width: Math.floor(width / small), height: Math.floor(height / small) });
+  // Each pixel is the mean of those that it stands for.
+  for (let row = 0; row < png.height; row++)
+    for (let column = 0; column < png.width; column++)
+      for (const [to, from] of [
+        [0, 2],
+        [1, 1],
+        [2, 0],
+      ]) {
+        let sum = 0;
+        for (let y = row * small; y < (row + 1) * small; y++)
+          for (let at = column * small; at < (column + 1) * small; at++)
+            sum += data[(y * width + at) * 4 + from];
+        png.data[(row * png.width + column) * 4 + to] = Math.round(sum / small ** 2);
+        png.data[(row * png.width + column) * 4 + 3] = 255;
+      }
+  writeFileSync(picture, PNG.sync.write(png));
+  x.terminate();
+  const isOver = new Promise((resolve) => demo.once('exit', resolve));
+  demo.kill('SIGTERM');
+  await isOver;
 }

@@ -10,6 +10,7 @@ const PROGRAMS = {
   xeyes: 'x11-apps',
   xmessage: 'x11-utils',
   xrandr: 'x11-xserver-utils',
+  xsetroot: 'x11-xserver-utils',
 };
 
 /** Sees to it that a display can be made and arranged here. */

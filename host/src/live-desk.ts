@@ -308,7 +308,7 @@ export class LiveDesk {
     const { session } = this;
     // What is listened to from now on comes before the answer to the press that it is because of: nothing typed after
     // that goes astray.
-    if (session && this.isReady) this.listen();
+    if (this.answers.length > 0 && session && this.isReady) this.listen();
     for (const answer of this.answers.splice(0)) this.options.send(answer);
     if (!session || !this.isReady) return;
     if (this.isDirty && this.options.hasRoom()) {
@@ -319,6 +319,7 @@ export class LiveDesk {
         this.decidedIn = this.options.clock.now() - this.happenedAt;
       this.happenedAt = null;
     }
+    this.listen();
     this.keep();
     if (this.toldOf.session === session && this.toldOf.profile === this.real.profile) return;
     this.toldOf = { session, profile: this.real.profile };

@@ -18,7 +18,16 @@ import { DisplayTaken, takeDisplay, timeNow } from './server/ownership.ts';
 /** The display is another one's. */
 const EXIT_BUSY = 3;
 /** What can be done with the windows of a display. */
-const CAN: Ability[] = ['above', 'full-screen', 'close', 'border', 'workspaces', 'launch'];
+const CAN: Ability[] = [
+  'above',
+  'full-screen',
+  'close',
+  'border',
+  'workspaces',
+  'launch',
+  'identify',
+  'pictures',
+];
 /** What can be done with its keyboard, where the server has XKB and XTEST. */
 const CAN_WITH_KEYS: Ability[] = ['keys', 'keys-whole', 'buttons'];
 
@@ -120,7 +129,11 @@ export async function runAgent({
           );
           return;
         case 'identify':
+          void desk.identify(message).catch(() => undefined);
+          return;
         case 'pictures':
+          desk.pictures(message);
+          return;
         case 'pong':
         case 'problem':
       }

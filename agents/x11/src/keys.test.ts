@@ -7,6 +7,9 @@ import { codeOfKeycode, Keyboard } from './testing/keyboard.ts';
 import { PROFILE, XLive } from './testing/live.ts';
 import { OddWindow } from './testing/server.ts';
 
+/** Moments at which the agent is killed: all 30 of them by `npm run kills`. */
+const MOMENTS = process.env['X11_KILLS'] === undefined ? 6 : 30;
+
 let live: XLive;
 let keyboard: Keyboard;
 async function begin(keys: object = {}): Promise<void> {
@@ -243,4 +246,70 @@ describe('a key with two roles', () => {
     expect(typedBy(odd)).toEqual(['KeyF', 'KeyG']);
     await noKeyIsDown();
   });
+});
+
+describe('when the agent is killed at any moment of typing', () => {
+  it('no key is stuck, no grab is left, and keys are the window’s', async () => {
+    await begin();
+    const odd = await OddWindow.open(live.server, {});
+    await live.ready(1);
+    const other = await live.server.client();
+    const free = (run: (reply: (error: unknown, status: number) => boolean) => void) =>
+      new Promise<number>((resolve) =>
+        run((error, status) => {
+          resolve(error ? -1 : (status ?? 0));
+          return true;
+        }),
+      );
+    for (let moment = 0; moment < MOMENTS; moment++) {
+      await keysAreListenedTo();
+      const before = done().length;
+      // A sequence, a pick that is dropped, letters of nobody; killed somewhere within.
+      const keys = 'Meta+Backslash KeyG KeyA Meta+Ctrl+KeyH KeyA Escape KeyB Meta+KeyJ KeyC';
+      keyboard.press(keys);
+      await new Promise((resolve) => setTimeout(resolve, (moment * 7) % 23));
+      const { pid } = live.agent;
+      process.kill(pid!, 'SIGSTOP');
+      const stopped = live.agent.stop();
+      process.kill(pid!, 'SIGKILL');
+      await stopped;
+      await noKeyIsDown();
+      const grabbed = await free((reply) =>
+        other.GrabKeyboard(live.server.root, 0, 0, 1, 1, reply as never),
+      );
+      expect(grabbed).toBe(0);
+      other.UngrabKeyboard(0);
+      expect(
+        await free((reply) => other.GrabKey(live.server.root, 0, 64, 44, 1, 1, reply as never)),
+      ).toBe(0);
+      other.UngrabKey(live.server.root, 44, 64);
+      other.SetInputFocus(odd.window, 1);
+      odd.events.length = 0;
+      await odd.sync();
+      keyboard.press('KeyZ');
+      await poll(() => typedBy(odd)).toEqual(['KeyZ']);
+      live.agent.startAgain();
+      await live.ready();
+      expect(done().length).toBeGreaterThanOrEqual(before);
+    }
+  }, 240_000);
+});
+
+it('says that a keyboard which another program takes away has nothing down any more', async () => {
+  await begin();
+  const other = await live.server.client();
+  const odd = await OddWindow.open(live.server, {});
+  await live.ready(1);
+  await new Promise((resolve) =>
+    other.GrabKeyboard(live.server.root, 0, 0, 1, 1, () => {
+      resolve(null);
+      return true;
+    }),
+  );
+  keyboard.press('Meta+KeyW');
+  await new Promise((resolve) => setTimeout(resolve, 150));
+  expect(done()).not.toContain('float');
+  expect(typedBy(odd)).toEqual([]);
+  other.UngrabKeyboard(0);
+  await does('Meta+KeyW', 'float');
 });

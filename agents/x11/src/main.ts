@@ -1,6 +1,7 @@
 #!/usr/bin/env node
 import { Command } from 'commander';
 import { runAgent } from './agent.ts';
+import { showDemoApp, type DemoApp } from './drawing/demo-app.ts';
 
 const program = new Command('sorn-x11').description(
   'The agent for an X display: arranges its windows as the host says.',
@@ -20,6 +21,16 @@ program
         output: process.stdout,
       }),
     );
+  });
+
+program
+  .command('demo-app')
+  .description('a window that stands for an app of the demo')
+  .argument('<app>', 'what it is like, as JSON: app, title, mark, hue, min, increment, kind')
+  .option('--display <name>', 'the display; that of the environment where left out')
+  .action(async (app: string, { display }: { display?: string }) => {
+    await showDemoApp(JSON.parse(app) as DemoApp, display);
+    process.exit(0);
   });
 
 await program.parseAsync();

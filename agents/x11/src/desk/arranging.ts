@@ -75,9 +75,9 @@ export class Arranging {
       const managed = focus === null ? null : (this.windows.called(focus) ?? null);
       this.focus.give(managed, round);
     }
-    const last = this.connection.last;
+    // The next request asks whether all is done: what the server tells from then on is not because of this.
+    this.settledAt = this.connection.last + 1;
     void this.connection.sync().then(() => {
-      this.settledAt = Math.max(this.settledAt, last + 1);
       for (const { managed } of told)
         if (this.windows.of(managed.window) === managed)
           this.say({ type: 'placed', window: managed.id, rect: boxOf(managed), round });

@@ -1,7 +1,9 @@
 import type { AgentMessage, FromHost, LinkMonitor } from '@sorn/link';
 import isEqual from 'fast-deep-equal';
 import type { XEvent } from 'x11';
-import type { Connection } from '../server/connection.ts';
+import { BigText } from '../drawing/big-text.ts';
+import { pictureOf } from '../drawing/pictures.ts';
+import { answer, type Connection } from '../server/connection.ts';
 import type { Monitors } from '../server/monitors.ts';
 import { timeNow } from '../server/ownership.ts';
 import { reservedOf } from '../windows/reserved.ts';
@@ -24,6 +26,11 @@ const REPLAY_POINTER = 2;
 /** A monitor that comes or goes shows in several events: so long they are put together. */
 const MONITORS_MS = 30;
 const DELETED = 1;
+const IDENTIFY_MS = 2_000;
+const PAPER = 0xfaf9f5;
+const INK = 0x1f2a28;
+const Z_PIXMAP = 2;
+const ALL_PLANES = 0xffffffff;
 
 /** An X display, as an agent has it: what happens there is told, what the host says is done there. */
 export class XDesk {
@@ -49,6 +56,8 @@ export class XDesk {
   private time: number;
   private monitorsTimer: NodeJS.Timeout | null = null;
   private hasBegun = false;
+  private picturesTimer: NodeJS.Timeout | null = null;
+  private text: Promise<BigText> | null = null;
   /** Windows that wanted to be shown before that. */
   private readonly waiting = new Set<number>();
   private readonly onLost: () => void;
@@ -128,6 +137,59 @@ export class XDesk {
     this.windows.setBorder(settings.border);
   }
 
+  /** A monitor shows its name, large, for a while. */
+  async identify({ monitor: name }: FromHost<'identify'>): Promise<void> {
+    const monitor = this.saidMonitors.find((each) => each.name === name);
+    if (!monitor) return;
+    const { x, root } = this.connection;
+    this.text ??= BigText.of(this.connection);
+    const text = await this.text;
+    const dot = Math.max(
+      2,
+      Math.min(20, Math.floor((monitor.width * 0.6) / text.lengthOf(name, 1))),
+    );
+    const width = text.lengthOf(name, dot) + 8 * dot;
+    const height = (text.height + 4) * dot;
+    const [window, gc] = [x.AllocID(), x.AllocID()];
+    const left = monitor.x + Math.floor((monitor.width - width) / 2);
+    const top = monitor.y + Math.floor((monitor.height - height) / 2);
+    x.CreateWindow(window, root, left, top, width, height, 0, 0, 1, 0, {
+      overrideRedirect: 1,
+      backgroundPixel: PAPER,
+    });
+    x.CreateGC(gc, window, { foreground: INK });
+    x.MapWindow(window);
+    text.draw(window, gc, 4 * dot, 2 * dot, name, dot);
+    setTimeout(() => {
+      x.DestroyWindow(window);
+      x.FreeGC(gc);
+    }, IDENTIFY_MS);
+  }
+
+  /** Pictures of the windows that are shown, again and again, or none any more. */
+  pictures({ on, every }: FromHost<'pictures'>): void {
+    clearInterval(this.picturesTimer ?? undefined);
+    this.picturesTimer = null;
+    if (!on) return;
+    const take = () => void this.takePictures();
+    this.picturesTimer = setInterval(take, every);
+    take();
+  }
+
+  private async takePictures(): Promise<void> {
+    const { x } = this.connection;
+    for (const { window, id, geometry, isMapped } of this.windows.all) {
+      if (!isMapped || this.picturesTimer === null) continue;
+      const { width, height } = geometry;
+      const image = await answer<{ data: Buffer }>((done) =>
+        x.GetImage(Z_PIXMAP, window, 0, 0, width, height, ALL_PLANES, done),
+      ).catch(() => null);
+      // One that reaches over the edge of the screen cannot be had.
+      if (image && image.data.length >= width * height * 4)
+        this.say({ type: 'picture', window: id, png: pictureOf(image.data, { width, height }) });
+    }
+  }
+
   listen(message: FromHost<'listen'>): void {
     this.keys?.listen(message);
   }
@@ -155,6 +217,7 @@ export class XDesk {
   /** Shows every window, lets the keyboard go, and says that nobody arranges them. */
   async end(): Promise<void> {
     this.keys?.end();
+    clearInterval(this.picturesTimer ?? undefined);
     for (const managed of this.windows.all) this.windows.show(managed);
     this.focus.letGo();
     this.root.end();

@@ -28,6 +28,7 @@ declare module 'x11' {
     borderPixel?: number;
     backgroundPixel?: number;
     overrideRedirect?: number;
+    bitGravity?: number;
   }
   export interface Configuration {
     x?: number;
@@ -37,6 +38,11 @@ declare module 'x11' {
     borderWidth?: number;
     sibling?: number;
     stackMode?: number;
+  }
+  export interface Pen {
+    foreground?: number;
+    background?: number;
+    font?: number;
   }
   export interface Property {
     type: number;
@@ -170,6 +176,45 @@ declare module 'x11' {
     GetKeyboardMapping: (first: number, count: number, done: Done<number[][]>) => void;
     GetModifierMapping: (done: Done<number[][]>) => void;
     UngrabButton: (window: number, button: number, modifiers: number) => void;
+    OpenFont: (font: number, name: string) => void;
+    QueryFont: (
+      font: number,
+      done: Done<{
+        maxBounds: { characterWidth: number };
+        fontAscent: number;
+        fontDescent: number;
+      }>,
+    ) => void;
+    CreatePixmap: (
+      pixmap: number,
+      drawable: number,
+      depth: number,
+      width: number,
+      height: number,
+    ) => void;
+    FreePixmap: (pixmap: number) => void;
+    CreateGC: (gc: number, drawable: number, values: Pen) => void;
+    ChangeGC: (gc: number, values: Pen) => void;
+    FreeGC: (gc: number) => void;
+    PolyFillRectangle: (drawable: number, gc: number, rectangles: readonly number[]) => void;
+    PolyFillArc: (drawable: number, gc: number, arcs: readonly number[]) => void;
+    PolyText8: (
+      drawable: number,
+      gc: number,
+      x: number,
+      y: number,
+      items: readonly string[],
+    ) => void;
+    GetImage: (
+      format: number,
+      drawable: number,
+      x: number,
+      y: number,
+      width: number,
+      height: number,
+      planes: number,
+      done: Done<{ depth: number; data: Buffer }>,
+    ) => void;
     AllowEvents: (mode: number, time: number) => void;
   }
   export interface XDisplay {
