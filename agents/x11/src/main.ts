@@ -1,6 +1,7 @@
 #!/usr/bin/env node
 import { Command } from 'commander';
 import { runAgent } from './agent.ts';
+import { Stimulus } from './stimulus.ts';
 import { showDemoApp, type DemoApp } from './drawing/demo-app.ts';
 
 const program = new Command('sorn-x11').description(
@@ -21,6 +22,18 @@ program
         output: process.stdout,
       }),
     );
+  });
+
+program
+  .command('stimulus')
+  .description(
+    'does what a person and programs do, by lines, for who judges an agent (docs/link.md)',
+  )
+  .option('--display <name>', 'the display; that of the environment where left out')
+  .action(async ({ display }: { display?: string }) => {
+    const stimulus = await Stimulus.on(display);
+    await stimulus.run(process.stdin, process.stdout);
+    process.exit(0);
   });
 
 program

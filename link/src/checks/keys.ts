@@ -62,8 +62,14 @@ export const KEYS: Check[] = [
     expects: 'key with the code, not down',
     async run(trial) {
       await listening(trial);
+      const answer = answering(trial, () => true);
       await press(trial, 'MetaLeft', 'KeyJ');
-      const key = await trial.hears('key', ({ code, down }) => code === 'KeyJ' && !down);
+      const isUp = ({ code, down }: FromAgent<'key'>) => code === 'KeyJ' && !down;
+      await trial.until(async () => {
+        await answer();
+        return trial.all('key').some(isUp);
+      });
+      const key = await trial.hears('key', isUp, 1);
       return unless(key !== null, shown(trial.all('key')));
     },
   },
@@ -84,7 +90,11 @@ export const KEYS: Check[] = [
       await listening(trial);
       await press(trial, 'MetaLeft', 'KeyJ');
       await press(trial, 'MetaLeft', 'KeyJ');
-      await trial.until(() => trial.all('key').length >= 4);
+      const answer = answering(trial, () => true);
+      await trial.until(async () => {
+        await answer();
+        return trial.all('key').length >= 4;
+      });
       const counts = trial.all('key').map(({ n }) => n);
       const isGrowing = counts.every((n, i) => i === 0 || n > counts[i - 1]!);
       return unless(counts.length >= 4 && isGrowing, shown(counts));
@@ -99,7 +109,11 @@ export const KEYS: Check[] = [
         await press(trial, 'MetaLeft', 'KeyJ');
         await trial.quiet(15);
       }
-      await trial.until(() => trial.all('key').length >= 6);
+      const answer = answering(trial, () => true);
+      await trial.until(async () => {
+        await answer();
+        return trial.all('key').length >= 6;
+      });
       const times = trial.all('key').map(({ at }) => at);
       const isForward = times.every((at, i) => i === 0 || at >= times[i - 1]!);
       return unless(times.length >= 6 && isForward, shown(times));

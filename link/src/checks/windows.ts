@@ -1,6 +1,6 @@
 import { shown, unless, type Check } from './check.ts';
 import type { FromAgent } from '../messages.ts';
-import type { Trial } from './trial.ts';
+import { placed, type Trial } from './trial.ts';
 
 /** A check of one field of a window that opens. */
 function told(
@@ -123,7 +123,17 @@ export const WINDOWS: Check[] = [
     async run(trial) {
       await trial.start();
       const { window } = await trial.openTold();
-      await trial.openTold();
+      const { window: other } = await trial.openTold();
+      // Only what is shown can be pointed at.
+      trial.arrange({
+        windows: [
+          placed(window, { x: 40, y: 40, width: 400, height: 300 }),
+          placed(other, { x: 500, y: 40, width: 400, height: 300 }),
+        ],
+        order: [window, other],
+        focus: other,
+      });
+      await trial.hears('placed', (each) => each.window === other);
       await trial.stimulus.do({ do: 'point', window });
       const focused = await trial.hears('focused', (each) => each.window === window);
       return unless(focused !== null, shown(trial.all('focused').at(-1)));

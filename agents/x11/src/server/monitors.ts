@@ -140,6 +140,11 @@ export class Monitors {
     const scale = await this.scale();
     const told = (await this.byRandr()) ?? (await this.byXinerama()) ?? [];
     const monitors = told.length > 0 ? told : [await this.whole()];
+    // One is the first, where nobody said which.
+    if (!monitors.some(({ primary }) => primary)) {
+      const fromLeft = [...monitors].sort((a, b) => a.x - b.x || a.y - b.y);
+      fromLeft[0]!.primary = true;
+    }
     const places = new Set<string>();
     return monitors.flatMap((monitor) => {
       const { x, y, width, height } = monitor;
