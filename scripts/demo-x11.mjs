@@ -13,9 +13,6 @@ const MONITORS = [
   ['Korvane-Wide-34', '3440/800x1440/335+0+560', 'screen'],
   ['Korvane-Tall-27', '1440/336x2560/597+3440+0', 'none'],
 ];
-/** What is open in the morning. */
-const OPEN = ['pitreader', 'bulletin', 'stations', 'slopecams', 'radiolog', 'post'];
-
 needNode();
 install();
 buildEngine();
@@ -85,9 +82,3 @@ const server = spawn(
 );
 children.push(server);
 server.on('close', (status) => end(status ?? 0));
-for (const id of OPEN) {
-  const window = spawn(join(programs, id), [], { stdio: 'ignore', env });
-  children.push(window);
-  // They open one after the other, as they are listed.
-  await new Promise((resolve) => setTimeout(resolve, 400));
-}

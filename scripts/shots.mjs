@@ -204,6 +204,19 @@ async function pictureOfDisplay(picture) {
   });
   // Until all its windows are there.
   await new Promise((resolve) => setTimeout(resolve, 9_000));
+  // To the workspace of the morning's bulletin: Meta and B.
+  const steps = [
+    ['MetaLeft', true],
+    ['KeyB', true],
+    ['KeyB', false],
+    ['MetaLeft', false],
+  ].map(([code, down]) => JSON.stringify({ do: 'key', code, down }));
+  spawnSync(
+    process.execPath,
+    [join(root, 'agents/x11/dist/main.js'), 'stimulus', '--display', display],
+    { input: `${steps.join('\n')}\n`, timeout: 3_000 },
+  );
+  await new Promise((resolve) => setTimeout(resolve, 1_000));
   const { default: x11 } = await import('x11');
   const { client: x, screen } = await new Promise((resolve, reject) => {
     x11.createClient({ display, shm: 'off' }, (error, connected) =>

@@ -9,6 +9,7 @@ const PROGRAMS = {
   xclock: 'x11-apps',
   xeyes: 'x11-apps',
   xmessage: 'x11-utils',
+  xwininfo: 'x11-utils',
   xrandr: 'x11-xserver-utils',
   xsetroot: 'x11-xserver-utils',
 };

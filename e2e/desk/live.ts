@@ -49,6 +49,7 @@ const WINDOWS = [
   ['stations', 'All stations'],
   ['slopecams', 'East flank'],
   ['post', 'Inbox'],
+  ['radiolog', 'Channel 4'],
 ] as const;
 
 /** A server whose demo arranges a stand-in desktop that the test holds in its hands. */

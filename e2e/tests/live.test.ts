@@ -91,7 +91,7 @@ async function command(on: Page, text: string) {
 }
 
 it('draws the windows of the real desktop where it has them, and moves them by command', async () => {
-  expect(Object.keys(await drawn(page))).toHaveLength(5);
+  expect(Object.keys(await drawn(page))).toHaveLength(6);
   await agrees(page);
   const before = rectOf('pitreader').width;
   await page.locator('[data-window="win:w1"]').click();
@@ -193,7 +193,7 @@ it('rehearses the live desk: what is tried does no harm, and is applied or taken
   const inner = (await profileNow()).tiling.gaps?.inner;
   await page.keyboard.press('Shift+R');
   await isShown(page, 'simulated');
-  await poll(async () => (await drawnWindows(page)).length).toBe(5);
+  await poll(async () => (await drawnWindows(page)).length).toBe(6);
   await toView(page, '2', 'Tiling');
   await page.keyboard.press('g');
   await page.keyboard.type('70');

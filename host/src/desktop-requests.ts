@@ -20,7 +20,8 @@ interface Ways {
 export class DesktopRequests {
   /** Command lines that a person confirmed. */
   readonly confirmed: string[];
-  private waiting: { app: string; line: string } | null = null;
+  /** What is to be launched once its line is confirmed, in the order in which it was asked for. */
+  private waiting: { app: string; line: string }[] = [];
   private readonly closeAsked = new Map<string, number>();
   private readonly allowsAll: boolean;
   private readonly clock: Clock;
@@ -39,20 +40,27 @@ export class DesktopRequests {
 
   /** The command line that a person has to confirm before it is launched; null where none waits. */
   get asked(): string | null {
-    return this.waiting?.line ?? null;
+    return this.waiting[0]?.line ?? null;
   }
 
-  launchApp(apps: readonly App[], id: string): void {
+  /** True where it is launched now. */
+  launchApp(apps: readonly App[], id: string): boolean {
     const app = apps.find((each) => each.id === id);
-    if (app?.exec) this.launch(id, app.exec);
-    else this.found(id, `${app?.name ?? id} has no command line: its exec says none`);
+    if (app?.exec) return this.launch(id, app.exec);
+    this.found(id, `${app?.name ?? id} has no command line: its exec says none`);
+    return false;
   }
 
-  /** @param app whose line it is, or what else it is found by */
-  launch(app: string, line: string): void {
+  /**
+   * True where it is launched now.
+   *
+   * @param app whose line it is, or what else it is found by
+   */
+  launch(app: string, line: string): boolean {
     const command = commandOf(line);
     if (!this.allowsAll && !this.confirmed.includes(line)) {
-      this.waiting = { app, line };
+      // What a person asks for now comes first.
+      this.waiting = [{ app, line }, ...this.waiting.filter((each) => each.line !== line)];
       this.found(app, `${line} waits to be confirmed: in the page, or for all by --allow-launch`);
       this.ways.changed();
     } else if (!command) this.found(app, `${line} is no command line`);
@@ -60,16 +68,17 @@ export class DesktopRequests {
     else {
       this.found(app, null);
       this.ways.send({ type: 'launch', app, command });
+      return true;
     }
+    return false;
   }
 
   /** The person confirms a line: it is launched, now where that is waited for and from now on. */
   confirm(line: string): void {
     if (!this.confirmed.includes(line)) this.confirmed.push(line);
-    const { waiting } = this;
-    if (waiting?.line !== line) return;
-    this.waiting = null;
-    this.launch(waiting.app, line);
+    const confirmed = this.waiting.filter((each) => each.line === line);
+    this.waiting = this.waiting.filter((each) => each.line !== line);
+    for (const { app } of confirmed) this.launch(app, line);
   }
 
   /** @param name what a person calls the window */

@@ -16,10 +16,12 @@ import {
 import type { KeyOutput, NextKeys } from '@sorn/core/keys';
 import {
   interactionOf,
+  ruleSchema,
   sessionSchema,
   type Profile,
   type Session,
   type SessionWindow,
+  type Start,
 } from '@sorn/core/model';
 import {
   MOST_WINDOWS,
@@ -98,6 +100,8 @@ export interface LiveOptions {
 
 /** Pictures of windows come at most twice a second. */
 const PICTURES_MS = 500;
+/** An app that opens at the start has so long to show its window before the next one is launched. */
+const START_MS = 4_000;
 /**
  * A desk of real windows: takes what an agent tells, and tells it what the engine decides. It keeps no process and no
  * file: whoever runs it passes messages on.
@@ -113,6 +117,13 @@ export class LiveDesk {
   /** The windows that the agent told of, by its ids. */
   private readonly windows = new Map<string, FromAgent<'opened'>>();
   private isReady = false;
+  /** The apps that open at the start were asked for. */
+  private hasStarted = false;
+  /** Those whose windows have not come yet. */
+  private starting: readonly Start[] = [];
+  /** The app that was launched last at the start, and those that come after it. */
+  private startsAfter: { app: string; others: readonly Start[] } | null = null;
+  private cancelStart: (() => void) | null = null;
   private isStopped = false;
   private can: readonly string[] = [];
   private isOut: boolean;
@@ -430,6 +441,7 @@ export class LiveDesk {
     this.rounds.stop();
     this.keys.stop();
     this.edits.stop();
+    this.cancelStart?.();
   }
 
   /** True where the agent did all that it was told. */
@@ -577,10 +589,15 @@ export class LiveDesk {
       ...(opened.title !== undefined && { title: opened.title }),
       before: opened.rect,
     });
+    const input = this.inputOf(opened);
     this.happen(
-      { type: 'window-opened', window: this.inputOf(opened) },
+      { type: 'window-opened', window: input },
       `${opened.title ?? opened.app ?? id} opens`,
+      {},
+      this.startRule(input.app),
     );
+    if (this.startsAfter && this.cancelStart && this.startsAfter.app === input.app)
+      this.launchNext(this.startsAfter.others);
     if (opened.wants?.fullScreen) this.commandOn(id, { command: 'full-screen' });
   }
 
@@ -618,7 +635,44 @@ export class LiveDesk {
       if (!windowOf(this.session, sessionId(opened.window))) this.open(opened);
       else this.retitle(opened.window, opened.title);
     this.isDirty = true;
+    this.openAtStart();
     this.options.onChange?.();
+  }
+
+  /** Apps that open at the start are launched once, one after the other: those that have a window already are not. */
+  private openAtStart(): void {
+    if (this.hasStarted || !this.can.includes('launch')) return;
+    this.hasStarted = true;
+    const there = new Set(this.session!.windows.map(({ app }) => app));
+    this.starting = this.profile.start.filter(({ app }) => !there.has(app));
+    this.launchNext(this.starting);
+  }
+
+  /** The next one is launched once the window of the one before is there, so that they come in their order. */
+  private launchNext([next, ...others]: readonly Start[]): void {
+    this.cancelStart?.();
+    this.cancelStart = null;
+    if (!next) return;
+    const isLaunched = this.requests.launchApp(this.profile.apps, next.app);
+    if (!isLaunched) this.launchNext(others);
+    else this.cancelStart = this.options.clock.after(START_MS, () => this.launchNext(others));
+    this.startsAfter = { app: next.app, others };
+  }
+
+  /** Where the window of an app goes that opens at the start: as a rule before all others says. */
+  private startRule(app: string | undefined): Profile {
+    const { profile } = this.real;
+    const start = this.starting.find((each) => each.app === app);
+    if (!start) return profile;
+    this.starting = this.starting.filter((each) => each !== start);
+    const { app: of, ...then } = start;
+    const rule = ruleSchema.parse({
+      id: 'at-the-start',
+      name: 'Apps at the start',
+      when: { all: [{ of: 'app', is: of }] },
+      then,
+    });
+    return { ...profile, rules: [rule, ...profile.rules] };
   }
 
   private onChanged(message: FromAgent<'changed'>): void {
@@ -885,10 +939,11 @@ export class LiveDesk {
     event: SessionEvent,
     what: string,
     by: Pick<LiveEntry, 'keys' | 'isRepeat'> = {},
+    profile = this.real.profile,
   ): readonly Reason[] {
     const before = this.session;
     if (!before) return [];
-    const outcome = reduce(before, event, this.real.profile);
+    const outcome = reduce(before, event, profile);
     const isCommand =
       event.type === 'command' || event.type === 'key-pressed' || event.type === 'key-released';
     this.session = isCommand ? this.asked(before, outcome.session, event) : outcome.session;

@@ -1,4 +1,4 @@
-import { profileSchema } from '@sorn/core/model';
+import { profileSchema, type Profile } from '@sorn/core/model';
 import { describe, expect, it } from 'vitest';
 import { Live, PROFILE, THREE } from './testing/live.ts';
 
@@ -183,5 +183,44 @@ describe('a live desk', () => {
     live.desktop.ask(second, { x: 5, y: 5, width: 300, height: 300 });
     await new Promise((resolve) => setTimeout(resolve, 200));
     await live.ready();
+  });
+});
+
+describe('apps that open at the start', () => {
+  const withStart: Profile = {
+    ...PROFILE,
+    apps: PROFILE.apps.map((app) => ({ ...app, exec: app.id })),
+    start: [{ app: 'notes', workspace: 'C' }, { app: 'post' }],
+  };
+
+  it('are launched once, but for those that are there', async () => {
+    const live = new Live();
+    live.desktop.open({ app: 'post', title: 'Inbox' });
+    await live.start({ profile: withStart });
+    await poll(() => live.account.windows.map(({ app }) => app).sort()).toEqual(['notes', 'post']);
+    // Where it is said for the start.
+    await poll(
+      () => live.agent!.desk.sessionNow!.windows.find(({ app }) => app === 'notes')?.workspace,
+    ).toBe('C');
+    // Not again where only the agent is another one.
+    live.desktop.close(live.account.windows.find(({ app }) => app === 'notes')!.window);
+    await live.ready();
+    process.kill(live.agent!.pid!, 'SIGKILL');
+    await poll(() => live.agent!.pid).toBe(undefined);
+    await live.ready();
+    expect(live.account.windows.map(({ app }) => app)).toEqual(['post']);
+  });
+
+  it('wait for a person, one after the other, where their lines were not confirmed', async () => {
+    const live = new Live();
+    await live.start({ profile: withStart, allowLaunch: false });
+    await poll(() => live.agent!.desk.about().waitingLaunch).not.toBe(null);
+    const first = live.agent!.desk.about().waitingLaunch!;
+    live.agent!.desk.allowLine(first);
+    const second = live.agent!.desk.about().waitingLaunch!;
+    expect([first, second].sort()).toEqual(['notes', 'post']);
+    live.agent!.desk.allowLine(second);
+    await poll(() => live.account.windows.map(({ app }) => app).sort()).toEqual(['notes', 'post']);
+    expect(live.agent!.desk.about().waitingLaunch).toBe(null);
   });
 });

@@ -167,6 +167,8 @@ it('says what is wrong before it serves anything', async () => {
   expect(await started('--fresh', '--agent', 'stand-in', '--profile', 'bulletin')).toContain(
     '--profile is bulletin; expected one of bulletin-desk',
   );
-  expect(await started('--agent', '"half')).toContain('expected stand-in or x11, or a command line');
+  expect(await started('--agent', '"half')).toContain(
+    'expected stand-in or x11, or a command line',
+  );
   expect(await started('--allow-launch')).toContain('are for --agent');
 });

@@ -90,7 +90,7 @@ export class Stimulus {
     input.on('data', (bytes: Buffer) => {
       for (const line of lines.push(bytes)) if (line.ok) last = last.then(() => take(line.text));
     });
-    return new Promise((resolve) => input.on('end', () => resolve()));
+    return new Promise((resolve) => input.on('end', () => resolve(last)));
   }
 
   private async does(step: Step): Promise<object> {

@@ -60,6 +60,7 @@ export {
   type When,
   conditionSchema,
   whenSchema,
+  ruleSchema,
 } from './rule.ts';
 export {
   type Session,
