@@ -8,7 +8,8 @@ const MOST_EVENTS = 200_000;
 
 describe('the made-up runs catch a planted fault', { timeout: 600_000 }, () => {
   it.each(PLANTED.map((fault) => [fault.name, fault] as const))('%s', (name, fault) => {
-    const { isCaught, events } = caught(fault, isAll ? 60 : 20, 1);
+    // It ends as soon as it is caught: on a machine with much else to do that takes a while.
+    const { isCaught, events } = caught(fault, 60, 1);
     process.stdout.write(`\nfault: ${name}: ${isCaught ? 'caught' : 'missed'}, ${events} events\n`);
     expect(isCaught).toBe(true);
     expect(events).toBeLessThan(MOST_EVENTS);
