@@ -5,6 +5,8 @@ import { BaseSequencer, type TestSpecification } from 'vitest/node';
 /** Those that take longest begin first: at the end no core waits for another. */
 const LONGEST = [
   'agents/desk-stand-in/src/agent-check',
+  'agents/x11/src/agent-check',
+  'agents/x11/src/keys',
   'core/src/keys/suggest/changes',
   'host/src/trouble',
   'web/src/shell/action-index',
