@@ -635,14 +635,15 @@ export class LiveDesk {
       if (!windowOf(this.session, sessionId(opened.window))) this.open(opened);
       else this.retitle(opened.window, opened.title);
     this.isDirty = true;
-    this.openAtStart();
+    // Where windows of before are still there the session goes on: what was closed in it stays closed.
+    if (names.size === 0) this.openAtStart();
+    this.hasStarted = true;
     this.options.onChange?.();
   }
 
   /** Apps that open at the start are launched once, one after the other: those that have a window already are not. */
   private openAtStart(): void {
     if (this.hasStarted || !this.can.includes('launch')) return;
-    this.hasStarted = true;
     const there = new Set(this.session!.windows.map(({ app }) => app));
     this.starting = this.profile.start.filter(({ app }) => !there.has(app));
     this.launchNext(this.starting);

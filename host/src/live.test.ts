@@ -209,6 +209,12 @@ describe('apps that open at the start', () => {
     await poll(() => live.agent!.pid).toBe(undefined);
     await live.ready();
     expect(live.account.windows.map(({ app }) => app)).toEqual(['post']);
+    // Nor where the host is, while windows of before are there.
+    await live.agent!.end();
+    await live.start({ profile: withStart });
+    await live.ready();
+    await new Promise((resolve) => setTimeout(resolve, 300));
+    expect(live.account.windows.map(({ app }) => app)).toEqual(['post']);
   });
 
   it('wait for a person, one after the other, where their lines were not confirmed', async () => {

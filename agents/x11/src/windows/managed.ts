@@ -30,8 +30,6 @@ export interface Managed {
   isAbove: boolean;
   /** Its request for a place waits for an answer. */
   isWaiting: boolean;
-  /** When it was asked to close. */
-  closeAsked?: number;
 }
 
 /** What is told of a window of its own accord. */
