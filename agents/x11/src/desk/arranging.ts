@@ -36,8 +36,12 @@ export class Arranging {
   private colours = new Map<number, number>();
   private saidStates = new Map<number, readonly string[]>();
   private saidDesktops = new Map<number, number>();
-  /** The request after which what windows enter under the pointer is the pointer's doing, not ours. */
-  settledAt = 0;
+  /** The request after which no window comes under the pointer by our doing. */
+  private settledAt = 0;
+  /** Where the pointer was before the last round; null where nobody wants to know. */
+  private pointer: { x: number; y: number } | null = null;
+  /** It matters whether a window came under the pointer, or the pointer into the window. */
+  watchesPointer = false;
 
   constructor(
     connection: Connection,
@@ -55,6 +59,7 @@ export class Arranging {
 
   /** One round, or a part of one. Every window of it is answered for once the server has done it. */
   arrange({ round, windows, order, focus }: FromHost<'arrange'>): void {
+    if (this.watchesPointer) this.rememberPointer();
     const told = windows.flatMap((each) => {
       const managed = this.windows.called(each.window);
       return managed ? [{ managed, each }] : [];
@@ -82,6 +87,20 @@ export class Arranging {
         if (this.windows.of(managed.window) === managed)
           this.say({ type: 'placed', window: managed.id, rect: boxOf(managed), round });
     });
+  }
+
+  /** Asked before anything moves, and so answered before what comes of that is told. */
+  private rememberPointer(): void {
+    const { x, root } = this.connection;
+    x.QueryPointer(root, (error, at) => {
+      if (!error) this.pointer = { x: at.rootX, y: at.rootY };
+      return true;
+    });
+  }
+
+  /** True where a window came under the pointer by our doing: the pointer is where it was before we moved windows. */
+  movedUnder({ seq, x, y }: { seq: number; x: number; y: number }): boolean {
+    return seq < this.settledAt && this.pointer?.x === x && this.pointer.y === y;
   }
 
   private place(managed: Managed, { rect, shown, state, border, above }: ArrangedWindow): void {

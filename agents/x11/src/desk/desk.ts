@@ -135,6 +135,7 @@ export class XDesk {
   set(settings: FromHost<'settings'>): void {
     this.settings = settings;
     this.windows.setBorder(settings.border);
+    this.arranging.watchesPointer = settings.focusFollowsPointer;
   }
 
   /** A monitor shows its name, large, for a while. */
@@ -380,11 +381,12 @@ export class XDesk {
 
   /** The pointer comes into a window, moved by a person: not where windows moved under it. */
   private onEntered(event: XEvent): void {
-    const { wid, seq } = event;
-    const managed = this.windows.of(wid);
+    if (!this.settings.focusFollowsPointer) return;
+    const managed = this.windows.of(event.wid);
     const isMoved = event['mode'] === NORMAL && event['detail'] !== INFERIOR;
-    if (!managed || !isMoved || seq < this.arranging.settledAt) return;
-    if (this.settings.focusFollowsPointer && !this.windows.isOwn(managed)) this.choose(managed);
+    if (!managed || !isMoved || this.windows.isOwn(managed)) return;
+    const at = { seq: event.seq, x: event['rootx'] as number, y: event['rooty'] as number };
+    if (!this.arranging.movedUnder(at)) this.choose(managed);
   }
 
   private onClicked(event: XEvent): void {
