@@ -161,6 +161,18 @@ export const FAULTS = {
   'gives back a key that is not': {
     request: (request) => (request.ask === 'answer' ? [{ ...request, taken: true }] : [request]),
   },
+  // It answers no more once two keys are down.
+  'goes on after keys that overlap': {
+    say(message, memory) {
+      if (message.type === 'key') {
+        const down = ((memory['down'] as number | undefined) ?? 0) + (message.down ? 1 : -1);
+        memory['down'] = down;
+        memory['isStuck'] ||= down > 1;
+      }
+      return [message];
+    },
+    request: (request, memory) => (request.ask === 'answer' && memory['isStuck'] ? [] : [request]),
+  },
   'tells every key while it listens to all': {
     request: (request) => (request.ask === 'listen' ? [{ ...request, whole: false }] : [request]),
   },

@@ -144,8 +144,10 @@ describe('when the agent is killed', () => {
     await live.ready(2);
     await live.agent.end();
     const all = await live.server.look();
-    for (const { window } of odds)
+    for (const { window } of odds) {
       expect(all.find((each) => each.window === window)!.isShown).toBe(true);
+      expect((await live.server.numbers(window, 'WM_STATE'))[0]).toBe(1);
+    }
     expect(await live.server.numbers(live.server.root, '_NET_SUPPORTING_WM_CHECK')).toEqual([]);
   });
 });

@@ -278,6 +278,7 @@ describe('the keyboard', () => {
     await live.server.click(x + 50, y + 50);
     await poll(() => live.session.focus).toBe(windowOf(first)!.id);
     await live.ready(2);
+    await poll(() => first.events.map(({ name }) => name)).toContain('ButtonPress');
     expect(await live.server.numbers(live.server.root, '_NET_ACTIVE_WINDOW')).toEqual([
       first.window,
     ]);

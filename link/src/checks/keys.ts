@@ -208,6 +208,27 @@ export const KEYS: Check[] = [
     },
   },
   {
+    name: 'goes on after keys that overlap',
+    expects: 'two keys are taken that are down at once, and the next one is the window’s',
+    async run(trial) {
+      const window = await listening(trial, [ONE, { code: 'KeyK', modifiers: ['Meta'] }]);
+      const answer = answering(trial, () => true);
+      const codes = ['MetaLeft', 'KeyJ', 'KeyK'];
+      // The one that was pressed last is let go first.
+      await press(trial, ...codes);
+      await press(trial, 'KeyX');
+      await trial.until(async () => {
+        await answer();
+        return (await typedIn(trial, window)).includes('KeyX');
+      });
+      const typed = await typedIn(trial, window);
+      return unless(
+        shown(typed.filter((keys) => !keys.includes('Meta'))) === '["KeyX"]',
+        shown(typed),
+      );
+    },
+  },
+  {
     name: 'tells every key while it listens to all',
     expects: 'a key that is not among the triggers is told of, with whole',
     async run(trial) {

@@ -53,7 +53,8 @@ interface Pending {
   detail: number;
   time: number;
   isDown: boolean;
-  kind: 'frozen' | 'whole' | 'button';
+  /** Kept back by a grab of its own, by that of the whole keyboard, by that of a button, or by nothing. */
+  kind: 'frozen' | 'whole' | 'button' | 'free';
   taken: boolean | null;
   timer: NodeJS.Timeout;
 }
@@ -86,6 +87,8 @@ export class Keys {
   private n = 0;
   /** In their order. */
   private pending: Pending[] = [];
+  /** The key whose press the keyboard is grabbed by, until that is let go or given back. */
+  private grabbedBy: number | null = null;
   /** Keys whose press was told of, by what became of it: null while that is not known. */
   private readonly down = new Map<number, boolean | null>();
   /** Releases of our own making that the server will tell of. */
@@ -172,6 +175,7 @@ export class Keys {
 
   private pressed(event: InputEvent): void {
     const { keycode, time } = event;
+    this.grabbedBy ??= keycode;
     const isReplayed = this.replayed?.keycode === keycode && this.replayed.time === time;
     const isOurs = this.everyOn !== null || this.isTriggered(event) || this.down.has(keycode);
     if (isOurs && !isReplayed) this.tellKey(event, true, 'frozen');
@@ -180,7 +184,9 @@ export class Keys {
   }
 
   private released(event: InputEvent): void {
-    if (this.down.has(event.keycode)) this.tellKey(event, false, 'frozen');
+    const isOver = this.grabbedBy === null || this.grabbedBy === event.keycode;
+    if (isOver) this.grabbedBy = null;
+    if (this.down.has(event.keycode)) this.tellKey(event, false, isOver ? 'free' : 'frozen');
     else if (this.table.isModifier(event.keycode)) this.allow('replayKeyboard');
     else this.allow('syncKeyboard');
   }
@@ -199,13 +205,17 @@ export class Keys {
     this.say({ type: 'keys-lost' });
   }
 
-  private tellKey(event: InputEvent, isDown: boolean, kind: 'frozen' | 'whole'): void {
+  private tellKey(
+    event: InputEvent,
+    isDown: boolean,
+    kind: Exclude<Pending['kind'], 'button'>,
+  ): void {
     const { keycode, buttons } = event;
     const code = this.table.codeOf(keycode);
     if (code === undefined) {
       // A key without a name is nobody's but the window's.
       if (kind === 'frozen') this.allow('replayKeyboard');
-      else this.giveBack(keycode, isDown);
+      else if (kind === 'whole') this.giveBack(keycode, isDown);
       return;
     }
     const key = this.table.keyOf(keycode, buttons);
@@ -267,16 +277,16 @@ export class Keys {
       if (!taken) this.giveBack(detail, isDown);
       return;
     }
-    // A grab of a chord ends with the release of its key, and with it all that is kept back.
-    if (!isDown) return;
-    if (!taken) {
+    if (kind === 'free') return;
+    if (isDown && !taken) {
       this.down.delete(detail);
       this.replayed = { keycode: detail, time };
     }
-    this.allow(taken ? 'syncKeyboard' : 'replayKeyboard');
+    this.allow(taken || !isDown ? 'syncKeyboard' : 'replayKeyboard');
   }
 
   private allow(what: keyof typeof ALLOW): void {
+    if (what === 'replayKeyboard') this.grabbedBy = null;
     this.connection.x.AllowEvents(ALLOW[what], 0);
     this.lookForReleases();
   }
@@ -292,7 +302,7 @@ export class Keys {
         for (const keycode of this.down.keys()) {
           if (((map[keycode >> 3] ?? 0) & (1 << (keycode & 7))) !== 0) continue;
           const event = { name: 'KeyRelease', keycode, buttons: 0, time: 0, seq: 0 };
-          this.tellKey(event, false, 'frozen');
+          this.tellKey(event, false, 'free');
         }
         this.lookForReleases();
       });
@@ -387,6 +397,7 @@ export class Keys {
   private takeWhole(): void {
     if (this.hasWhole) return;
     this.hasWhole = true;
+    this.grabbedBy = null;
     // What was kept back by a chord's grab cannot be replayed any more: it is pressed anew.
     for (const each of this.pending) if (each.kind === 'frozen') each.kind = 'whole';
     const { x, root } = this.connection;

@@ -26,11 +26,17 @@ const KEYCODES: Readonly<Record<string, number>> = {
   AltLeft: 64,
   Space: 65,
   CapsLock: 66,
+  ...numbered('F', '123456789', 67),
   NumLock: 77,
   ArrowUp: 111,
   ArrowLeft: 113,
   ArrowRight: 114,
+  Home: 110,
+  PageUp: 112,
+  End: 115,
   ArrowDown: 116,
+  PageDown: 117,
+  Insert: 118,
   MetaLeft: 133,
 };
 function numbered(row: string, keys: string, first: number): Record<string, number> {

@@ -48,8 +48,8 @@ export class XLive {
     this.profile = profile;
   }
 
-  static async start(profile: Profile = PROFILE): Promise<XLive> {
-    const live = new XLive(await XServer.start(), profile);
+  static async start(profile: Profile = PROFILE, server?: XServer): Promise<XLive> {
+    const live = new XLive(server ?? (await XServer.start()), profile);
     live.host();
     await live.ready();
     return live;

@@ -34,8 +34,12 @@ export class XServer {
     this.root = x.display.screen[0]!.root;
   }
 
-  static async start(monitors: readonly (readonly string[])[] = TWO): Promise<XServer> {
-    const args = ['-displayfd', '1', '-screen', '0', '3840x1440x24', '-noreset'];
+  /** @param screen its size, such as 3840x1440 */
+  static async start(
+    monitors: readonly (readonly string[])[] = TWO,
+    screen = '3840x1440',
+  ): Promise<XServer> {
+    const args = ['-displayfd', '1', '-screen', '0', `${screen}x24`, '-noreset'];
     const child = spawn('Xvfb', [...args, '-nolisten', 'tcp'], {
       stdio: ['ignore', 'pipe', 'ignore'],
     });
@@ -246,7 +250,7 @@ export class OddWindow {
     const made = new OddWindow(server, x);
     const { x: left = 40, y: top = 60, width = 300, height = 200 } = odd.box ?? {};
     x.CreateWindow(made.window, server.root, left, top, width, height, 0, 0, 1, 0, {
-      eventMask: 0x00020000 | 0x00200000 | 3,
+      eventMask: 0x00020000 | 0x00200000 | 4 | 3,
       ...(odd.overrideRedirect && { overrideRedirect: 1 }),
     });
     await made.say(odd);
