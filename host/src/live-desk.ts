@@ -16,12 +16,10 @@ import {
 import type { KeyOutput, NextKeys } from '@sorn/core/keys';
 import {
   interactionOf,
-  ruleSchema,
   sessionSchema,
   type Profile,
   type Session,
   type SessionWindow,
-  type Start,
 } from '@sorn/core/model';
 import {
   MOST_WINDOWS,
@@ -51,10 +49,12 @@ import {
   logicalHints,
   sessionId,
   windowInput,
+  type RealWindow,
 } from './real-window.ts';
 import type { LiveRecord } from './record.ts';
 import { Rounds } from './rounds.ts';
 import { SizeLessons } from './size-lessons.ts';
+import { StartApps } from './start-apps.ts';
 import { statusOf, type LiveAbout, type LiveStatus, type UnknownApp } from './status.ts';
 import {
   frameWidth,
@@ -100,8 +100,6 @@ export interface LiveOptions {
 
 /** Pictures of windows come at most twice a second. */
 const PICTURES_MS = 500;
-/** An app that opens at the start has so long to show its window before the next one is launched. */
-const START_MS = 4_000;
 /**
  * A desk of real windows: takes what an agent tells, and tells it what the engine decides. It keeps no process and no
  * file: whoever runs it passes messages on.
@@ -115,15 +113,11 @@ export class LiveDesk {
   /** What of the windows of the session is recorded, by their ids. */
   private readonly recorded: Map<string, LiveRecord['windows'][string]>;
   /** The windows that the agent told of, by its ids. */
-  private readonly windows = new Map<string, FromAgent<'opened'>>();
+  private readonly windows = new Map<string, RealWindow>();
   private isReady = false;
   /** The apps that open at the start were asked for. */
   private hasStarted = false;
-  /** Those whose windows have not come yet. */
-  private starting: readonly Start[] = [];
-  /** The app that was launched last at the start, and those that come after it. */
-  private startsAfter: { app: string; others: readonly Start[] } | null = null;
-  private cancelStart: (() => void) | null = null;
+  private readonly startApps: StartApps;
   private isStopped = false;
   private can: readonly string[] = [];
   private isOut: boolean;
@@ -196,6 +190,9 @@ export class LiveDesk {
         say: (what, because) => this.say(what, because),
         changed: () => options.onChange?.(),
       },
+    );
+    this.startApps = new StartApps(options.clock, (app) =>
+      this.requests.launchApp(this.profile.apps, app),
     );
     this.rounds = new Rounds(options.clock, {
       send: (message) => options.send(message),
@@ -441,7 +438,7 @@ export class LiveDesk {
     this.rounds.stop();
     this.keys.stop();
     this.edits.stop();
-    this.cancelStart?.();
+    this.startApps.stop();
   }
 
   /** True where the agent did all that it was told. */
@@ -577,31 +574,37 @@ export class LiveDesk {
       this.problem('opened', `${MOST_WINDOWS} windows are open already: no more are arranged`);
       return;
     }
-    this.windows.set(opened.window, opened);
-    if (this.isReady && isArranged(opened)) this.open(opened);
+    const launchedAs = this.requests.launchedAs(opened.startupId);
+    const window = { ...opened, ...(launchedAs !== null && { launchedAs }) };
+    this.windows.set(opened.window, window);
+    this.requests.came(appOf(this.profile, window)?.id);
+    if (this.isReady && isArranged(window)) this.open(window);
   }
 
-  private open(opened: FromAgent<'opened'>): void {
+  private open(opened: RealWindow): void {
     const id = sessionId(opened.window);
     const app = appName(opened);
+    const { launchedAs, title } = opened;
     this.recorded.set(id, {
       ...(app !== undefined && { app }),
-      ...(opened.title !== undefined && { title: opened.title }),
+      ...(title !== undefined && { title }),
+      ...(launchedAs !== undefined && { launchedAs }),
       before: opened.rect,
     });
     const input = this.inputOf(opened);
+    const rule = this.startApps.ruleOf(input.app);
+    const { profile } = this.real;
     this.happen(
       { type: 'window-opened', window: input },
-      `${opened.title ?? opened.app ?? id} opens`,
+      `${title ?? opened.app ?? id} opens`,
       {},
-      this.startRule(input.app),
+      rule ? { ...profile, rules: [rule, ...profile.rules] } : profile,
     );
-    if (this.startsAfter && this.cancelStart && this.startsAfter.app === input.app)
-      this.launchNext(this.startsAfter.others);
+    this.startApps.opened(input.app);
     if (opened.wants?.fullScreen) this.commandOn(id, { command: 'full-screen' });
   }
 
-  private inputOf(opened: FromAgent<'opened'>) {
+  private inputOf(opened: RealWindow) {
     const { profile } = this.real;
     const app = appOf(profile, opened)?.id ?? appName(opened) ?? '';
     return windowInput(profile, opened, this.scaleAt(opened.rect), this.lessons.of(app));
@@ -612,6 +615,10 @@ export class LiveDesk {
     this.isReady = true;
     const there = [...this.windows.values()].filter(isArranged);
     const names = adopted(this.recorded, there);
+    for (const window of there) {
+      const launchedAs = this.recorded.get(names.get(window.window) ?? '')?.launchedAs;
+      if (launchedAs !== undefined) window.launchedAs = launchedAs;
+    }
     this.session ??= openSession(
       sessionSchema.parse(JSON.parse(JSON.stringify(this.record.session))),
       this.real.profile,
@@ -645,35 +652,7 @@ export class LiveDesk {
   private openAtStart(): void {
     if (this.hasStarted || !this.can.includes('launch')) return;
     const there = new Set(this.session!.windows.map(({ app }) => app));
-    this.starting = this.profile.start.filter(({ app }) => !there.has(app));
-    this.launchNext(this.starting);
-  }
-
-  /** The next one is launched once the window of the one before is there, so that they come in their order. */
-  private launchNext([next, ...others]: readonly Start[]): void {
-    this.cancelStart?.();
-    this.cancelStart = null;
-    if (!next) return;
-    const isLaunched = this.requests.launchApp(this.profile.apps, next.app);
-    if (!isLaunched) this.launchNext(others);
-    else this.cancelStart = this.options.clock.after(START_MS, () => this.launchNext(others));
-    this.startsAfter = { app: next.app, others };
-  }
-
-  /** Where the window of an app goes that opens at the start: as a rule before all others says. */
-  private startRule(app: string | undefined): Profile {
-    const { profile } = this.real;
-    const start = this.starting.find((each) => each.app === app);
-    if (!start) return profile;
-    this.starting = this.starting.filter((each) => each !== start);
-    const { app: of, ...then } = start;
-    const rule = ruleSchema.parse({
-      id: 'at-the-start',
-      name: 'Apps at the start',
-      when: { all: [{ of: 'app', is: of }] },
-      then,
-    });
-    return { ...profile, rules: [rule, ...profile.rules] };
+    this.startApps.begin(this.profile.start.filter(({ app }) => !there.has(app)));
   }
 
   private onChanged(message: FromAgent<'changed'>): void {
@@ -712,7 +691,7 @@ export class LiveDesk {
   }
 
   /** The window with what it says of itself now. */
-  private withFields(opened: FromAgent<'opened'>): void {
+  private withFields(opened: RealWindow): void {
     const { min, max, increment, base, aspect, app, kind } = this.inputOf(opened);
     const now = { min, max, increment, base, aspect, app, kind };
     this.changeWindow(sessionId(opened.window), now);
@@ -917,7 +896,7 @@ export class LiveDesk {
         this.say(commandText(out.command), 'it needs something typed: give it by hand', by);
         return;
       case 'outside':
-        if (out.command.command === 'run-line') this.requests.launch('line', out.command.line);
+        if (out.command.command === 'run-line') this.requests.launch(out.command.line);
         else this.say(commandText(out.command), outsideReason(out, this.profile)!.because, by);
         return;
       case 'unbound':

@@ -63,6 +63,39 @@ describe('a live desk', () => {
     await live.ready();
   });
 
+  it('knows the window of an app that it launched by the start-up id, once, and where nothing else says what it is', async () => {
+    const live = new Live();
+    const profile = profileSchema.parse({
+      ...PROFILE,
+      apps: [
+        { id: 'diary', exec: 'pages --today' },
+        { id: 'shell', exec: 'terminal', match: [{ class: 'terminal' }] },
+        { id: 'log', exec: 'terminal --log' },
+      ],
+    });
+    await live.start({ profile });
+    await live.ready();
+    const apps = () => live.agent!.desk.sessionNow!.windows.map(({ app }) => app);
+    const { desk } = live.agent!;
+    desk.command({ command: 'open-app', app: 'diary' });
+    await poll(apps).toEqual(['diary']);
+    const [first] = live.account.windows;
+    expect(first!.startupId).toMatch(/^sorn-/);
+    // A program that the first one started has the same id in its environment.
+    live.desktop.open({ app: 'pages', startupId: first!.startupId });
+    await poll(apps).toEqual(['diary', 'pages']);
+    desk.command({ command: 'open-app', app: 'log' });
+    await poll(apps).toEqual(['diary', 'pages', 'shell']);
+    // A host that comes later knows it by that still.
+    await live.agent!.end();
+    await live.start({ profile });
+    await live.ready();
+    expect(apps()).toEqual(['diary', 'pages', 'shell']);
+    desk.command({ command: 'focus-next' });
+    live.desktop.close(first!.window);
+    await poll(apps).toEqual(['pages', 'shell']);
+  });
+
   it('the way out puts every window where it was and takes no key; again, and it goes on', async () => {
     const live = new Live();
     const first = live.desktop.open({ app: 'shell' });

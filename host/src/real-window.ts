@@ -2,7 +2,11 @@ import { fitsPattern } from '@sorn/core/desk';
 import type { App, Profile, WindowInput } from '@sorn/core/model';
 import type { FromAgent, LinkHints } from '@sorn/link';
 
-type Opened = FromAgent<'opened'>;
+/** A window as the agent told of it. */
+export interface RealWindow extends FromAgent<'opened'> {
+  /** The id of the app that was launched when it came, where it told the start-up id of that. */
+  launchedAs?: string;
+}
 
 /** The id in a session of a window of the link: no name in a profile looks like it. */
 export function sessionId(window: string): string {
@@ -15,14 +19,17 @@ export function linkId(id: string): string {
 }
 
 /** Kinds of window that are nobody's to arrange: docks reserve their edges, splashes go by themselves. */
-export function isArranged({ kind }: Pick<Opened, 'kind'>): boolean {
+export function isArranged({ kind }: Pick<RealWindow, 'kind'>): boolean {
   return kind !== 'dock' && kind !== 'splash';
 }
 
-/** The app of the profile that a window is of: by what the app says it is known by, else by its id or name. */
+/**
+ * The app of the profile that a window is of: by what the app says it is known by, by its id or name, else by what was
+ * launched. What a window is comes before that: a program hands its start-up id on to those that it starts itself.
+ */
 export function appOf(
   { apps }: Pick<Profile, 'apps'>,
-  window: Pick<Opened, 'app' | 'process' | 'title'>,
+  window: Pick<RealWindow, 'app' | 'process' | 'title' | 'launchedAs'>,
 ): App | undefined {
   const fits = (name: string | undefined, pattern: string | undefined) =>
     pattern === undefined ||
@@ -37,14 +44,15 @@ export function appOf(
   );
   if (known) return known;
   const names = [window.app, window.process].flatMap((name) => (name ? [name.toLowerCase()] : []));
-  return apps.find(
+  const named = apps.find(
     ({ id, name, match }) =>
       !match && [id, name].some((each) => each !== undefined && names.includes(each.toLowerCase())),
   );
+  return named ?? apps.find(({ id }) => id === window.launchedAs);
 }
 
 /** What a person calls the app of a window that the profile does not know: rules can name it, too. */
-export function appName({ app, process }: Pick<Opened, 'app' | 'process'>): string | undefined {
+export function appName({ app, process }: Pick<RealWindow, 'app' | 'process'>): string | undefined {
   const name = (app || process)?.replace(/[\s/]+/g, '-').slice(0, 80);
   return name && name !== '__proto__' ? name : undefined;
 }
@@ -91,7 +99,7 @@ function aspectWithin({ width, height }: { width: number; height: number }) {
  */
 export function windowInput(
   profile: Profile,
-  opened: Opened,
+  opened: RealWindow,
   scale: number,
   learned: LinkHints = {},
 ): WindowInput {

@@ -32,6 +32,8 @@ export interface ProfileEdit {
 interface RecordedWindow {
   app?: string;
   title?: string;
+  /** The id of the app that it was launched as. */
+  launchedAs?: string;
   before: LinkRect;
 }
 
@@ -44,6 +46,7 @@ const recordSchema = z.object({
     z.object({
       app: z.string().exactOptional(),
       title: z.string().exactOptional(),
+      launchedAs: z.string().exactOptional(),
       before: rect,
     }),
   ),

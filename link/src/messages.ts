@@ -146,7 +146,7 @@ export const AGENT_MESSAGES = {
     wants: wants.exactOptional(),
     /** The name of its process. */
     process: text(400).exactOptional(),
-    /** What the app was launched with, where it tells. */
+    /** The start-up id that its app was launched with, where it tells. */
     startupId: text(400).exactOptional(),
   }),
   /** All windows that are there at the beginning were told of. */
@@ -295,6 +295,8 @@ export const HOST_MESSAGES = {
     app: text(80),
     /** The program and its arguments: no shell reads them. */
     command: list(text(4_000), 1_000).min(1, { error: 'a program, and its arguments' }),
+    /** Its environment has it as DESKTOP_STARTUP_ID: its window tells it, where the program takes part in that. */
+    startupId: text(400).exactOptional(),
   }),
   identify: z.object({ type: z.literal('identify'), monitor: text(200) }),
   settings: z.object({

@@ -158,7 +158,11 @@ export function runAgent(
         ask({ ask: 'close', window: message.window, force: message.force ?? false });
         return;
       case 'launch':
-        ask({ ask: 'launch', app: message.app });
+        ask({
+          ask: 'launch',
+          app: message.command[0]!,
+          ...(message.startupId !== undefined && { startupId: message.startupId }),
+        });
         return;
       case 'identify':
         ask({ ask: 'identify', monitor: message.monitor });

@@ -49,6 +49,7 @@ export interface Account {
     window: string;
     app: string;
     title: string;
+    startupId?: string;
     rect: LinkRect;
     shown: boolean;
     state: StandInWindow['state'];
@@ -288,16 +289,17 @@ export class Desktop {
   }
 
   /** Starts an app: by the command's first word, as its window's app. */
-  launch(app: string): void {
-    this.open({ app, startupId: `launch-${app}` });
+  launch(app: string, startupId?: string): void {
+    this.open({ app, startupId });
   }
 
   look(): Account {
     return {
-      windows: this.windows.map(({ id, app, title, rect, isShown, state, typed }) => ({
+      windows: this.windows.map(({ id, app, title, startupId, rect, isShown, state, typed }) => ({
         window: id,
         app,
         title,
+        ...(startupId !== undefined && { startupId }),
         rect,
         shown: isShown,
         state,

@@ -25,7 +25,11 @@ const requestSchema = z.discriminatedUnion('ask', [
   }),
   z.object({ ask: z.literal('answer'), answers: z.array(z.int()), taken: z.boolean() }),
   z.object({ ask: z.literal('close'), window: z.string(), force: z.boolean() }),
-  z.object({ ask: z.literal('launch'), app: z.string() }),
+  z.object({
+    ask: z.literal('launch'),
+    app: z.string(),
+    startupId: z.string().exactOptional(),
+  }),
   z.object({ ask: z.literal('identify'), monitor: z.string() }),
   z.object({ ask: z.literal('pictures'), on: z.boolean(), every: z.int().min(100) }),
 ]);
@@ -125,7 +129,7 @@ function onRequest(desktop: Desktop, value: unknown): void {
       desktop.askToClose(request.window, request.force);
       return;
     case 'launch':
-      desktop.launch(request.app);
+      desktop.launch(request.app, request.startupId);
       return;
     case 'identify':
       desktop.identify(request.monitor);

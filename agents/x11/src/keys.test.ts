@@ -4,18 +4,25 @@ import { profileSchema } from '@sorn/core/model';
 import type { XEvent } from 'x11';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { codeOfKeycode, Keyboard } from './testing/keyboard.ts';
-import { PROFILE, XLive } from './testing/live.ts';
+import { AGENT, PROFILE, XLive } from './testing/live.ts';
 import { OddWindow } from './testing/server.ts';
 
 /** Moments at which the agent is killed: all 30 of them by `npm run kills`. */
 const MOMENTS = process.env['X11_KILLS'] === undefined ? 6 : 30;
+
+/** A program whose class says nothing of the app that it is launched as. */
+const DIARY = `"${process.execPath}" "${AGENT}" demo-app "{\\"app\\":\\"pages\\",\\"title\\":\\"Today\\",\\"mark\\":\\"D\\",\\"hue\\":20}"`;
 
 let live: XLive;
 let keyboard: Keyboard;
 async function begin(keys: object = {}): Promise<void> {
   const profile = profileSchema.parse({
     ...PROFILE,
-    apps: [...PROFILE.apps, { id: 'sheet', letter: 'S', exec: 'xclock' }],
+    apps: [
+      ...PROFILE.apps,
+      { id: 'sheet', letter: 'S', exec: 'xclock', match: [{ class: 'XClock' }] },
+      { id: 'diary', letter: 'D', exec: DIARY },
+    ],
     keys: { from: 'whole', main: 'Meta', ...keys },
   });
   live = await XLive.start(profile);
@@ -142,10 +149,55 @@ describe('real keys', () => {
     await noKeyIsDown();
   });
 
-  it('open an app by its command line, whose window is known by its class', async () => {
-    keyboard.press('Meta+Alt+KeyS');
+  it('overlap: one is let go before the one that was pressed first', async () => {
+    const odd = await OddWindow.open(live.server, {});
     await live.ready(1);
-    await poll(() => live.session.windows[0]!.title).toContain('xclock');
+    live.entries.length = 0;
+    for (const code of ['Meta', 'KeyJ', 'KeyW']) keyboard.key(code, true);
+    for (const code of ['KeyW', 'KeyJ', 'Meta']) keyboard.key(code, false);
+    await poll(() => done()).toEqual(['swap-with-lead', 'float']);
+    keyboard.press('KeyA');
+    await poll(() => typedBy(odd)).toContain('KeyA');
+    await noKeyIsDown();
+  });
+
+  it('are let go where another key takes the grab away, and are no repeat when they come again', async () => {
+    const odd = await OddWindow.open(live.server, {});
+    await live.ready(1);
+    keyboard.key('Meta', true);
+    keyboard.key('KeyW', true);
+    await poll(() => done()).toContain('float');
+    // Nobody's with Meta: the window's, and the grab of the first one ends by that.
+    keyboard.key('Insert', true);
+    keyboard.key('Insert', false);
+    keyboard.key('KeyW', false);
+    keyboard.key('Meta', false);
+    await poll(() => typedBy(odd)).toContain('Insert');
+    await new Promise((resolve) => setTimeout(resolve, 150));
+    live.entries.length = 0;
+    keyboard.press('Meta+KeyW');
+    await poll(() => done()).toContain('float');
+    expect(live.entries.some(({ isRepeat }) => isRepeat)).toBe(false);
+    await noKeyIsDown();
+  });
+
+  it('open apps by their command lines, whose windows are known by class, else by start-up id', async () => {
+    keyboard.press('Meta+Alt+KeyS');
+    await poll(() => live.session.windows.map(({ app }) => app)).toEqual(['sheet']);
+    keyboard.press('Meta+Alt+KeyD');
+    await poll(() => live.session.windows.map(({ app }) => app)).toEqual(['sheet', 'diary']);
+    await live.ready(2);
+    // One of the same program that nobody launched is none.
+    live.server.start(process.execPath, [
+      AGENT,
+      'demo-app',
+      '{"app":"pages","mark":"D","hue":20,"title":""}',
+    ]);
+    await poll(() => live.session.windows.map(({ app }) => app)).toEqual([
+      'sheet',
+      'diary',
+      'pages',
+    ]);
   });
 
   it('are no other program’s while they are Sorn’s', async () => {

@@ -51,6 +51,8 @@ export async function showDemoApp(demo: DemoApp, display: string | undefined): P
   );
   connection.setText(window, '_NET_WM_NAME', demo.title);
   connection.setNumbers(window, '_NET_WM_PID', 'CARDINAL', [process.pid]);
+  const startupId = process.env['DESKTOP_STARTUP_ID'];
+  if (startupId !== undefined) connection.setText(window, '_NET_STARTUP_ID', startupId);
   connection.setNumbers(window, 'WM_PROTOCOLS', 'ATOM', [atoms.WM_DELETE_WINDOW]);
   if (demo.kind)
     connection.setNumbers(window, '_NET_WM_WINDOW_TYPE', 'ATOM', [
