@@ -15,13 +15,14 @@ const DIARY = `"${process.execPath}" "${AGENT}" demo-app "{\\"app\\":\\"pages\\"
 
 let live: XLive;
 let keyboard: Keyboard;
-async function begin(keys: object = {}): Promise<void> {
+async function begin(keys: object = {}, apps: readonly object[] = []): Promise<void> {
   const profile = profileSchema.parse({
     ...PROFILE,
     apps: [
       ...PROFILE.apps,
       { id: 'sheet', letter: 'S', exec: 'xclock', match: [{ class: 'XClock' }] },
       { id: 'diary', letter: 'D', exec: DIARY },
+      ...apps,
     ],
     keys: { from: 'whole', main: 'Meta', ...keys },
   });
@@ -277,6 +278,51 @@ describe('typing', () => {
     expect(readFileSync(file, 'utf8')).toBe(text);
     expect(done().filter((each) => each === 'focus-next')).toHaveLength(40);
     await noKeyIsDown();
+  });
+});
+
+describe('the board', () => {
+  it('counts as it is now: what a key types, and which modifier it is', async () => {
+    await begin({ bindings: [{ keys: 'Main+types:ö', command: { command: 'float' } }] });
+    await OddWindow.open(live.server, {});
+    await live.ready(1);
+    live.server.run('xmodmap', ['-e', 'keycode 118 = odiaeresis Odiaeresis']);
+    await vi.waitFor(
+      () => {
+        keyboard.press('Meta+Insert');
+        expect(done()).toContain('float');
+      },
+      { timeout: 15_000, interval: 200 },
+    );
+    live.server.run('xmodmap', ['-e', 'remove mod4 = Super_L', '-e', 'add mod3 = Super_L']);
+    await vi.waitFor(
+      () => {
+        keyboard.press('Meta+KeyT');
+        expect(done()).toContain('maximise');
+      },
+      { timeout: 15_000, interval: 200 },
+    );
+    await live.ready(1);
+  });
+});
+
+describe('an app that keeps keys for itself', () => {
+  it('gets all but those that are left to Sorn, while it has the focus', async () => {
+    await begin({}, [{ id: 'screen', keepsAllBut: ['Main+KeyJ'] }]);
+    const other = await OddWindow.open(live.server, { app: 'other' });
+    const screen = await OddWindow.open(live.server, { app: 'screen' });
+    await live.ready(2);
+    keyboard.press('Meta+KeyW Meta+KeyT KeyA');
+    await poll(() => typedBy(screen).filter((code) => code.startsWith('Key'))).toEqual([
+      ...['KeyW', 'KeyT', 'KeyA'],
+    ]);
+    await does('Meta+KeyJ', 'swap-with-lead');
+    expect(done()).not.toContain('float');
+    await live.server.request(other.window, '_NET_ACTIVE_WINDOW', [2, 0, 0, 0, 0]);
+    await poll(() => live.session.focus).toContain(other.window.toString(16));
+    await live.ready(2);
+    await does('Meta+KeyW', 'float');
+    expect(typedBy(other)).not.toContain('KeyW');
   });
 });
 

@@ -265,7 +265,7 @@ export class XDesk {
       case 'KeyRelease':
         this.keys?.take(event as unknown as InputEvent);
         return;
-      case 'MappingNotify':
+      case 'XkbEvent':
         void this.keys?.mapped().catch(() => undefined);
         return;
       case 'FocusIn':

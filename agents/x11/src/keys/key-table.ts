@@ -24,6 +24,14 @@ interface Names {
 interface Xkb {
   NameDetail: { KeyNames: number };
   UseCoreKbd: number;
+  SelectEvents: (
+    device: number,
+    affected: number,
+    clear: number,
+    all: number,
+    affectedParts: number,
+    parts: number,
+  ) => void;
   GetNames: (device: number, which: number, done: (e: unknown, names: Names) => boolean) => void;
   LatchLockState: (
     device: number,
@@ -144,6 +152,21 @@ export class KeyTable {
 export async function setCapsLock({ x }: Connection, isOn: boolean): Promise<void> {
   const xkb = await answer<Xkb>((done) => x.require('xkb', done));
   xkb.LatchLockState(xkb.UseCoreKbd, CAPS_LOCK, isOn ? CAPS_LOCK : 0, 0, 0, 0, 0, 0, 0);
+}
+
+const NEW_KEYBOARD_NOTIFY = 1;
+const MAP_NOTIFY = 2;
+/** Parts of a map: what keys type, and which modifiers they are. */
+const MAP_PARTS = 2 | 4;
+
+/**
+ * Asks to be told when the board is another one or its keys mean something else: a client that uses XKB is not told by
+ * MappingNotify.
+ */
+export async function tellOfMaps({ x }: Connection): Promise<void> {
+  const xkb = await answer<Xkb>((done) => x.require('xkb', done));
+  const events = NEW_KEYBOARD_NOTIFY | MAP_NOTIFY;
+  xkb.SelectEvents(xkb.UseCoreKbd, events, 0, NEW_KEYBOARD_NOTIFY, MAP_PARTS, MAP_PARTS);
 }
 
 /** A key that is held repeats as further presses, without releases between them (XKB). */

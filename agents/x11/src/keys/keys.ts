@@ -1,6 +1,12 @@
 import type { AgentMessage, FromHost, LinkTrigger } from '@sorn/link';
 import { answer, type Connection } from '../server/connection.ts';
-import { CAPS_LOCK, repeatWithoutReleases, setCapsLock, KeyTable } from './key-table.ts';
+import {
+  CAPS_LOCK,
+  repeatWithoutReleases,
+  setCapsLock,
+  tellOfMaps,
+  KeyTable,
+} from './key-table.ts';
 
 /** What becomes of an event that is kept back. */
 const ALLOW = {
@@ -115,6 +121,7 @@ export class Keys {
   /** @throws where the server has not the extensions that this needs (XKB, XTEST) */
   static async on(connection: Connection, say: (message: AgentMessage) => void): Promise<Keys> {
     await repeatWithoutReleases(connection);
+    await tellOfMaps(connection);
     const [table, xtest] = await Promise.all([
       KeyTable.read(connection),
       answer<XTest>((done) => connection.x.require('xtest', done)),
