@@ -6,12 +6,14 @@ import { benchLivePage } from './live-page.ts';
 import { benchRules } from './rules.ts';
 import { benchServer } from './server.ts';
 import { benchSolver } from './solver.ts';
+import { benchTrials } from './trials.ts';
 import { benchX11 } from './x11.ts';
 
 process.stdout.write(`Node ${process.versions.node}, ${process.arch}\n`);
 await benchSolver();
 benchRules();
 benchKeyMap();
+benchTrials();
 await benchKeys();
 await benchServer();
 await benchLink();

@@ -14,6 +14,7 @@ import {
 import { BadInput } from './input.ts';
 import { playFiles } from './play.ts';
 import type { RunOptions } from './run.ts';
+import { tryFile, type TryOptions } from './try.ts';
 
 const program = new Command('sorn')
   .description('Computes where windows go, by a profile, without a desktop.')
@@ -40,6 +41,25 @@ program
       const played = playFiles(profile, script, text);
       print(played.text);
       if (!played.isSame) process.exitCode = 1;
+    }),
+  );
+
+program
+  .command('try')
+  .description(
+    'try the trials of a profile with all their variations; exit code 1 where one of them fails',
+  )
+  .argument('<profile>', 'profile file (JSON, YAML or TOML); - reads standard input')
+  .argument('[names...]', 'only these trials, by id or name')
+  .option('--orders <count>', 'of more than 7 steps in any order, so many orders', '200')
+  .option('--seed <number>', 'which of them', '1')
+  .option('--trials <file>', 'further trials, in a file beside it')
+  .option('--as <form>', 'text, json, or junit for continuous integration', 'text')
+  .action((profile: string, names: string[], options: TryOptions) =>
+    answering(async () => {
+      const tried = await tryFile(profile, names, options);
+      print(tried.text);
+      if (!tried.hasHeld) process.exitCode = 1;
     }),
   );
 

@@ -132,6 +132,11 @@ function namesFor(path: readonly PathStep[], profile: Profile): Completion[] {
     case 'app':
     case 'parent':
       return of(profile.apps);
+    case 'window':
+    case 'beside':
+    case 'moved':
+      return parent === 'expect' ? of(profile.apps) : [];
+    case 'shows':
     case 'workspace':
       return of(profile.workspaces);
     case 'monitor':

@@ -5,7 +5,7 @@ import { openSession } from '../engine/open.ts';
 import { snapArea } from '../engine/snap-area.ts';
 import type { Rect } from '../geometry/rect.ts';
 import { CHART_COLOURS, type ChartMode } from '../keys/chart/drawing.ts';
-import { html } from '../keys/chart/text.ts';
+import { html } from '../values/markup.ts';
 import type { ZoneBoard } from '../model/zone-board.ts';
 import type { Profile } from '../model/profile.ts';
 import { sessionSchema } from '../model/session.ts';

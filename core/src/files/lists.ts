@@ -26,6 +26,8 @@ const KNOWN_BY: Record<string, (item: Item) => string> = {
   chains: id,
   menus: id,
   'menus.*.entries': (item) => text(item.letter),
+  trials: id,
+  'trials.*.session.windows': id,
   'boards.*.zones': (item) => text(item.name),
   'keys.bindings': (item) => [item.keys, item.in, item.app].map(text).join(' · '),
   'keys.without': (item) => text(item),

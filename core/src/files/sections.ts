@@ -7,7 +7,16 @@ import type { Path } from './lists.ts';
 import { unknownModifiers } from './unknown-modifiers.ts';
 
 /** The parts of a profile that can leave and come back alone. */
-export const SECTIONS = ['desks', 'layouts', 'boards', 'rules', 'keys', 'apps', 'look'] as const;
+export const SECTIONS = [
+  'desks',
+  'layouts',
+  'boards',
+  'rules',
+  'keys',
+  'apps',
+  'look',
+  'trials',
+] as const;
 export type SectionId = (typeof SECTIONS)[number];
 
 export const SECTION_NAMES: Record<SectionId, { title: string; says: string }> = {
@@ -17,7 +26,8 @@ export const SECTION_NAMES: Record<SectionId, { title: string; says: string }> =
   rules: { title: 'Rules', says: 'floating-window rules and others' },
   keys: { title: 'Keys', says: 'bindings, layers, bundles, devices, chains and menus' },
   apps: { title: 'Apps', says: 'apps, and which open at the start' },
-  look: { title: 'Look', says: 'focus frame and motion' },
+  look: { title: 'Look', says: 'focus frame, motion and pointer' },
+  trials: { title: 'Trials', says: 'mornings with what is expected of them' },
 };
 
 export const SECTION_FIELDS: Record<SectionId, readonly (keyof Profile)[]> = {
@@ -27,7 +37,8 @@ export const SECTION_FIELDS: Record<SectionId, readonly (keyof Profile)[]> = {
   rules: ['rules'],
   keys: ['keys', 'chains', 'menus'],
   apps: ['apps', 'start'],
-  look: ['look'],
+  look: ['look', 'pointer'],
+  trials: ['trials'],
 };
 
 /** The section that a field of a profile belongs to; null for its version and name. */

@@ -217,6 +217,10 @@ function subject(path: Path, profile: Profile): string {
       return inner === 'entries'
         ? `${innerName} of menu ${named(profile.menus)}`
         : `menu ${named(profile.menus)}`;
+    case 'trials': {
+      const trial = `trial ${named(profile.trials)}`;
+      return inner === 'session' ? `window ${path[4] ?? ''} of ${trial}` : trial;
+    }
     case 'monitors':
       return `monitor ${named(profile.monitors)}`;
     case 'workspaces':

@@ -5,7 +5,7 @@ import type { Profile } from '../model/profile.ts';
 import { buttonOf, keyName } from '../values/codes.ts';
 import { keysCaps } from '../values/trigger.ts';
 import { PAPER_MARGIN } from './chart/paper.ts';
-import { html } from './chart/text.ts';
+import { html } from '../values/markup.ts';
 import { freeInputsOf, inputsOf } from './devices.ts';
 import { keyMap } from './map.ts';
 import { reachTable } from './reach.ts';

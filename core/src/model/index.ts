@@ -71,3 +71,5 @@ export {
 } from './session.ts';
 export { type SessionDifference, sessionDifference, withDifference } from './session-difference.ts';
 export { type Use, type UsedBy, usesByCommand, withDayCounted } from './uses.ts';
+export { type Expectation, type WhichWindow } from './expectation.ts';
+export { type Trial, trialSchema, type TrialStep } from './trial.ts';

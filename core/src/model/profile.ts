@@ -19,10 +19,12 @@ import { MODES, NEW_WINDOWS, whichMonitorField } from '../values/window.ts';
 import { appSchema, startSchema } from './app.ts';
 import { zoneBoardSchema } from './zone-board.ts';
 import { chainSchema, loopOf } from './chain.ts';
+import { identityFields } from './identity.ts';
 import { keysSchema } from './keys.ts';
 import { menuSchema } from './menu.ts';
 import { migrated, PROFILE_VERSION } from './migrate.ts';
 import { ruleSchema } from './rule.ts';
+import { trialSchema } from './trial.ts';
 
 /** What becomes of windows when their minimums cannot all be met. */
 export const TOO_SMALL = ['squeeze', 'float', 'stack'] as const;
@@ -43,13 +45,6 @@ export const PAST_LAST_MONITOR = ['stop', 'wrap'] as const;
 const scaleField = between(0.25, 8, 'a scale');
 const pixelsField = whole(1, 100_000);
 const turnField = z.literal([0, 90, 180, 270], { error: 'one of 0, 90, 180, 270 degrees' });
-
-/** What a connected device tells of itself. */
-export const identityFields = {
-  maker: textField.exactOptional(),
-  model: textField.exactOptional(),
-  serial: textField.exactOptional(),
-};
 
 const monitorSchema = fields({
   id: idField,
@@ -200,6 +195,7 @@ const wholeSchema = fields({
   keys: keysSchema.prefault({}),
   chains: listOf(chainSchema, 'chains', 200).default([]),
   menus: listOf(menuSchema, 'menus', 50).default([]),
+  trials: listOf(trialSchema, 'trials', 100).default([]),
   pointer: pointerSchema.prefault({}),
   look: lookSchema.prefault({}),
 }).superRefine((profile, context) => {
@@ -212,6 +208,7 @@ const wholeSchema = fields({
     'rules',
     'chains',
     'menus',
+    'trials',
   ] as const;
   for (const list of lists) {
     const seen = new Set<string>();

@@ -16,7 +16,7 @@ import type { HandTree } from './hand-tree.ts';
 import { interactionField } from './interaction.ts';
 import { migratedSession, migratedWindow } from './migrate.ts';
 import { modeField } from './window-mode.ts';
-import { identityFields } from './profile.ts';
+import { identityFields } from './identity.ts';
 import { inZonesField, lineupFields, snapField, floatingRectField } from './session-snap.ts';
 import { ruledField } from './session-ruling.ts';
 

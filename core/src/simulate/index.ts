@@ -1,5 +1,15 @@
 export { type BestShare, type Rating, type Search, searchBestShare } from './best-share.ts';
+export { builtInTrials } from './built-in-trials.ts';
+export { Look, type Miss } from './expect.ts';
+export { expectationText, readExpectation } from './expectation-text.ts';
 export { type Landing, landings } from './landing.ts';
 export { type Lever, leverOf } from './lever.ts';
+export { type Before } from './order-cause.ts';
 export { type Played, play, scriptSchema } from './script.ts';
+export { type FailingCase } from './shrink.ts';
 export { type Band, SWEEP, type Sweep, sweep } from './sweep.ts';
+export { expectationsOf, type Failure, looksOf } from './trial.ts';
+export { type FailureReport, itemText, trialReport, type TrialReport } from './trial-report.ts';
+export { joinedResults, type TrialOptions, type TrialResult, tryTrial } from './trial-result.ts';
+export { itemsIn, subjectOf, type TryItem } from './trial-subject.ts';
+export { variationsOf } from './variations.ts';

@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import { argumentAskedFor, commandText } from '../commands/command.ts';
 import { eventOfKey, keyContext, outsideReason } from '../engine/press.ts';
 import { reduce, type SessionEvent } from '../engine/reduce.ts';
@@ -6,43 +5,13 @@ import type { Reason } from '../engine/session.ts';
 import { resolveKey } from '../keys/resolve.ts';
 import { nextTime, type KeyInput, type KeyOutput, type KeyState } from '../keys/state.ts';
 import type { Profile } from '../model/profile.ts';
+import type { Action, Press } from '../model/script.ts';
 import type { Session } from '../model/session.ts';
-import { isCode } from '../values/codes.ts';
-import { byShape, fields, listOf, textField, whole } from '../values/fields.ts';
 import { inOrder, MAIN, modifierOf, type Modifier } from '../values/modifiers.ts';
-import { triggerField, triggerOf } from '../values/trigger.ts';
+import { triggerOf } from '../values/trigger.ts';
 
 /** Time between one thing that happens at the keys and the next, where a script says none, in milliseconds. */
 const APART_MS = 20;
-const CODE = 'the UI Events code of a key, such as KeyL, or a button, such as Button4';
-const codeField = z.string({ error: CODE }).refine(isCode, { error: CODE });
-
-const ACTIONS = {
-  down: fields({
-    down: codeField,
-    /** What the key types, where bindings may name that: its UI Events `key`. */
-    types: textField.exactOptional(),
-    /** The key is down already, and this is a repeat of it. */
-    repeat: z.literal(true, { error: 'true' }).exactOptional(),
-  }),
-  up: fields({ up: codeField }),
-  wait: fields({ wait: whole(1, 600_000) }),
-  /** The keyboard goes elsewhere: what is let go from then on is not told. */
-  leave: fields({ leave: z.literal(true, { error: 'true' }) }),
-};
-type ActionName = keyof typeof ACTIONS;
-type Action = z.output<(typeof ACTIONS)[ActionName]>;
-const actionField = byShape(Object.values(ACTIONS), (given): z.ZodType<Action> => {
-  const name = Object.keys(Object(given)).find((key): key is ActionName => key in ACTIONS);
-  return ACTIONS[name ?? 'down'];
-});
-const actionsField = listOf(actionField, 'key actions', 1_000);
-
-/** Keys that are pressed: as a profile writes them, or one thing after the other with times between. */
-export const pressField = byShape([triggerField, actionsField], (given): z.ZodType<Press> =>
-  typeof given === 'string' ? triggerField : actionsField,
-);
-export type Press = string | readonly Action[];
 
 /** A desk, and where its keys stand. */
 export interface Pressing {

@@ -1,22 +1,9 @@
 import { IDLE } from '../keys/state.ts';
-import {
-  parsePress,
-  pressField,
-  pressText,
-  applyPress,
-  type Press,
-  type Pressing,
-} from './press.ts';
-import type { Command } from '../commands/registry.ts';
+import { parsePress, pressText, applyPress, type Pressing } from './press.ts';
 import { checkPlacements } from '../checkup/placements.ts';
 import { z } from 'zod';
 import type { Finding } from '../checkup/findings.ts';
-import {
-  COMMANDS_BY_NAME,
-  commandSchema,
-  commandText,
-  expectedCommand,
-} from '../commands/command.ts';
+import { commandText } from '../commands/command.ts';
 import { deskInForce } from '../desk/desk.ts';
 import { deviceText } from '../desk/match.ts';
 import { openSession } from '../engine/open.ts';
@@ -26,77 +13,9 @@ import { rulesWhy } from '../engine/explain-rules.ts';
 import type { Reason } from '../engine/session.ts';
 import { migratedScript } from '../model/migrate.ts';
 import type { Profile } from '../model/profile.ts';
-import {
-  connectedField,
-  sessionSchema,
-  windowSchema,
-  type SessionInput,
-} from '../model/session.ts';
-import {
-  byShape,
-  coordinateField,
-  fields,
-  idField,
-  listOf,
-  oneOf,
-  textField,
-  whole,
-} from '../values/fields.ts';
-
-const MOST_STEPS = 10_000;
-
-/** The parts of a rectangle that a window asks for, in physical pixels. */
-const askedField = fields({
-  x: coordinateField.exactOptional(),
-  y: coordinateField.exactOptional(),
-  width: whole(1, 100_000).exactOptional(),
-  height: whole(1, 100_000).exactOptional(),
-});
-
-/** A command that needs nothing said with it, as a word. */
-const wordSchema = z
-  .enum(COMMANDS_BY_NAME, {
-    error: ({ input }) => (typeof input === 'string' ? expectedCommand(input) : what()),
-  })
-  .transform((id) => ({ command: id }) as Command);
-
-const EVENTS = {
-  open: fields({ open: windowSchema }),
-  close: fields({ close: idField }),
-  point: fields({ point: idField }),
-  retitle: fields({ retitle: idField, title: textField }),
-  ask: fields({ ask: idField, rect: askedField }),
-  plugged: fields({ plugged: connectedField }),
-  hold: fields({
-    hold: byShape([commandSchema, wordSchema], (command): z.ZodType<Command> =>
-      typeof command === 'object' ? commandSchema : wordSchema,
-    ),
-  }),
-  press: fields({ press: pressField }),
-  release: fields({ release: oneOf(['taken', 'dropped']) }),
-  mark: fields({ mark: idField }),
-  same: fields({ same: idField }),
-};
-type EventName = keyof typeof EVENTS;
-
-type EventSchema = (typeof EVENTS)[EventName];
-
-function what(): string {
-  return `a command, or an object with one of ${Object.keys(EVENTS).join(', ')}`;
-}
-
-const STEPS = [wordSchema, commandSchema, ...Object.values(EVENTS)];
-
-/**
- * One step of a script: a command (as a word where it needs nothing else), something that happens to a
- * window, or a look at how things stand.
- */
-const stepSchema = byShape(STEPS, (step): z.ZodType<ScriptStep> => {
-  if (typeof step !== 'object' || step === null) return wordSchema;
-  const named = Object.keys(step).find((key): key is EventName => key in EVENTS);
-  return named ? EVENTS[named] : commandSchema;
-});
-type ScriptStep = Command | z.output<EventSchema>;
+import { MOST_STEPS, stepSchema, type Press, type ScriptStep } from '../model/script.ts';
+import { sessionSchema, type Session, type SessionInput } from '../model/session.ts';
+import { byShape, fields, listOf } from '../values/fields.ts';
 
 const stepsField = listOf(stepSchema, 'steps', MOST_STEPS);
 
@@ -147,7 +66,7 @@ export function play(profile: Profile, { session: input, steps }: Script): Playe
     },
   ];
   const marks = new Map<string, ScriptState>();
-  let desk: Pressing = { session: opened.session, profile, keys: IDLE, down: [], now: 0 };
+  let desk = beginning(opened.session, profile);
   for (const step of steps) {
     if ('mark' in step) {
       marks.set(step.mark, standingOf(desk));
@@ -162,7 +81,7 @@ export function play(profile: Profile, { session: input, steps }: Script): Playe
       played.push(looked(desk, `same ${step.same}`, differences));
       continue;
     }
-    const done = 'press' in step ? parsePress(desk, step.press) : applyPress(desk, eventOf(step));
+    const done = applyStep(desk, step);
     desk = done.desk;
     played.push({
       step: stepText(step),
@@ -178,8 +97,19 @@ function looked({ session, profile }: Pressing, step: string, differences: strin
   return { step, reasons: [], ...checkPlacements(session, profile), ...found };
 }
 
-type Happening = Exclude<ScriptStep, { mark: string } | { same: string }>;
+/** A step that does something, rather than looking at how things stand. */
+export type Happening = Exclude<ScriptStep, { mark: string } | { same: string }>;
 type Pressed = { press: Press };
+
+/** A desk on which no key was pressed yet. */
+export function beginning(session: Session, profile: Profile): Pressing {
+  return { session, profile, keys: IDLE, down: [], now: 0 };
+}
+
+/** Does a step on a desk: it after that, and the reasons for what it did. */
+export function applyStep(desk: Pressing, step: Happening): { desk: Pressing; trace: Reason[] } {
+  return 'press' in step ? parsePress(desk, step.press) : applyPress(desk, eventOf(step));
+}
 
 function eventOf(step: Exclude<Happening, Pressed>): SessionEvent {
   if ('command' in step) return { type: 'command', command: step };
@@ -193,7 +123,8 @@ function eventOf(step: Exclude<Happening, Pressed>): SessionEvent {
   return { type: 'key-released', taken: step.release === 'taken' };
 }
 
-function stepText(step: Happening): string {
+/** A step in words. */
+export function stepText(step: Happening): string {
   if ('command' in step) return commandText(step);
   if ('open' in step) return `open ${step.open.id}`;
   if ('hold' in step) return `hold ${commandText(step.hold)}`;
@@ -207,9 +138,9 @@ function stepText(step: Happening): string {
 }
 
 /** How a desk stands: placements, how each window is held, and every order. */
-type ScriptState = ReadonlyMap<string, string>;
+export type ScriptState = ReadonlyMap<string, string>;
 
-function standingOf({ session, profile }: Pressing): ScriptState {
+export function standingOf({ session, profile }: Pressing): ScriptState {
   const { placements } = checkPlacements(session, profile);
   const orders = Object.entries(session.arrangements).filter(
     ([, { order, detached }]) => order.length > 0 && !detached,
@@ -222,7 +153,8 @@ function standingOf({ session, profile }: Pressing): ScriptState {
   ]);
 }
 
-function differencesBetween(before: ScriptState, now: ScriptState): string[] {
+/** One line for each thing that stands otherwise. */
+export function differencesBetween(before: ScriptState, now: ScriptState): string[] {
   return [...new Set([...before.keys(), ...now.keys()])]
     .filter((name) => before.get(name) !== now.get(name))
     .map(

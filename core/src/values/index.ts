@@ -52,3 +52,5 @@ export {
   workspaceNameOf,
 } from './workspace-letter.ts';
 export type { Parameter, ParameterKind } from './layout-parameters.ts';
+export { html } from './markup.ts';
+export { nearestName } from './nearest-name.ts';

@@ -537,6 +537,12 @@ export const SETTINGS: readonly SettingEntry[] = [
       'priority important spare',
     ],
   ]),
+  ...at(TEXT, [
+    ['trials', 'Trials', [], 'test check scenario expectation morning'],
+    ['trials[].steps', 'Steps of a trial', [], 'script scenario'],
+    ['trials[].session', 'Beginning of a trial', [], 'start windows situation'],
+    ['trials[].vary', 'Variations of a trial', [], 'orders desks unplugged'],
+  ]),
   ...at(PANEL, [
     ['look', 'Look of the sheet', ['Focus frame'], 'theme appearance dark light'],
     ['look.focusFrame', 'Focus frame', ['Focus frame'], 'border highlight active window'],

@@ -7,7 +7,7 @@ import { modifierOf } from '../../values/modifiers.ts';
 import { keyboardOf } from '../devices.ts';
 import { keyMap } from '../map.ts';
 import { byTask, chartRows } from './rows.ts';
-import { html } from './text.ts';
+import { html } from '../../values/markup.ts';
 
 /** The colours of a chart: of the ground, of what stands on it, and of what is said less loudly. */
 interface ChartColours {

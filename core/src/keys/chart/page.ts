@@ -22,7 +22,7 @@ import {
 } from './paper.ts';
 import type { KeyBinding } from '../map.ts';
 import { byTask, chartRows, type ChartRow } from './rows.ts';
-import { html } from './text.ts';
+import { html } from '../../values/markup.ts';
 
 /** What a printed chart has. */
 export interface PrintedChart extends ChartPaper {

@@ -30,6 +30,7 @@ const BECOMES: Record<SectionId, string> = {
   keys: 'every command on a key, focus on the arrows',
   apps: 'a browser, mail, a terminal and five more',
   look: 'a vermilion frame, 120 ms of motion',
+  trials: 'none of your own; those that every profile has stay',
 };
 
 const overOf = (profile: Profile, part: Part): Profile =>
