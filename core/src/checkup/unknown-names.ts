@@ -2,8 +2,10 @@ import type { ArgumentKind } from '../commands/argument.ts';
 import { argumentsOf, type KeyCommand } from '../commands/registry.ts';
 import { fitsPattern, isPattern, isRole, ROLES } from '../desk/roles.ts';
 import { BASE } from '../model/keys.ts';
+import type { Expectation, WhichWindow } from '../model/expectation.ts';
 import type { Profile } from '../model/profile.ts';
 import { GROUPS, type RuleSettings } from '../model/rule.ts';
+import type { TrialStep } from '../model/trial.ts';
 import { DIRECTIONS } from '../values/direction.ts';
 import type { LayoutSetting } from '../values/layout.ts';
 import { MAIN, MODIFIERS } from '../values/modifiers.ts';
@@ -21,6 +23,8 @@ type Look = (
   names: readonly string[],
   of?: UnknownName['of'],
 ) => void;
+
+const ids = (list: readonly { id: string }[]) => list.map((item) => item.id);
 
 /** Names in rules, and in the list of what opens at the start. */
 function lookRules(
@@ -66,20 +70,18 @@ function lookRules(
   });
 }
 
-const ids = (list: readonly { id: string }[]) => list.map((item) => item.id);
+type LookCommand = (path: string, command: KeyCommand) => void;
 
-/** Names in bindings, chains and menus: modifiers and bundles, layers, apps, and what commands are said with. */
-function lookKeys(
+/** Looks up what commands are said with. */
+function commandLook(
   profile: Profile,
   look: Look,
   lookWhich: (path: string, value: string | undefined) => void,
-): void {
-  const { bindings, layers, bundles } = profile.keys;
-  const modifiers = [MAIN, ...MODIFIERS, ...bundles.map(({ id }) => id)];
-  const layerIds = [BASE, ...layers.map(({ id }) => id)];
-  const apps = profile.apps.map(({ id }) => id);
-  const workspaces = [...profile.workspaces.map(({ id }) => id), ...WORKSPACE_WORDS];
-  const desks = profile.desks.map(({ id }) => id);
+): LookCommand {
+  const layerIds = [BASE, ...ids(profile.keys.layers)];
+  const apps = ids(profile.apps);
+  const workspaces = [...ids(profile.workspaces), ...WORKSPACE_WORDS];
+  const desks = ids(profile.desks);
   const lookUp: Partial<Record<ArgumentKind, (path: string, value: string) => void>> = {
     layer: (path, value) => look(path, value, layerIds),
     app: (path, value) => look(path, value, apps),
@@ -87,19 +89,30 @@ function lookKeys(
     chain: (path, value) => look(path, value, ids(profile.chains)),
     menu: (path, value) => look(path, value, ids(profile.menus)),
     workspace(path, value) {
-      // One that is called by a letter is made when it is gone to.
-      const isMade = profile.tiling.missingWorkspaces === 'made' && isWorkspaceLetter(value);
-      if (profile.workspaces.length > 0 && !isMade) look(path, value, workspaces, 'workspace');
+      if (profile.workspaces.length > 0 && !isMade(profile, value))
+        look(path, value, workspaces, 'workspace');
     },
     monitor(path, value) {
       if (!MONITOR_WORDS.includes(value)) lookWhich(path, value);
     },
   };
-  const lookCommand = (at: string, command: KeyCommand) => {
+  return (at, command) => {
     for (const { field, argument, value } of argumentsOf(command)) {
       if (typeof value === 'string') lookUp[argument.of]?.(`${at}.${field}`, value);
     }
   };
+}
+
+/** A workspace that is called by a letter is made when it is gone to. */
+function isMade({ tiling }: Profile, workspace: string): boolean {
+  return tiling.missingWorkspaces === 'made' && isWorkspaceLetter(workspace);
+}
+
+/** Names in bindings, chains and menus: modifiers and bundles, layers, apps, and what commands are said with. */
+function lookKeys(profile: Profile, look: Look, lookCommand: LookCommand): void {
+  const { bindings, layers, bundles } = profile.keys;
+  const modifiers = [MAIN, ...MODIFIERS, ...ids(bundles)];
+  const layerIds = [BASE, ...ids(layers)];
   profile.chains.forEach(({ commands }, i) =>
     commands.forEach((command, j) => lookCommand(`chains[${i}].commands[${j}]`, command)),
   );
@@ -111,12 +124,64 @@ function lookKeys(
     for (const { modifiers: named } of triggerOf(binding.keys).steps)
       for (const name of named) look(`${path}.keys`, name, modifiers);
     look(`${path}.in`, binding.in, layerIds);
-    look(`${path}.app`, binding.app, apps);
+    look(`${path}.app`, binding.app, ids(profile.apps));
     for (const part of ['command', 'release'] as const) {
       const command = binding[part];
       if (command) lookCommand(`${path}.${part}`, command);
     }
   });
+}
+
+/** Names in trials: what their steps are said with, and what is expected. */
+function lookTrials(profile: Profile, look: Look, lookCommand: LookCommand): void {
+  profile.trials.forEach(({ session, steps }, i) => {
+    const path = `trials[${i}]`;
+    look(`${path}.session.desk`, session.desk, ids(profile.desks));
+    const single = steps.flatMap((step) => ('anyOrder' in step ? step.anyOrder : [step]));
+    // A trial may open windows of apps that the profile does not know.
+    const opened = single.flatMap((step) => ('open' in step ? [step.open] : []));
+    const apps = [...session.windows, ...opened].flatMap(({ app }) => app ?? []);
+    const marks = single.flatMap((step) => ('mark' in step ? [step.mark] : []));
+    const lookStep = (at: string, step: TrialStep) => {
+      if ('command' in step) lookCommand(at, step as KeyCommand);
+      if ('anyOrder' in step)
+        step.anyOrder.forEach((each, j) => lookStep(`${at}.anyOrder[${j}]`, each));
+      if ('expect' in step)
+        lookExpectation(profile, look, `${at}.expect`, step.expect, { apps, marks });
+    };
+    steps.forEach((step, j) => lookStep(`${path}.steps[${j}]`, step));
+  });
+}
+
+/** @param known apps and marks of the trial itself */
+function lookExpectation(
+  profile: Profile,
+  look: Look,
+  path: string,
+  expectation: Expectation,
+  known: { apps: readonly string[]; marks: readonly string[] },
+): void {
+  const apps = [...ids(profile.apps), ...known.apps];
+  const lookWindow = (at: string, which: WhichWindow) => {
+    if (typeof which === 'string') look(at, which, apps);
+    else if ('app' in which) look(`${at}.app`, which.app, apps);
+  };
+  const lookWorkspace = (at: string, workspace: string) => {
+    if (profile.workspaces.length > 0 && !isMade(profile, workspace))
+      look(at, workspace, ids(profile.workspaces), 'workspace');
+  };
+  if ('window' in expectation) lookWindow(`${path}.window`, expectation.window);
+  if ('beside' in expectation) lookWindow(`${path}.beside`, expectation.beside);
+  if ('moved' in expectation)
+    expectation.moved.forEach((which, i) => lookWindow(`${path}.moved[${i}]`, which));
+  if ('workspace' in expectation) lookWorkspace(`${path}.workspace`, expectation.workspace);
+  if ('shows' in expectation) lookWorkspace(`${path}.shows`, expectation.shows);
+  if ('monitor' in expectation) look(`${path}.monitor`, expectation.monitor, ids(profile.monitors));
+  if ('zone' in expectation) {
+    const zones = profile.boards.flatMap((board) => board.zones.map(({ name }) => name));
+    look(`${path}.zone`, expectation.zone, zones);
+  }
+  if ('same' in expectation) look(`${path}.same`, expectation.same, known.marks);
 }
 
 /** What workspaces and monitors are called beside their names, from where one is. */
@@ -154,7 +219,9 @@ function lookedUp(profile: Profile): readonly UnknownName[] {
     lookWhich(`workspaces[${i}].monitor`, workspace.monitor),
   );
   lookRules(profile, look, lookWhich);
-  lookKeys(profile, look, lookWhich);
+  const lookCommand = commandLook(profile, look, lookWhich);
+  lookKeys(profile, look, lookCommand);
+  lookTrials(profile, look, lookCommand);
   const boards = ids(profile.boards);
   const lookLayout = (path: string, layout: LayoutSetting | undefined) => {
     if (layout?.kind === 'board') look(`${path}.board`, layout.board, boards);
