@@ -47,6 +47,9 @@ describe('sorn try', () => {
     expect(text).toContain(
       'holds only with call-app pitreader before call-app stations, and call-app pitreader before call-app bulletin (fails in 4 of 6 orders)',
     );
+    expect(text).toContain(
+      'mended by a rule before all others: When a window’s app is pitreader, let it join as lead. Then 6 of 6 tries hold.',
+    );
     // What the reason says mends it: a window that joins as the lead does not have to come first.
     const mended = changed(({ rules }) =>
       rules.unshift({

@@ -128,21 +128,25 @@ function textOf(reports: readonly TrialReport[]): string {
 
 function failureLines(failure: TrialReport['failure']): string[] {
   if (!failure) return [];
-  const { expected, found, steps, desk, orders } = failure;
+  const { expected, found, steps, desk, orders, mends } = failure;
   return [
     `        expected: ${expected}`,
     `        found:    ${found}`,
     ...(desk === null ? [] : [`        on desk:  ${desk}`]),
     ...steps.map((step, i) => `        ${i === 0 ? 'after:   ' : '         '} ${step}`),
     ...orders.map((order) => `        ${order}`),
+    ...mends.map(
+      ({ says, held, tries }) => `        mended by ${says} Then ${held} of ${tries} tries hold.`,
+    ),
   ];
 }
 
 /** What a program needs of a report. */
 function withoutSubject({ failure, ...report }: TrialReport) {
   if (!failure) return { ...report, failure };
-  const { shortest: _desk, failure: _first, ...told } = failure;
-  return { ...report, failure: told };
+  const { shortest: _desk, failure: _first, mends, ...told } = failure;
+  const tried = mends.map(({ profile: _mended, ...mend }) => mend);
+  return { ...report, failure: { ...told, mends: tried } };
 }
 
 /** Results as continuous integration reads them: JUnit XML, a test case for each trial. */
