@@ -35,7 +35,7 @@ describe('sorn try', () => {
     expect(hasHeld).toBe(false);
     expect(text.split('\n').filter((line) => /^(held|failed)/.test(line))).toEqual([
       'failed  The morning’s call (2 of 6 tries)',
-      'held    A shell for a data pull',
+      'held    A shell for a data pull, and the bulletin is out',
       'held    Slope Cams fill the upper part (2 of 2 tries)',
       'held    What pops up stays out of the way (3 of 3 tries)',
       'held    The cable of the tall monitor (8 of 8 tries)',
@@ -48,7 +48,7 @@ describe('sorn try', () => {
       'holds only with call-app pitreader before call-app stations, and call-app pitreader before call-app bulletin (fails in 4 of 6 orders)',
     );
     expect(text).toContain(
-      'mended by a rule before all others: When a window’s app is pitreader, let it join as lead. Then 6 of 6 tries hold.',
+      'quick fix: a rule before all others: When a window’s app is pitreader, let it join as lead. Then 6 of 6 tries hold.',
     );
     // What the reason says mends it: a window that joins as the lead does not have to come first.
     const mended = changed(({ rules }) =>

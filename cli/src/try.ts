@@ -128,15 +128,15 @@ function textOf(reports: readonly TrialReport[]): string {
 
 function failureLines(failure: TrialReport['failure']): string[] {
   if (!failure) return [];
-  const { expected, found, steps, desk, orders, mends } = failure;
+  const { expected, found, steps, desk, orders, fixes } = failure;
   return [
     `        expected: ${expected}`,
     `        found:    ${found}`,
     ...(desk === null ? [] : [`        on desk:  ${desk}`]),
     ...steps.map((step, i) => `        ${i === 0 ? 'after:   ' : '         '} ${step}`),
     ...orders.map((order) => `        ${order}`),
-    ...mends.map(
-      ({ says, held, tries }) => `        mended by ${says} Then ${held} of ${tries} tries hold.`,
+    ...fixes.map(
+      ({ says, held, tries }) => `        quick fix: ${says} Then ${held} of ${tries} tries hold.`,
     ),
   ];
 }
@@ -144,9 +144,9 @@ function failureLines(failure: TrialReport['failure']): string[] {
 /** What a program needs of a report. */
 function withoutSubject({ failure, ...report }: TrialReport) {
   if (!failure) return { ...report, failure };
-  const { shortest: _desk, failure: _first, mends, ...told } = failure;
-  const tried = mends.map(({ profile: _mended, ...mend }) => mend);
-  return { ...report, failure: { ...told, mends: tried } };
+  const { shortest: _desk, failure: _first, fixes, ...told } = failure;
+  const tried = fixes.map(({ profile: _mended, ...fix }) => fix);
+  return { ...report, failure: { ...told, fixes: tried } };
 }
 
 /** Results as continuous integration reads them: JUnit XML, a test case for each trial. */

@@ -1,7 +1,7 @@
 import type { Profile } from '../model/profile.ts';
 import type { Trial } from '../model/trial.ts';
 import { expectationText } from './expectation-text.ts';
-import { mendsFor, type TrialMend } from './mends.ts';
+import { trialFixesFor, type TrialFix } from './trial-fixes.ts';
 import type { Before } from './order-cause.ts';
 import { stepText } from './script.ts';
 import { shrinkFailure, type FailingCase } from './shrink.ts';
@@ -41,8 +41,8 @@ export interface FailureReport {
   desk: string | null;
   /** Which order makes it fail, one sentence each. */
   orders: string[];
-  /** What would mend it, as it was tried. */
-  mends: TrialMend[];
+  /** Changes of one thing with which it holds, as they were tried. */
+  fixes: TrialFix[];
   shortest: FailingCase;
   failure: Failure;
 }
@@ -84,7 +84,7 @@ function failureReport(
     steps: shortest.items.flatMap((item) => ('expect' in item ? [] : [itemText(item)])),
     desk: desk === trial.session.desk ? null : (desk ?? null),
     orders: orderTexts(profile, trial, result, failure.number, options),
-    mends: mendsFor(profile, trial, failure.number, options),
+    fixes: trialFixesFor(profile, trial, failure.number, options),
     shortest,
     failure,
   };

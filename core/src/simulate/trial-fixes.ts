@@ -7,7 +7,7 @@ import { expectationsOf } from './trial.ts';
 import { tryTrial, type TrialOptions } from './trial-result.ts';
 
 /** A change of the profile after which an expectation of a trial holds. */
-export interface TrialMend {
+export interface TrialFix {
   /** What it does, in words. */
   says: string;
   profile: Profile;
@@ -16,23 +16,23 @@ export interface TrialMend {
   tries: number;
 }
 
-/** Of a trial with more tries only so many are tried for a mend. */
+/** Of a trial with more tries only so many are tried for a fix. */
 const MOST_TRIES = 1_000;
 
 /**
  * Changes of one thing that make an expectation of a trial hold in all tries; those with which more of the trial holds
  * come first. None is told without having been tried.
  */
-export function mendsFor(
+export function trialFixesFor(
   profile: Profile,
   trial: Trial,
   expectation: number,
   options: TrialOptions = {},
-): TrialMend[] {
+): TrialFix[] {
   const expected = expectationsOf(trial)[expectation];
   if (!expected) return [];
   return candidates(profile, expected)
-    .flatMap((candidate): TrialMend[] => {
+    .flatMap((candidate): TrialFix[] => {
       const tries = tryTrial(candidate.profile, trial, options, 0, MOST_TRIES);
       for (;;) {
         const { done, value } = tries.next();
@@ -46,10 +46,7 @@ export function mendsFor(
     .sort((a, b) => b.held - a.held);
 }
 
-function candidates(
-  profile: Profile,
-  expected: Expectation,
-): Pick<TrialMend, 'says' | 'profile'>[] {
+function candidates(profile: Profile, expected: Expectation): Pick<TrialFix, 'says' | 'profile'>[] {
   if ('window' in expected) {
     const then = settingsFor(expected);
     const rule = then && ruleFor(profile, expected.window, then);

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { profileSchema } from '../model/profile.ts';
 import { trialSchema } from '../model/trial.ts';
 import { readExpectation } from './expectation-text.ts';
-import { mendsFor } from './mends.ts';
+import { trialFixesFor } from './trial-fixes.ts';
 
 const PROFILE = profileSchema.parse({
   monitors: [
@@ -18,14 +18,14 @@ const PROFILE = profileSchema.parse({
   tiling: { layout: { kind: 'columns' }, gaps: { inner: 0, outer: 0 } },
 });
 const open = (app: string) => ({ command: 'open-app', app });
-const mends = (sentence: string, steps: unknown[] = [{ anyOrder: [open('mail'), open('web')] }]) =>
-  mendsFor(
+const fixes = (sentence: string, steps: unknown[] = [{ anyOrder: [open('mail'), open('web')] }]) =>
+  trialFixesFor(
     PROFILE,
     trialSchema.parse({ id: 't', steps: [...steps, { expect: readExpectation(sentence) }] }),
     0,
   );
 
-describe('what mends a trial', () => {
+describe('what fixes a trial', () => {
   it.each([
     ['web is the lead', 'let it join as lead'],
     ['web is number 1', 'let it join as lead'],
@@ -34,22 +34,22 @@ describe('what mends a trial', () => {
     ['web is floating', 'float it'],
     ['web is above the others', 'keep it above the others'],
   ])('where %s is expected is a rule: %s', (sentence, says) => {
-    const [mend] = mends(sentence);
-    expect(mend!.says).toContain(`When a window’s app is web, ${says}`);
-    expect([mend!.held, mend!.tries]).toEqual([2, 2]);
-    expect(mend!.profile.rules).toHaveLength(1);
+    const [fix] = fixes(sentence);
+    expect(fix!.says).toContain(`When a window’s app is web, ${says}`);
+    expect([fix!.held, fix!.tries]).toEqual([2, 2]);
+    expect(fix!.profile.rules).toHaveLength(1);
   });
 
   it('is told only where it was tried and helps', () => {
-    expect(mends('web is focused')).toEqual([]);
-    expect(mends('web is hidden')).toEqual([]);
-    expect(mends('web is at 0 0, 10 × 10')).toEqual([]);
-    expect(mends('other is floating')).toEqual([]);
+    expect(fixes('web is focused')).toEqual([]);
+    expect(fixes('web is hidden')).toEqual([]);
+    expect(fixes('web is at 0 0, 10 × 10')).toEqual([]);
+    expect(fixes('other is floating')).toEqual([]);
   });
 
   it('of windows with too little room is another way to be of too many', () => {
     const three = [open('web'), open('web'), open('web')];
-    const found = mends('every window is at least its minimum', three);
+    const found = fixes('every window is at least its minimum', three);
     expect(found.map(({ profile }) => profile.tiling.whenTooSmall)).toContain('float');
   });
 
@@ -59,9 +59,9 @@ describe('what mends a trial', () => {
         readFileSync(new URL('../../../demo/bulletin-desk.profile.json', import.meta.url), 'utf8'),
       ),
     );
-    const [mend, ...others] = mendsFor(demo, demo.trials[0]!, 2);
-    expect(mend).toMatchObject({ held: 6, tries: 6 });
-    expect(mend!.profile.rules[0]!.then).toEqual({ join: 'lead' });
+    const [fix, ...others] = trialFixesFor(demo, demo.trials[0]!, 2);
+    expect(fix).toMatchObject({ held: 6, tries: 6 });
+    expect(fix!.profile.rules[0]!.then).toEqual({ join: 'lead' });
     expect(others).toEqual([]);
   });
 });
