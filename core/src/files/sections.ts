@@ -37,7 +37,7 @@ export const SECTION_FIELDS: Record<SectionId, readonly (keyof Profile)[]> = {
   rules: ['rules'],
   keys: ['keys', 'chains', 'menus'],
   apps: ['apps', 'start'],
-  look: ['look', 'pointer'],
+  look: ['pointer', 'look'],
   trials: ['trials'],
 };
 
