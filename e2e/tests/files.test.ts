@@ -205,7 +205,7 @@ describe('a file', () => {
     expect(rules.text.split('\n').filter((line) => /^[\w-]+,/.test(line)).length).toBeGreaterThan(
       before.rules.length - 1,
     );
-    await press('ArrowDown', 'ArrowDown', 'ArrowDown', 'ArrowDown');
+    await press('ArrowDown', 'ArrowDown', 'ArrowDown', 'ArrowDown', 'ArrowDown');
     const drawn = await download();
     expect(drawn.name).toMatch(/\.layout\.svg$/);
     expect(drawn.text).toContain('1982 × ');
