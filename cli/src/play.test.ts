@@ -191,7 +191,7 @@ describe('sorn play', () => {
       'bad.yaml: [0]: "focus-lft"; expected a command; the nearest is focus-left',
       'bad.yaml: [1].which: nothing; expected a name of 1 to 80 characters without spaces or slashes',
       'bad.yaml: [1].wich: "B"; expected a known field; the nearest is which',
-      'bad.yaml: [2].command: nothing; expected a command with what it needs, such as {"command": "focus-left"}',
+      'bad.yaml: [2]: {"opn":{}}; expected a command, or an object with one of open, close, point, retitle, ask, plugged, hold, press, release, mark, same',
       'bad.yaml: [3].close: 3; expected a name of 1 to 80 characters without spaces or slashes',
     ]);
   });
