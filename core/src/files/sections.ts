@@ -27,7 +27,7 @@ export const SECTION_NAMES: Record<SectionId, { title: string; says: string }> =
   keys: { title: 'Keys', says: 'bindings, layers, bundles, devices, chains and menus' },
   apps: { title: 'Apps', says: 'apps, and which open at the start' },
   look: { title: 'Look', says: 'focus frame, motion and pointer' },
-  trials: { title: 'Trials', says: 'mornings with what is expected of them' },
+  trials: { title: 'Trials', says: 'what is done, and expected' },
 };
 
 export const SECTION_FIELDS: Record<SectionId, readonly (keyof Profile)[]> = {

@@ -41,21 +41,14 @@ export const DESK_FINDINGS = [
 ] as const;
 
 const WHICH = 'an app by its id, {app, nth} or {title}';
+const appField = z.string({ error: WHICH }).pipe(idField);
+const nthField = fields({ app: idField, nth: whole(1, 1_000) });
+const titledField = fields({ title: textField.min(1, { error: 'a pattern with * and ?' }) });
 /** A window of a trial: the first of an app, the nth of one as they opened, or the first whose title fits a pattern. */
-const whichField = byShape(
-  [
-    idField,
-    fields({ app: idField, nth: whole(1, 1_000) }),
-    fields({ title: textField.min(1, { error: 'a pattern with * and ?' }) }),
-  ],
-  (given): z.ZodType<WhichWindow> => {
-    if (typeof given !== 'object' || given === null)
-      return z.string({ error: WHICH }).pipe(idField);
-    return 'title' in given
-      ? fields({ title: textField.min(1, { error: 'a pattern with * and ?' }) })
-      : fields({ app: idField, nth: whole(1, 1_000) });
-  },
-);
+const whichField = byShape([idField, nthField, titledField], (given): z.ZodType<WhichWindow> => {
+  if (typeof given !== 'object' || given === null) return appField;
+  return 'title' in given ? titledField : nthField;
+});
 export type WhichWindow = string | { app: string; nth: number } | { title: string };
 
 const LEAST = 'logical pixels, or a part of the work area such as "1/2"';

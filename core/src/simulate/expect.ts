@@ -272,8 +272,8 @@ function everyOf(
     case 'in-reach':
       if (!monitor) return `is on ${placement.monitor}, which is not there`;
       if (!home) return `is on workspace ${placement.workspace}, which is not there`;
-      return placement.shown && placement.held !== 'left-alone' && !overlaps(placement, monitor)
-        ? 'is outside its monitor'
+      return placement.shown && !desk.monitors.some((each) => overlaps(placement, each))
+        ? 'is outside every monitor'
         : null;
     case 'at-least-its-minimum': {
       if (!placement.shown || !min || !monitor) return null;

@@ -4,6 +4,7 @@ import { profileSchema } from '../model/profile.ts';
 import { trialSchema, type Trial } from '../model/trial.ts';
 import { read } from '../values/faults.ts';
 import { builtInTrials } from './built-in-trials.ts';
+import { missOf } from './expect.ts';
 import { readExpectation } from './expectation-text.ts';
 import { shrinkFailure } from './shrink.ts';
 import { trialRunner, type TryOutcome } from './trial.ts';
@@ -167,6 +168,33 @@ describe('an expectation', () => {
   });
 });
 
+describe('what is expected of every window', () => {
+  const desk = first(trialOf([open('mail'), open('web')])).end;
+  /** A look at a desk on which the first window stands as no engine would have it. */
+  const odd = (change: object) =>
+    ({
+      desk: desk.desk,
+      session: desk.session,
+      name: (id: string) => id,
+      placements: desk.placements.map((each, i) => (i === 0 ? { ...each, ...change } : each)),
+    }) as unknown as typeof desk;
+  const soFar = { marks: new Map(), presses: 0, before: null };
+
+  it.each([
+    ['in-reach', { x: 2000, width: 10 }, 'mail-1 is outside every monitor'],
+    ['in-reach', { x: -10, width: 10, held: 'left-alone' }, 'mail-1 is outside every monitor'],
+    ['in-reach', { x: 1990 }, null],
+    ['in-reach', { x: 2000, shown: false }, null],
+    ['in-reach', { monitor: 'three' }, 'mail-1 is on three, which is not there'],
+    ['in-reach', { workspace: 'Z' }, 'mail-1 is on workspace Z, which is not there'],
+    ['at-home', { monitor: 'two' }, 'mail-1 is on two; its workspace A is on one'],
+    ['at-home', { workspace: 'B' }, 'mail-1 is on one; its workspace B is on two'],
+    ['at-home', {}, null],
+  ] as const)('%s, with %j', (every, change, found) => {
+    expect(missOf({ every }, odd(change), soFar)?.found ?? null).toBe(found);
+  });
+});
+
 describe('variations', () => {
   it('multiply: orders, desks, twice, further windows, pulled monitors and minimums', () => {
     const steps = [{ anyOrder: [open('mail'), open('web'), open('log')] }, 'float'];
@@ -202,12 +230,27 @@ describe('variations', () => {
     expect([pulled.tries, pulled.failed]).toEqual([5, []]);
     const desks = all(trialOf([open('log'), says('log is on monitor two')], { desks: true }));
     expect(desks.missed).toEqual([[1]]);
-    const twice = all(
-      trialOf([open('mail'), says('there is no finding'), 'float', says('mail (2) is tiled')], {
-        twice: true,
-      }),
-    );
-    expect(twice.tries).toBe(2);
+    const press = { press: 'Main+KeyH' };
+    const twice = all(trialOf([press, says('at most 1 key presses')], { twice: true }));
+    expect([twice.tries, twice.missed]).toEqual([2, [[1]]]);
+  });
+
+  it('pull a monitor where they say, and plug it in again', () => {
+    const trial = trialOf([open('mail'), says('mail is tiled')], { pulled: true });
+    const variations = variationsOf(PROFILE, trial);
+    // As written; then each monitor before the window opens, and after it.
+    const tries = [0, 1, 2, 3, 4].map((number) => {
+      const { items, end } = trialRunner(PROFILE, trial)(variations.at(number));
+      const { windows, connected } = end.session;
+      return [items.findIndex((item) => 'pull' in item), windows[0]!.monitor, connected];
+    });
+    expect(tries).toEqual([
+      [-1, 'one', undefined],
+      [0, 'one', ['one', 'two']],
+      [1, 'one', ['one', 'two']],
+      [0, 'one', ['one', 'two']],
+      [1, 'one', ['one', 'two']],
+    ]);
   });
 
   it('come to the same in one go, in parts, and each by itself', () => {
