@@ -33,6 +33,19 @@ describe.each(FORMATS)('places in %s', (format) => {
     expect(pathAt(text, format, span.from + 1)).toEqual(stepsOf(path));
   });
 
+  test('the first letter of a name is in that, not in what stands before it', () => {
+    // In TOML a list has no name of its own.
+    const fields = format === 'toml' ? ['version', 'name'] : Object.keys(compactProfile(DEMO));
+    for (const field of fields) {
+      const { from } = spanOf(text, format, [field]);
+      expect(pathAt(text, format, from)).toEqual([field]);
+    }
+    for (const path of paths) {
+      const { from } = spanOf(text, format, stepsOf(path));
+      expect(pathAt(text, format, from)).toEqual(stepsOf(path));
+    }
+  });
+
   test('what is not there is told where it would be', () => {
     const inside = spanOf(text, format, ['rules', 2, 'when', 'nothing']);
     expect(pathAt(text, format, inside.from)).toEqual(expect.arrayContaining(['rules', 2]));

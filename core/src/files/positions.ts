@@ -41,10 +41,15 @@ export function spanOf(text: string, format: Format, path: readonly PathStep[]):
 
 /** The way to what stands at an offset of a text; the last step is the field whose name or value is there. */
 export function pathAt(text: string, format: Format, offset: number): readonly PathStep[] {
+  const isIn = ({ from, to }: Span) => from <= offset && offset <= to;
   let best: readonly PathStep[] = [];
+  let isNamed = false;
   for (const { path, value, name } of positionsIn(text, format)) {
-    const isIn = ({ from, to }: Span) => from <= offset && offset <= to;
-    if ((isIn(value) || (name && isIn(name))) && path.length >= best.length) best = path;
+    // What stands before a name reaches up to it: the name is the nearer one.
+    const isAtName = name !== undefined && isIn(name);
+    if (isNamed ? !isAtName : !isAtName && (!isIn(value) || path.length < best.length)) continue;
+    best = path;
+    isNamed = isAtName;
   }
   return best;
 }

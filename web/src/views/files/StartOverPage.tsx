@@ -89,7 +89,7 @@ export function StartOverPage({ pages }: { pages: ReactNode }) {
           <Section title="Or another profile">
             <Action
               cap="Q"
-              text="Three questions"
+              text="Four questions"
               says="make a new profile; this one stays"
               onClick={ask}
             />

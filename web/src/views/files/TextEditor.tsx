@@ -105,7 +105,11 @@ export function TextEditor(props: {
     const view = editorRef.current;
     if (!view || goal === null) return;
     const { from, to } = spanOf(view.state.doc.toString(), format, stepsOf(goal));
-    view.dispatch({ selection: { anchor: to, head: from }, scrollIntoView: true });
+    // What belongs to the field stands below it.
+    view.dispatch({
+      selection: { anchor: to, head: from },
+      effects: EditorView.scrollIntoView(from, { y: 'start', yMargin: 60 }),
+    });
     view.focus();
     goals.getState().reached();
   }, [editorRef, goal, goals, format, text]);
