@@ -1,5 +1,5 @@
 import type { Profile, Trial } from '@sorn/core/model';
-import { tryTrial, type TrialOptions, type TrialResult } from '@sorn/core/simulate';
+import { allTries, type TrialOptions, type TrialResult } from '@sorn/core/simulate';
 
 /** Some of the tries of a trial. */
 export interface TryJob {
@@ -12,9 +12,5 @@ export interface TryJob {
 
 /** What comes of them: what a thread of the pool does. */
 export default function runTries({ profile, trial, options, from, to }: TryJob): TrialResult {
-  const tries = tryTrial(profile, trial, options, from, to);
-  for (;;) {
-    const { done, value } = tries.next();
-    if (done) return value;
-  }
+  return allTries(profile, trial, options, from, to);
 }

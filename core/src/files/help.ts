@@ -257,7 +257,7 @@ export const HELP: Readonly<Record<string, string>> = {
   by: 'How it is shaped',
   inward: 'Inwards instead of outwards',
 
-  trials: 'Scripts with what is expected of them, tried after each change of the profile',
+  trials: 'Scripts with what is expected of them, which sorn try tries',
   'trials.on': 'Whether it is tried',
   session: 'How the desk stands when it begins',
   'session.desk': 'The desk that it begins on; the first where left out',

@@ -24,7 +24,7 @@ export const SECTION_NAMES: Record<SectionId, { title: string; says: string }> =
   layouts: { title: 'Layouts', says: 'layouts, gaps, placing and floating' },
   boards: { title: 'Boards', says: 'zone boards' },
   rules: { title: 'Rules', says: 'floating-window rules and others' },
-  keys: { title: 'Keys', says: 'bindings, layers, bundles, devices, chains and menus' },
+  keys: { title: 'Keys', says: 'bindings, layers, chains, devices' },
   apps: { title: 'Apps', says: 'apps, and which open at the start' },
   look: { title: 'Look', says: 'focus frame, motion and pointer' },
   trials: { title: 'Trials', says: 'what is done, and expected' },

@@ -10,6 +10,12 @@ export { type FailingCase } from './shrink.ts';
 export { type Band, SWEEP, type Sweep, sweep } from './sweep.ts';
 export { expectationsOf, type Failure, looksOf } from './trial.ts';
 export { type FailureReport, itemText, trialReport, type TrialReport } from './trial-report.ts';
-export { joinedResults, type TrialOptions, type TrialResult, tryTrial } from './trial-result.ts';
+export {
+  allTries,
+  joinedResults,
+  type TrialOptions,
+  type TrialResult,
+  tryTrial,
+} from './trial-result.ts';
 export { itemsIn, subjectOf, type TryItem } from './trial-subject.ts';
 export { variationsOf } from './variations.ts';

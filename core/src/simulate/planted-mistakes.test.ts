@@ -4,7 +4,7 @@ import { profileSchema, type Profile } from '../model/profile.ts';
 import type { Trial } from '../model/trial.ts';
 import { builtInTrials } from './built-in-trials.ts';
 import { looksOf } from './trial.ts';
-import { tryTrial } from './trial-result.ts';
+import { allTries } from './trial-result.ts';
 import { itemsIn, subjectOf } from './trial-subject.ts';
 import { variationsOf } from './variations.ts';
 
@@ -98,16 +98,11 @@ function placements(profile: Profile, trial: Trial): string {
 
 /** The expectations that fail somewhere, of all trials. */
 function failing(profile: Profile, trials: readonly Trial[]): string[] {
-  return trials.flatMap((trial) => {
-    const tries = tryTrial(profile, trial, {}, 0, 8);
-    for (;;) {
-      const { done, value } = tries.next();
-      if (done)
-        return value.missed.flatMap((missed, i) =>
-          missed.length > 0 ? [`${trial.id} ${i} ${missed.join()}`] : [],
-        );
-    }
-  });
+  return trials.flatMap((trial) =>
+    allTries(profile, trial, {}, 0, 8).missed.flatMap((missed, i) =>
+      missed.length > 0 ? [`${trial.id} ${i} ${missed.join()}`] : [],
+    ),
+  );
 }
 
 it('the trials of the demo find what a person does wrong in its profile', () => {

@@ -4,7 +4,7 @@ import { ruleSchema, type Rule, type RuleSettings } from '../model/rule.ts';
 import type { Trial } from '../model/trial.ts';
 import { ruleSentence } from '../rules/sentence.ts';
 import { expectationsOf } from './trial.ts';
-import { tryTrial, type TrialOptions } from './trial-result.ts';
+import { allTries, type TrialOptions } from './trial-result.ts';
 
 /** A change of the profile after which an expectation of a trial holds. */
 export interface TrialFix {
@@ -33,15 +33,10 @@ export function trialFixesFor(
   if (!expected) return [];
   return candidates(profile, expected)
     .flatMap((candidate): TrialFix[] => {
-      const tries = tryTrial(candidate.profile, trial, options, 0, MOST_TRIES);
-      for (;;) {
-        const { done, value } = tries.next();
-        if (!done) {
-          if (value.missed[expectation]!.length > 0) return [];
-          continue;
-        }
-        return [{ ...candidate, tries: value.tries, held: value.tries - value.failed.length }];
-      }
+      const { missed, tries, failed } = allTries(candidate.profile, trial, options, 0, MOST_TRIES);
+      return missed[expectation]!.length > 0
+        ? []
+        : [{ ...candidate, tries, held: tries - failed.length }];
     })
     .sort((a, b) => b.held - a.held);
 }

@@ -63,6 +63,15 @@ export function* tryTrial(
   return result;
 }
 
+/** Tries a trial in its variations, all of them or from one number up to another, in one go. */
+export function allTries(...given: Parameters<typeof tryTrial>): TrialResult {
+  const tries = tryTrial(...given);
+  for (;;) {
+    const { done, value } = tries.next();
+    if (done) return value;
+  }
+}
+
 /** What came of tries of a trial, together. Order does not matter. */
 export function joinedResults(trial: Trial, results: readonly TrialResult[]): TrialResult {
   const joined = noTries(trial);

@@ -8,7 +8,7 @@ import { missOf } from './expect.ts';
 import { readExpectation } from './expectation-text.ts';
 import { shrinkFailure } from './shrink.ts';
 import { trialRunner, type TryOutcome } from './trial.ts';
-import { joinedResults, orderCauseOf, tryTrial, type TrialResult } from './trial-result.ts';
+import { allTries, joinedResults, orderCauseOf, type TrialResult } from './trial-result.ts';
 import { variationsOf } from './variations.ts';
 
 /** Two monitors of 1,000 × 800, no gaps: two columns are 500 wide. */
@@ -69,13 +69,8 @@ const trialOf = (steps: unknown[], vary: object = {}, session: object = { desk: 
   trialSchema.parse({ id: 't', session, steps, vary });
 const first = (trial: Trial, profile = PROFILE): TryOutcome =>
   trialRunner(profile, trial)(variationsOf(profile, trial).at(0));
-function all(trial: Trial, profile = PROFILE, options = {}): TrialResult {
-  const tries = tryTrial(profile, trial, options);
-  for (;;) {
-    const { done, value } = tries.next();
-    if (done) return value;
-  }
-}
+const all = (trial: Trial, profile = PROFILE, options = {}): TrialResult =>
+  allTries(profile, trial, options);
 
 describe('an expectation', () => {
   const two = [open('mail'), open('web'), open('log')];
@@ -235,6 +230,34 @@ describe('variations', () => {
     expect([twice.tries, twice.missed]).toEqual([2, [[1]]]);
   });
 
+  it('open other windows the second time, which later steps are about', () => {
+    const steps = [{ open: { id: 'a' } }, { retitle: 'a', title: 'New' }, { open: { id: 'b' } }];
+    const trial = trialOf([...steps, { close: 'b' }], { twice: true });
+    const [once, twice] = [0, 1].map((number) =>
+      trialRunner(
+        PROFILE,
+        trial,
+      )(variationsOf(PROFILE, trial).at(number)).end.session.windows.map(({ title }) => title),
+    );
+    expect([once, twice]).toEqual([['New'], ['New', 'New']]);
+  });
+
+  it('enlarge the minimums of windows that are there, and of those that open', () => {
+    const min = { width: 450, height: 300 };
+    const sentence = says('there is no finding of squeeze');
+    const there = {
+      windows: [
+        { id: 'a', min },
+        { id: 'b', min },
+      ],
+    };
+    const opening = [{ open: { id: 'a', min } }, { open: { id: 'b', min } }];
+    const vary = { minimums: true };
+    expect(all(trialOf([sentence], vary, there)).missed).toEqual([[1]]);
+    expect(all(trialOf([...opening, sentence], vary)).missed).toEqual([[1]]);
+    expect(all(trialOf([{ anyOrder: opening }, sentence], vary)).missed).toEqual([[2, 3]]);
+  });
+
   it('pull a monitor where they say, and plug it in again', () => {
     const trial = trialOf([open('mail'), says('mail is tiled')], { pulled: true });
     const variations = variationsOf(PROFILE, trial);
@@ -269,13 +292,9 @@ describe('variations', () => {
     ];
     const trial = trialOf(steps, { further: 1, pulled: true });
     const whole = all(trial);
-    const parts = [0, 17, 100, 101, whole.tries].map((from, i, cuts) => {
-      const tries = tryTrial(PROFILE, trial, {}, from, cuts[i + 1] ?? from);
-      for (;;) {
-        const { done, value } = tries.next();
-        if (done) return value;
-      }
-    });
+    const parts = [0, 17, 100, 101, whole.tries].map((from, i, cuts) =>
+      allTries(PROFILE, trial, {}, from, cuts[i + 1] ?? from),
+    );
     expect(joinedResults(trial, parts)).toEqual(whole);
     const variations = variationsOf(PROFILE, trial);
     const single = Array.from({ length: variations.count }, (_, i) =>
@@ -360,7 +379,15 @@ describe('a failure', () => {
     const five = trialOf([{ anyOrder: TWELVE.slice(0, 5) }, says('web is on workspace A')]);
     const cause = orderCauseOf(PROFILE, five, all(five), 0);
     expect(cause).toEqual({ tried: 120, missed: 60, before: [[4, 1]], holds: [[1, 4]] });
-    expect(orderCauseOf(PROFILE, five, all(five), 1)).toBeNull();
+    // Whatever else is varied.
+    const varied = { ...five, vary: { ...five.vary, further: 2, desks: true } };
+    expect(orderCauseOf(PROFILE, varied, all(varied), 0)).toEqual(cause);
+    const two = trialOf([
+      { anyOrder: TWELVE.slice(0, 2) },
+      { anyOrder: TWELVE.slice(3, 5) },
+      says('web is on workspace C'),
+    ]);
+    expect(orderCauseOf(PROFILE, two, all(two), 0)).toBeNull();
   });
 });
 
