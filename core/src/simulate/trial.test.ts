@@ -359,6 +359,21 @@ describe('a failure', () => {
     expect(short.failure.isMissing).toBe(false);
   });
 
+  it('comes back to the order in which its steps are written, where that fails, too', () => {
+    const min = { width: 450, height: 300 };
+    const opening = ['a', 'b', 'c'].map((id) => ({ open: { id, min } }));
+    const trial = trialOf([{ anyOrder: opening }, says('there is no finding of squeeze')]);
+    const variations = variationsOf(PROFILE, trial);
+    for (let number = 0; number < variations.count; number++) {
+      const { items } = shrinkFailure(PROFILE, trial, variations.at(number), {
+        number: 0,
+        isMissing: false,
+      });
+      const opened = items.flatMap((item) => ('step' in item ? [item.step] : []));
+      expect(opened.map((step) => ('open' in step ? step.open.id : ''))).toEqual(['a', 'b', 'c']);
+    }
+  });
+
   it('leaves out what varies, and windows that were open before', () => {
     const session = { desk: 'both', windows: [{ id: 'a' }, { id: 'b', app: 'web' }, { id: 'c' }] };
     const trial = trialOf(
