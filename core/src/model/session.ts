@@ -261,11 +261,7 @@ const stepSchema = fields({
 });
 export type UndoStep = z.output<typeof stepSchema>;
 
-/**
- * A session as kept in a file. Only `windows` need be there; the rest is what a running desk remembers
- * between two visits.
- */
-const wholeSchema = fields({
+const standingFields = {
   windows: listOf(windowSchema, 'windows', MOST).default([]),
   focus: idField.exactOptional(),
   ...connectionFields,
@@ -293,8 +289,6 @@ const wholeSchema = fields({
     standing: z.record(idField, floatingRectField, { error: 'rectangles by window' }),
     opened: listOf(idField, 'window ids', MOST),
   }).exactOptional(),
-  /** What is under way: whatever ends with the next command that does not go on with it. */
-  interaction: interactionField.exactOptional(),
   /** The windows placed together last, a lineup without being saved. */
   together: togetherSchema.exactOptional(),
   /** Monitors that the focus was on when they went, one after the other, and what got it then. */
@@ -311,20 +305,13 @@ const wholeSchema = fields({
     .exactOptional(),
   /** How many windows of each app were ever opened. */
   opened: z.record(idField, z.int().min(0), { error: 'counts by app' }).default({}),
-  /** How often keys did something. */
-  uses: listOf(
-    fields({ keys: textField, command: textField, times: z.int().min(0) }),
-    'uses of keys',
-    MOST,
-  ).exactOptional(),
-  /** The days on which they were counted, and the last of them. */
-  countedOn: fields({
-    days: z.int().min(1),
-    last: z.iso.date({ error: 'a day such as 2026-11-13' }),
-  }).exactOptional(),
-  past: listOf(stepSchema, 'steps').default([]),
-  future: listOf(stepSchema, 'steps').default([]),
-}).superRefine((session, context) => {
+};
+
+/** Ids of windows are one for each, and the focus is on one of them. */
+function haveIds(
+  session: { windows: readonly { id: string }[]; focus?: string },
+  context: z.RefinementCtx,
+): void {
   const seen = new Set<string>();
   session.windows.forEach((window, i) => {
     if (seen.has(window.id)) {
@@ -343,7 +330,33 @@ const wholeSchema = fields({
       message: 'the id of one of the windows',
     });
   }
-});
+}
+
+/** How a running desk stands: what a trial begins with. */
+export const standingSchema = fields(standingFields).superRefine(haveIds);
+
+/**
+ * A session as kept in a file. Only `windows` need be there; the rest is what a running desk remembers
+ * between two visits.
+ */
+const wholeSchema = fields({
+  ...standingFields,
+  /** What is under way: whatever ends with the next command that does not go on with it. */
+  interaction: interactionField.exactOptional(),
+  /** How often keys did something. */
+  uses: listOf(
+    fields({ keys: textField, command: textField, times: z.int().min(0) }),
+    'uses of keys',
+    MOST,
+  ).exactOptional(),
+  /** The days on which they were counted, and the last of them. */
+  countedOn: fields({
+    days: z.int().min(1),
+    last: z.iso.date({ error: 'a day such as 2026-11-13' }),
+  }).exactOptional(),
+  past: listOf(stepSchema, 'steps').default([]),
+  future: listOf(stepSchema, 'steps').default([]),
+}).superRefine(haveIds);
 
 /** A session file of any version so far. */
 export const sessionSchema = z.preprocess(migratedSession, wholeSchema);

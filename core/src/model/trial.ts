@@ -1,33 +1,11 @@
 import { z } from 'zod';
-import {
-  byShape,
-  fields,
-  flagField,
-  idField,
-  listOf,
-  oneOf,
-  textField,
-  whole,
-} from '../values/fields.ts';
-import { HELD, hintFields, KINDS, titleField } from '../values/window.ts';
+import { byShape, fields, flagField, idField, listOf, textField, whole } from '../values/fields.ts';
 import { expectationSchema, type Expectation } from './expectation.ts';
 import { migratedScript } from './migrate.ts';
 import { stepIn, STEPS, type ScriptStep } from './script.ts';
+import { standingSchema } from './session.ts';
 
-/** A window of a trial as it opens: where it comes to be is up to the rules where nothing is said. */
-const windowSchema = fields({
-  id: idField,
-  app: idField.exactOptional(),
-  title: titleField.exactOptional(),
-  kind: oneOf(KINDS).default('normal'),
-  parent: idField.exactOptional(),
-  workspace: idField.exactOptional(),
-  monitor: idField.exactOptional(),
-  held: oneOf(HELD).exactOptional(),
-  ...hintFields,
-});
-
-const { same: _look, ...DONE } = { ...STEPS, open: fields({ open: windowSchema }) };
+const { same: _look, ...DONE } = STEPS;
 const doneStep = byShape(Object.values(DONE), (step): z.ZodType<ScriptStep> =>
   stepIn<z.ZodType<ScriptStep>>(DONE, step),
 );
@@ -58,20 +36,13 @@ const varySchema = fields({
   minimums: flagField.default(false),
 });
 
-/** How the desk stands when a trial begins. */
-const beginningSchema = fields({
-  desk: idField.exactOptional(),
-  connected: listOf(idField, 'monitors', 32).exactOptional(),
-  focus: idField.exactOptional(),
-  windows: listOf(windowSchema, 'windows').default([]),
-});
-
 /** A script with expectations, which is tried with its variations. */
 const wholeTrialSchema = fields({
   id: idField,
   name: textField.exactOptional(),
   on: flagField.default(true),
-  session: beginningSchema.prefault({}),
+  /** How the desk stands when it begins: as windows open where no more is said. */
+  session: standingSchema.prefault({}),
   steps: listOf(trialStepSchema, 'steps', 1_000).default([]),
   vary: varySchema.prefault({}),
 });

@@ -4,7 +4,7 @@ import { useLive } from '../state/live-store.ts';
 import { ProfileContext, useProfileStoreApi } from '../state/profile-context.ts';
 import { useStored } from '../state/queries.ts';
 import { OpenFault } from '../ui/Fault.tsx';
-import { TrialContext } from '../ui/trial.ts';
+import { PreviewContext } from '../ui/typed-preview.ts';
 import { Frame } from './Frame.tsx';
 import { OnItsWay } from './lazy-part.tsx';
 
@@ -39,9 +39,9 @@ export function OpenProfile({ id }: { id: string }) {
   if (!store) return <OnItsWay />;
   return (
     <ProfileContext value={store}>
-      <TrialContext value={store.getState().groupEdits}>
+      <PreviewContext value={store.getState().groupEdits}>
         <ShownDesk />
-      </TrialContext>
+      </PreviewContext>
     </ProfileContext>
   );
 }

@@ -11,7 +11,7 @@ import { system } from '../shell/theme.ts';
 import { ProfileContext } from '../state/profile-context.ts';
 import type { ProfileStore } from '../state/profile-state.ts';
 import { createProfileStore } from '../state/profile-store.ts';
-import { TrialContext } from '../ui/trial.ts';
+import { PreviewContext } from '../ui/typed-preview.ts';
 import { usePageKeyboard } from '../ui/page-keys.ts';
 
 /** What the test's document has not got and a view asks for. It lays nothing out: every size is 0. */
@@ -80,7 +80,7 @@ export function drawView(
     <QueryClientProvider client={new QueryClient()}>
       <MemoryRouter>
         <ProfileContext value={store}>
-          <TrialContext value={store.getState().groupEdits}>{view}</TrialContext>
+          <PreviewContext value={store.getState().groupEdits}>{view}</PreviewContext>
         </ProfileContext>
       </MemoryRouter>
     </QueryClientProvider>,

@@ -3,7 +3,7 @@ import type { QuantityReading } from '@sorn/core/values';
 import { useId, useRef, useState, type KeyboardEvent, type Ref } from 'react';
 
 import { FieldFault, FieldNote } from './FieldFault.tsx';
-import { useTrial } from './trial.ts';
+import { useTypedPreview } from './typed-preview.ts';
 
 export interface FigureProps {
   label: string;
@@ -55,7 +55,7 @@ export function Figure(props: FigureProps) {
   /** The value before anything was typed. */
   const start = useRef(value);
   const noteId = useId();
-  const trial = useTrial(props.isForLater === true ? null : props.onChange);
+  const preview = useTypedPreview(props.isForLater === true ? null : props.onChange);
   const shown = String(Number(value.toFixed(decimals)));
   const reading = typed === null ? null : read(typed);
   const fault = reading && 'expected' in reading ? reading.expected : null;
@@ -72,7 +72,7 @@ export function Figure(props: FigureProps) {
     if (typed === null) start.current = value;
     setTyped(text);
     const next = read(text);
-    trial.show('value' in next && next.value !== start.current ? next.value : null);
+    preview.show('value' in next && next.value !== start.current ? next.value : null);
   }
 
   function take() {
@@ -80,7 +80,7 @@ export function Figure(props: FigureProps) {
     setTyped(null);
     const next = text === null || dropping.current ? null : read(text);
     const isTaken = next !== null && 'value' in next;
-    const isShown = trial.end(!isTaken);
+    const isShown = preview.end(!isTaken);
     if (isTaken && !isShown && next.value !== start.current) props.onChange(next.value);
   }
 
@@ -100,7 +100,7 @@ export function Figure(props: FigureProps) {
       event.preventDefault();
       const by = step * (event.shiftKey ? 10 : 1) * (event.key === 'ArrowUp' ? 1 : -1);
       setTyped(null);
-      trial.end(false);
+      preview.end(false);
       props.onChange(Math.min(most, Math.max(least, Number((value + by).toFixed(6)))));
     }
   }

@@ -1,14 +1,14 @@
 import { createContext, useContext, useEffect, useLayoutEffect, useRef } from 'react';
 import { flushSync } from 'react-dom';
 
-/** Begins a trial: what is changed until the answer is called is one change; called with `true`, it is none. */
-export type BeginTrial = () => (isDropped: boolean) => void;
+/** Begins a preview: what is changed until the answer is called is one change; called with `true`, it is none. */
+export type BeginPreview = () => (isDropped: boolean) => void;
 
 /** How what is typed shows at once, before it is taken. Null where it does not. */
-export const TrialContext = createContext<BeginTrial | null>(null);
+export const PreviewContext = createContext<BeginPreview | null>(null);
 
 /** Changes that show while something is typed, each from what was there before. */
-export interface Trial<T> {
+export interface TypedPreview<T> {
   /** Shows a value; what was shown before it is dropped first. Null shows what was there. */
   show: (value: T | null) => void;
   /** Ends it. @param isDropped takes back what was shown. @returns false where nothing was shown */
@@ -20,8 +20,8 @@ export interface Trial<T> {
  *
  * @param change makes a value what there is; null where this field shows nothing before it is taken
  */
-export function useTrial<T>(change: ((value: T) => void) | null): Trial<T> {
-  const begin = useContext(TrialContext);
+export function useTypedPreview<T>(change: ((value: T) => void) | null): TypedPreview<T> {
+  const begin = useContext(PreviewContext);
   const newest = useRef(change);
   const running = useRef<((isDropped: boolean) => void) | null>(null);
   useLayoutEffect(() => {
