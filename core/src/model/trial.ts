@@ -18,7 +18,8 @@ const WITH_EXPECTATIONS = {
 };
 /** One step of a trial: one of a script, an expectation, or several steps in any order. */
 export type TrialStep = ScriptStep | { expect: Expectation } | { anyOrder: ScriptStep[] };
-const trialStepSchema = byShape(Object.values(WITH_EXPECTATIONS), (step): z.ZodType<TrialStep> =>
+/** A step of a trial. */
+export const trialStepSchema = byShape(Object.values(WITH_EXPECTATIONS), (step): z.ZodType<TrialStep> =>
   stepIn<z.ZodType<TrialStep>>(WITH_EXPECTATIONS, step),
 );
 

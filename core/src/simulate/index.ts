@@ -9,7 +9,10 @@ export { type Played, play, scriptSchema } from './script.ts';
 export { type FailingCase } from './shrink.ts';
 export { type Band, SWEEP, type Sweep, sweep } from './sweep.ts';
 export { expectationsOf, type Failure, looksOf } from './trial.ts';
-export { type FailureReport, itemText, trialReport, type TrialReport } from './trial-report.ts';
+export { type FailureReport, trialReport, type TrialReport } from './trial-report.ts';
+export { type TryStep, tryInSteps } from './trial-steps.ts';
+export { itemText } from './item-text.ts';
+export { type ExpectedPlace } from './expected-place.ts';
 export {
   allTries,
   joinedResults,
@@ -19,3 +22,27 @@ export {
 } from './trial-result.ts';
 export { itemsIn, subjectOf, type TryItem } from './trial-subject.ts';
 export { variationsOf } from './variations.ts';
+export { readStepLine, stepLine } from './step-line.ts';
+export {
+  keptSteps,
+  type KeptSteps,
+  offeredExpectations,
+  type OfferedExpectation,
+  pressesIn,
+  type Recorded,
+} from './kept-trial.ts';
+export {
+  linesOfTrial,
+  type StepPlace,
+  type TrialLine,
+  withAnyOrder,
+  withFixedOrder,
+  withNewTrial,
+  withoutStep,
+  withoutTrial,
+  withStepAfter,
+  withStepAt,
+  withStepMoved,
+  withTrial,
+} from './trial-edits.ts';
+export { type Bin, binsOf, type EndPlace, endPlaces } from './trial-figures.ts';

@@ -1,23 +1,13 @@
 import type { Profile } from '../model/profile.ts';
 import type { Trial } from '../model/trial.ts';
 import { expectationText } from './expectation-text.ts';
+import { itemText } from './item-text.ts';
 import { trialFixesFor, type TrialFix } from './trial-fixes.ts';
 import type { Before } from './order-cause.ts';
-import { stepText } from './script.ts';
 import { shrinkFailure, type FailingCase } from './shrink.ts';
 import { expectationsOf, type Failure } from './trial.ts';
 import { orderCauseOf, type TrialOptions, type TrialResult } from './trial-result.ts';
-import type { TryItem } from './trial-subject.ts';
 import { variationsOf } from './variations.ts';
-
-/** One thing of a try, in words. */
-export function itemText(item: TryItem): string {
-  if ('expect' in item) return expectationText(item.expect);
-  if ('pull' in item) return `${item.pull} pulled, and plugged in again`;
-  const { step } = item;
-  if ('mark' in step) return `mark ${step.mark}`;
-  return 'same' in step ? `same ${step.same}` : stepText(step);
-}
 
 /** What came of the tries of a trial, for a person. */
 export interface TrialReport {

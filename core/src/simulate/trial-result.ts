@@ -10,6 +10,8 @@ import { variationsOf } from './variations.ts';
 export interface TrialOptions {
   orders?: number;
   seed?: number;
+  /** Tells how far windows moved, too; it takes longer. */
+  isMeasured?: boolean;
 }
 
 /** What came of tries of a trial. Numbers of tries are those of its variations. */
@@ -23,13 +25,15 @@ export interface TrialResult {
   first: { number: number; failure: Failure } | null;
   /** How many tries took how many key presses. */
   presses: Record<number, number>;
+  /** How many tries moved windows by how many physical pixels; empty where it is not measured. */
+  moved: Record<number, number>;
   /** Where windows ended, by app and how many of it opened before: how many tries each rectangle had it. */
   ended: Record<string, Record<string, number>>;
 }
 
 function noTries(trial: Trial): TrialResult {
   const missed = expectationsOf(trial).map(() => []);
-  return { tries: 0, failed: [], missed, first: null, presses: {}, ended: {} };
+  return { tries: 0, failed: [], missed, first: null, presses: {}, moved: {}, ended: {} };
 }
 
 /**
@@ -45,12 +49,13 @@ export function* tryTrial(
   to = Infinity,
 ): Generator<TrialResult, TrialResult> {
   const variations = variationsOf(profile, trial, options);
-  const run = trialRunner(profile, trial);
+  const run = trialRunner(profile, trial, options.isMeasured);
   const result = noTries(trial);
   for (let number = from; number < Math.min(to, variations.count); number++) {
-    const { failures, presses, end } = run(variations.at(number));
+    const { failures, presses, moved, end } = run(variations.at(number));
     result.tries += 1;
     result.presses[presses] = (result.presses[presses] ?? 0) + 1;
+    if (options.isMeasured) result.moved[moved] = (result.moved[moved] ?? 0) + 1;
     for (const missed of new Set(failures.map((failure) => failure.number)))
       result.missed[missed]!.push(number);
     if (failures[0]) {
@@ -82,6 +87,7 @@ export function joinedResults(trial: Trial, results: readonly TrialResult[]): Tr
     const { first } = result;
     if (first && (!joined.first || first.number < joined.first.number)) joined.first = first;
     addCounts(joined.presses, result.presses);
+    addCounts(joined.moved, result.moved);
     for (const [window, ended] of Object.entries(result.ended))
       addCounts((joined.ended[window] ??= {}), ended);
   }

@@ -5,6 +5,7 @@ import type { ScriptStep } from '../model/script.ts';
 import type { Trial } from '../model/trial.ts';
 import { triggerOf } from '../values/trigger.ts';
 import { Look, missOf, type Miss } from './expect.ts';
+import { movedPixels } from './moved-pixels.ts';
 import { applyPress, type Pressing } from './press.ts';
 import { applyStep, beginning, type ScriptState } from './script.ts';
 import { itemsIn, subjectOf, type TrialSubject, type TryItem } from './trial-subject.ts';
@@ -23,6 +24,8 @@ export interface TryOutcome {
   items: readonly TryItem[];
   failures: readonly Failure[];
   presses: number;
+  /** How far windows moved, in physical pixels; 0 where it is not measured. */
+  moved: number;
   /** The desk after the last item. */
   end: Look;
 }
@@ -40,11 +43,21 @@ interface Point {
   before: Look | null;
   marks: ReadonlyMap<string, ScriptState>;
   presses: number;
+  /** Null where it is not measured: it takes the placements after every step. */
+  moved: number | null;
   failures: readonly Failure[];
 }
 
-/** Tries a trial in one variation after the other: what two tries have in common at their beginnings is done once. */
-export function trialRunner(profile: Profile, trial: Trial): (variation: Variation) => TryOutcome {
+/**
+ * Tries a trial in one variation after the other: what two tries have in common at their beginnings is done once.
+ *
+ * @param isMeasured tells how far windows moved, too
+ */
+export function trialRunner(
+  profile: Profile,
+  trial: Trial,
+  isMeasured = false,
+): (variation: Variation) => TryOutcome {
   let subject: TrialSubject | null = null;
   let subjectKey = '';
   let points: Point[] = [];
@@ -54,7 +67,7 @@ export function trialRunner(profile: Profile, trial: Trial): (variation: Variati
     if (!subject || key !== subjectKey) {
       subject = subjectOf(profile, trial, variation);
       subjectKey = key;
-      points = [beginningOf(subject)];
+      points = [{ ...beginningOf(subject), moved: isMeasured ? 0 : null }];
     }
     points = runItems(points, itemsIn(subject, orders));
     return outcomeOf(points);
@@ -74,7 +87,16 @@ export function looksOf(subject: TrialSubject, items: readonly TryItem[]): Look[
 function beginningOf({ session, profile }: TrialSubject): Point {
   const desk = beginning(session, profile);
   const look = new Look(desk);
-  return { item: null, desk, look, before: null, marks: new Map(), presses: 0, failures: [] };
+  return {
+    item: null,
+    desk,
+    look,
+    before: null,
+    marks: new Map(),
+    presses: 0,
+    moved: null,
+    failures: [],
+  };
 }
 
 /** @param known points of another try of the same subject: those with the same items so far are kept */
@@ -89,8 +111,9 @@ function runItems(known: readonly Point[], items: readonly TryItem[]): Point[] {
 }
 
 function outcomeOf(points: readonly Point[]): TryOutcome {
-  const { failures, presses, look } = points.at(-1)!;
-  return { items: points.slice(1).map(({ item }) => item!), failures, presses, end: look };
+  const { failures, presses, moved, look } = points.at(-1)!;
+  const items = points.slice(1).map(({ item }) => item!);
+  return { items, failures, presses, moved: Math.round(moved ?? 0), end: look };
 }
 
 function after(point: Point, item: TryItem, at: number): Point {
@@ -112,7 +135,10 @@ function after(point: Point, item: TryItem, at: number): Point {
 }
 
 function stepped(point: Point, item: TryItem, desk: Pressing): Point {
-  return { ...point, item, desk, look: new Look(desk), before: point.look };
+  const look = new Look(desk);
+  const moved =
+    point.moved === null ? null : point.moved + movedPixels(point.look.placements, look.placements);
+  return { ...point, item, desk, look, before: point.look, moved };
 }
 
 function pulledAndPlugged(desk: Pressing, monitor: string): Pressing {

@@ -1,10 +1,7 @@
-import { Flex, Grid } from '@chakra-ui/react';
+import { Grid } from '@chakra-ui/react';
 import type { WindowMove } from '@sorn/core/engine';
-import { useMemo } from 'react';
-import { createStore } from 'zustand';
-import { ProfileContext, deskLayout, useProfileStoreApi } from '../state/profile-context.ts';
 import type { DeskState } from './moves.ts';
-import { Sheet } from './Sheet.tsx';
+import { StillSheet } from './StillSheet.tsx';
 import { onSheet, type Viewport } from './viewport.ts';
 
 /** A drawn difference: the desk before and after, with the number of its move on every window that moves. */
@@ -17,41 +14,17 @@ export function TwoSheets(props: {
   const { before, after, titles, moves } = props;
   return (
     <Grid templateColumns="1fr 1fr" flex="1" minH="0">
-      <OneSheet state={before} title={titles[0]} moves={moves} at="from" />
-      <OneSheet state={after} title={titles[1]} moves={moves} at="to" />
-    </Grid>
-  );
-}
-
-function OneSheet(props: {
-  state: DeskState;
-  title: string;
-  moves: readonly WindowMove[];
-  at: 'from' | 'to';
-}) {
-  const { state, title, moves, at } = props;
-  const { profile, session } = state;
-  const store = useProfileStoreApi();
-  const own = useMemo(
-    () => createStore(() => ({ ...store.getState(), profile, session, openedWith: [] })),
-    [store, profile, session],
-  );
-  if (session.unplugged) {
-    return (
-      <Flex align="center" justify="center" px="32px" textAlign="center" color="slate">
-        No monitor would be connected. The session would wait as it is, and go on when one is
-        plugged in.
-      </Flex>
-    );
-  }
-  return (
-    <ProfileContext.Provider value={own}>
-      <Sheet
-        deskLayout={deskLayout(profile, session)}
-        still={title}
-        marks={(view) => <MoveMarks moves={moves} at={at} view={view} />}
+      <StillSheet
+        state={before}
+        title={titles[0]}
+        marks={(view) => <MoveMarks moves={moves} at="from" view={view} />}
       />
-    </ProfileContext.Provider>
+      <StillSheet
+        state={after}
+        title={titles[1]}
+        marks={(view) => <MoveMarks moves={moves} at="to" view={view} />}
+      />
+    </Grid>
   );
 }
 

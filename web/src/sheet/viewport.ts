@@ -14,6 +14,9 @@ export interface SheetSize {
 
 /** Room around the desk for tabs, dimension lines and the scale bar, in screen pixels. */
 const MARGIN = { top: 78, right: 62, bottom: 58, left: 40 };
+/** A low sheet has room for tabs alone. */
+const LOW_MARGIN = { top: 56, right: 24, bottom: 34, left: 24 };
+const LOW = 420;
 /** The title block in the lower right corner. */
 export const TITLE_BLOCK: SheetSize = { width: 324, height: 104 };
 
@@ -80,13 +83,14 @@ export function fitted(rects: readonly Rect[], sheet: SheetSize, isBare = false)
 
 function fit(rects: readonly Rect[], sheet: SheetSize, below: number): Viewport {
   const bounds = boundsOf(rects) ?? { x: 0, y: 0, width: 1, height: 1 };
-  const width = Math.max(50, sheet.width - MARGIN.left - MARGIN.right);
-  const height = Math.max(50, sheet.height - MARGIN.top - MARGIN.bottom - below);
+  const margin = sheet.height < LOW ? LOW_MARGIN : MARGIN;
+  const width = Math.max(50, sheet.width - margin.left - margin.right);
+  const height = Math.max(50, sheet.height - margin.top - margin.bottom - below);
   const scale = Math.min(width / bounds.width, height / bounds.height);
   return {
     scale,
-    x: MARGIN.left + (width - bounds.width * scale) / 2 - bounds.x * scale,
-    y: MARGIN.top + (height - bounds.height * scale) / 2 - bounds.y * scale,
+    x: margin.left + (width - bounds.width * scale) / 2 - bounds.x * scale,
+    y: margin.top + (height - bounds.height * scale) / 2 - bounds.y * scale,
   };
 }
 

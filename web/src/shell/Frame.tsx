@@ -196,7 +196,7 @@ export function Frame() {
 }
 
 /** Views that are about what is kept: they have the profile as it is, whichever desk is shown. */
-const OF_PROFILE = ['desk', 'files'];
+const OF_PROFILE = ['desk', 'trials', 'files'];
 
 function ViewOutlet({ path }: { path: string | undefined }) {
   const shown = useProfileStoreApi();

@@ -4,6 +4,7 @@ import { ChevronDown, Moon, Redo2, Search, Settings2, Sun, Undo2 } from 'lucide-
 import { Link } from 'react-router';
 import { findingCount, useFindings } from '../state/findings.ts';
 import { useProfileStore, useDeskLayout } from '../state/profile-context.ts';
+import { useTrialWatch } from '../state/trial-watch.ts';
 import { MODE_WORDS } from '../state/desk-change.ts';
 import { useColourMode } from '../ui/colour-mode.ts';
 import { useEngineToggle, useHistory } from '../state/history.ts';
@@ -80,6 +81,27 @@ function FindingsCount({ onPanel }: { onPanel: (panel: PanelName) => void }) {
   );
 }
 
+/** How many trials hold: those that are as they are written at once, in all their variations a moment later. */
+function TrialsHeld() {
+  const held = useTrialWatch((watch) => watch.held);
+  const isWatching = useTrialWatch((watch) => watch.isWatching);
+  const isFailing = held !== null && held.held < held.of;
+  return (
+    <chakra.span
+      fontSize="13px"
+      fontWeight={600}
+      whiteSpace="nowrap"
+      color={isFailing ? 'vermilion' : 'slate'}
+      data-trials-held={held ? `${held.held} of ${held.of}` : ''}
+      data-watching={isWatching}
+    >
+      <Link to="trials" title="Trials that hold (7)" aria-keyshortcuts="7">
+        {held ? `Trials ${held.held} of ${held.of}` : 'Trials …'}
+      </Link>
+    </chakra.span>
+  );
+}
+
 /** Whether the engine runs; a press pauses or resumes it. */
 function EngineState() {
   const isPaused = useProfileStore((state) => state.session.paused !== undefined);
@@ -150,6 +172,7 @@ export function TopBar({ onPanel }: { onPanel: (panel: PanelName) => void }) {
       {!isNarrow && <DeskName onPanel={onPanel} />}
       <EngineState />
       <chakra.span flex="1" />
+      {!isSmall && <TrialsHeld />}
       <FindingsCount onPanel={onPanel} />
       <SaveStateText isShort={isNarrow} />
       <Flex>

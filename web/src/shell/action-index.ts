@@ -377,6 +377,9 @@ export const ACTIONS: readonly ActionEntry[] = [
       'macro record chain repeat sequence',
     ],
   ]),
+  ...of('rehearse', undefined, 'Keep as a trial', [
+    ['"', 'keep it as a trial', 'Keep what was done as a trial', 'test record scenario'],
+  ]),
   ...of('rehearse', undefined, 'First steps', [
     [
       'Delete',
@@ -400,6 +403,36 @@ export const ACTIONS: readonly ActionEntry[] = [
     'revisions',
     'Revisions',
     [['Enter', 'restore', 'Restore a revision', 'go back version undo yesterday']],
+    true,
+  ),
+  ...of('trials', 'trials', 'Trials', [
+    ['N', 'new trial', 'New trial', 'create add test'],
+    ['H', 'where windows end', 'Where windows end in all tries', 'heat map places'],
+  ]),
+  ...of(
+    'trials',
+    'trials',
+    'Trials',
+    [
+      ['R', 'all tries', 'Do all tries of a trial', 'run test start'],
+      ['V', 'as it fails, as it is written', 'Show how a trial fails', 'shortest failing case'],
+      ['M', 'the quick fix', 'Mend a trial by the quick fix', 'repair correct'],
+      ['Shift M', 'the second quick fix', 'Mend a trial by the second quick fix', 'repair'],
+      ['A', 'add a step', 'Add a step to a trial', 'expectation command'],
+      ['Enter', 'change the step', 'Change a step of a trial', 'edit expectation'],
+      ['O', 'any order with the step before', 'Try steps in any order', 'permute vary'],
+      ['Shift O', 'the order as it is written', 'Try steps in one order', 'fixed'],
+      ['-', 'take the step out', 'Take a step out of a trial', 'remove delete'],
+      ['I', 'its name', 'Rename a trial', 'title'],
+      ['E', 'tried or not', 'Try a trial after every edit or not', 'enable disable'],
+      ['D', 'vary: on each desk', 'Try a trial on each desk', 'vary docked'],
+      ['T', 'vary: twice', 'Try a trial twice in a row', 'vary again repeat'],
+      ['P', 'vary: a monitor pulled after any step', 'Try a trial with pulled cables', 'unplug'],
+      ['S', 'vary: minimums a quarter larger', 'Try a trial with larger minimums', 'size'],
+      ['F', 'vary: further windows', 'Try a trial with further windows', 'more'],
+      ['C', 'a copy of it', 'Copy a trial', 'duplicate'],
+      ['Delete', 'delete the trial', 'Delete a trial', 'remove'],
+    ],
     true,
   ),
   ...of('files', 'text', 'Text', [

@@ -191,6 +191,15 @@ export function useEverything(onPanel: (panel: PanelName) => void): Found[] {
           void navigate('rules');
         },
       })),
+      ...profile.trials.map(({ id, name = id }) => ({
+        group: 'Trials',
+        text: name,
+        also: 'test scenario expectation',
+        run: () => {
+          selected.getState().takeTrial(id);
+          void navigate('trials');
+        },
+      })),
       ...plain,
       ...PAGES.map(({ view, page, text, also }) => ({
         group: 'Pages',

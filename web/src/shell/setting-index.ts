@@ -537,11 +537,27 @@ export const SETTINGS: readonly SettingEntry[] = [
       'priority important spare',
     ],
   ]),
-  ...at(TEXT, [
+  ...at({ view: 'trials', page: 'trials' }, [
     ['trials', 'Trials', [], 'test check scenario expectation morning'],
-    ['trials[].steps', 'Steps of a trial', [], 'script scenario'],
+    ['trials[].name', 'Name of a trial', ['Name of the trial'], 'rename scenario'],
+    ['trials[].on', 'Whether a trial is tried', ['Tried after every edit'], 'enable disable watch'],
+    ['trials[].steps', 'Steps of a trial', [], 'script scenario expectation'],
+    [
+      'trials[].vary',
+      'Variations of a trial',
+      ['On each desk', 'Twice', 'A monitor pulled after any step', 'Minimums a quarter larger'],
+      'orders desks unplugged permutations',
+    ],
+    [
+      'trials[].vary.further',
+      'Further windows of a trial',
+      ['Further windows, up to'],
+      'more windows vary',
+    ],
+  ]),
+  ...at(TEXT, [
     ['trials[].session', 'Beginning of a trial', [], 'start windows situation'],
-    ['trials[].vary', 'Variations of a trial', [], 'orders desks unplugged'],
+    ['trials[].id', 'Id of a trial', [], 'name file identifier'],
   ]),
   ...at(PANEL, [
     ['look', 'Look of the sheet', ['Focus frame'], 'theme appearance dark light'],
@@ -616,6 +632,7 @@ export const PAGES: readonly PageEntry[] = [
     ['suggest', 'suggest', 'optimise better ergonomic reach'],
     ['chart', 'key chart', 'print cheat sheet wallpaper'],
   ]),
+  ...pagesOf('trials', 'Trials', [['trials', 'trials', 'tests checks expectations scenarios']]),
   ...pagesOf('files', 'Files', [
     ['revisions', 'revisions', 'history versions go back yesterday'],
     ['text', 'text', 'edit yaml json toml'],

@@ -1,6 +1,7 @@
 import {
   Columns3,
   Files,
+  Flag,
   Keyboard,
   LayoutPanelLeft,
   ListOrdered,
@@ -59,6 +60,14 @@ export const VIEWS = [
     digit: '6',
     Icon: Play,
     View: lazyPart(async () => (await import('../views/rehearse/RehearseView.tsx')).RehearseView),
+  },
+  {
+    path: 'trials',
+    word: 'Trials',
+    also: 'tests checks expectations scenarios compare',
+    digit: '7',
+    Icon: Flag,
+    View: lazyPart(async () => (await import('../views/trials/TrialsView.tsx')).TrialsView),
   },
   {
     path: 'files',

@@ -16,6 +16,7 @@ import type { StoredProfile, StoredSession } from '@sorn/api';
 import type { ProfileStore } from './profile-state.ts';
 import { commandOf, doesSomething, doneBetween } from './command-effect.ts';
 import { readDraft, stillUnsaved, type Draft } from './drafts.ts';
+import { beginRecord } from './desk-record.ts';
 import { listen } from './listen.ts';
 import { savingOf, type ProfileDocument } from './saving.ts';
 import { withMoment, type Moment } from './moments.ts';
@@ -179,6 +180,7 @@ export function createProfileStore(
       },
 
       happen(event, caps = [], text = event.type, isRepeat = false) {
+        record.event(event);
         const before = present();
         const outcome = reduce(before, event, get().profile);
         const command = commandOf(event, before);
@@ -214,6 +216,7 @@ export function createProfileStore(
         if (looking === null) return;
         const from = moments[looking]!;
         const { uses, countedOn } = present();
+        record.jump();
         const decided = `the desk as it was after ${from.text}`;
         set({
           ...logged([], 'go on from here', [{ decided, because: 'chosen on the time line' }]),
@@ -296,6 +299,7 @@ export function createProfileStore(
       },
       takeOver(from, text) {
         const { session } = openSession(sessionSchema.parse(from), get().profile);
+        record.jump();
         const decided = 'the simulated desk stands as it does';
         set({ ...logged([], text, [{ decided, because: text }]), ...taken(session, text) });
       },
@@ -315,5 +319,6 @@ export function createProfileStore(
       },
     };
   });
+  const record = beginRecord(store);
   return store;
 }

@@ -8,7 +8,10 @@ interface Selection {
   binding: string | null;
   /** A command that keys are to be recorded for, as soon as the Keys view is there. */
   toBind: KeyCommand | null;
+  /** A trial, by its id. */
+  trial: string | null;
   takeRule: (id: string) => void;
+  takeTrial: (id: string) => void;
   takeBinding: (id: string) => void;
   bind: (command: KeyCommand | null) => void;
 }
@@ -18,6 +21,8 @@ export const useSelection = perProfile<Selection>(
     rule: null,
     binding: null,
     toBind: null,
+    trial: null,
+    takeTrial: (trial) => set({ trial }),
     takeRule: (rule) => set({ rule }),
     takeBinding: (binding) => set({ binding }),
     bind: (toBind) => set({ toBind }),

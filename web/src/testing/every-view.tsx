@@ -5,6 +5,7 @@ import { KeysView } from '../views/keys/KeysView.tsx';
 import { RehearseView } from '../views/rehearse/RehearseView.tsx';
 import { RulesView } from '../views/rules/RulesView.tsx';
 import { TilingView } from '../views/tiling/TilingView.tsx';
+import { TrialsView } from '../views/trials/TrialsView.tsx';
 import { ZonesView } from '../views/zones/ZonesView.tsx';
 
 /** Every view of a profile, by its path. */
@@ -15,6 +16,7 @@ export const EVERY_VIEW: Record<string, ReactNode> = {
   rules: <RulesView />,
   keys: <KeysView />,
   rehearse: <RehearseView />,
+  trials: <TrialsView />,
   files: <FilesView />,
 };
 
@@ -46,6 +48,13 @@ export const ONE_OF_EACH = {
       rows: [1],
       zones: [{ name: 'Z', columns: [1, 1], rows: [1, 1] }],
       for: {},
+    },
+  ],
+  trials: [
+    {
+      id: 'day',
+      name: 'Day',
+      steps: [{ command: 'open-app', app: 'maps' }, { expect: { window: 'maps', is: 'floating' } }],
     },
   ],
   chains: [{ id: 'calm', name: 'Calm', commands: [{ command: 'even-out' }] }],

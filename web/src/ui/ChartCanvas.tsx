@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import { LineChart } from 'echarts/charts';
+import { BarChart, LineChart } from 'echarts/charts';
 import { GridComponent, MarkAreaComponent, MarkLineComponent } from 'echarts/components';
 import { init, use as withParts, type ECharts, type EChartsCoreOption } from 'echarts/core';
 import { LabelLayout } from 'echarts/features';
@@ -7,6 +7,7 @@ import { SVGRenderer } from 'echarts/renderers';
 import { useEffect, useRef } from 'react';
 
 withParts([
+  BarChart,
   LineChart,
   GridComponent,
   MarkAreaComponent,
@@ -19,7 +20,7 @@ withParts([
 export function ChartCanvas(props: {
   option: EChartsCoreOption;
   /** A click, by the figure of its place along the lower axis. */
-  onPick: (x: number) => void;
+  onPick?: (x: number) => void;
 }) {
   const { option, onPick } = props;
   const place = useRef<HTMLDivElement>(null);
@@ -35,7 +36,7 @@ export function ChartCanvas(props: {
     chart.current = made;
     made.getZr().on('click', ({ offsetX, offsetY }) => {
       const [x] = made.convertFromPixel({ gridIndex: 0 }, [offsetX, offsetY]) as number[];
-      if (x !== undefined) newest.current(x);
+      if (x !== undefined) newest.current?.(x);
     });
     const observer = new ResizeObserver(() => made.resize());
     observer.observe(element);
@@ -48,5 +49,5 @@ export function ChartCanvas(props: {
     chart.current?.setOption(option, true);
   }, [option]);
 
-  return <chakra.div ref={place} height="100%" cursor="pointer" aria-hidden />;
+  return <chakra.div ref={place} height="100%" cursor={onPick && 'pointer'} aria-hidden />;
 }

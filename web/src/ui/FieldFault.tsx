@@ -8,7 +8,8 @@ const Beneath = chakra('span', {
     right: 0,
     fontSize: '12px',
     px: '6px',
-    whiteSpace: 'nowrap',
+    width: 'max-content',
+    maxWidth: '300px',
   },
 });
 

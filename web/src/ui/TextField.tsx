@@ -35,6 +35,8 @@ export function TextField(props: {
   /** Figures: in their letters, at the right. */
   isFigure?: boolean;
   placeholder?: string;
+  /** Characters that it takes at most. */
+  most?: number;
   /** Texts that are offered while it is typed in; any other can be typed, too. */
   offered?: readonly string[];
   /** Why a text cannot be taken; null where it can. */
@@ -63,7 +65,7 @@ export function TextField(props: {
         aria-label={label}
         autoComplete="off"
         list={props.offered && listId}
-        maxLength={400}
+        maxLength={props.most ?? 400}
         placeholder={placeholder}
         {...(props.isFigure === true && FIGURE)}
         value={typed ?? value}

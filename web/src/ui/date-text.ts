@@ -27,3 +27,8 @@ export function dayText(iso: string, today = new Date()): string {
   const yesterday = new Date(today.getFullYear(), today.getMonth(), today.getDate() - 1);
   return isSame(yesterday) ? 'Yesterday' : `${weekday.format(at)} ${date.format(at)}`;
 }
+
+/** The time of the day, to the second. */
+export function timeText(at: Date): string {
+  return at.toLocaleTimeString('en-GB');
+}

@@ -24,6 +24,7 @@ import { ChangeList } from './ChangeList.tsx';
 import { Difference } from './Difference.tsx';
 import { ImportTable } from './ImportTable.tsx';
 import { newFindings } from './new-findings.ts';
+import { TrialsThen } from './TrialsThen.tsx';
 
 /** What a file would bring, thing by thing, before any of it is taken. */
 export function ImportPage({ pages }: { pages: ReactNode }) {
@@ -150,6 +151,7 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
                   <ChangeList label="Faults" changes={made.faults.map(faultText)} />
                 )}
               </Section>
+              <TrialsThen next={next} />
               <Section title="Problems this would cause" note="by the checkup">
                 <ChangeList label="Problems this would cause" changes={found} />
               </Section>

@@ -17,6 +17,7 @@ import { Action } from './Action.tsx';
 import { ChangeList } from './ChangeList.tsx';
 import { Difference } from './Difference.tsx';
 import { RevisionTable } from './RevisionTable.tsx';
+import { TrialsThen } from './TrialsThen.tsx';
 import { SearchField } from '../../ui/SearchField.tsx';
 import { dateText, dayText } from '../../ui/date-text.ts';
 
@@ -173,6 +174,7 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
                 </>
               )}
             </Section>
+            <TrialsThen next={ifRestored.length > 0 ? whole : undefined} />
             <Section title="How long they are kept">
               <chakra.p fontSize="12.5px" color="slate" data-rule>
                 {RETENTION_TEXT}

@@ -15,6 +15,7 @@ import { useProfileStore, useProfileStoreApi } from '../../state/profile-context
 import { useComparison } from '../../state/comparison.ts';
 import { Action } from './Action.tsx';
 import { Difference } from './Difference.tsx';
+import { TrialsThen } from './TrialsThen.tsx';
 
 const ALL = 'all';
 const PARTS = [...SECTIONS, ALL] as const;
@@ -86,6 +87,7 @@ export function StartOverPage({ pages }: { pages: ReactNode }) {
               onClick={take}
             />
           </Section>
+          <TrialsThen next={changes.length > 0 ? next : undefined} />
           <Section title="Or another profile">
             <Action
               cap="Q"

@@ -75,6 +75,11 @@ function Presses({ onClose }: { onClose: () => void }) {
         make();
       }}
       onKeyDown={(event) => {
+        // From a tick box, too, which sends no form by itself.
+        if (event.key === 'Enter' && (event.target as HTMLInputElement).type === 'checkbox') {
+          event.preventDefault();
+          make();
+        }
         const by = { ArrowDown: 1, ArrowUp: -1 }[event.key];
         if (by === undefined) return;
         event.preventDefault();

@@ -15,6 +15,7 @@ import type { Viewport } from '../../sheet/viewport.ts';
 import { AppList } from './AppList.tsx';
 import { ChainFromLog } from './ChainFromLog.tsx';
 import { Guide } from './Guide.tsx';
+import { KeepTrial } from './KeepTrial.tsx';
 import { KeyboardOwner } from './KeyboardOwner.tsx';
 import { LastKey } from './LastKey.tsx';
 import { LineQuestion } from './LineQuestion.tsx';
@@ -216,6 +217,7 @@ export function RehearseView() {
         </Flex>
         <TimeLine />
         <ChainFromLog />
+        {!isLive && <KeepTrial />}
         <LineQuestion />
       </Flex>
     </ViewLayout>

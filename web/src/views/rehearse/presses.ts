@@ -17,6 +17,7 @@ import { keysCaps, type Captions } from '@sorn/core/values';
 import type { StoreApi } from 'zustand';
 import { useKeyRegister } from '../../ui/page-keys.ts';
 import { useAllowedLines } from '../../state/allowed-lines.ts';
+import { recordOf } from '../../state/desk-record.ts';
 import { useLineQuestion } from './LineQuestion.tsx';
 import { perProfile } from '../../state/per-profile.ts';
 import type { ProfileStore } from '../../state/profile-state.ts';
@@ -51,10 +52,15 @@ export function takeInput(
   presses.setState({ state, next: null });
   // A layer that a command leaves is no press of its own.
   const isCommand = out.some(({ type }) => type === 'command');
-  for (const each of out) {
-    const isAlone = each.type === 'command' || !isCommand;
-    follow(store, each, isAlone ? caps : [], input);
-  }
+  const followAll = () => {
+    for (const each of out) {
+      const isAlone = each.type === 'command' || !isCommand;
+      follow(store, each, isAlone ? caps : [], input);
+    }
+  };
+  const record = recordOf(store);
+  if (record) record.press(input, followAll);
+  else followAll();
   if (state !== IDLE) presses.setState({ next: nextKeys(state, contextOf(store.getState())) });
   const until = nextTime(state);
   if (until === null) return;
