@@ -19,8 +19,9 @@ const WITH_EXPECTATIONS = {
 /** One step of a trial: one of a script, an expectation, or several steps in any order. */
 export type TrialStep = ScriptStep | { expect: Expectation } | { anyOrder: ScriptStep[] };
 /** A step of a trial. */
-export const trialStepSchema = byShape(Object.values(WITH_EXPECTATIONS), (step): z.ZodType<TrialStep> =>
-  stepIn<z.ZodType<TrialStep>>(WITH_EXPECTATIONS, step),
+export const trialStepSchema = byShape(
+  Object.values(WITH_EXPECTATIONS),
+  (step): z.ZodType<TrialStep> => stepIn<z.ZodType<TrialStep>>(WITH_EXPECTATIONS, step),
 );
 
 /** In how many ways a trial is tried: each that is on is combined with each other. */

@@ -46,3 +46,14 @@ export {
   withTrial,
 } from './trial-edits.ts';
 export { type Bin, binsOf, type EndPlace, endPlaces } from './trial-figures.ts';
+export {
+  changeShares,
+  type ChangeShare,
+  lessMeasures,
+  measuredRun,
+  type MeasuredRun,
+  measureText,
+  type Shares,
+} from './comparison.ts';
+export { type Compared, comparisonCsv, comparisonHtml, comparisonSvg } from './comparison-files.ts';
+export { MEASURE_NAMES, type MeasureName, MEASURES, type StepMeasures } from './step-measures.ts';
