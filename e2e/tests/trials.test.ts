@@ -179,6 +179,63 @@ describe('trials', () => {
     expect(await page.locator('[data-trials-then]').innerText()).toContain('The morning’s call');
   });
 
+  it('two revisions are compared step by step, what makes the difference is told, and the table is saved', async () => {
+    const { page, id } = open;
+    // The gap of the demo becomes 24, then 40: each is a revision.
+    for (const gap of [24, 40]) {
+      const { profile: kept, revision } = (await (
+        await fetch(`${running.server.url}/api/profiles/${id}`)
+      ).json()) as { profile: { tiling: { gaps: object } }; revision: number };
+      const tiling = { ...kept.tiling, gaps: { ...kept.tiling.gaps, inner: gap } };
+      const saved = await fetch(`${running.server.url}/api/profiles/${id}`, {
+        method: 'PUT',
+        headers: { 'content-type': 'application/json', 'if-match': `"${revision}"` },
+        body: JSON.stringify({ profile: { ...kept, tiling } }),
+      });
+      expect(saved.status).toBeLessThan(300);
+    }
+    await press('7', 'ArrowDown', 'w');
+    await page.locator('[data-side="Revision 2"]').waitFor();
+    // Revision 1 goes to the left, revision 2 to the right.
+    await page.locator('[data-side="Revision 1"]').waitFor();
+    await press('ArrowDown', 'l', 'ArrowUp');
+    await page.locator('[data-side="Revision 2"][data-selected=true]').waitFor();
+    await page.getByText('Revision 1 on the left').waitFor();
+    const pair = async (row: string, measure: string) =>
+      (await page.locator(`${row} [data-measure="${measure}"]`).getAttribute('data-pair'))!.split(
+        ' ',
+      );
+    // Eight keys are pressed on both; 14 pixels of a wider gap come out of two columns, at a scale of 2.
+    await poll(() => pair('[data-total]', 'presses')).toEqual(['8', '8']);
+    for (let i = 0; i < 9; i++) await press('ArrowRight');
+    await page.locator('[data-step="9"][data-selected=true]').waitFor();
+    const sizes = page.locator('[data-window=post-1]');
+    await poll(() => sizes.count()).toBe(2);
+    expect(await sizes.first().textContent()).toContain('1418');
+    expect(await sizes.last().textContent()).toContain('1404');
+    // All of it comes of the one change.
+    const change = page.locator('[data-share="inner gap 10 → 24"]');
+    await change.waitFor();
+    const [one, other] = await pair('[data-total]', 'moved');
+    expect(Number(await change.getAttribute('data-value'))).toBe(Number(other) - Number(one));
+
+    const saved = page.waitForEvent('download');
+    await press('c');
+    const file = await saved;
+    expect(file.suggestedFilename()).toBe('data-pull-comparison.csv');
+    const rows = readFileSync((await file.path())!, 'utf8')
+      .trim()
+      .split('\r\n');
+    expect(rows).toHaveLength(11);
+    const head = rows[0]!;
+    expect(head).toContain('Windows moved (px), Revision 1');
+    expect(rows.at(-1)).toContain(`${one},${other}`);
+    const axe = await new AxeBuilder({ page }).analyze();
+    expect(
+      axe.violations.filter(({ impact }) => impact === 'serious' || impact === 'critical'),
+    ).toEqual([]);
+  });
+
   it('find-anything knows them by plain words', async () => {
     const { page } = open;
     for (const word of ['test', 'scenario', 'expectation']) {

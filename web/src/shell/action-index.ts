@@ -435,6 +435,15 @@ export const ACTIONS: readonly ActionEntry[] = [
     ],
     true,
   ),
+  ...of('trials', 'compare', 'Compare', [
+    ['L', 'put it on the left', 'Compare two others: put it on the left', 'swap side first'],
+    ['M', 'measure', 'Compare by another measure', 'presses pixels time figure'],
+    ['Shift M', 'the measure before', 'Compare by the measure before', 'figure'],
+    ['F', 'a file', 'Compare with a file', 'open load'],
+    ['C', 'save as CSV', 'Save the comparison as CSV', 'export table spreadsheet'],
+    ['G', 'save the drawing', 'Save the comparison as a drawing', 'export svg chart picture'],
+    ['H', 'save as a page', 'Save the comparison as a page', 'export html print'],
+  ]),
   ...of('files', 'text', 'Text', [
     ['F', 'form', 'Form of the text', 'yaml json toml format'],
     ['L', 'to the fault', 'Go to the fault in the text', 'error line'],

@@ -20,6 +20,15 @@ export function useStored(id: string) {
   });
 }
 
+/** Another profile as the server keeps it; null asks for none. */
+export function useOtherProfile(id: string | null) {
+  return useQuery({
+    queryKey: ['other', id],
+    queryFn: () => api.read(id!),
+    enabled: id !== null,
+  });
+}
+
 /** The newest saved states of a profile, read anew with each save. */
 export function useRevisions(id: string, revision: number, below?: number) {
   return useQuery({

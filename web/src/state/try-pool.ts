@@ -1,6 +1,7 @@
 import type { Profile, Trial } from '@sorn/core/model';
 import {
   joinedResults,
+  type Shares,
   type TrialOptions,
   type TrialReport,
   type TrialResult,
@@ -177,6 +178,23 @@ export function reportOn(
     async run(remote, sent) {
       const report = await remote.report(sent, of.trial, result, of.options);
       if (!job.isCancelled) onReport(report);
+    },
+  });
+  return { cancel: () => cancel(job) };
+}
+
+/** Looks for what makes the difference between two profiles in a script, change by change. */
+export function sharesOf(
+  of: { before: Profile; after: Profile; trial: Trial },
+  onShares: (shares: Shares) => void,
+): Running {
+  const job: Job = { profile: of.before, isByHand: true, isCancelled: false };
+  take({
+    job,
+    isWhole: true,
+    async run(remote, sent) {
+      const shares = await remote.shares(sent, of.after, of.trial);
+      if (!job.isCancelled) onShares(shares);
     },
   });
   return { cancel: () => cancel(job) };

@@ -1,8 +1,10 @@
 import type { Profile, Trial } from '@sorn/core/model';
 import {
   allTries,
+  changeShares,
   trialReport,
   tryTrial,
+  type Shares,
   type TrialOptions,
   type TrialReport,
   type TrialResult,
@@ -56,6 +58,10 @@ const tryWorker = {
     options: TrialOptions,
   ): TrialReport {
     return trialReport(profileOf(number, sent), trial, result, options);
+  },
+  /** What each change between the profile that is sent and another one makes of a script. */
+  shares({ number, profile: sent }: SentProfile, after: Profile, trial: Trial): Shares {
+    return changeShares(profileOf(number, sent), after, trial);
   },
 };
 
