@@ -25,6 +25,7 @@ const VIEWS = [
   { digit: '4', name: 'Rules', keys: ['ArrowDown', 'Space', 'ArrowUp', 'Space'] },
   { digit: '5', name: 'Keys', keys: ['ArrowDown', 'ArrowDown', 'ArrowUp'] },
   { digit: '6', name: 'Rehearse', keys: DESK_KEYS },
+  { digit: '7', name: 'Trials', keys: ['ArrowDown', 'ArrowUp'] },
   { digit: '8', name: 'Files', keys: ['ArrowDown', 'ArrowUp'] },
 ];
 

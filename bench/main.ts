@@ -7,6 +7,7 @@ import { benchRules } from './rules.ts';
 import { benchServer } from './server.ts';
 import { benchSolver } from './solver.ts';
 import { benchTrials } from './trials.ts';
+import { benchTrialWatch } from './trial-watch.ts';
 import { benchX11 } from './x11.ts';
 
 process.stdout.write(`Node ${process.versions.node}, ${process.arch}\n`);
@@ -21,5 +22,6 @@ await benchX11();
 const browser = process.env['CHROMIUM'];
 if (browser) {
   await benchFrames(browser);
+  await benchTrialWatch(browser);
   await benchLivePage(browser);
 }

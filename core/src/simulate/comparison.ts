@@ -19,7 +19,7 @@ import { itemsIn, subjectOf } from './trial-subject.ts';
 import { variationsOf } from './variations.ts';
 
 /** How a desk is after a step, and what the step cost. The first one is the desk at the beginning. */
-export interface MeasuredStep {
+interface MeasuredStep {
   text: string;
   session: Session;
   profile: Profile;

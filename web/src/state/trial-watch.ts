@@ -109,7 +109,14 @@ export const useTrialWatch = perProfile<TrialWatch>(
           profile,
           tried.map(({ trial }) => trial),
           (results) => {
-            tried.forEach(({ trial }, i) => take(trial.id, results[i]!));
+            const at = new Date();
+            const byId = new Map(tried.map(({ trial }, i) => [trial.id, results[i]!]));
+            set({
+              trials: get().trials.map((each) => {
+                const result = byId.get(each.trial.id);
+                return result ? { ...each, result, at } : each;
+              }),
+            });
             tell();
             goOn(profile, tried);
           },

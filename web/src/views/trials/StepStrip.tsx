@@ -1,5 +1,6 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import type { TryStep } from '@sorn/core/simulate';
+import { memo } from 'react';
 import { useScrollIntoView } from '../../ui/scroll-into-view.ts';
 import { Pennant } from './TrialList.tsx';
 
@@ -23,7 +24,7 @@ function columnsOf(steps: readonly TryStep[]): StripColumn[] {
 }
 
 /** A try as a strip of numbered steps, what is expected after each hanging beneath it as flags. */
-export function StepStrip(props: {
+export const StepStrip = memo(function StepStrip(props: {
   steps: readonly TryStep[];
   /** The place of what is selected; -1 for the beginning. */
   selected: number;
@@ -55,7 +56,7 @@ export function StepStrip(props: {
       ))}
     </Flex>
   );
-}
+});
 
 function Column(props: {
   column: StripColumn;

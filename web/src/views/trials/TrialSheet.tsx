@@ -1,6 +1,6 @@
 import type { Profile } from '@sorn/core/model';
 import { endPlaces, type EndPlace, type TrialResult, type TryStep } from '@sorn/core/simulate';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { Balloon } from '../../sheet/Balloon.tsx';
 import { DimensionLine } from '../../sheet/DimensionLine.tsx';
 import type { DeskState } from '../../sheet/moves.ts';
@@ -8,7 +8,7 @@ import { StillSheet } from '../../sheet/StillSheet.tsx';
 import { onSheet, type Viewport } from '../../sheet/viewport.ts';
 
 /** How the desk stands after a step, and where a window was expected that stands elsewhere. */
-export function TrialSheet(props: {
+export const TrialSheet = memo(function TrialSheet(props: {
   state: DeskState;
   title: string;
   /** What does not hold here. */
@@ -22,7 +22,7 @@ export function TrialSheet(props: {
       marks={(view) => failure?.place && <ExpectedMark place={failure.place} view={view} />}
     />
   );
-}
+});
 
 type Place = NonNullable<NonNullable<TryStep['failure']>['place']>;
 

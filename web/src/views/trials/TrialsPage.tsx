@@ -55,6 +55,7 @@ export function TrialsPage({ pages }: { pages: ReactNode }) {
   const lines = useMemo(() => (trial ? linesOfTrial(trial) : []), [trial]);
   // The list of steps is that of the trial as it is written; a shortest case has its own.
   const line: TrialLine | null = isShort ? null : (lines[at] ?? null);
+  const groups = useMemo(() => (isShort ? [] : groupsOf(lines)), [isShort, lines]);
   const edits = useTrialEdits(trial, watched?.isOwn ?? false);
 
   const explain = watch.getState().explain;
@@ -164,12 +165,7 @@ export function TrialsPage({ pages }: { pages: ReactNode }) {
         </Box>
         {drawn && trial && state && (
           <Box flex="1" minH="0" display="flex" flexDirection="column" data-drawn={drawn.title}>
-            <StepStrip
-              steps={drawn.steps}
-              selected={at}
-              groups={isShort ? [] : groupsOf(lines)}
-              onSelect={setWanted}
-            />
+            <StepStrip steps={drawn.steps} selected={at} groups={groups} onSelect={setWanted} />
             <Box flex="1" minH="0" display="grid">
               {heat && result ? (
                 <HeatSheet
