@@ -14,7 +14,7 @@ process.stdout.write(`Node ${process.versions.node}, ${process.arch}\n`);
 await benchSolver();
 benchRules();
 benchKeyMap();
-benchTrials();
+await benchTrials();
 await benchKeys();
 await benchServer();
 await benchLink();

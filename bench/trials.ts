@@ -1,3 +1,5 @@
+import { once } from 'node:events';
+import { Worker } from 'node:worker_threads';
 import { computePlacements, openSession, reduce } from '@sorn/core/engine';
 import {
   profileSchema,
@@ -17,7 +19,7 @@ const PROFILE = profileSchema.parse({
 const open = (i: number) => ({ command: 'open-app', app: `app${i}` });
 
 /** Twelve steps, five of them in any order, on three monitors with nine windows. */
-const TWELVE: Trial = trialSchema.parse({
+export const TWELVE: Trial = trialSchema.parse({
   id: 'twelve',
   session: {
     windows: Array.from({ length: 9 }, (_, i) => ({ id: `w${i}`, workspace: 'ABC'[i % 3] })),
@@ -43,7 +45,7 @@ const SEVEN: Trial = trialSchema.parse({
   ],
 });
 
-function tried(trial: Trial): { tries: number; ms: number; firstMs: number } {
+export function tried(trial: Trial): { tries: number; ms: number; firstMs: number } {
   const begins = performance.now();
   let firstMs = 0;
   const tries = tryTrial(PROFILE, trial);
@@ -71,8 +73,8 @@ function plainly(profile: Profile, tries: number): number {
   return performance.now() - begins;
 }
 
-/** Tries of trials: how many a second in one thread, beside reduce and placements of the same steps. */
-export function benchTrials(): void {
+/** Tries of trials: how many a second in one thread, beside reduce and placements of the same steps, and in two. */
+export async function benchTrials(): Promise<void> {
   process.stdout.write('\nTrials, in one thread\n');
   tried(TWELVE);
   plainly(PROFILE, 120);
@@ -87,4 +89,26 @@ export function benchTrials(): void {
   process.stdout.write(
     `${tries} orders of 7 apps: ${(ms / 1000).toFixed(2)} s; the first that fails after ${firstMs.toFixed(0)} ms\n`,
   );
+  const { count, seconds } = await inTwoThreads();
+  process.stdout.write(
+    `in two threads: ${Math.round(count / seconds)} tries of 12 steps a second\n`,
+  );
+}
+
+/** How many tries two threads do at once, and in how many seconds. */
+async function inTwoThreads(): Promise<{ count: number; seconds: number }> {
+  const url = new URL('./trials-worker.js', import.meta.url);
+  const workers = [new Worker(url), new Worker(url)];
+  await Promise.all(workers.map((worker) => once(worker, 'message')));
+  const begins = performance.now();
+  const counts = await Promise.all(
+    workers.map(async (worker) => {
+      worker.postMessage('go');
+      const [count] = (await once(worker, 'message')) as [number];
+      return count;
+    }),
+  );
+  const seconds = (performance.now() - begins) / 1000;
+  await Promise.all(workers.map((worker) => worker.terminate()));
+  return { count: counts.reduce((sum, count) => sum + count, 0), seconds };
 }

@@ -97,8 +97,9 @@ function ofWindow(
     return {
       x: placement.x,
       y: placement.y,
-      width: lengthOf(width, area.width, scale),
-      height: lengthOf(height, area.height, scale),
+      // A length of which there is enough is as it should be.
+      width: Math.max(placement.width, lengthOf(width, area.width, scale)),
+      height: Math.max(placement.height, lengthOf(height, area.height, scale)),
     };
   }
   const isLead = 'is' in expectation && expectation.is === 'lead';
@@ -132,8 +133,9 @@ function ofEvery(
   const { scale } = monitorOf(look.desk, placement.monitor);
   if (!window.min) return null;
   const { x, y } = placement;
-  const width = Math.floor(window.min.width * scale);
-  return placed(look, window.id, { x, y, width, height: Math.floor(window.min.height * scale) });
+  const width = Math.max(placement.width, Math.floor(window.min.width * scale));
+  const height = Math.max(placement.height, Math.floor(window.min.height * scale));
+  return placed(look, window.id, { x, y, width, height });
 }
 
 function rectOf({ x, y, width, height }: Rect): Rect {

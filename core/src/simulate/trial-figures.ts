@@ -1,32 +1,40 @@
 import type { Rect } from '../geometry/rect.ts';
 import type { TrialResult } from './trial-result.ts';
 
-/** A place where a window was after tries. */
+/** A place where windows were after tries. */
 export interface EndPlace {
-  /** The app, and which of its windows it is, counted from 1. */
+  rect: Rect;
+  /** Which windows: the app and which of its windows it is, counted from 1; the one that was there most often first. */
+  windows: readonly EndWindow[];
+}
+interface EndWindow {
   app: string;
   nth: number;
-  rect: Rect;
   /** Part of the tries in which it was there, from 0 to 1. */
   part: number;
 }
 
-/** Where windows were after the tries of a trial, the rarest first: what is drawn last lies above. */
+/** Where windows were after the tries of a trial, the rarest places first: what is drawn last lies above. */
 export function endPlaces({ ended, tries }: TrialResult): EndPlace[] {
-  return Object.entries(ended)
-    .flatMap(([window, places]) => {
-      const at = window.lastIndexOf(' ');
-      return Object.entries(places).map(([text, count]): EndPlace => {
-        const [x = 0, y = 0, width = 0, height = 0] = text.split(',').map(Number);
-        return {
-          app: window.slice(0, at),
-          nth: Number(window.slice(at + 1)),
-          rect: { x, y, width, height },
-          part: count / Math.max(1, tries),
-        };
-      });
+  const places = new Map<string, EndWindow[]>();
+  for (const [window, rects] of Object.entries(ended)) {
+    const at = window.lastIndexOf(' ');
+    const [app, nth] = [window.slice(0, at), Number(window.slice(at + 1))];
+    for (const [rect, count] of Object.entries(rects))
+      places.set(rect, [
+        ...(places.get(rect) ?? []),
+        { app, nth, part: count / Math.max(1, tries) },
+      ]);
+  }
+  return [...places]
+    .map(([text, windows]): EndPlace => {
+      const [x = 0, y = 0, width = 0, height = 0] = text.split(',').map(Number);
+      return {
+        rect: { x, y, width, height },
+        windows: windows.sort((one, other) => other.part - one.part),
+      };
     })
-    .sort((one, other) => one.part - other.part);
+    .sort((one, other) => one.windows[0]!.part - other.windows[0]!.part);
 }
 
 /** Tries whose figure is from one number up to, and with, another. */

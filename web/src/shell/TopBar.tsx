@@ -92,6 +92,8 @@ function TrialsHeld() {
       fontWeight={600}
       whiteSpace="nowrap"
       color={isFailing ? 'vermilion' : 'slate'}
+      // On a narrow page the rail leads there, too.
+      css={{ '@media (max-width: 1040px)': { display: 'none' } }}
       data-trials-held={held ? `${held.held} of ${held.of}` : ''}
       data-watching={isWatching}
     >

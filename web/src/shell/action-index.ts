@@ -407,7 +407,7 @@ export const ACTIONS: readonly ActionEntry[] = [
   ),
   ...of('trials', 'trials', 'Trials', [
     ['N', 'new trial', 'New trial', 'create add test'],
-    ['H', 'where windows end', 'Where windows end in all tries', 'heat map places'],
+    ['H', 'where windows end', 'Where windows end in all tries', 'heat places landed'],
   ]),
   ...of(
     'trials',

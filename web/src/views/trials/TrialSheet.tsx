@@ -74,7 +74,7 @@ export function HeatSheet(props: { state: DeskState; result: TrialResult; title:
       marks={(view) =>
         places.map((place, i) => (
           <HeatMark
-            key={`${place.app} ${place.nth} ${place.rect.x} ${place.rect.y} ${place.rect.width} ${place.rect.height}`}
+            key={`${place.rect.x} ${place.rect.y} ${place.rect.width} ${place.rect.height}`}
             place={place}
             profile={profile}
             view={view}
@@ -94,35 +94,52 @@ function isNamedAt(places: readonly EndPlace[], i: number): boolean {
 
 function HeatMark(props: { place: EndPlace; profile: Profile; view: Viewport; isNamed: boolean }) {
   const { place, profile, view, isNamed } = props;
-  const { app: id, nth, part } = place;
   const at = onSheet(view, place.rect);
-  const app = profile.apps.find((each) => each.id === id);
-  const name = app?.name ?? id;
-  const percent = `${Math.round(part * 100)} %`;
+  const windows = place.windows.map(({ app: id, nth, part }) => {
+    const app = profile.apps.find((each) => each.id === id);
+    const name = app?.name ?? id;
+    return {
+      id: `${id} ${nth}`,
+      name: nth > 1 ? `${name} (${nth})` : name,
+      balloon: app?.balloon ?? name.slice(0, 2).toUpperCase(),
+      hue: app?.hue ?? 200,
+      part,
+      percent: `${Math.round(part * 100)} %`,
+    };
+  });
+  const [most] = windows;
+  if (!most) return null;
+  const hue = `oklch(var(--balloon-lightness, 0.58) 0.12 ${most.hue + 25})`;
+  // As many as there is room for, one below the other.
+  const room = at.width > 60 && isNamed ? Math.floor((at.height - 8) / LINE) : 0;
   return (
-    <g data-heat={`${id} ${nth}`} data-part={part.toFixed(4)}>
-      <title>{`${name}${nth > 1 ? ` (${nth})` : ''}: ${percent} of the tries`}</title>
+    <g>
+      <title>
+        {windows.map(({ name, percent }) => `${name}: ${percent} of the tries`).join('\n')}
+      </title>
       <rect
         {...at}
-        strokeOpacity={0.35 + 0.65 * part}
-        stroke={`oklch(var(--balloon-lightness, 0.58) 0.12 ${(app?.hue ?? 200) + 25})`}
-        strokeWidth={1 + 2 * part}
-        fill={`oklch(var(--balloon-lightness, 0.58) 0.12 ${(app?.hue ?? 200) + 25})`}
-        fillOpacity={0.04 + 0.28 * part}
+        stroke={hue}
+        strokeWidth={1 + 2 * most.part}
+        strokeOpacity={0.35 + 0.65 * most.part}
+        fill={hue}
+        fillOpacity={0.04 + 0.28 * most.part}
       />
-      {at.width > 60 && at.height > 40 && isNamed && (
-        <>
-          <Balloon
-            x={at.x + 20}
-            y={at.y + 20}
-            text={app?.balloon ?? name.slice(0, 2).toUpperCase()}
-            hue={app?.hue ?? 200}
-          />
-          <text x={at.x + 38} y={at.y + 24} className="figure strong">
-            {percent}
-          </text>
-        </>
-      )}
+      {windows.map(({ id, balloon, hue: own, part, percent }, i) => (
+        <g key={id} data-heat={id} data-part={part.toFixed(4)}>
+          {i < room && (
+            <>
+              <Balloon x={at.x + 20} y={at.y + 20 + i * LINE} text={balloon} hue={own} />
+              <text x={at.x + 38} y={at.y + 24 + i * LINE} className="figure strong">
+                {percent}
+              </text>
+            </>
+          )}
+        </g>
+      ))}
     </g>
   );
 }
+
+/** From one balloon to the next, in screen pixels. */
+const LINE = 30;
