@@ -1,13 +1,8 @@
-import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
-import { chromium, type Page } from 'playwright-core';
+import type { Page } from 'playwright-core';
 import { LARGE, largeProfile } from './large-profile.ts';
 import { timingOf, timingText } from './measure.ts';
+import { withPage } from './served-page.ts';
 
-const SERVER = fileURLToPath(new URL('../../server/dist/main.js', import.meta.url));
 const FRAME_US = 1e6 / 60;
 const ROUNDS = 10;
 const DESK_KEYS = [
@@ -43,23 +38,7 @@ const RECORD_PAINTS = `
 
 /** Prints the time from a key press to the painted frame, beside a bare page's: Rehearse full of windows, then each view with a large profile. */
 export async function benchFrames(browserPath: string): Promise<void> {
-  const folder = mkdtempSync(join(tmpdir(), 'sorn-bench-'));
-  const server = spawn(process.execPath, [SERVER, '--data', join(folder, 'b.db'), '--port', '0'], {
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  const url = await new Promise<string>((resolve, reject) => {
-    server.stdout.on('data', (data) => {
-      const found = /http:\/\/\S+/.exec(String(data));
-      if (found) resolve(found[0]);
-    });
-    server.once('close', () => reject(new Error('the server did not start')));
-  });
-  const browser = await chromium.launch({
-    executablePath: browserPath,
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-  });
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await withPage(browserPath, async (page, url) => {
     // Before the page's own listeners, which keep key presses to themselves.
     await page.addInitScript(RECORD_PAINTS);
     await page.goto('data:text/html,<p id=p>0</p>');
@@ -102,11 +81,7 @@ export async function benchFrames(browserPath: string): Promise<void> {
         `; ready in ${readyMs} ms, ${elements} elements`,
       );
     }
-  } finally {
-    await browser.close();
-    server.kill();
-    rmSync(folder, { recursive: true, force: true });
-  }
+  });
 }
 
 /** A demo profile whose session has 50 windows on each of its four monitors. */

@@ -1,11 +1,6 @@
-import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { fileURLToPath } from 'node:url';
-import { chromium, type Page } from 'playwright-core';
+import type { Page } from 'playwright-core';
+import { withPage } from './served-page.ts';
 
-const SERVER = fileURLToPath(new URL('../../server/dist/main.js', import.meta.url));
 const ROUNDS = 8;
 const TRIALS = 20;
 
@@ -44,23 +39,7 @@ const WATCH = `
 
 /** Prints how long after an edit 20 trials of 30 steps are tried anew, and the longest frame meanwhile. */
 export async function benchTrialWatch(browserPath: string): Promise<void> {
-  const folder = mkdtempSync(join(tmpdir(), 'sorn-bench-'));
-  const server = spawn(process.execPath, [SERVER, '--data', join(folder, 'b.db'), '--port', '0'], {
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  const url = await new Promise<string>((resolve, reject) => {
-    server.stdout.on('data', (data) => {
-      const found = /http:\/\/\S+/.exec(String(data));
-      if (found) resolve(found[0]);
-    });
-    server.once('close', () => reject(new Error('the server did not start')));
-  });
-  const browser = await chromium.launch({
-    executablePath: browserPath,
-    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
-  });
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await withPage(browserPath, async (page, url) => {
     await page.goto(`${url}/${await watchedProfile(url)}/trials`);
     await page.locator(`[data-trial="watch-${TRIALS - 1}"][data-tries="1"]`).waitFor();
     await page.waitForTimeout(2_000);
@@ -76,11 +55,7 @@ export async function benchTrialWatch(browserPath: string): Promise<void> {
         `${Math.round(ms[0]!)} to ${Math.round(ms.at(-1)!)} ms, median ${Math.round(ms[ROUNDS / 2]!)}; ` +
         `longest frame meanwhile ${Math.round(longest[0]!)} to ${Math.round(longest.at(-1)!)} ms, median ${Math.round(longest[ROUNDS / 2]!)}\n`,
     );
-  } finally {
-    await browser.close();
-    server.kill();
-    rmSync(folder, { recursive: true, force: true });
-  }
+  });
 }
 
 async function timed(page: Page): Promise<{ ms: number; longest: number }> {

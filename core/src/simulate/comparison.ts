@@ -8,13 +8,14 @@ import type { Look } from './expect.ts';
 import { itemText } from './item-text.ts';
 import {
   MEASURE_NAMES,
+  MEASURES,
   measuresOf,
   NOTHING_MEASURED,
   sumOfMeasures,
   type MeasureName,
   type StepMeasures,
 } from './step-measures.ts';
-import { looksOf } from './trial.ts';
+import { tryWithLooks } from './trial.ts';
 import { itemsIn, subjectOf } from './trial-subject.ts';
 import { variationsOf } from './variations.ts';
 
@@ -37,7 +38,7 @@ export function measuredRun(profile: Profile, trial: Trial): MeasuredRun {
   const variation = variationsOf(profile, trial).at(0);
   const subject = subjectOf(profile, trial, variation);
   const items = itemsIn(subject, variation.orders).filter((item) => !('expect' in item));
-  const looks = looksOf(subject, items);
+  const { looks } = tryWithLooks(subject, items);
   const at = ({ session, profile: then }: Look) => ({ session, profile: then });
   const steps = items.map((item, i): MeasuredStep => {
     const [before, after] = [looks[i]!, looks[i + 1]!];
@@ -87,6 +88,5 @@ export function lessMeasures(one: StepMeasures, other: StepMeasures): StepMeasur
 
 /** A measure's figure as it is written. */
 export function measureText(name: MeasureName, value: number): string {
-  const decimals = { reach: 1, seconds: 1, wasted: 2 }[name as string] ?? 0;
-  return value.toFixed(decimals).replace(/^-(0(\.0+)?)$/, '$1');
+  return value.toFixed(MEASURES[name].decimals).replace(/^-(0(\.0+)?)$/, '$1');
 }

@@ -8,7 +8,7 @@ export { type Before } from './order-cause.ts';
 export { type Played, play, scriptSchema } from './script.ts';
 export { type FailingCase } from './shrink.ts';
 export { type Band, SWEEP, type Sweep, sweep } from './sweep.ts';
-export { expectationsOf, type Failure, looksOf } from './trial.ts';
+export { expectationsOf, type Failure } from './trial.ts';
 export { type FailureReport, trialReport, type TrialReport } from './trial-report.ts';
 export { type TryStep, tryInSteps } from './trial-steps.ts';
 export { itemText } from './item-text.ts';

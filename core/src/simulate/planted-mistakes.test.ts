@@ -3,7 +3,7 @@ import { expect, it } from 'vitest';
 import { profileSchema, type Profile } from '../model/profile.ts';
 import type { Trial } from '../model/trial.ts';
 import { builtInTrials } from './built-in-trials.ts';
-import { looksOf } from './trial.ts';
+import { tryWithLooks } from './trial.ts';
 import { allTries } from './trial-result.ts';
 import { itemsIn, subjectOf } from './trial-subject.ts';
 import { variationsOf } from './variations.ts';
@@ -92,7 +92,7 @@ function placements(profile: Profile, trial: Trial): string {
   const first = variationsOf(profile, trial).at(0);
   const subject = subjectOf(profile, trial, first);
   return JSON.stringify(
-    looksOf(subject, itemsIn(subject, first.orders)).map((look) => look.placements),
+    tryWithLooks(subject, itemsIn(subject, first.orders)).looks.map((look) => look.placements),
   );
 }
 

@@ -33,15 +33,17 @@ export interface StepMeasures {
 export type MeasureName = keyof StepMeasures;
 
 /** The measures in the order in which they are told, with their names and units. */
-export const MEASURES: Readonly<Record<MeasureName, { title: string; unit: string }>> = {
-  presses: { title: 'Key presses', unit: 'presses' },
-  reach: { title: 'Reach', unit: 'bits' },
-  seconds: { title: 'Time', unit: 's' },
-  moved: { title: 'Windows moved', unit: 'px' },
-  underMinimum: { title: 'Under their minimum', unit: 'px' },
-  underWanted: { title: 'Under the size they want', unit: 'px' },
-  wasted: { title: 'Area without windows', unit: 'Mpx' },
-  findings: { title: 'Findings', unit: 'findings' },
+export const MEASURES: Readonly<
+  Record<MeasureName, { title: string; unit: string; decimals: number }>
+> = {
+  presses: { title: 'Key presses', unit: 'presses', decimals: 0 },
+  reach: { title: 'Reach', unit: 'bits', decimals: 1 },
+  seconds: { title: 'Time', unit: 's', decimals: 1 },
+  moved: { title: 'Windows moved', unit: 'px', decimals: 0 },
+  underMinimum: { title: 'Under their minimum', unit: 'px', decimals: 0 },
+  underWanted: { title: 'Under the size they want', unit: 'px', decimals: 0 },
+  wasted: { title: 'Area without windows', unit: 'Mpx', decimals: 2 },
+  findings: { title: 'Findings', unit: 'findings', decimals: 0 },
 };
 
 export const MEASURE_NAMES = Object.keys(MEASURES) as readonly MeasureName[];

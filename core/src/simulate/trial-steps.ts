@@ -4,7 +4,7 @@ import type { Profile } from '../model/profile.ts';
 import { expectationText } from './expectation-text.ts';
 import { expectedPlace, type ExpectedPlace } from './expected-place.ts';
 import { itemText } from './item-text.ts';
-import { looksOf, runTry } from './trial.ts';
+import { tryWithLooks } from './trial.ts';
 import type { TrialSubject, TryItem } from './trial-subject.ts';
 
 /** One thing of a try as it is drawn: what it is, how the desk stands after it, and what of it does not hold. */
@@ -20,8 +20,7 @@ export interface TryStep {
 
 /** A try, thing by thing. */
 export function tryInSteps(subject: TrialSubject, items: readonly TryItem[]): TryStep[] {
-  const { failures } = runTry(subject, items);
-  const looks = looksOf(subject, items);
+  const { outcome, looks } = tryWithLooks(subject, items);
   let done = 0;
   return items.map((item, i): TryStep => {
     const look = looks[i + 1]!;
@@ -36,7 +35,7 @@ export function tryInSteps(subject: TrialSubject, items: readonly TryItem[]): Tr
       text: expectationText(item.expect),
       expects: item.expect,
     };
-    const failure = failures.find((each) => each.at === i);
+    const failure = outcome.failures.find((each) => each.at === i);
     if (!failure) return { ...at, expectation, failure: null };
     const { found, windows } = failure;
     const place = expectedPlace(item.expect, look, looks[done] ?? null, windows);

@@ -79,9 +79,13 @@ export function runTry(subject: TrialSubject, items: readonly TryItem[]): TryOut
   return outcomeOf(runItems([beginningOf(subject)], items));
 }
 
-/** The desk before each item of a try, and after the last one. */
-export function looksOf(subject: TrialSubject, items: readonly TryItem[]): Look[] {
-  return runItems([beginningOf(subject)], items).map(({ look }) => look);
+/** Tries items on a subject, with the desk before each of them and after the last one. */
+export function tryWithLooks(
+  subject: TrialSubject,
+  items: readonly TryItem[],
+): { outcome: TryOutcome; looks: Look[] } {
+  const points = runItems([beginningOf(subject)], items);
+  return { outcome: outcomeOf(points), looks: points.map(({ look }) => look) };
 }
 
 function beginningOf({ session, profile }: TrialSubject): Point {

@@ -172,11 +172,12 @@ export function Choice<T extends string>(props: {
 /** A setting that is on or off, in one row. */
 export function OnOff(props: {
   label: string;
+  caps?: readonly string[];
   value: boolean;
   onChange: (value: boolean) => void;
 }) {
   return (
-    <SettingRow label={props.label}>
+    <SettingRow label={props.label} {...(props.caps && { caps: props.caps })}>
       <Choice
         label={props.label}
         value={props.value ? 'on' : 'off'}

@@ -17,7 +17,7 @@ import {
   useSaveSettings,
   useServerSettings,
 } from '../../state/queries.ts';
-import { Action } from './Action.tsx';
+import { Action } from '../../ui/Action.tsx';
 import { BackupTable } from './BackupTable.tsx';
 import { RestoreQuestion } from './RestoreQuestion.tsx';
 

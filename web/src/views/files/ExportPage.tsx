@@ -16,7 +16,7 @@ import { download, textFile } from '../../ui/download.ts';
 import { useScreen } from '../../ui/screen.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { useProfileStore } from '../../state/profile-context.ts';
-import { Action } from './Action.tsx';
+import { Action } from '../../ui/Action.tsx';
 import { exportFile, formsFor, WHOLE, type Drawn, type Form, type What } from './export-file.ts';
 
 const ALL: readonly What[] = [WHOLE, ...SECTIONS, 'layout-drawing', 'board-drawing'];

@@ -19,7 +19,7 @@ import { usePageKeys } from '../../ui/page-keys.ts';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { readChosenFile, type ChosenFile } from '../../state/chosen-file.ts';
 import { useComparison } from '../../state/comparison.ts';
-import { Action } from './Action.tsx';
+import { Action } from '../../ui/Action.tsx';
 import { ChangeList } from './ChangeList.tsx';
 import { Difference } from './Difference.tsx';
 import { ImportTable } from './ImportTable.tsx';

@@ -13,7 +13,7 @@ import { usePageKeys } from '../../ui/page-keys.ts';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { useComparison } from '../../state/comparison.ts';
 import { useNameRevision, useRevision, useRevisions } from '../../state/queries.ts';
-import { Action } from './Action.tsx';
+import { Action } from '../../ui/Action.tsx';
 import { ChangeList } from './ChangeList.tsx';
 import { Difference } from './Difference.tsx';
 import { RevisionTable } from './RevisionTable.tsx';

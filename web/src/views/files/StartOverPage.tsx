@@ -13,7 +13,7 @@ import { Section } from '../../ui/Section.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { useComparison } from '../../state/comparison.ts';
-import { Action } from './Action.tsx';
+import { Action } from '../../ui/Action.tsx';
 import { Difference } from './Difference.tsx';
 import { TrialsThen } from './TrialsThen.tsx';
 

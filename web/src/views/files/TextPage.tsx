@@ -10,7 +10,7 @@ import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { useProfileStore, useDeskLayout } from '../../state/profile-context.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
-import { Action } from './Action.tsx';
+import { Action } from '../../ui/Action.tsx';
 import { TextEditor, type Help } from './TextEditor.tsx';
 import { useOwnText } from './own-text.ts';
 

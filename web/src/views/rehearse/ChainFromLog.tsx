@@ -1,16 +1,16 @@
-import { chakra, Flex } from '@chakra-ui/react';
+import { chakra } from '@chakra-ui/react';
 import { commandText } from '@sorn/core/commands';
 import { commandOfList, withNewChain } from '@sorn/core/keys';
 import { isChainable, MOST_IN_CHAIN } from '@sorn/core/model';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import type { LogEntry } from '../../state/profile-state.ts';
 import { useSelection } from '../../state/selection.ts';
-import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
+import { KeyCaps } from '../../ui/KeyCap.tsx';
 import { Panel } from '../../ui/Panel.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { TextButton } from '../../ui/TextButton.tsx';
+import { takenName, TickForm } from '../../ui/TickForm.tsx';
 
 /** How many of the last presses are ticked to begin with. */
 const TICKED = 5;
@@ -42,7 +42,6 @@ function Presses({ onClose }: { onClose: () => void }) {
     new Set(done.slice(0, -TICKED).map(({ number }) => number)),
   );
   const [name, setName] = useState('');
-  const list = useRef<HTMLOListElement>(null);
   const taken = done.filter(({ number }) => !left.has(number));
   const tick = (number: number) => {
     const next = new Set(left);
@@ -52,8 +51,7 @@ function Presses({ onClose }: { onClose: () => void }) {
   const make = () => {
     if (taken.length === 0) return;
     const commands = taken.map(({ command }) => command);
-    const called = name.trim() === '' ? 'New chain' : name.trim();
-    const made = withNewChain(store.getState().profile, called, commands);
+    const made = withNewChain(store.getState().profile, takenName(name, UNNAMED), commands);
     store.getState().edit(() => made.profile);
     onClose();
     // Its keys are recorded next.
@@ -69,73 +67,29 @@ function Presses({ onClose }: { onClose: () => void }) {
     );
   }
   return (
-    <chakra.form
-      onSubmit={(event) => {
-        event.preventDefault();
-        make();
-      }}
-      onKeyDown={(event) => {
-        // From a tick box, too, which sends no form by itself.
-        if (event.key === 'Enter' && (event.target as HTMLInputElement).type === 'checkbox') {
-          event.preventDefault();
-          make();
-        }
-        const by = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-        if (by === undefined) return;
-        event.preventDefault();
-        const boxes = [...(list.current?.querySelectorAll('input') ?? [])];
-        const at = boxes.indexOf(event.target as HTMLInputElement);
-        boxes[at < 0 ? (by > 0 ? 0 : boxes.length - 1) : at + by]?.focus();
-      }}
-    >
-      <chakra.label fontSize="13px" display="block" mb="10px">
-        Its name
-        <chakra.input
-          // The panel was asked for by key: what it needs first is typed at once.
-          // eslint-disable-next-line jsx-a11y/no-autofocus
-          autoFocus
-          display="block"
-          width="100%"
-          fontSize="14px"
-          px="8px"
-          py="4px"
-          bg="sheet"
-          border="1px solid"
-          borderColor="hairline"
-          placeholder="New chain"
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-        />
-      </chakra.label>
-      <chakra.ol ref={list} aria-label="Presses, the last one at the end">
-        {done.map(({ number, caps, command }) => (
-          <chakra.li key={number} listStyleType="none" data-press={commandText(command)}>
-            <chakra.label display="flex" alignItems="center" gap="8px" minH="27px" fontSize="13px">
-              <chakra.input
-                type="checkbox"
-                checked={!left.has(number)}
-                onChange={() => tick(number)}
-                width="15px"
-                height="15px"
-                accentColor="var(--sorn-colors-petrol)"
-              />
-              {commandText(command)}
-              <KeyCaps caps={caps} />
-            </chakra.label>
-          </chakra.li>
-        ))}
-      </chakra.ol>
-      <Flex mt="10px" gap="8px" align="center" fontSize="13px" wrap="wrap">
-        <KeyCap>Enter</KeyCap>
-        <TextButton onClick={make}>
-          {`Make one key of ${taken.length === 1 ? 'this press' : `these ${taken.length} presses`}`}
-        </TextButton>
-        <KeyCap>↑</KeyCap>
-        <KeyCap>↓</KeyCap>
-        <span>a press,</span>
-        <KeyCap>Space</KeyCap>
-        <span>leaves it out</span>
-      </Flex>
-    </chakra.form>
+    <TickForm
+      name={name}
+      unnamed={UNNAMED}
+      onName={setName}
+      label="Presses, the last one at the end"
+      lines={done.map(({ number, caps, command }) => ({
+        id: number,
+        isTicked: !left.has(number),
+        data: { 'data-press': commandText(command) },
+        children: (
+          <>
+            {commandText(command)}
+            <KeyCaps caps={caps} />
+          </>
+        ),
+      }))}
+      onTick={(at) => tick(done[at]!.number)}
+      takeText={`Make one key of ${taken.length === 1 ? 'this press' : `these ${taken.length} presses`}`}
+      line="a press"
+      tickText="leaves it out"
+      onTake={make}
+    />
   );
 }
+
+const UNNAMED = 'New chain';

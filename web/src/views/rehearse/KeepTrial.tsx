@@ -1,4 +1,4 @@
-import { chakra, Flex } from '@chakra-ui/react';
+import { chakra } from '@chakra-ui/react';
 import type { Trial } from '@sorn/core/model';
 import {
   expectationText,
@@ -10,7 +10,7 @@ import {
   type Recorded,
 } from '@sorn/core/simulate';
 import { countText } from '@sorn/core/values';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { recordOf } from '../../state/desk-record.ts';
 import type { Moment } from '../../state/moments.ts';
@@ -18,10 +18,9 @@ import { simulatedOf } from '../../state/per-profile.ts';
 import { useProfileStoreApi } from '../../state/profile-context.ts';
 import type { ProfileStore } from '../../state/profile-state.ts';
 import { useSelection } from '../../state/selection.ts';
-import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Panel } from '../../ui/Panel.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { TextButton } from '../../ui/TextButton.tsx';
+import { takenName, TickForm } from '../../ui/TickForm.tsx';
 
 /** Keeps what was done, from the moment that is looked at to now, as a trial. */
 export function KeepTrial() {
@@ -88,7 +87,6 @@ function KeepForm({ stretch, onClose }: { stretch: Stretch; onClose: () => void 
     () => new Set(offered.flatMap(({ isLikely }, i) => (isLikely ? [i] : []))),
   );
   const [name, setName] = useState('');
-  const list = useRef<HTMLUListElement>(null);
   const tick = (at: number) => {
     const next = new Set(ticked);
     if (!next.delete(at)) next.add(at);
@@ -99,7 +97,7 @@ function KeepForm({ stretch, onClose }: { stretch: Stretch; onClose: () => void 
       ticked.has(i) ? [{ expect: expects }] : [],
     );
     const trial: Partial<Trial> & { name: string } = {
-      name: name.trim() === '' ? 'What was done' : name.trim(),
+      name: takenName(name, UNNAMED),
       session: kept.session,
       steps: [...kept.steps, ...expected],
     };
@@ -110,45 +108,26 @@ function KeepForm({ stretch, onClose }: { stretch: Stretch; onClose: () => void 
     void navigate('../trials', { relative: 'path' });
   };
   return (
-    <chakra.form
-      onSubmit={(event) => {
-        event.preventDefault();
-        keep();
-      }}
-      onKeyDown={(event) => {
-        // From a tick box, too, which sends no form by itself.
-        if (event.key === 'Enter' && (event.target as HTMLInputElement).type === 'checkbox') {
-          event.preventDefault();
-          keep();
-        }
-        const by = { ArrowDown: 1, ArrowUp: -1 }[event.key];
-        if (by === undefined) return;
-        event.preventDefault();
-        const boxes = [...(list.current?.querySelectorAll('input') ?? [])];
-        const at = boxes.indexOf(event.target as HTMLInputElement);
-        boxes[at < 0 ? (by > 0 ? 0 : boxes.length - 1) : at + by]?.focus();
-      }}
+    <TickForm
+      name={name}
+      unnamed={UNNAMED}
+      onName={setName}
+      label="What can be expected"
+      lines={offered.map(({ expects }, i) => {
+        const text = expectationText(expects);
+        return {
+          id: text,
+          isTicked: ticked.has(i),
+          data: { 'data-offered': text },
+          children: text,
+        };
+      })}
+      onTick={tick}
+      takeText={`Keep it with ${countText(ticked.size, 'expectation')}`}
+      line="an expectation"
+      tickText="ticks it"
+      onTake={keep}
     >
-      <chakra.label fontSize="13px" display="block" mb="8px">
-        Its name
-        <chakra.input
-          // The panel was asked for by key: what it needs first is typed at once.
-          // eslint-disable-next-line jsx-a11y/no-autofocus
-          autoFocus
-          display="block"
-          width="100%"
-          fontSize="14px"
-          px="8px"
-          py="4px"
-          bg="sheet"
-          border="1px solid"
-          borderColor="hairline"
-          maxLength={80}
-          placeholder="What was done"
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-        />
-      </chakra.label>
       <chakra.p fontSize="12.5px" color="slate" data-kept-steps={kept.steps.length}>
         From “{from.text}” to now, {countText(kept.steps.length, 'step')}:{' '}
         {kept.steps.map(stepLine).join(' · ')}
@@ -160,54 +139,11 @@ function KeepForm({ stretch, onClose }: { stretch: Stretch; onClose: () => void 
           else was changed meanwhile, perhaps the profile.
         </chakra.p>
       )}
-      <chakra.p fontSize="13px" fontWeight={650} mt="12px">
+      <chakra.p fontSize="13px" fontWeight={650} mt="12px" mb="4px">
         Then it must hold that
       </chakra.p>
-      <chakra.ul
-        ref={list}
-        aria-label="What can be expected"
-        maxH="38vh"
-        overflowY="auto"
-        mt="4px"
-        tabIndex={-1}
-      >
-        {offered.map(({ expects }, i) => {
-          const text = expectationText(expects);
-          return (
-            <chakra.li key={text} listStyleType="none" data-offered={text}>
-              <chakra.label
-                display="flex"
-                alignItems="center"
-                gap="8px"
-                minH="26px"
-                fontSize="13px"
-              >
-                <chakra.input
-                  type="checkbox"
-                  checked={ticked.has(i)}
-                  onChange={() => tick(i)}
-                  width="15px"
-                  height="15px"
-                  flexShrink="0"
-                  accentColor="var(--sorn-colors-petrol)"
-                />
-                {text}
-              </chakra.label>
-            </chakra.li>
-          );
-        })}
-      </chakra.ul>
-      <Flex mt="10px" gap="8px" align="center" fontSize="13px" wrap="wrap">
-        <KeyCap>Enter</KeyCap>
-        <TextButton
-          onClick={keep}
-        >{`Keep it with ${countText(ticked.size, 'expectation')}`}</TextButton>
-        <KeyCap>↑</KeyCap>
-        <KeyCap>↓</KeyCap>
-        <span>an expectation,</span>
-        <KeyCap>Space</KeyCap>
-        <span>ticks it</span>
-      </Flex>
-    </chakra.form>
+    </TickForm>
   );
 }
+
+const UNNAMED = 'What was done';

@@ -2,8 +2,8 @@ import { chakra, Flex } from '@chakra-ui/react';
 import { windowName } from '@sorn/core/engine';
 import { sweep, SWEEP, type Lever } from '@sorn/core/simulate';
 import type { Axis } from '@sorn/core/values';
-import { ErrorBoundary } from 'react-error-boundary';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, useMemo, useState } from 'react';
+import { ChartPlace } from '../../ui/ChartPlace.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { Choice } from '../../ui/SettingRow.tsx';
 import { useWhenIdle } from '../../ui/when-idle.ts';
@@ -65,12 +65,9 @@ export function ShareChart(props: {
           take(lever.present + by * STEP * (event.shiftKey ? 5 : 1));
         }}
       >
-        {/* The chart comes in a file of its own, which a server that is away cannot give. */}
-        <ErrorBoundary FallbackComponent={NoChart}>
-          <Suspense fallback={null}>
-            <Swept lever={lever} axis={axis} onTake={take} />
-          </Suspense>
-        </ErrorBoundary>
+        <ChartPlace without="Arrow keys still move the share. ">
+          <Swept lever={lever} axis={axis} onTake={take} />
+        </ChartPlace>
       </chakra.div>
       <chakra.p fontSize="12px" color="slate">
         Shaded: a window gets less than it wants; red: less than it needs.
@@ -102,14 +99,5 @@ function Swept(props: { lever: Lever; axis: Axis; onTake: (share: number) => voi
       hues={apps.map((app) => app?.hue ?? 200)}
       onTake={props.onTake}
     />
-  );
-}
-
-function NoChart() {
-  return (
-    <chakra.p fontSize="12px" color="slate">
-      The chart could not be loaded from the server. Arrow keys still move the share; load the page
-      again for the drawing.
-    </chakra.p>
   );
 }

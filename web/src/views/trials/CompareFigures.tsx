@@ -9,8 +9,8 @@ import {
   type Shares,
 } from '@sorn/core/simulate';
 import { countText } from '@sorn/core/values';
-import { lazy, Suspense, useMemo } from 'react';
-import { ErrorBoundary } from 'react-error-boundary';
+import { lazy, useMemo } from 'react';
+import { ChartPlace } from '../../ui/ChartPlace.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Section } from '../../ui/Section.tsx';
 
@@ -52,12 +52,10 @@ export function MeasureSection(props: {
         </>
       }
     >
-      <ErrorBoundary fallback={<NoChart />}>
-        <Suspense fallback={null}>
-          <LinePair lines={lines} at={step} onPick={onStep} />
-          <BarChart label={`${title} in total`} bars={totals} isAcross />
-        </Suspense>
-      </ErrorBoundary>
+      <ChartPlace>
+        <LinePair lines={lines} at={step} onPick={onStep} />
+        <BarChart label={`${title} in total`} bars={totals} isAcross />
+      </ChartPlace>
     </Section>
   );
 }
@@ -139,13 +137,5 @@ function ShareLine({ measure, change }: { measure: MeasureName; change: ChangeSh
         {signed(measure, change.shares[measure])}
       </chakra.span>
     </chakra.li>
-  );
-}
-
-function NoChart() {
-  return (
-    <chakra.p fontSize="12px" color="slate">
-      The charts could not be loaded from the server. Load the page again for them.
-    </chakra.p>
   );
 }

@@ -20,6 +20,7 @@ import { useProfiles, useRevisions } from '../../state/queries.ts';
 import { useSelection } from '../../state/selection.ts';
 import { trialsOf } from '../../state/trial-watch.ts';
 import { sharesOf } from '../../state/try-pool.ts';
+import { Action } from '../../ui/Action.tsx';
 import { Bar } from '../../ui/Bar.tsx';
 import { download, textFile } from '../../ui/download.ts';
 import { FileInput } from '../../ui/FileInput.tsx';
@@ -178,9 +179,9 @@ export function ComparePage({ pages }: { pages: ReactNode }) {
             />
           )}
           <Section title="Save the comparison">
-            <Save cap="C" text="The table as CSV" onClick={saves.csv} />
-            <Save cap="G" text="The drawing as SVG" onClick={saves.svg} />
-            <Save cap="H" text="All of it as a page" onClick={saves.html} />
+            <Action cap="C" text="The table as CSV" onClick={saves.csv} />
+            <Action cap="G" text="The drawing as SVG" onClick={saves.svg} />
+            <Action cap="H" text="All of it as a page" onClick={saves.html} />
           </Section>
         </>
       }
@@ -221,23 +222,6 @@ export function ComparePage({ pages }: { pages: ReactNode }) {
         )}
       </Paper>
     </ViewLayout>
-  );
-}
-
-function Save(props: { cap: string; text: string; onClick: () => void }) {
-  return (
-    <Flex gap="8px" align="baseline" minH="26px" fontSize="13px">
-      <KeyCap>{props.cap}</KeyCap>
-      <chakra.button
-        type="button"
-        textDecoration="underline"
-        color="petrol"
-        cursor="pointer"
-        onClick={props.onClick}
-      >
-        {props.text}
-      </chakra.button>
-    </Flex>
   );
 }
 

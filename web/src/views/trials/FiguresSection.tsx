@@ -1,8 +1,8 @@
 import { chakra } from '@chakra-ui/react';
 import { binsOf, expectationText, expectationsOf } from '@sorn/core/simulate';
-import { lazy, Suspense, useMemo } from 'react';
-import { ErrorBoundary } from 'react-error-boundary';
+import { lazy, useMemo } from 'react';
 import type { WatchedTrial } from '../../state/trial-watch.ts';
+import { ChartPlace } from '../../ui/ChartPlace.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Section } from '../../ui/Section.tsx';
 
@@ -27,27 +27,25 @@ export function FiguresSection({ watched }: { watched: WatchedTrial }) {
   );
   if (!result || !bars || result.tries < 2) return null;
   return (
-    <ErrorBoundary fallback={<NoChart />}>
-      <Suspense fallback={null}>
-        <Section title="In how many tries it held" note={`of ${result.tries.toLocaleString('en')}`}>
-          <BarChart label="In how many tries each expectation held" bars={bars.held} isAcross />
+    <ChartPlace>
+      <Section title="In how many tries it held" note={`of ${result.tries.toLocaleString('en')}`}>
+        <BarChart label="In how many tries each expectation held" bars={bars.held} isAcross />
+      </Section>
+      {bars.presses.length > 1 && (
+        <Section title="Key presses" note="how many tries took so many">
+          <BarChart label="Tries by key presses" bars={bars.presses} />
         </Section>
-        {bars.presses.length > 1 && (
-          <Section title="Key presses" note="how many tries took so many">
-            <BarChart label="Tries by key presses" bars={bars.presses} />
-          </Section>
+      )}
+      <Section title="How far windows moved" note="tries by physical pixels">
+        {bars.moved.length > 0 ? (
+          <BarChart label="Tries by pixels moved" bars={bars.moved} />
+        ) : (
+          <chakra.p fontSize="12.5px" color="slate">
+            <KeyCap>R</KeyCap> does all tries and measures it.
+          </chakra.p>
         )}
-        <Section title="How far windows moved" note="tries by physical pixels">
-          {bars.moved.length > 0 ? (
-            <BarChart label="Tries by pixels moved" bars={bars.moved} />
-          ) : (
-            <chakra.p fontSize="12.5px" color="slate">
-              <KeyCap>R</KeyCap> does all tries and measures it.
-            </chakra.p>
-          )}
-        </Section>
-      </Suspense>
-    </ErrorBoundary>
+      </Section>
+    </ChartPlace>
   );
 }
 
@@ -56,12 +54,4 @@ function barsOf(counts: Readonly<Record<number, number>>) {
     name: from === to ? from.toLocaleString('en') : `${from} to ${to}`,
     value: tries,
   }));
-}
-
-function NoChart() {
-  return (
-    <chakra.p fontSize="12px" color="slate">
-      The charts could not be loaded from the server. Load the page again for them.
-    </chakra.p>
-  );
 }

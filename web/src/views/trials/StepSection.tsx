@@ -42,9 +42,9 @@ export function StepSection(props: {
     // One more can be typed at once.
     props.onStep('expect' in step && last >= 0 ? last + 1 : at + 1);
   };
-  const title = here ? (here.expectation ? 'Expected' : 'Step') : 'It begins';
+  const title = titleOf(here, canEdit && adds);
   return (
-    <Section title={title} note={here && here.expectation === null ? stepNote(line) : undefined}>
+    <Section title={title} note={adds ? 'after the selected one; Esc ends it' : stepNote(line)}>
       {canEdit && line && !adds && (
         <TextField
           label={here?.expectation ? 'What is expected' : 'What is done'}
@@ -59,14 +59,14 @@ export function StepSection(props: {
           }}
         />
       )}
-      {!(canEdit && line) && here && <chakra.p fontSize="13px">{here.text}</chakra.p>}
+      {!(canEdit && (line || adds)) && here && <chakra.p fontSize="13px">{here.text}</chakra.p>}
       {canEdit && adds && <NewStep onTake={add} onLeave={() => props.onAdd(false)} />}
       {here?.failure && (
         <chakra.p fontSize="13px" color="vermilion" fontWeight={600} mt="6px" data-found>
           {here.failure.found}
         </chakra.p>
       )}
-      {here?.expectation && !here.failure && (
+      {here?.expectation && !here.failure && !adds && (
         <chakra.p fontSize="12.5px" color="petrol" mt="6px">
           It holds here.
         </chakra.p>
@@ -78,13 +78,30 @@ export function StepSection(props: {
           <TextButton onClick={() => props.onAdd(true)}>add a step after it</TextButton>{' '}
           {line && (
             <>
-              <KeyCap>-</KeyCap> takes it out, <KeyCap>O</KeyCap> any order with the one before.
+              <KeyCap>-</KeyCap> takes it out.
+            </>
+          )}{' '}
+          {line && isAfterStep(line, lines) && (
+            <>
+              <KeyCap>O</KeyCap> any order with the one before.
             </>
           )}
         </chakra.p>
       )}
     </Section>
   );
+}
+
+function titleOf(here: TryStep | null, isNew: boolean): string {
+  if (isNew) return 'A new step or expectation';
+  if (!here) return 'It begins';
+  return here.expectation ? 'Expected' : 'Step';
+}
+
+/** True of a step right after another one, or after a group: they can come in any order. */
+function isAfterStep({ place, step }: TrialLine, lines: readonly TrialLine[]): boolean {
+  const before = lines.findLast((each) => each.place.step === place.step - 1);
+  return before !== undefined && !('expect' in step) && !('expect' in before.step);
 }
 
 function stepNote(line: TrialLine | null): string | undefined {

@@ -68,7 +68,8 @@ function Column(props: {
   const { column, number, selected, isInGroup, onSelect } = props;
   const isHere = column.at === selected;
   const isIn = isHere || column.flags.some(({ at }) => at === selected);
-  const inSight = useScrollIntoView<HTMLDivElement>(isIn);
+  // A flag that is selected brings itself into sight.
+  const inSight = useScrollIntoView<HTMLDivElement>(isHere);
   return (
     <Box
       ref={inSight}
@@ -103,35 +104,48 @@ function Column(props: {
           {column.text}
         </chakra.span>
       </chakra.button>
-      {column.flags.map(({ at, text, isFailed }) => (
-        <chakra.button
-          key={at}
-          type="button"
-          display="flex"
-          alignItems="baseline"
-          gap="5px"
-          width="100%"
-          pl="14px"
-          pr="8px"
-          py="2px"
-          textAlign="left"
-          fontSize="12px"
-          cursor="pointer"
-          color={isFailed ? 'vermilion' : 'slate'}
-          fontWeight={isFailed ? 650 : 400}
-          bg={at === selected ? 'petrol.wash' : 'transparent'}
-          aria-pressed={at === selected}
-          data-step={at}
-          data-flag={isFailed ? 'failed' : 'held'}
-          title={text}
-          onClick={() => onSelect(at)}
-        >
-          <Pennant isFailed={isFailed} />
-          <chakra.span truncate minW="0">
-            {text}
-          </chakra.span>
-        </chakra.button>
+      {column.flags.map((flag) => (
+        <Flag key={flag.at} flag={flag} isHere={flag.at === selected} onSelect={onSelect} />
       ))}
     </Box>
+  );
+}
+
+function Flag(props: {
+  flag: StripColumn['flags'][number];
+  isHere: boolean;
+  onSelect: (at: number) => void;
+}) {
+  const { isHere, onSelect } = props;
+  const { at, text, isFailed } = props.flag;
+  const inSight = useScrollIntoView<HTMLButtonElement>(isHere);
+  return (
+    <chakra.button
+      ref={inSight}
+      type="button"
+      display="flex"
+      alignItems="baseline"
+      gap="5px"
+      width="100%"
+      pl="14px"
+      pr="8px"
+      py="2px"
+      textAlign="left"
+      fontSize="12px"
+      cursor="pointer"
+      color={isFailed ? 'vermilion' : 'slate'}
+      fontWeight={isFailed ? 650 : 400}
+      bg={isHere ? 'petrol.wash' : 'transparent'}
+      aria-pressed={isHere}
+      data-step={at}
+      data-flag={isFailed ? 'failed' : 'held'}
+      title={text}
+      onClick={() => onSelect(at)}
+    >
+      <Pennant isFailed={isFailed} />
+      <chakra.span truncate minW="0">
+        {text}
+      </chakra.span>
+    </chakra.button>
   );
 }

@@ -78,13 +78,17 @@ const COLUMNS: readonly Column<WatchedTrial>[] = [
     id: 'held',
     header: 'Held',
     meta: { isFigure: true },
-    cell: ({ row: { original } }) => heldText(original),
+    cell: ({ row: { original } }) => (
+      <chakra.span whiteSpace="nowrap">{heldText(original)}</chakra.span>
+    ),
   },
   {
     id: 'presses',
     header: 'Presses',
     meta: { isFigure: true, isMinor: true },
-    cell: ({ row: { original } }) => pressesText(original),
+    cell: ({ row: { original } }) => (
+      <chakra.span whiteSpace="nowrap">{pressesText(original)}</chakra.span>
+    ),
   },
   {
     id: 'at',

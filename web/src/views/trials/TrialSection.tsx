@@ -4,7 +4,7 @@ import { WATCHED_TRIES, type WatchedTrial } from '../../state/trial-watch.ts';
 import { Figure } from '../../ui/Figure.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Section } from '../../ui/Section.tsx';
-import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
+import { OnOff, SettingRow } from '../../ui/SettingRow.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 import type { TrialEdits, VaryFlag } from './edits.ts';
@@ -46,16 +46,23 @@ export function TrialSection(props: {
               onChange={edits.rename}
             />
           </SettingRow>
-          <SettingRow label="Tried after every edit" caps={['E']}>
-            <OnOffChoice label="Tried after every edit" value={trial.on} onChange={edits.toggle} />
-          </SettingRow>
+          <OnOff
+            label="Tried after every edit"
+            caps={['E']}
+            value={trial.on}
+            onChange={(on) => on !== trial.on && edits.toggle()}
+          />
         </>
       )}
       {VARIATIONS.map(({ flag, label, cap }) =>
         isOwn ? (
-          <SettingRow key={flag} label={label} caps={[cap]}>
-            <OnOffChoice label={label} value={trial.vary[flag]} onChange={() => edits.vary(flag)} />
-          </SettingRow>
+          <OnOff
+            key={flag}
+            label={label}
+            caps={[cap]}
+            value={trial.vary[flag]}
+            onChange={(on) => on !== trial.vary[flag] && edits.vary(flag)}
+          />
         ) : (
           trial.vary[flag] && (
             <SettingRow key={flag} label={label}>
@@ -100,21 +107,5 @@ export function TrialSection(props: {
         </chakra.p>
       )}
     </Section>
-  );
-}
-
-function OnOffChoice(props: { label: string; value: boolean; onChange: () => void }) {
-  return (
-    <Choice
-      label={props.label}
-      value={props.value ? 'on' : 'off'}
-      options={[
-        { value: 'on', text: 'on' },
-        { value: 'off', text: 'off' },
-      ]}
-      onChange={(value) => {
-        if ((value === 'on') !== props.value) props.onChange();
-      }}
-    />
   );
 }

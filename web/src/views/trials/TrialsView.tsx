@@ -5,8 +5,8 @@ import { ComparePage } from './ComparePage.tsx';
 import { TrialsPage } from './TrialsPage.tsx';
 
 const PAGES = [
-  { value: 'trials', text: 'Trials', cap: 'W' },
-  { value: 'compare', text: 'Compare', cap: 'W' },
+  { value: 'trials', text: 'Trials' },
+  { value: 'compare', text: 'Compare' },
 ] as const;
 type Page = (typeof PAGES)[number]['value'];
 
@@ -14,22 +14,10 @@ type Page = (typeof PAGES)[number]['value'];
 export function TrialsView() {
   const [page, setPage] = useViewPage<Page>('trials', 'trials');
   const other = page === 'trials' ? 'compare' : 'trials';
-  usePageKeys('Pages of Trials', [
-    {
-      keys: ['w'],
-      label: page === 'trials' ? 'compare' : 'trials',
-      run: () => setPage(other),
-    },
-  ]);
-  const pages = (
-    <Choice
-      label="Page"
-      value={page}
-      options={PAGES.map(({ cap, ...option }) =>
-        option.value === other ? { ...option, cap } : option,
-      )}
-      onChange={setPage}
-    />
+  usePageKeys('Pages of Trials', [{ keys: ['w'], label: other, run: () => setPage(other) }]);
+  const options = PAGES.map((option) =>
+    option.value === other ? { ...option, cap: 'W' } : option,
   );
+  const pages = <Choice label="Page" value={page} options={options} onChange={setPage} />;
   return page === 'trials' ? <TrialsPage pages={pages} /> : <ComparePage pages={pages} />;
 }

@@ -1,6 +1,6 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import { KeyCap } from '../../ui/KeyCap.tsx';
-import { TextButton } from '../../ui/TextButton.tsx';
+import { KeyCap } from './KeyCap.tsx';
+import { TextButton } from './TextButton.tsx';
 
 /** Something that can be done here: its key, what it is called, and what it does. */
 export function Action(props: { cap: string; text: string; says?: string; onClick: () => void }) {
