@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
+import { profileSchema } from '@sorn/core/model';
+import { measuredRun } from '@sorn/core/simulate';
 import { describe, expect, it } from 'vitest';
 import { demoPage } from '../desk/demo-page.ts';
 import { fixture } from '../desk/fixture.ts';
@@ -25,6 +27,7 @@ const held = () => open.page.locator('[data-trials-held]').getAttribute('data-tr
 interface Kept {
   trials: { id: string; name: string; session: { windows: unknown[] }; steps: unknown[] }[];
   rules: unknown[];
+  tiling: object;
 }
 const profile = async () => {
   const response = await fetch(`${running.server.url}/api/profiles/${open.id}`);
@@ -177,6 +180,75 @@ describe('trials', () => {
     await press('ArrowDown');
     await page.locator('[data-trials-then="1"]').waitFor();
     expect(await page.locator('[data-trials-then]').innerText()).toContain('The morning’s call');
+  });
+
+  it('what an import and starting over would break is told before they are done', async () => {
+    const { page } = open;
+    // Gaps so wide that windows of the demo find too little room.
+    const kept = await profile();
+    const wide = { ...kept, tiling: { ...kept.tiling, gaps: { inner: 400, outer: 300 } } };
+    await press('8', 'i');
+    await page.getByLabel('File to bring in').setInputFiles({
+      name: 'wide.profile.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(wide)),
+    });
+    await page.locator('[data-trials-then="looking"]').waitFor({ state: 'detached' });
+    const told = page.locator('[data-trials-then]');
+    await poll(async () => Number(await told.getAttribute('data-trials-then'))).toBeGreaterThan(0);
+    expect(await told.innerText()).toContain('A shell for a data pull');
+    // What fails now is no news.
+    expect(await told.innerText()).not.toContain('The morning’s call');
+    expect((await profile()).tiling).toEqual(kept.tiling);
+
+    // Without the apps of the demo, none of its trials can hold.
+    await press('o');
+    await page.locator('[data-part=apps]').getByRole('button').click();
+    await page.locator('[data-trials-then="looking"]').waitFor({ state: 'detached' });
+    await poll(async () => Number(await told.getAttribute('data-trials-then'))).toBeGreaterThan(2);
+  });
+
+  it('a profile is compared with a file, and with another profile', async () => {
+    const { page } = open;
+    const kept = await profile();
+    await press('7', 'ArrowDown', 'w');
+    await page.locator('[data-total]').waitFor();
+    // In the file, most of the commands that the script presses have no keys.
+    const bare = { ...kept, name: 'Bare', keys: { from: 'buttons' } };
+    await page.getByLabel('A profile in a file').setInputFiles({
+      name: 'bare.profile.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(bare)),
+    });
+    await page.locator('[data-side="bare.profile.json"][data-selected=true]').waitFor();
+    // Each side is what the engine makes of that profile.
+    const movedBy = (of: unknown) => {
+      const read = profileSchema.parse(of);
+      return measuredRun(read, read.trials[1]!).total.moved;
+    };
+    const moved = () =>
+      page.locator('[data-total] [data-measure="moved"]').getAttribute('data-pair');
+    await poll(moved).toBe(`${movedBy(kept)} ${movedBy(bare)}`);
+    expect(movedBy(bare)).not.toBe(movedBy(kept));
+    // A file that is none is told, and nothing of it is taken.
+    await page.getByLabel('A profile in a file').setInputFiles({
+      name: 'part.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from('{"version": 4, "rules": [{"id": 5}]}'),
+    });
+    await page
+      .getByRole('alert')
+      .getByText(/part\.json|rules/)
+      .waitFor();
+    expect(await page.locator('[data-side="part.json"]').count()).toBe(0);
+    // Another profile of the demo's data: equal, so that nothing makes a difference.
+    const created = await fetch(`${running.server.url}/api/demo`, { method: 'POST' });
+    expect(created.ok).toBe(true);
+    await page.reload();
+    await press('w');
+    const other = page.locator('[data-side^="Bulletin desk"]').first();
+    await other.click();
+    await page.getByText('Nothing differs between the two.').waitFor();
   });
 
   it('two revisions are compared step by step, what makes the difference is told, and the table is saved', async () => {

@@ -6,8 +6,8 @@ import { openSession } from '../engine/open.ts';
 import { computePlacements } from '../engine/placements.ts';
 import { reduce, type SessionEvent } from '../engine/reduce.ts';
 import { resolveKey } from '../keys/resolve.ts';
-import { IDLE, type KeyInput } from '../keys/state.ts';
-import { profileSchema } from '../model/profile.ts';
+import { IDLE, nextTime, type KeyInput } from '../keys/state.ts';
+import { profileSchema, type Profile } from '../model/profile.ts';
 import { sessionSchema, type Session } from '../model/session.ts';
 import type { Modifier } from '../values/modifiers.ts';
 import { keptSteps, offeredExpectations, pressesIn, type Recorded } from './kept-trial.ts';
@@ -27,17 +27,20 @@ const begun = reduce(
 ).session;
 
 /** A desk that is used as the page does it: keys go to the resolver with the time, and what comes of them to the reducer. */
-function usedDesk() {
+function usedDesk(profile: Profile = demo) {
   let session: Session = begun;
   let keys = IDLE;
   let at = 1_000;
   const recorded: Recorded[] = [];
   const happen = (event: SessionEvent) => {
-    session = reduce(session, event, demo).session;
+    session = reduce(session, event, profile).session;
   };
   const input = (given: KeyInput) => {
+    // What only time decides is asked for when it has passed.
+    const due = nextTime(keys);
+    if (given.type !== 'wait' && due !== null && due <= given.at) input({ type: 'wait', at: due });
     recorded.push({ input: given });
-    const { state, out } = resolveKey(keys, given, keyContext(session, demo));
+    const { state, out } = resolveKey(keys, given, keyContext(session, profile));
     keys = state;
     for (const each of out) {
       const event = eventOfKey(each);
@@ -128,6 +131,31 @@ describe('what was done is kept', () => {
     ]);
     expect(differences).toEqual([]);
     expect(pressesIn(desk.recorded)).toBe(2);
+  });
+
+  test('a key that is held for long is kept with its times, as pressing it shortly does something else', () => {
+    const profile = profileSchema.parse({
+      ...demo,
+      keys: {
+        ...demo.keys,
+        bindings: [
+          ...demo.keys.bindings,
+          { keys: 'tap F7', command: { command: 'go-workspace', which: 'M' } },
+          { keys: 'hold F7', command: { command: 'open-app', app: 'notes' } },
+        ],
+      },
+    });
+    const long = usedDesk(profile);
+    long.press([], 'F7', 400);
+    const kept = keptSteps(profile, begun, long.recorded, long.session());
+    expect(kept.differences).toEqual([]);
+    expect(kept.steps).toEqual([{ press: [{ down: 'F7' }, { wait: 400 }, { up: 'F7' }] }]);
+    const short = usedDesk(profile);
+    short.press([], 'F7', 60);
+    expect(keptSteps(profile, begun, short.recorded, short.session()).steps).toEqual([
+      { press: 'F7' },
+    ]);
+    expect(long.session().windows.length).toBe(short.session().windows.length + 1);
   });
 
   test('another end is told', () => {

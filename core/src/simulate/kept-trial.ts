@@ -64,7 +64,9 @@ function stepsOf(profile: Profile, recorded: readonly Recorded[], isTimed: boole
     if (step) steps.push(step);
     burst = [];
   };
-  recorded.forEach((each, i) => {
+  // That time passed is told by the times of what comes after.
+  const told = recorded.filter((each) => 'event' in each || each.input.type !== 'wait');
+  told.forEach((each, i) => {
     if ('event' in each) {
       end();
       const step = stepOfEvent(each.event);
@@ -76,7 +78,7 @@ function stepsOf(profile: Profile, recorded: readonly Recorded[], isTimed: boole
     if (input.type === 'down') down.add(input.code);
     else if (input.type === 'up') down.delete(input.code);
     else if (input.type === 'blur') down.clear();
-    const next = recorded[i + 1];
+    const next = told[i + 1];
     if (down.size === 0) end(next && 'input' in next ? next.input : undefined);
   });
   end();
@@ -104,7 +106,7 @@ function pressOf(
     const wait = apart >= 1 ? [{ wait: apart }] : [];
     if (input.type === 'up') return [{ up: input.code }, ...wait];
     if (input.type === 'blur') return [{ leave: true }, ...wait];
-    if (input.type === 'wait') return wait;
+    if (input.type === 'wait') return [];
     const { code, key: types, repeat } = input;
     return [
       {
