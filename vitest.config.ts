@@ -58,6 +58,8 @@ export default defineConfig({
           ...shared,
           name: 'programs',
           include: ['{host,agents/*,cli,server}/src/**/*.test.ts'],
+          // They start real programs: on a busy machine one is now and then slower than a test waits.
+          retry: 1,
         },
       },
       {

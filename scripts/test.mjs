@@ -12,14 +12,15 @@ const browser = chromium();
 x11Programs();
 const results = mkdtempSync(join(tmpdir(), 'sorn-test-'));
 let passed = 0;
-let failed = 0;
+/** What failed, by name: the end of a long run tells it once more. */
+const failures = [];
 
 /** A check that passes or fails as a whole. */
 async function check(name, args) {
   say(name);
   const { status } = await runShown(process.execPath, args);
   if (status === 0) passed++;
-  else failed++;
+  else failures.push(name);
 }
 
 /** A suite of tests, counted one by one. A suite that ends without results counts as one failure. */
@@ -36,10 +37,12 @@ async function suite(name, config, env = {}) {
   try {
     const report = JSON.parse(readFileSync(file, 'utf8'));
     passed += report.numPassedTests;
-    failed += report.numFailedTests;
-    if (status !== 0 && report.numFailedTests === 0) failed++;
+    const tests = report.testResults.flatMap(({ assertionResults }) => assertionResults);
+    const names = tests.flatMap((test) => (test.status === 'failed' ? [test.fullName] : []));
+    failures.push(...names);
+    if (status !== 0 && names.length === 0) failures.push(name);
   } catch {
-    failed++;
+    failures.push(name);
   }
 }
 
@@ -57,5 +60,6 @@ await check('Build', [join(root, 'scripts/build.mjs')]);
 await suite('End-to-end tests', 'e2e/vitest.config.ts', { CHROMIUM: browser });
 
 rmSync(results, { recursive: true });
-process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
-process.exit(failed === 0 ? 0 : 1);
+for (const name of failures) process.stdout.write(`\nfailed: ${name}`);
+process.stdout.write(`\n${passed} passed, ${failures.length} failed\n`);
+process.exit(failures.length === 0 ? 0 : 1);
