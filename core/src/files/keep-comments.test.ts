@@ -1,14 +1,18 @@
 import fc from 'fast-check';
+import { parse as parseToml } from 'smol-toml';
 import { describe, expect, test } from 'vitest';
+import { parse as parseYaml } from 'yaml';
 import { profileSchema, type Profile } from '../model/profile.ts';
+import { oddToml, oddYaml } from '../testing/odd-text.ts';
 import { anyProfile, DEMO } from '../testing/profiles.ts';
 import { withGap } from '../tiling/settings-edit.ts';
 import { read } from '../values/faults.ts';
 import { compactProfile } from './compact.ts';
 import { FORMATS } from './format.ts';
-import { textFor } from './keep-comments.ts';
+import { isFields, isSame } from './differences.ts';
+import { editedFor, textFor } from './keep-comments.ts';
 import { parseText } from './parse.ts';
-import { writeText } from './write.ts';
+import { whyNot, writeText } from './write.ts';
 
 const OWN = `# My desk, as of autumn
 version: 4
@@ -98,6 +102,83 @@ describe('a text of one’s own, after edits made elsewhere', () => {
       .join('\n');
     const text = textFor({ format: 'yaml', content }, withGap(DEMO, {}, 'inner', 7));
     expect(text.match(/# c\d+/g)).toEqual(content.match(/# c\d+/g));
+  });
+});
+
+describe('a profile that was written by hand, in an odd but legal style', () => {
+  /** Edits of one field, and the lines of the text that may be otherwise: those of the field. */
+  const EDITS: readonly {
+    way: (profile: Profile) => (string | number)[] | null;
+    edit: (profile: Profile) => Profile;
+  }[] = [
+    { way: () => ['name'], edit: (p) => ({ ...p, name: `${p.name.slice(0, 9)} 2` }) },
+    {
+      // Two sides of their own have lines of their own.
+      way: ({ tiling }) => (isFields(tiling.gaps?.inner) ? null : ['tiling', 'gaps', 'inner']),
+      edit: (p) => withGap(p, {}, 'inner', p.tiling.gaps?.inner === 33 ? 34 : 33),
+    },
+    {
+      way: ({ rules }) => (rules.length > 0 ? ['rules', rules.length - 1, 'name'] : null),
+      edit: (p) => ({
+        ...p,
+        rules: p.rules.map((rule, i) => (i < p.rules.length - 1 ? rule : { ...rule, name: 'Odd' })),
+      }),
+    },
+    {
+      way: () => ['monitors', 0, 'width'],
+      edit: (p) => ({
+        ...p,
+        monitors: p.monitors.map((each, i) => (i > 0 ? each : { ...each, width: each.width + 1 })),
+      }),
+    },
+    {
+      way: ({ boards }) => (boards.length > 0 ? ['boards', 0, 'name'] : null),
+      edit: (p) => ({
+        ...p,
+        boards: p.boards.map((each, i) => (i > 0 ? each : { ...each, name: 'B' })),
+      }),
+    },
+  ];
+
+  test.each([
+    ['yaml', oddYaml],
+    ['toml', oddToml],
+  ] as const)('has only the lines of the edited field changed in %s', (format, write) => {
+    let counted = 0;
+    fc.assert(
+      fc.property(
+        anyProfile,
+        fc.nat(),
+        fc.constantFrom(...EDITS),
+        (profile, seed, { way, edit }) => {
+          const after = edit(profile);
+          const path = way(profile);
+          fc.pre(
+            path !== null && read(profileSchema, after).ok && whyNot(profile, format) === null,
+          );
+          const { text, lineOf } = write(compactProfile(profile), seed, seed % 2 === 0);
+          const edited = editedFor({ format, content: text }, after);
+          if (edited === null) throw new Error('written anew');
+          const parsed: unknown = format === 'yaml' ? parseYaml(edited) : parseToml(edited);
+          expect(profileSchema.parse(parsed)).toEqual(after);
+          const [old, young] = [text.split('\n'), edited.split('\n')];
+          const line = lineOf.get(JSON.stringify(path));
+          // What is called by several names has more lines than one.
+          if (/[&*]a\d/.test(text)) return;
+          counted++;
+          if (line === undefined || young.length !== old.length) {
+            // The field is new: its lines come, and at most those that it comes between are otherwise.
+            const kept = old.filter((each) => young.includes(each));
+            expect(kept.length).toBeGreaterThanOrEqual(old.length - 1);
+          } else
+            expect(old.flatMap((each, i) => (each === young[i] ? [] : [i]))).toEqual(
+              isSame(profile, after) ? [] : [line],
+            );
+        },
+      ),
+      { numRuns: 100, endOnFailure: true },
+    );
+    expect(counted).toBeGreaterThan(40);
   });
 });
 

@@ -18,7 +18,7 @@ export type Parsed =
  * The most nodes that aliases in YAML may stand for: enough for real files, too few for one that expands without
  * end.
  */
-const MOST_ALIASES = 100;
+export const MOST_ALIASES = 100;
 const MOST_FAULTS = 20;
 /** Lines and commas: the parsers of YAML and TOML take 10 to 30 µs for each, and 2 kB of memory. */
 const MOST_VALUES = 150_000;
@@ -79,9 +79,13 @@ export function parseFile(name: string, text: string): Parsed {
   return toml.ok ? toml : yaml;
 }
 
-/** A YAML text with its comments and places. */
-export function yamlDocument(text: string): Document.Parsed {
-  return parseDocument(plain(text), { resolveKnownTags: false, logLevel: 'error' });
+/** A YAML text with its comments and places; where it is to be edited, with its tokens, too. */
+export function yamlDocument(text: string, keepSourceTokens = false): Document.Parsed {
+  return parseDocument(plain(text), {
+    resolveKnownTags: false,
+    logLevel: 'error',
+    keepSourceTokens,
+  });
 }
 
 /** Where a fault stands, as it is told: "line 3, column 5: …". */
@@ -104,6 +108,8 @@ function firstLine(message: string): string {
 
 function faultIn(error: unknown, text: string, format: Format): TextFault {
   if (error instanceof ReferenceError) {
+    const [, name] = UNRESOLVED.exec(error.message) ?? [];
+    if (name !== undefined) return unresolved(text, name);
     return { message: `its aliases stand for too much; expected at most ${MOST_ALIASES}` };
   }
   if (error instanceof TomlError) {
@@ -113,6 +119,24 @@ function faultIn(error: unknown, text: string, format: Format): TextFault {
   const message = error instanceof Error ? firstLine(error.message) : String(error);
   if (format !== 'json') return { message };
   return { message: message.replace(/ in JSON at position .*$/, ''), ...jsonPlace(message, text) };
+}
+
+const UNRESOLVED = /^Unresolved alias .*: (\S+)$/;
+
+function unresolved(text: string, name: string): TextFault {
+  const at = plain(text).indexOf(`*${name}`);
+  const message = `*${name} is called, and is nowhere above; expected &${name} there`;
+  return { message, ...(at >= 0 && placeAt(plain(text), at)) };
+}
+
+/** The name that is called in a text of YAML, and given to nothing above; null where all are. */
+export function unresolvedAlias(text: string): string | null {
+  try {
+    yamlDocument(text).toJS({ maxAliasCount: MOST_ALIASES });
+  } catch (error) {
+    return UNRESOLVED.exec((error as Error).message)?.[1] ?? null;
+  }
+  return null;
 }
 
 /** Where JSON is broken: its own reader tells no line, the one of YAML, of which JSON is a part, does. */

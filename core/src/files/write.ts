@@ -15,6 +15,11 @@ export function writeText(value: object, format: Format): string {
   if (because !== null) throw new RangeError(because);
   if (format === 'json') return `${JSON.stringify(value, null, 2)}\n`;
   if (format === 'toml') return `${tomlOf(value)}\n`;
+  return styledYaml(value).toString({ lineWidth: 0, flowCollectionPadding: true });
+}
+
+/** A value as YAML in which what is small stands on one line. */
+export function styledYaml(value: object): Document {
   const document = new Document(value, { aliasDuplicateObjects: false });
   visit(document, {
     // Innermost first is not to be had: each asks what is in it.
@@ -26,7 +31,7 @@ export function writeText(value: object, format: Format): string {
       if (node.items.every(isScalar) && lengthOf(node) <= ONE_LINE) node.flow = true;
     },
   });
-  return document.toString({ lineWidth: 0, flowCollectionPadding: true });
+  return document;
 }
 
 /** Why a format cannot hold a value; null where it can. TOML's texts are whole characters (TOML 1.0, String). */
