@@ -12,6 +12,12 @@ export {
   type LivePicture,
   type LiveRequest,
 } from './live.ts';
+export {
+  FILES,
+  profileFileStateSchema,
+  type ProfileFileList,
+  type ProfileFileState,
+} from './profile-files.ts';
 export { problemSchema, type Problem } from './problem.ts';
 export {
   changeEventSchema,

@@ -19,6 +19,8 @@ import { changeEventRoutes } from './change-event-routes.ts';
 import type { ChangeEvents } from './change-events.ts';
 import type { LiveServer } from './live/live-server.ts';
 import { liveRoutes } from './live/routes.ts';
+import type { ProfileFiles } from './profile-files/profile-files.ts';
+import { profileFileRoutes } from './profile-files/routes.ts';
 import { profileRoutes } from './profiles.ts';
 import { revisionRoutes } from './revisions.ts';
 import { historyIn } from './storage/history.ts';
@@ -35,6 +37,8 @@ export interface AppOptions {
   log: Logger;
   /** The live desk; null where none is arranged. */
   live: LiveServer | null;
+  /** The profiles that live in files. */
+  files: ProfileFiles;
   hosts: Hosts;
   /** What people log in with; where left out, nobody has to. */
   token?: string;
@@ -46,7 +50,7 @@ const DAY_MS = 24 * 60 * 60 * 1000;
 
 /** The whole server but for listening: the API, and the page for every other path. */
 export function createApp(options: AppOptions): Express {
-  const { db, changes, backups, demo, log, live, hosts, token, page } = options;
+  const { db, changes, backups, demo, log, live, files, hosts, token, page } = options;
   const app = express();
   app.disable('x-powered-by');
   app.disable('etag');
@@ -92,7 +96,9 @@ export function createApp(options: AppOptions): Express {
   const keepAll = () => backups.keep('before-delete');
   const body = express.json({ limit: '8mb', verify: refuseOtherText });
   app.use('/api', body, profileRoutes(store, demo, changes, keepAll));
-  app.use('/api', revisionRoutes(history, changes), changeEventRoutes(store, changes, live));
+  app.use('/api', revisionRoutes(history, changes));
+  app.use('/api', changeEventRoutes(store, changes, live, files));
+  app.use('/api', body, profileFileRoutes(files));
   app.use('/api', body, liveRoutes(live));
   app.use('/api', backupRoutes(backups, folder, settingsIn(db), changes));
   app.use('/api', (request, response) => {

@@ -1,8 +1,9 @@
-import { PROFILES, type ChangeEvent } from '@sorn/api';
+import { PROFILES, type ChangeEvent, type ProfileFileState } from '@sorn/api';
 import { Router } from 'express';
 import type { ChangeEvents } from './change-events.ts';
 import type { LiveServer } from './live/live-server.ts';
 import { tellOfLive } from './live/routes.ts';
+import type { ProfileFiles } from './profile-files/profile-files.ts';
 import { serve } from './serve.ts';
 import type { Store } from './storage/store.ts';
 
@@ -10,11 +11,12 @@ import type { Store } from './storage/store.ts';
 const ALIVE_MS = 20_000;
 const RETRY_MS = 3_000;
 
-/** GET /profiles/:id/changes: server-sent events, one for each save of the profile or its session, and news of the live desk. */
+/** GET /profiles/:id/changes: server-sent events, one for each save of the profile or its session, and news of its file and the live desk. */
 export function changeEventRoutes(
   store: Store,
   changes: ChangeEvents,
   live: LiveServer | null,
+  files: ProfileFiles,
 ): Router {
   const routes = Router();
   serve(routes, PROFILES.changes, async (request, response) => {
@@ -30,6 +32,10 @@ export function changeEventRoutes(
     const stopListening = changes.listen(id, say);
     const stopListeningToAll = changes.onAll(() => void sayPresent().catch(() => response.end()));
     const stopListeningToEnd = changes.onEnd(() => response.end('event: closing\ndata: {}\n\n'));
+    const sayFile = (state: ProfileFileState) =>
+      state.profile === id && response.write(`event: file\ndata: ${JSON.stringify(state)}\n\n`);
+    const stopFiles = files.onChange(sayFile);
+    for (const state of files.states()) sayFile(state);
     const stopLive = live && tellOfLive(live, id, response);
     const alive = setInterval(() => response.write(':\n\n'), ALIVE_MS);
     response.on('close', () => {
@@ -37,6 +43,7 @@ export function changeEventRoutes(
       stopListeningToAll();
       stopListeningToEnd();
       stopLive?.();
+      stopFiles();
       clearInterval(alive);
     });
     await sayPresent();

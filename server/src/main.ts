@@ -10,6 +10,8 @@ import { demoData } from './demo.ts';
 import { makeChangeEvents, type ChangeEvents } from './change-events.ts';
 import { inUrl, readOptions, type Options } from './options.ts';
 import type { LiveServer } from './live/live-server.ts';
+import { openProfileFiles } from './profile-files/profile-files.ts';
+import { linesOfState } from './profile-files/state-lines.ts';
 import { historyIn } from './storage/history.ts';
 import { openDatabase, type OpenDatabase } from './storage/open.ts';
 import { settingsIn } from './storage/server-settings.ts';
@@ -97,6 +99,18 @@ async function start(options: Options): Promise<void> {
   const backups = backupsOf(file, folder);
   const changes = makeChangeEvents();
 
+  const files = await openProfileFiles({
+    db: database.db,
+    changes,
+    log,
+    paths: options.files,
+    folders: options.folders,
+    mustLook: options.mustLook,
+    onState(state, former) {
+      for (const line of linesOfState(state, former)) process.stderr.write(`${line}\n`);
+    },
+  });
+
   // A desktop that cannot be arranged is told before anything is served.
   const live = await liveDesk(options, storeIn(database.db), changes, log);
   const app = createApp({
@@ -107,6 +121,7 @@ async function start(options: Options): Promise<void> {
     demo: demoData,
     log,
     live,
+    files,
     hosts: { names, byAddress: token !== undefined },
     ...(token !== undefined && { token }),
     page: `${REPOSITORY}web/dist`,
@@ -120,6 +135,8 @@ async function start(options: Options): Promise<void> {
     const real = typeof address === 'object' && address ? address.port : port;
     const lines = [`Sorn is at http://${inUrl(host)}:${real}`, `Its data is in ${file}`];
     if (tokenFile !== undefined) lines.push(`The token for logging in is in ${tokenFile}`);
+    for (const { path, profile } of files.states())
+      if (profile !== null) lines.push(`${profile} lives in ${path}`);
     if (live) lines.push(`It arranges a desktop by ${live.id}, through ${options.agent}`);
     process.stdout.write(`${lines.join('\n')}\n`);
     void tidyUp(database, backups, log);
@@ -128,7 +145,8 @@ async function start(options: Options): Promise<void> {
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.on(signal, () => {
       server.close(() => {
-        const ends = [database.close(), backups.end(), live?.end()];
+        // What is under way is still written, and needs the database.
+        const ends = [files.end().then(() => database.close()), backups.end(), live?.end()];
         void Promise.allSettled(ends).then(() => process.exit(0));
       });
       // Those who listen are told first, and do not take it for a fault.

@@ -1,7 +1,9 @@
+import { statSync } from 'node:fs';
 import { homedir } from 'node:os';
 import { isIP } from 'node:net';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
+import { formatOf } from '@sorn/core/files';
 
 /** How the server was asked to run. */
 export interface Options {
@@ -20,6 +22,12 @@ export interface Options {
   agent?: string;
   /** The profile by which it is arranged; the one that was saved last where left out. */
   profile?: string;
+  /** Files in which profiles live, absolute. */
+  files: readonly string[];
+  /** Folders in which the page may keep profiles, and that files may be included from, absolute. */
+  folders: readonly string[];
+  /** Files are looked at again and again: their drive tells of no change. */
+  mustLook: boolean;
   /** Apps may be started by the command lines of the profile. */
   allowLaunch: boolean;
   /** The database file, absolute. */
@@ -51,6 +59,9 @@ export function readOptions(
       agent: { type: 'string' },
       profile: { type: 'string' },
       'allow-launch': { type: 'boolean', default: false },
+      file: { type: 'string', multiple: true, default: [] },
+      folder: { type: 'string', multiple: true, default: [] },
+      poll: { type: 'boolean', default: false },
     },
   });
   const { host, data, name: names, 'token-file': tokenFile } = values;
@@ -70,6 +81,14 @@ export function readOptions(
     throw new Error('--agent is empty; expected stand-in or x11, or a command line');
   if (agent === undefined && (profile !== undefined || allowLaunch))
     throw new Error('--profile and --allow-launch are for --agent: they say what it arranges');
+  // npm runs scripts in the repository; paths are meant from where the person stands.
+  const from = env['INIT_CWD'] ?? '.';
+  const files = values.file.map((file) => profileFilePath(from, file));
+  if (values.folder.length > 0 && !isLoopback(host))
+    throw new Error(
+      '--folder is for this machine alone: others could write files; leave out --host',
+    );
+  const folders = values.folder.map((folder) => namedFolder(from, folder));
   if (tokenFile === '') throw new Error('--token-file is empty; expected a file');
   if (!isLoopback(host) && tokenFile === undefined) {
     throw new Error(
@@ -86,6 +105,9 @@ export function readOptions(
     ...(agent !== undefined && { agent }),
     ...(profile !== undefined && { profile }),
     allowLaunch,
+    files,
+    folders,
+    mustLook: values.poll,
     file:
       data === undefined
         ? values.demo
@@ -94,6 +116,21 @@ export function readOptions(
         : databaseFile(data),
     isOwnFolder: data === undefined,
   };
+}
+
+/** @throws Error where the name tells no format */
+function profileFilePath(from: string, file: string): string {
+  if (formatOf(file) === null)
+    throw new Error(`--file is ${file}; expected the name of a .yaml, .toml or .json file`);
+  return resolve(from, file);
+}
+
+/** @throws Error where there is no such folder */
+function namedFolder(from: string, folder: string): string {
+  const path = resolve(from, folder);
+  if (!statSync(path, { throwIfNoEntry: false })?.isDirectory())
+    throw new Error(`--folder is ${folder}; expected a folder that is there`);
+  return path;
 }
 
 /**

@@ -30,3 +30,12 @@ export { WINDOW_COLUMNS, readWindowsCsv } from './windows-csv.ts';
 export { spanOf, stepsOf } from './positions.ts';
 export { changeTexts, conflictWords, thingAt } from './words.ts';
 export { whyNot, writeText } from './write.ts';
+export { type FileStep, type FileStepInput, fileStep } from './file-step.ts';
+export {
+  type FileFault,
+  type Included,
+  type ProfileFile,
+  fileFaultText,
+  includedIn,
+  readProfileFiles,
+} from './profile-files.ts';

@@ -26,7 +26,9 @@ export function editedFor({ format, content }: OwnText, profile: Profile): strin
   const before = parsed.ok ? profileOf(parsed.value) : null;
   if (!parsed.ok || !before) return null;
   if (isSame(before, profile)) return content;
-  if (!isFields(parsed.value) || parsed.value.version !== PROFILE_VERSION) return null;
+  if (!isFields(parsed.value)) return null;
+  const { version } = parsed.value;
+  if (version !== undefined && version !== PROFILE_VERSION) return null;
   const wanted = wantedValue(parsed.value, before, profile, compactProfile(profile));
   const edited = editedText(content, format, wanted);
   return edited !== null && isSame(profileIn(edited, format), profile) ? edited : null;
@@ -44,7 +46,7 @@ function profileIn(content: string, format: Format): Profile | null {
 }
 
 /** The comments before the first line that says something; JSON has none. */
-function headOf({ content, format }: OwnText): string {
+export function headOf({ content, format }: OwnText): string {
   if (format === 'json') return '';
   return /^(?:[ \t]*(?:#[^\n]*)?\n)*/.exec(content)?.[0] ?? '';
 }

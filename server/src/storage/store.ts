@@ -28,7 +28,8 @@ export interface Stale {
 
 export interface Store {
   list: () => Promise<ProfileSummary[]>;
-  create: (profile: Profile, session?: SessionInput) => Promise<ProfileSummary>;
+  /** The text where a person wrote it. */
+  create: (profile: Profile, session?: SessionInput, text?: OwnText) => Promise<ProfileSummary>;
   /** The number of the present state; null where there is no such profile. */
   revisionOf: (id: string) => Promise<number | null>;
   readProfile: (id: string) => Promise<StoredText | null>;
@@ -60,7 +61,11 @@ export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()):
     return row?.number ?? null;
   }
 
-  async function createOnce(profile: Profile, session?: SessionInput): Promise<ProfileSummary> {
+  async function createOnce(
+    profile: Profile,
+    session?: SessionInput,
+    text?: OwnText,
+  ): Promise<ProfileSummary> {
     const id = await freeSlug(profile.name, async (slug) => (await presentRevision(slug)) !== null);
     const savedAt = timestamp();
     const insert = db.insert(revisions).values({
@@ -69,6 +74,7 @@ export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()):
       name: profile.name,
       savedAt,
       content: JSON.stringify(profile),
+      ...(text && { ownText: JSON.stringify(text) }),
     });
     if (session) {
       const content = JSON.stringify(session);
@@ -105,10 +111,10 @@ export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()):
       return rows;
     },
 
-    async create(profile, session) {
+    async create(profile, session, text) {
       for (let tries = 1; ; tries++) {
         try {
-          return await createOnce(profile, session);
+          return await createOnce(profile, session, text);
         } catch (error) {
           // Another server took the name between the question and the answer.
           if (tries === MOST_TRIES || !databaseCode(error).startsWith('SQLITE_CONSTRAINT'))

@@ -10,6 +10,7 @@ import { backupsHere } from './plain-backups.ts';
 import { heldToContract } from './contract.ts';
 import { demoData } from '../demo.ts';
 import { makeChangeEvents } from '../change-events.ts';
+import { openProfileFiles } from '../profile-files/profile-files.ts';
 import { openDatabase, type OpenDatabase } from '../storage/open.ts';
 
 export const PROFILE = { name: 'Desk', monitors: [{ id: 'm', width: 1920, height: 1080 }] };
@@ -32,6 +33,9 @@ export interface TestServer {
 interface TestOptions extends Partial<Pick<AppOptions, 'page' | 'token' | 'hosts'>> {
   /** Backups are made in a thread, as by the real server. */
   threads?: boolean;
+  /** Files in which profiles live, and folders in which they may be kept. */
+  paths?: readonly string[];
+  folders?: readonly string[];
 }
 
 /**
@@ -39,7 +43,14 @@ interface TestOptions extends Partial<Pick<AppOptions, 'page' | 'token' | 'hosts
  * @param folder where everything lies; a new one where left out, which goes with the test
  */
 export async function testServer(
-  { page, token, hosts = { names: [], byAddress: false }, threads = false }: TestOptions = {},
+  {
+    page,
+    token,
+    hosts = { names: [], byAddress: false },
+    threads = false,
+    paths = [],
+    folders = [],
+  }: TestOptions = {},
   folder = mkdtempSync(join(tmpdir(), 'sorn-server-')),
 ): Promise<TestServer> {
   writeFileSync(join(folder, 'index.html'), '<title>Sorn</title>');
@@ -47,16 +58,27 @@ export async function testServer(
   const database = await openDatabase(file);
   const backups = (threads ? backupsOf : backupsHere)(file, join(folder, 'backups'));
   const logged: string[] = [];
+  const log = pino({ level: 'warn' }, { write: (line) => void logged.push(line) });
+  const changes = makeChangeEvents();
+  const files = await openProfileFiles({
+    db: database.db,
+    changes,
+    log,
+    paths,
+    folders,
+    mustLook: false,
+  });
   const app = createApp({
     db: database.db,
-    changes: makeChangeEvents(),
+    changes,
     backups,
     folder: join(folder, 'backups'),
     demo: demoData,
-    log: pino({ level: 'warn' }, { write: (line) => void logged.push(line) }),
+    log,
     hosts,
     ...(token !== undefined && { token }),
     live: null,
+    files,
     page: page ?? folder,
   });
   return {
@@ -68,6 +90,7 @@ export async function testServer(
     file,
     logged,
     async stop() {
+      await files.end();
       await Promise.all([database.close(), backups.end()]);
       rmSync(folder, { recursive: true });
     },

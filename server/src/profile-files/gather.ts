@@ -1,0 +1,97 @@
+import { homedir } from 'node:os';
+import { dirname, isAbsolute, relative, resolve, sep } from 'node:path';
+import { realpathSync } from 'node:fs';
+import { formatOf, includedIn, type FileFault, type ProfileFile } from '@sorn/core/files';
+import { readDisk, type DiskTrouble } from './disk.ts';
+
+/** The files of a profile as they are on the disk. */
+export type Gathered =
+  | { files: readonly (ProfileFile & { path: string })[] }
+  | { faults: readonly FileFault[] }
+  | { trouble: DiskTrouble & { path: string } };
+
+/** A path as it is told: that of the person's own folder as ~. */
+export function shownPath(path: string): string {
+  const home = homedir();
+  return path.startsWith(home + sep) ? `~${path.slice(home.length)}` : path;
+}
+
+/**
+ * Reads a profile's file and what it includes, also through those. What is included lies in the folder of the file
+ * that is named, or in one that was named for that; links are followed before that is looked at.
+ */
+export function gatherFiles(path: string, folders: readonly string[]): Gathered {
+  const allowed = [dirname(real(path)), ...folders.map(real)];
+  const files: (ProfileFile & { path: string })[] = [];
+  const faults: FileFault[] = [];
+  const places = new Map<string, string>();
+  let trouble: (DiskTrouble & { path: string }) | null = null;
+
+  function take(
+    at: string,
+    from: { file: string; line: number; column: number } | null,
+    above: readonly string[],
+  ): void {
+    const place = from ? `${from.file}:${from.line}:${from.column}` : '';
+    const tell = (message: string) =>
+      faults.push({ ...(from ?? { file: shownPath(at), line: 1, column: 1 }), message });
+    const known = places.get(real(at));
+    if (known !== undefined) {
+      const isLoop = above.includes(real(at));
+      const first = known === '' ? 'it is the file that is named' : `${known} includes it`;
+      tell(
+        isLoop
+          ? `${shownPath(at)} includes what includes it: ${first}; expected no loop`
+          : `${shownPath(at)} is included twice: ${first}; expected it once`,
+      );
+      return;
+    }
+    if (from && !allowed.some((folder) => isIn(real(at), folder))) {
+      tell(
+        `${shownPath(at)} is outside; expected a file in ${allowed.map(shownPath).join(', ')}, or its folder named by --folder`,
+      );
+      return;
+    }
+    const read = readDisk(at);
+    if (!('text' in read)) {
+      if (from) tell(`${shownPath(at)}: ${read.because}`);
+      else trouble = { ...read, path: at };
+      return;
+    }
+    places.set(real(at), place);
+    const file = { path: at, name: shownPath(at), format: formatOf(at) ?? 'yaml', text: read.text };
+    files.push(file);
+    const included = includedIn(file);
+    if (!Array.isArray(included)) {
+      faults.push(included);
+      return;
+    }
+    for (const { name, line, column } of included) {
+      const inner = resolve(dirname(at), name.replace(/^~(?=\/)/, homedir()));
+      if (formatOf(inner) === null)
+        faults.push({
+          file: file.name,
+          line,
+          column,
+          message: `${name} is included; expected the name of a .yaml, .toml or .json file`,
+        });
+      else take(inner, { file: file.name, line, column }, [...above, real(at)]);
+    }
+  }
+  take(path, null, []);
+  if (trouble) return { trouble };
+  return faults.length > 0 ? { faults } : { files };
+}
+
+function real(path: string): string {
+  try {
+    return realpathSync(path);
+  } catch {
+    return resolve(path);
+  }
+}
+
+function isIn(path: string, folder: string): boolean {
+  const way = relative(folder, path);
+  return way !== '' && !way.startsWith('..') && !isAbsolute(way);
+}

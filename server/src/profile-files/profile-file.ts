@@ -1,0 +1,330 @@
+import { statSync, realpathSync } from 'node:fs';
+import { dirname } from 'node:path';
+import type { ProfileFileState } from '@sorn/api';
+import { fileStep, readProfileFiles, type Decisions } from '@sorn/core/files';
+import { profileSchema, type Profile } from '@sorn/core/model';
+import { watch } from 'chokidar';
+import isEqual from 'fast-deep-equal';
+import type { ChangeEvents } from '../change-events.ts';
+import type { Store } from '../storage/store.ts';
+import type { FileBase, FileBases } from './bases.ts';
+import { isSilent, tidyBeside, writeDisk } from './disk.ts';
+import { gatherFiles, shownPath, type Gathered } from './gather.ts';
+
+/** An editor writes in several steps: a file is read when it was left alone for so long. */
+const SETTLED_MS = 80;
+/** However often a file changes, it is read at least this often. */
+const LONGEST_MS = 300;
+/** A file is written at most once in so long. */
+const WRITE_MS = 1_000;
+/** So often a file is looked at, should its drive not have told of a change. */
+const LOOK_MS = 2_000;
+/** On a drive that tells of none. */
+const LOOK_SILENT_MS = 250;
+/** So often a save or a write is tried again that somebody else was quicker than. */
+const AGAIN_MS = 60;
+
+export interface ProfileFileOptions {
+  /** The file, absolute. */
+  path: string;
+  /** Folders that files may be included from, beside that of the file. */
+  folders: readonly string[];
+  /** Changes are looked for: nothing tells of them. */
+  mustLook: boolean;
+  /** It was kept in the page, and is taken up at the next start. */
+  isKept: boolean;
+  store: Store;
+  bases: FileBases;
+  changes: ChangeEvents;
+  onState: (state: ProfileFileState, before: ProfileFileState | null) => void;
+  onError: (error: unknown) => void;
+}
+
+/** A profile that lives in a file: what is edited here is written there, and what is written there is a revision here. */
+export class ProfileFile {
+  state: ProfileFileState;
+  private readonly options: ProfileFileOptions;
+  private base: FileBase | null = null;
+  private id: string | null = null;
+  private timer: NodeJS.Timeout | undefined;
+  private dueAt = Infinity;
+  private firstChangeAt = 0;
+  private running: Promise<void> | null = null;
+  private isAgain = false;
+  private isEnded = false;
+  private writtenAt = -Infinity;
+  private decided: Decisions | undefined;
+  private mayWriteAnew = false;
+  private stopListening: (() => void) | null = null;
+  private watched = new Set<string>();
+  private seen = '';
+  private readonly watcher;
+  private readonly looks: NodeJS.Timeout;
+
+  constructor(options: ProfileFileOptions) {
+    this.options = options;
+    const { path, mustLook } = options;
+    this.state = { path: shownPath(path), profile: null, state: 'waits', at: timestamp() };
+    tidyBeside(path);
+    this.watcher = watch([], {
+      ignoreInitial: true,
+      depth: 0,
+      ignored: (each) => !this.watched.has(each),
+    });
+    this.watcher.on('all', () => this.changed());
+    this.watcher.on('error', (error) => options.onError(error));
+    this.follow([path]);
+    const every = mustLook || isSilent(path) ? LOOK_SILENT_MS : LOOK_MS;
+    this.looks = setInterval(() => this.look(), every);
+    this.looks.unref();
+  }
+
+  /** Reads it for the first time. */
+  async begin(id: string | null = null): Promise<void> {
+    this.base = await this.options.bases.read(this.options.path);
+    this.listenTo(id ?? this.base?.id ?? null);
+    await this.sync();
+  }
+
+  /** What a person decided about edits that do not go together. */
+  async decide(decided: Decisions): Promise<void> {
+    this.decided = decided;
+    await this.sync();
+    this.decided = undefined;
+  }
+
+  /** A person agreed that comments are lost. */
+  async writeAnew(): Promise<void> {
+    this.mayWriteAnew = true;
+    await this.sync();
+    this.mayWriteAnew = false;
+  }
+
+  async end(): Promise<void> {
+    this.isEnded = true;
+    clearTimeout(this.timer);
+    clearInterval(this.looks);
+    this.stopListening?.();
+    await this.watcher.close();
+    await this.running;
+  }
+
+  /** All that is to be done now is done, in one round or several. */
+  async sync(): Promise<void> {
+    if (this.isEnded) return;
+    if (this.running) {
+      this.isAgain = true;
+      return this.running;
+    }
+    clearTimeout(this.timer);
+    this.dueAt = Infinity;
+    this.running = (async () => {
+      try {
+        do {
+          this.isAgain = false;
+          await this.round();
+        } while (this.isAgain && !this.isEnded);
+      } catch (error) {
+        this.options.onError(error);
+        this.soon(WRITE_MS);
+      } finally {
+        this.running = null;
+      }
+    })();
+    return this.running;
+  }
+
+  private listenTo(id: string | null): void {
+    this.id = id;
+    this.stopListening?.();
+    this.stopListening =
+      id === null
+        ? null
+        : this.options.changes.listen(id, ({ profile }) => {
+            if (profile !== undefined) this.soon(0);
+          });
+  }
+
+  private changed(): void {
+    const now = Date.now();
+    if (this.firstChangeAt === 0) this.firstChangeAt = now;
+    const left = this.firstChangeAt + LONGEST_MS - now;
+    this.dueAt = Infinity;
+    this.soon(Math.max(0, Math.min(SETTLED_MS, left)));
+  }
+
+  private soon(ms: number): void {
+    const at = Date.now() + ms;
+    if (this.isEnded || at >= this.dueAt) return;
+    this.dueAt = at;
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => {
+      this.firstChangeAt = 0;
+      void this.sync();
+    }, ms);
+  }
+
+  /** Something is otherwise than when it was looked at last, though nothing told of it. */
+  private look(): void {
+    const now = [...this.watched].map(markOf).join();
+    if (now !== this.seen) this.changed();
+    this.seen = now;
+  }
+
+  /** Watches files, where they are links what these lead to, and their folders: an editor puts another file in the place. */
+  private follow(paths: readonly string[]): void {
+    const next = new Set<string>();
+    for (const path of paths) {
+      for (const each of [path, realOf(path)]) {
+        next.add(each);
+        next.add(dirname(each));
+      }
+    }
+    const isNew = [...next].some((each) => !this.watched.has(each));
+    this.watched = next;
+    if (isNew) this.watcher.add([...next]);
+    this.seen = [...next].map(markOf).join();
+  }
+
+  private tell(state: Omit<ProfileFileState, 'path' | 'profile' | 'at'>): void {
+    const before = this.state;
+    const next = { path: before.path, profile: this.id, ...state, at: timestamp() };
+    const isNews = !isEqual({ ...before, at: '' }, { ...next, at: '' });
+    this.state = next;
+    if (isNews || state.state === 'same') this.options.onState(next, before);
+  }
+
+  private async round(): Promise<void> {
+    const { path, folders, store } = this.options;
+    const gathered = gatherFiles(path, folders);
+    if ('trouble' in gathered) {
+      const { state, because } = gathered.trouble;
+      this.tell({ state, because });
+      return;
+    }
+    if ('faults' in gathered) {
+      this.tell({ state: 'faults', faults: [...gathered.faults] });
+      return;
+    }
+    const { files } = gathered;
+    this.follow(files.map((file) => file.path));
+    if (this.id === null) {
+      await this.bringIn(files);
+      return;
+    }
+    const kept = await store.readProfile(this.id);
+    if (!kept) {
+      this.tell({ state: 'deleted' });
+      return;
+    }
+    const stored = profileSchema.parse(JSON.parse(kept.content));
+    const base = this.base?.profile ?? null;
+    const step = fileStep({
+      files,
+      base,
+      stored,
+      ...(this.decided && { decided: this.decided }),
+      mayWriteAnew: this.mayWriteAnew,
+    });
+    if (step.kind === 'faults') this.tell({ state: 'faults', faults: step.faults });
+    else if (step.kind === 'conflicts')
+      this.tell({
+        state: 'conflicts',
+        theirs: step.theirs,
+        base,
+        conflicts: step.conflicts.map((each) => ({ ...each, path: [...each.path] })),
+      });
+    else if (step.kind === 'asks') this.tell({ state: 'asks', anew: step.anew });
+    else await this.make(files, step, { ...kept, profile: stored });
+  }
+
+  /** Saves what is new here, and writes what is new there. */
+  private async make(
+    files: Files,
+    { profile, texts }: { profile: Profile; texts: readonly string[] },
+    stored: { profile: Profile; revision: number; text?: { content: string } },
+  ): Promise<void> {
+    const { store, changes } = this.options;
+    const id = this.id!;
+    const [text] = texts;
+    const isText = texts.length === 1 && stored.text?.content !== text;
+    const isFromFile = !isEqual(profile, stored.profile) || (isText && text === files[0]!.text);
+    if (isFromFile) {
+      const own = texts.length === 1 ? { format: files[0]!.format, content: text! } : undefined;
+      const saved = await store.saveProfile(id, profile, stored.revision, own);
+      if (!saved || 'stale' in saved) {
+        this.soon(AGAIN_MS);
+        return;
+      }
+      changes.tell(id, { profile: saved.revision });
+    }
+    const due = files.flatMap((file, i) =>
+      file.text === texts[i] ? [] : [{ ...file, next: texts[i]! }],
+    );
+    const wait = this.writtenAt + WRITE_MS - Date.now();
+    if (due.length > 0 && wait > 0) {
+      this.soon(wait);
+      return;
+    }
+    try {
+      for (const { path, text: expected, next } of due) {
+        this.writtenAt = Date.now();
+        if (!writeDisk(path, next, expected)) {
+          this.soon(AGAIN_MS);
+          return;
+        }
+      }
+    } catch (error) {
+      this.tell({ state: 'not-written', because: (error as Error).message });
+      this.soon(LOOK_MS);
+      return;
+    }
+    await this.bothAre(profile);
+  }
+
+  private async bothAre(profile: Profile): Promise<void> {
+    const { path, bases, isKept } = this.options;
+    if (!isEqual(this.base?.profile, profile) || this.base?.id !== this.id) {
+      this.base = { id: this.id!, profile, isKept };
+      await bases.save(path, this.base);
+    }
+    this.seen = [...this.watched].map(markOf).join();
+    this.tell({ state: 'same' });
+  }
+
+  /** A file that has no profile yet becomes one. */
+  private async bringIn(files: Files): Promise<void> {
+    const read = readProfileFiles(files);
+    if (!read.ok) {
+      this.tell({ state: 'faults', faults: read.faults });
+      return;
+    }
+    const own =
+      files.length === 1 ? { format: files[0]!.format, content: files[0]!.text } : undefined;
+    const { id } = await this.options.store.create(read.profile, undefined, own);
+    this.listenTo(id);
+    await this.bothAre(read.profile);
+  }
+}
+
+type Files = Extract<Gathered, { files: unknown }>['files'];
+
+const timestamp = () => new Date().toISOString();
+
+function realOf(path: string): string {
+  try {
+    return realpathSync(path);
+  } catch {
+    return path;
+  }
+}
+
+/** What shows that a file is another one than it was. */
+function markOf(path: string): string {
+  try {
+    const { mtimeMs, ctimeMs, size, ino } = statSync(path);
+    return `${mtimeMs} ${ctimeMs} ${size} ${ino}`;
+  } catch {
+    return '';
+  }
+}
