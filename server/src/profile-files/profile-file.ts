@@ -159,6 +159,7 @@ export class ProfileFile {
     this.dueAt = at;
     clearTimeout(this.timer);
     this.timer = setTimeout(() => {
+      this.dueAt = Infinity;
       this.firstChangeAt = 0;
       void this.sync();
     }, ms);
