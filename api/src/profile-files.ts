@@ -15,6 +15,8 @@ const faultSchema = fields({
   /** Counted from 1, as the column. */
   line: z.int(),
   column: z.int(),
+  /** The line itself. */
+  excerpt: z.string(),
   message: z.string(),
 });
 

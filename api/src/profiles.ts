@@ -77,6 +77,8 @@ export type RevisionList = z.output<typeof revisionListSchema>;
 export const changeEventSchema = fields({
   profile: revisionField.exactOptional(),
   session: revisionField.exactOptional(),
+  /** The file that the profile was changed in. */
+  file: z.string().exactOptional(),
 });
 export type ChangeEvent = z.output<typeof changeEventSchema>;
 

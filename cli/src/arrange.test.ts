@@ -175,16 +175,22 @@ describe('sorn arrange', () => {
       'monitors:\n  - { id: m, width: 800 }\ntiling: { gaps: { iner: 3 } }\n',
     );
     expect(faultsOf(bad, session)).toEqual([
-      'bad.yaml: monitors[0].height: nothing; expected a whole number from 1 to 100000',
-      'bad.yaml: tiling.gaps.iner: 3; expected a known field; the nearest is inner',
+      'bad.yaml:2:5: monitors[0].height is nothing; expected a whole number from 1 to 100000',
+      'bad.yaml:3:19: tiling.gaps.iner is 3; expected a known field; the nearest is inner',
     ]);
   });
 
   it('tells what cannot be read at all', () => {
     expect(faultsOf(join(folder, 'none.json'), session)[0]).toContain('none.json: no such file');
-    expect(faultsOf(file('cut.json', '{"monitors":'), session)[0]).toContain('cut.json: not JSON');
-    expect(faultsOf(file('tab.yaml', 'a:\n\t- b'), session)[0]).toContain('tab.yaml: not YAML');
-    expect(faultsOf(file('half.toml', '[monitors'), session)[0]).toContain('half.toml: not TOML');
+    expect(faultsOf(file('cut.json', '{"monitors":'), session)[0]).toContain(
+      'cut.json:1:13: not JSON: ',
+    );
+    expect(faultsOf(file('tab.yaml', 'a:\n\t- b'), session)[0]).toContain(
+      'tab.yaml:2:1: not YAML: ',
+    );
+    expect(faultsOf(file('half.toml', '[monitors'), session)[0]).toContain(
+      'half.toml:1:10: not TOML: ',
+    );
     expect(faultsOf(file('latin', new Uint8Array([0xe9, 0xff])), session)[0]).toContain(
       'not UTF-8',
     );

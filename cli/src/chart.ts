@@ -1,6 +1,6 @@
 import { chartCsv, chartHtml, chartMarkdown, chartSvg } from '@sorn/core/keys';
-import { profileSchema, type Profile } from '@sorn/core/model';
-import { BadInput, readInput } from './input.ts';
+import { type Profile } from '@sorn/core/model';
+import { BadInput, readProfile } from './input.ts';
 
 const FORMS: Record<string, (profile: Profile) => string> = {
   markdown: chartMarkdown,
@@ -13,7 +13,7 @@ export function chartFile(
   profileFile: string,
   { as, monitor, night = false }: { as: string; monitor?: string; night?: boolean },
 ): string {
-  const profile = readInput(profileFile, profileSchema);
+  const profile = readProfile(profileFile);
   if (as !== 'svg') {
     const form = FORMS[as];
     if (form) return form(profile);

@@ -1,7 +1,6 @@
 import { checkProfile, findingText } from '@sorn/core/checkup';
 import { monitorName } from '@sorn/core/desk';
-import { profileSchema } from '@sorn/core/model';
-import { readInput } from './input.ts';
+import { readProfile } from './input.ts';
 
 /** What a profile's check came to, printed, and whether nothing was found. */
 export interface Checked {
@@ -11,7 +10,7 @@ export interface Checked {
 
 /** `sorn check PROFILE`: what is wrong with its desks and the names in it, as JSON or one line each. */
 export function checkFile(profileFile: string, asText = false): Checked {
-  const profile = readInput(profileFile, profileSchema);
+  const profile = readProfile(profileFile);
   const findings = checkProfile(profile);
   const lines = findings.map((finding) => findingText(finding, (id) => monitorName(profile, id)));
   return {

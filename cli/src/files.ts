@@ -18,9 +18,9 @@ import {
   type Format,
   type SectionId,
 } from '@sorn/core/files';
-import { profileSchema, type Profile } from '@sorn/core/model';
+import { type Profile } from '@sorn/core/model';
 import { faultText } from '@sorn/core/values';
-import { BadInput, readInput, readSections } from './input.ts';
+import { BadInput, readSections, readProfile } from './input.ts';
 
 export interface ExportOptions {
   as?: string;
@@ -36,7 +36,7 @@ const MOST_DRAWN = 99;
 /** `sorn export PROFILE`: the profile, or sections of it, in another form. */
 export function exportFile(file: string, options: ExportOptions): string {
   const form = oneOf(options.as ?? 'yaml', FORMS, '--as');
-  const profile = readInput(file, profileSchema);
+  const profile = readProfile(file);
   const sections = options.sections === undefined ? undefined : sectionsOf(options.sections);
   if (form === 'csv') return table(profile, sections);
   if (form === 'svg') return drawing(profile, options);
@@ -92,7 +92,7 @@ const CONFLICTS = ['keep', 'take', 'both'] as const;
 
 /** `sorn import PROFILE FILE`: the profile with what a file brings; or only what that would be. */
 export function importFile(profileFile: string, file: string, options: ImportOptions): string {
-  const profile = readInput(profileFile, profileSchema);
+  const profile = readProfile(profileFile);
   const brought = readSections(file, profile);
   const sections = options.sections === undefined ? SECTIONS : sectionsOf(options.sections);
   const conflicts = oneOf(options.conflicts ?? 'keep', CONFLICTS, '--conflicts');
@@ -125,7 +125,7 @@ export function diffFiles(
   b: string,
   asText: boolean,
 ): { text: string; isSame: boolean } {
-  const [before, after] = [readInput(a, profileSchema), readInput(b, profileSchema)];
+  const [before, after] = [readProfile(a), readProfile(b)];
   const changes = changeTexts(before, after);
   const findings = newFindings(before, after);
   const text = asText

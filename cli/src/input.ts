@@ -1,14 +1,18 @@
-import { closeSync, openSync, readSync } from 'node:fs';
+import { closeSync, openSync, readSync, statSync } from 'node:fs';
+import { relative, resolve } from 'node:path';
 import {
+  fileFaultText,
   notReadText,
   parseFile,
   readFileText,
+  readProfileFiles,
   RefusedFile,
   refuseLarge,
   textIn,
   type FromFile,
 } from '@sorn/core/files';
-import type { Profile } from '@sorn/core/model';
+import { profileSchema, type Profile } from '@sorn/core/model';
+import { gatherFiles } from '@sorn/server/profile-files';
 import { faultText, read, type Read } from '@sorn/core/values';
 
 /** Input that cannot be used: one message for each fault, and the exit code. */
@@ -24,6 +28,40 @@ export class BadInput extends Error {
 /** Reads a file (`-`: standard input) in JSON, YAML or TOML by a schema. Throws BadInput with a line per fault. */
 export function readInput<S extends Parameters<typeof read>[0]>(file: string, schema: S) {
   return sound(file, read(schema, valueIn(file, textOf(file))) as Read<ReturnType<S['parse']>>);
+}
+
+/** A profile, and the files it was read from; none where that is standard input. */
+export interface ProfileInput {
+  profile: Profile;
+  paths: readonly string[];
+}
+
+/**
+ * Reads a profile (`-`: standard input) in JSON, YAML or TOML, with the files that it includes. Throws BadInput with a
+ * line per fault, as editors and continuous integration read it: file:line:column: what it is, and what was expected.
+ */
+export function readProfileInput(file: string): ProfileInput {
+  if (file === '-' || isDevice(file)) return { profile: readInput(file, profileSchema), paths: [] };
+  const nameOf = (path: string) => (path === resolve(file) ? file : relative('.', path));
+  const gathered = gatherFiles(resolve(file), [], nameOf);
+  if ('trouble' in gathered) {
+    // What was wrong is told in the words that every other file is refused in.
+    textOf(file);
+    throw new BadInput([`${file}: ${gathered.trouble.because}`]);
+  }
+  if ('faults' in gathered) throw new BadInput(gathered.faults.map(fileFaultText));
+  const read = readProfileFiles(gathered.files);
+  if (!read.ok) throw new BadInput(read.faults.map(fileFaultText));
+  return { profile: read.profile, paths: gathered.files.map(({ path }) => path) };
+}
+
+/** The profile of a file, or of several. */
+export const readProfile = (file: string): Profile => readProfileInput(file).profile;
+
+/** A pipe, or what else is no plain file. */
+function isDevice(file: string): boolean {
+  const stat = statSync(file, { throwIfNoEntry: false });
+  return stat !== undefined && !stat.isFile();
 }
 
 /** Reads what a file of a profile, of sections of one, or a table of rules or keys would bring into a profile. */

@@ -1,7 +1,6 @@
 import type { Placement } from '@sorn/core/engine';
-import { profileSchema } from '@sorn/core/model';
 import { play, scriptSchema, type Played } from '@sorn/core/simulate';
-import { BadInput, readInput } from './input.ts';
+import { BadInput, readInput, readProfile } from './input.ts';
 
 /** What came of a script, printed, and whether every `same` of it held. */
 export interface PlayedScript {
@@ -14,7 +13,7 @@ export function playFiles(profileFile: string, scriptFile: string, asText = fals
   if (profileFile === '-' && scriptFile === '-') {
     throw new BadInput(['-: standard input can be the profile or the script, not both']);
   }
-  const profile = readInput(profileFile, profileSchema);
+  const profile = readProfile(profileFile);
   const steps = play(profile, readInput(scriptFile, scriptSchema));
   return {
     text: asText ? steps.map(paragraph).join('\n') : `${JSON.stringify({ steps }, null, 2)}\n`,

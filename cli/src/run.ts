@@ -1,8 +1,7 @@
 import { ControlTaken, recordFile, startHost, type LiveEntry, type LiveHost } from '@sorn/host';
-import { profileSchema } from '@sorn/core/model';
 import { watch } from 'chokidar';
 import { agentProgram } from './agent-command.ts';
-import { BadInput, readInput } from './input.ts';
+import { BadInput, readProfileInput } from './input.ts';
 
 export interface RunOptions {
   agent: string;
@@ -30,9 +29,10 @@ export async function runDesk(
   let over: (because: string | null) => void = () => undefined;
   const ended = new Promise<string | null>((resolve) => (over = resolve));
   let round: () => number = () => 0;
+  const { profile, paths } = readProfileInput(file);
   const host = await startHost({
     command: agentProgram(options.agent),
-    profile: readInput(file, profileSchema),
+    profile,
     store: recordFile(options.keep ?? `${file}.live`),
     allowLaunch: options.allowLaunch ?? false,
     onLog: (line) => process.stderr.write(`agent: ${line}\n`),
@@ -44,11 +44,11 @@ export async function runDesk(
     throw error;
   });
   round = () => host.agent.desk.roundNow;
-  const watcher = watch(file, { ignoreInitial: true });
+  const watcher = watch([...paths], { ignoreInitial: true });
   let settling: NodeJS.Timeout | undefined;
   watcher.on('all', () => {
     clearTimeout(settling);
-    settling = setTimeout(() => reread(file, host), SETTLED_MS);
+    settling = setTimeout(() => watcher.add([...reread(file, host)]), SETTLED_MS);
   });
   const stop = () => over(null);
   process.on('SIGTERM', stop);
@@ -60,13 +60,16 @@ export async function runDesk(
   if (because !== null) throw new BadInput([because]);
 }
 
-/** Takes an edited file over, or says what is wrong with it. A file that is gone changes nothing. */
-function reread(file: string, { agent: { desk } }: LiveHost): void {
+/** Takes an edited file over, or says what is wrong with it. A file that is gone changes nothing. Answers with its files. */
+function reread(file: string, { agent: { desk } }: LiveHost): readonly string[] {
   try {
-    desk.setProfile(readInput(file, profileSchema));
+    const { profile, paths } = readProfileInput(file);
+    desk.setProfile(profile);
+    return paths;
   } catch (error) {
     if (!(error instanceof BadInput)) throw error;
     desk.refuse(error.lines[0] ?? 'it cannot be read');
+    return [];
   }
 }
 

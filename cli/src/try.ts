@@ -1,6 +1,6 @@
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
-import { profileSchema, type Profile, type Trial } from '@sorn/core/model';
+import { type Profile, type Trial } from '@sorn/core/model';
 import {
   builtInTrials,
   joinedResults,
@@ -11,7 +11,7 @@ import {
   type TrialResult,
 } from '@sorn/core/simulate';
 import { html, nearestName } from '@sorn/core/values';
-import { BadInput, readInput, readSections } from './input.ts';
+import { BadInput, readSections, readProfile } from './input.ts';
 import runTries, { type TryJob } from './try-worker.ts';
 
 const FORMS = ['text', 'json', 'junit'] as const;
@@ -46,7 +46,7 @@ export async function tryFile(
     ...wholeNumber('orders', orders, 1),
     ...wholeNumber('seed', seed, 0),
   };
-  const profile = readInput(profileFile, profileSchema);
+  const profile = readProfile(profileFile);
   const further = beside === undefined ? [] : readSections(beside, profile).profile.trials;
   const all = [...profile.trials, ...further].filter(({ on }) => on);
   const chosen = named([...all, ...builtInTrials(profile)], names);

@@ -3,7 +3,7 @@ import { profileSchema, type Profile } from '../model/profile.ts';
 import { read } from '../values/faults.ts';
 import { compactProfile } from './compact.ts';
 import { isFields, isSame } from './differences.ts';
-import type { Format } from './format.ts';
+import { FORMAT_NAMES, type Format } from './format.ts';
 import { headOf } from './keep-comments.ts';
 import { parseText } from './parse.ts';
 import { spanOf, stepsOf, type PathStep } from './positions.ts';
@@ -21,11 +21,17 @@ export interface ProfileFile {
   text: string;
 }
 
-/** What is wrong in a file, and where: lines and columns count from 1. */
-export interface FileFault {
-  file: string;
+/** A place in a text: lines and columns count from 1. */
+interface Place {
   line: number;
   column: number;
+  /** The line itself, shortened. */
+  excerpt: string;
+}
+
+/** What is wrong in a file, and where. */
+export interface FileFault extends Place {
+  file: string;
   message: string;
 }
 
@@ -56,10 +62,8 @@ const MOST_INCLUDED = 50;
 export const INCLUDE = 'include';
 
 /** A file that a file includes, and where it says so. */
-export interface Included {
+export interface Included extends Place {
   name: string;
-  line: number;
-  column: number;
 }
 
 /** The files that a text says it includes; faults where it says that wrongly. A text with faults includes none. */
@@ -82,11 +86,19 @@ export function readProfileFiles(files: readonly ProfileFile[]): FilesRead {
   for (const file of files) {
     const parsed = parseText(file.text, file.format);
     if (!parsed.ok) {
+      const notRead = (message: string) =>
+        message.startsWith('empty') ? message : `not ${FORMAT_NAMES[file.format]}: ${message}`;
       for (const { message, line = 1, column = 1 } of parsed.faults)
-        faults.push({ file: file.name, line, column, message });
+        faults.push({
+          file: file.name,
+          line,
+          column,
+          excerpt: lineIn(file.text, line),
+          message: notRead(message),
+        });
     } else if (!isFields(parsed.value)) {
       const message = 'no fields; expected a profile, or sections of one';
-      faults.push({ file: file.name, line: 1, column: 1, message });
+      faults.push({ file: file.name, line: 1, column: 1, excerpt: lineIn(file.text, 1), message });
     } else {
       const isRoot = parts.length === 0 && file === files[0];
       const fields = Object.keys(parsed.value).filter(
@@ -199,8 +211,13 @@ function says(parts: readonly FilePart[], texts: readonly string[], profile: Pro
 }
 
 /** Where in a text a value stands that a path leads to, or the nearest one around it. */
-function placeOf(text: string, format: Format, path: readonly PathStep[]) {
+function placeOf(text: string, format: Format, path: readonly PathStep[]): Place {
   const { from } = spanOf(text, format, path);
   const before = text.slice(0, from).split('\n');
-  return { line: before.length, column: before.at(-1)!.length + 1 };
+  const line = before.length;
+  return { line, column: before.at(-1)!.length + 1, excerpt: lineIn(text, line) };
 }
+
+const MOST_LETTERS = 160;
+const lineIn = (text: string, line: number) =>
+  (text.split('\n')[line - 1] ?? '').trim().slice(0, MOST_LETTERS);

@@ -1,7 +1,13 @@
 import { homedir } from 'node:os';
 import { dirname, isAbsolute, relative, resolve, sep } from 'node:path';
 import { realpathSync } from 'node:fs';
-import { formatOf, includedIn, type FileFault, type ProfileFile } from '@sorn/core/files';
+import {
+  formatOf,
+  includedIn,
+  parseFile,
+  type FileFault,
+  type ProfileFile,
+} from '@sorn/core/files';
 import { readDisk, type DiskTrouble } from './disk.ts';
 
 /** The files of a profile as they are on the disk. */
@@ -9,6 +15,9 @@ export type Gathered =
   | { files: readonly (ProfileFile & { path: string })[] }
   | { faults: readonly FileFault[] }
   | { trouble: DiskTrouble & { path: string } };
+
+/** Where a file is included. */
+type Origin = Omit<FileFault, 'message'>;
 
 /** A path as it is told: that of the person's own folder as ~. */
 export function shownPath(path: string): string {
@@ -19,63 +28,72 @@ export function shownPath(path: string): string {
 /**
  * Reads a profile's file and what it includes, also through those. What is included lies in the folder of the file
  * that is named, or in one that was named for that; links are followed before that is looked at.
+ *
+ * @param nameOf what a file is called where it is told of
  */
-export function gatherFiles(path: string, folders: readonly string[]): Gathered {
+export function gatherFiles(
+  path: string,
+  folders: readonly string[],
+  nameOf: (path: string) => string = shownPath,
+): Gathered {
   const allowed = [dirname(real(path)), ...folders.map(real)];
   const files: (ProfileFile & { path: string })[] = [];
   const faults: FileFault[] = [];
   const places = new Map<string, string>();
   let trouble: (DiskTrouble & { path: string }) | null = null;
 
-  function take(
-    at: string,
-    from: { file: string; line: number; column: number } | null,
-    above: readonly string[],
-  ): void {
+  function take(at: string, from: Origin | null, above: readonly string[]): void {
     const place = from ? `${from.file}:${from.line}:${from.column}` : '';
     const tell = (message: string) =>
-      faults.push({ ...(from ?? { file: shownPath(at), line: 1, column: 1 }), message });
+      faults.push({
+        ...(from ?? { file: nameOf(at), line: 1, column: 1, excerpt: '' }),
+        message,
+      });
     const known = places.get(real(at));
     if (known !== undefined) {
       const isLoop = above.includes(real(at));
       const first = known === '' ? 'it is the file that is named' : `${known} includes it`;
       tell(
         isLoop
-          ? `${shownPath(at)} includes what includes it: ${first}; expected no loop`
-          : `${shownPath(at)} is included twice: ${first}; expected it once`,
+          ? `${nameOf(at)} includes what includes it: ${first}; expected no loop`
+          : `${nameOf(at)} is included twice: ${first}; expected it once`,
       );
       return;
     }
     if (from && !allowed.some((folder) => isIn(real(at), folder))) {
       tell(
-        `${shownPath(at)} is outside; expected a file in ${allowed.map(shownPath).join(', ')}, or its folder named by --folder`,
+        `${nameOf(at)} is outside; expected a file in ${allowed.map(nameOf).join(', ')}, or its folder named by --folder`,
       );
       return;
     }
     const read = readDisk(at);
     if (!('text' in read)) {
-      if (from) tell(`${shownPath(at)}: ${read.because}`);
+      if (from) tell(`${nameOf(at)}: ${read.because}`);
       else trouble = { ...read, path: at };
       return;
     }
     places.set(real(at), place);
-    const file = { path: at, name: shownPath(at), format: formatOf(at) ?? 'yaml', text: read.text };
+    const file = {
+      path: at,
+      name: nameOf(at),
+      format: formatOf(at) ?? parseFile(at, read.text).format,
+      text: read.text,
+    };
     files.push(file);
     const included = includedIn(file);
     if (!Array.isArray(included)) {
       faults.push(included);
       return;
     }
-    for (const { name, line, column } of included) {
+    for (const { name, ...place } of included) {
       const inner = resolve(dirname(at), name.replace(/^~(?=\/)/, homedir()));
       if (formatOf(inner) === null)
         faults.push({
           file: file.name,
-          line,
-          column,
+          ...place,
           message: `${name} is included; expected the name of a .yaml, .toml or .json file`,
         });
-      else take(inner, { file: file.name, line, column }, [...above, real(at)]);
+      else take(inner, { file: file.name, ...place }, [...above, real(at)]);
     }
   }
   take(path, null, []);

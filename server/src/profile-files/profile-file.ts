@@ -15,6 +15,8 @@ import { gatherFiles, shownPath, type Gathered } from './gather.ts';
 const SETTLED_MS = 80;
 /** However often a file changes, it is read at least this often. */
 const LONGEST_MS = 300;
+/** What is wrong with a file is looked at again after so long, before it is told. */
+const DOUBT_MS = 150;
 /** A file is written at most once in so long. */
 const WRITE_MS = 1_000;
 /** So often a file is looked at, should its drive not have told of a change. */
@@ -56,8 +58,15 @@ export class ProfileFile {
   private decided: Decisions | undefined;
   private mayWriteAnew = false;
   private stopListening: (() => void) | null = null;
+  private files: readonly string[] = [];
+  /** The files, and the folders they are in: an editor may put another file in the place. */
   private watched = new Set<string>();
   private seen = '';
+  /** The files as they were when they had been left alone, and those that may still be written. */
+  private settled = '';
+  private settling = { marks: '', since: 0 };
+  /** What was wrong when it was looked at last. */
+  private doubted: Told | null = null;
   private readonly watcher;
   private readonly looks: NodeJS.Timeout;
 
@@ -167,27 +176,22 @@ export class ProfileFile {
 
   /** Something is otherwise than when it was looked at last, though nothing told of it. */
   private look(): void {
-    const now = [...this.watched].map(markOf).join();
+    const now = this.marks();
     if (now !== this.seen) this.changed();
     this.seen = now;
   }
 
   /** Watches files, where they are links what these lead to, and their folders: an editor puts another file in the place. */
   private follow(paths: readonly string[]): void {
-    const next = new Set<string>();
-    for (const path of paths) {
-      for (const each of [path, realOf(path)]) {
-        next.add(each);
-        next.add(dirname(each));
-      }
-    }
+    const files = paths.flatMap((path) => [path, realOf(path)]);
+    const next = new Set([...files, ...files.map((each) => dirname(each))]);
     const isNew = [...next].some((each) => !this.watched.has(each));
+    this.files = [...new Set(files)];
     this.watched = next;
     if (isNew) this.watcher.add([...next]);
-    this.seen = [...next].map(markOf).join();
   }
 
-  private tell(state: Omit<ProfileFileState, 'path' | 'profile' | 'at'>): void {
+  private tell(state: Told): void {
     const before = this.state;
     const next = { path: before.path, profile: this.id, ...state, at: timestamp() };
     const isNews = !isEqual({ ...before, at: '' }, { ...next, at: '' });
@@ -195,20 +199,51 @@ export class ProfileFile {
     if (isNews || state.state === 'same') this.options.onState(next, before);
   }
 
+  /** An editor empties a file, or takes it away, before it writes it: what is wrong is told once it stays so. */
+  private tellTrouble(state: Told): void {
+    const isSure = this.state.state === 'waits' || isEqual(state, this.doubted);
+    this.doubted = state;
+    if (isSure) this.tell(state);
+    else this.soon(DOUBT_MS);
+  }
+
+  /** False while somebody may be writing: half a text can be right by itself, and would be taken for the whole. */
+  private isSettled(marks: string): boolean {
+    if (marks === this.settled || this.state.state === 'waits') {
+      this.settled = marks;
+      return true;
+    }
+    if (marks !== this.settling.marks) this.settling = { marks, since: Date.now() };
+    if (Date.now() - this.settling.since < SETTLED_MS) return false;
+    this.settled = marks;
+    return true;
+  }
+
+  /** What shows that one of the files is another one. */
+  private marks(): string {
+    return this.files.map(markOf).join();
+  }
+
   private async round(): Promise<void> {
     const { path, folders, store } = this.options;
+    // Before they are read: what is written meanwhile shows.
+    const marks = this.marks();
     const gathered = gatherFiles(path, folders);
     if ('trouble' in gathered) {
       const { state, because } = gathered.trouble;
-      this.tell({ state, because });
+      this.tellTrouble({ state, because });
       return;
     }
     if ('faults' in gathered) {
-      this.tell({ state: 'faults', faults: [...gathered.faults] });
+      this.tellTrouble({ state: 'faults', faults: [...gathered.faults] });
       return;
     }
     const { files } = gathered;
     this.follow(files.map((file) => file.path));
+    if (!this.isSettled(marks)) {
+      this.soon(SETTLED_MS);
+      return;
+    }
     if (this.id === null) {
       await this.bringIn(files);
       return;
@@ -227,7 +262,7 @@ export class ProfileFile {
       ...(this.decided && { decided: this.decided }),
       mayWriteAnew: this.mayWriteAnew,
     });
-    if (step.kind === 'faults') this.tell({ state: 'faults', faults: step.faults });
+    if (step.kind === 'faults') this.tellTrouble({ state: 'faults', faults: step.faults });
     else if (step.kind === 'conflicts')
       this.tell({
         state: 'conflicts',
@@ -257,7 +292,7 @@ export class ProfileFile {
         this.soon(AGAIN_MS);
         return;
       }
-      changes.tell(id, { profile: saved.revision });
+      changes.tell(id, { profile: saved.revision, file: this.state.path });
     }
     const due = files.flatMap((file, i) =>
       file.text === texts[i] ? [] : [{ ...file, next: texts[i]! }],
@@ -275,6 +310,7 @@ export class ProfileFile {
           return;
         }
       }
+      if (due.length > 0) this.settled = this.marks();
     } catch (error) {
       this.tell({ state: 'not-written', because: (error as Error).message });
       this.soon(LOOK_MS);
@@ -289,7 +325,8 @@ export class ProfileFile {
       this.base = { id: this.id!, profile, isKept };
       await bases.save(path, this.base);
     }
-    this.seen = [...this.watched].map(markOf).join();
+    this.seen = this.marks();
+    this.doubted = null;
     this.tell({ state: 'same' });
   }
 
@@ -297,7 +334,7 @@ export class ProfileFile {
   private async bringIn(files: Files): Promise<void> {
     const read = readProfileFiles(files);
     if (!read.ok) {
-      this.tell({ state: 'faults', faults: read.faults });
+      this.tellTrouble({ state: 'faults', faults: read.faults });
       return;
     }
     const own =
@@ -308,6 +345,7 @@ export class ProfileFile {
   }
 }
 
+type Told = Omit<ProfileFileState, 'path' | 'profile' | 'at'>;
 type Files = Extract<Gathered, { files: unknown }>['files'];
 
 const timestamp = () => new Date().toISOString();

@@ -133,7 +133,13 @@ describe('a profile that lives in a file', () => {
     writeFileSync(path(), TEXT.replace('inner: 8', 'inner: wide'));
     await until(() => state().state, 'faults');
     expect(state().faults).toEqual([
-      { file: path(), line: 7, column: 11, message: expect.stringContaining('tiling.gaps.inner') },
+      {
+        file: path(),
+        line: 7,
+        column: 11,
+        excerpt: 'gaps: { inner: wide, outer: 6 }',
+        message: expect.stringContaining('tiling.gaps.inner'),
+      },
     ]);
     expect((await saved()).name).toBe('Hut');
     // An edit here does not touch a file that is being mended.
@@ -432,19 +438,19 @@ test(
       }
       // At rest: whatever does not go together is decided.
       await until(async () => {
-        const { state: now, conflicts = [] } = state();
+        const { state: now, conflicts = [], faults = [] } = state();
         if (now === 'conflicts') {
           const how = random() < 0.5 ? 'mine' : 'theirs';
-          await files!.decide(
-            id(),
-            new Map(conflicts.map((each) => [JSON.stringify(each.path), how])),
-          );
-          return false;
+          const decided = conflicts.map((each) => [JSON.stringify(each.path), how] as const);
+          await files!.decide(id(), new Map(decided));
+          return `seed ${seed}: decided`;
         }
         // Read by another reader than the one that is tried.
         const there = profileSchema.parse(parse(readFileSync(path(), 'utf8')));
-        return now === 'same' && isEqual(there, await saved());
-      });
+        if (now === 'same' && isEqual(there, await saved())) return 'equal';
+        const said = [there, await saved()].map((each) => FIELDS.map((way) => valueAt(each, way)));
+        return `seed ${seed}: ${now} ${JSON.stringify(faults)} there ${said[0]} here ${said[1]}`;
+      }, 'equal');
       const whole = await saved();
       for (const [field, { page, editor }] of last) {
         const now = valueAt(whole, FIELDS[field]!);

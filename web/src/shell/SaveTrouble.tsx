@@ -1,6 +1,10 @@
 import { countText } from '@sorn/core/values';
 import { Button, chakra, Flex } from '@chakra-ui/react';
+import type { ProfileFileState } from '@sorn/api';
 import type { ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import { FILE_STATES, fileTitle } from '../state/file-state.ts';
+import { useViewPages } from '../state/view-pages.ts';
 import { useProfileStore, useProfileStoreApi } from '../state/profile-context.ts';
 import type { PanelName } from './panel.ts';
 import { KeyCaps } from '../ui/KeyCap.tsx';
@@ -11,6 +15,8 @@ export function SaveTrouble({ onPanel }: { onPanel: (panel: PanelName) => void }
   const conflicts = useProfileStore((state) => state.conflicting?.conflicts.length ?? 0);
   const { profile, session } = useProfileStore((state) => state.saves);
   const remoteChanges = useProfileStore((state) => state.remoteChanges);
+  const source = useProfileStore((state) => state.remoteSource);
+  const file = useProfileStore((state) => state.file);
   const store = useProfileStoreApi();
   const failed = [profile, session].find((state) => state.kind === 'failed');
   if (failed?.kind === 'failed') {
@@ -56,17 +62,42 @@ export function SaveTrouble({ onPanel }: { onPanel: (panel: PanelName) => void }
       </Bar>
     );
   }
+  if (file && FILE_STATES[file.state].isTrouble) return <FileTrouble file={file} />;
   if (remoteChanges.length > 0) {
     return (
       <Bar>
         <chakra.span flex="1" minW="0" truncate data-came-in={remoteChanges.length}>
-          Changed in another window: {remoteChanges.join('; ')}
+          Changed in {source}: {remoteChanges.join('; ')}
         </chakra.span>
         <TextButton onClick={() => store.getState().putRemoteAway()}>Put this line away</TextButton>
       </Bar>
     );
   }
   return null;
+}
+
+/** The file that the profile lives in needs somebody. */
+function FileTrouble({ file }: { file: ProfileFileState }) {
+  const navigate = useNavigate();
+  const pages = useViewPages.use();
+  const [first] = file.faults ?? [];
+  return (
+    <Bar isTrouble>
+      <chakra.span flex="1" minW="0" truncate data-file-trouble={file.state}>
+        {fileTitle(file)}: {first?.message ?? FILE_STATES[file.state].says}
+      </chakra.span>
+      <Button
+        size="xs"
+        borderRadius="edge"
+        onClick={() => {
+          pages.getState().show('files', 'file');
+          void navigate('files');
+        }}
+      >
+        Look at it <KeyCaps caps={['8', 'V']} />
+      </Button>
+    </Bar>
+  );
 }
 
 function Bar({ isTrouble, children }: { isTrouble?: boolean; children: ReactNode }) {

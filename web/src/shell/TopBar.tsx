@@ -5,6 +5,8 @@ import { Link } from 'react-router';
 import { findingCount, useFindings } from '../state/findings.ts';
 import { useProfileStore, useDeskLayout } from '../state/profile-context.ts';
 import { useTrialWatch } from '../state/trial-watch.ts';
+import { FILE_STATES, fileTitle } from '../state/file-state.ts';
+import { useViewPages } from '../state/view-pages.ts';
 import { MODE_WORDS } from '../state/desk-change.ts';
 import { useColourMode } from '../ui/colour-mode.ts';
 import { useEngineToggle, useHistory } from '../state/history.ts';
@@ -104,6 +106,30 @@ function TrialsHeld() {
   );
 }
 
+/** The file that the profile lives in, where there is room; what is wrong with it is told below the bar. */
+function FileTitle() {
+  const file = useProfileStore((state) => state.file);
+  const pages = useViewPages.use();
+  if (!file) return null;
+  const { isTrouble } = FILE_STATES[file.state];
+  return (
+    <chakra.span
+      fontSize="13px"
+      fontWeight={isTrouble ? 600 : 400}
+      minW="0"
+      maxW="220px"
+      truncate
+      color={isTrouble ? 'vermilion' : 'slate'}
+      css={{ '@media (max-width: 1240px)': { display: 'none' } }}
+      data-file-title={file.state}
+    >
+      <Link to="files" title={file.path} onClick={() => pages.getState().show('files', 'file')}>
+        {fileTitle(file)}
+      </Link>
+    </chakra.span>
+  );
+}
+
 /** Whether the engine runs; a press pauses or resumes it. */
 function EngineState() {
   const isPaused = useProfileStore((state) => state.session.paused !== undefined);
@@ -176,6 +202,7 @@ export function TopBar({ onPanel }: { onPanel: (panel: PanelName) => void }) {
       <chakra.span flex="1" />
       {!isSmall && <TrialsHeld />}
       <FindingsCount onPanel={onPanel} />
+      <FileTitle />
       <SaveStateText isShort={isNarrow} />
       <Flex>
         {buttons.map(({ label, title, Icon, onClick, disabled = false }) => (

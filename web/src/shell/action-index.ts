@@ -450,6 +450,16 @@ export const ACTIONS: readonly ActionEntry[] = [
     ['Enter', 'type in it, Esc leaves', 'Type in the text of the profile', 'edit source'],
     ['D', 'drop what is not applied', 'Drop text that is not applied', 'discard revert'],
   ]),
+  ...of(
+    'files',
+    'file',
+    'File',
+    [
+      ['Enter', 'keep it there', 'Keep the profile in a file', 'dotfiles sync disk save yaml'],
+      ['Delete', 'no longer in this file', 'No longer keep it in a file', 'unlink dotfiles'],
+    ],
+    true,
+  ),
   ...of('files', 'export', 'Export', [
     ['F', 'form', 'Form of the export', 'yaml json toml format'],
     ['C', 'copy', 'Copy the export', 'clipboard share'],

@@ -1,5 +1,6 @@
 import {
   BACKUPS,
+  FILES,
   LIVE,
   pathOf,
   problemSchema,
@@ -11,7 +12,7 @@ import {
   type Route,
   type ServerSettings,
 } from '@sorn/api';
-import type { OwnText } from '@sorn/core/files';
+import type { Decisions, OwnText } from '@sorn/core/files';
 import type { Profile, Session } from '@sorn/core/model';
 import { read, type Fault } from '@sorn/core/values';
 
@@ -123,6 +124,13 @@ export const api = {
       parameters: { id, number: String(revision) },
       body: { label },
     }),
+  files: () => call(FILES.list, { parameters: NONE }),
+  keepInFile: (id: string, path: string) =>
+    call(FILES.keep, { parameters: { id }, body: { path } }),
+  releaseFile: (id: string) => call(FILES.release, { parameters: { id } }),
+  decideFile: (id: string, decided: Decisions) =>
+    call(FILES.decide, { parameters: { id }, body: { decided: Object.fromEntries(decided) } }),
+  writeFileAnew: (id: string) => call(FILES.writeAnew, { parameters: { id } }),
   backups: () => call(BACKUPS.list, { parameters: NONE }),
   makeBackup: () => call(BACKUPS.make, { parameters: NONE }),
   /** A backup as a file, or one of the folder by its name. */

@@ -2,8 +2,10 @@ import {
   changeEventSchema,
   liveNewsSchema,
   livePictureSchema,
+  profileFileStateSchema,
   type ChangeEvent,
   type LiveNews,
+  type ProfileFileState,
 } from '@sorn/api';
 import { jsonIn, changeEventsUrl } from './api.ts';
 
@@ -28,6 +30,7 @@ export function listen(
   id: string,
   onServerEvent: (event: ChangeEvent) => void,
   live: LiveListener,
+  onFile: (state: ProfileFileState) => void,
 ): () => void {
   let source: EventSource | null = null;
   let later: ReturnType<typeof setTimeout> | undefined;
@@ -50,6 +53,10 @@ export function listen(
         // What cannot be read tells nothing; whatever it was about is event again when one comes back.
         if (event.success) onServerEvent(event.data);
       };
+      source.addEventListener('file', ({ data }: MessageEvent<string>) => {
+        const state = profileFileStateSchema.safeParse(jsonIn(data));
+        if (state.success) onFile(state.data);
+      });
       source.addEventListener('live', ({ data }: MessageEvent<string>) => {
         const news = liveNewsSchema.safeParse(jsonIn(data));
         if (news.success) live.takeNews(news.data);

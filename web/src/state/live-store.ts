@@ -293,10 +293,30 @@ function mirrorOf(
 
 /** What both desks have in common: the profile, its edits, and how far they are saved. */
 function shared(
-  { profile, text, conflicting, remoteChanges, past, future, saves }: ProfileStore,
+  {
+    profile,
+    text,
+    conflicting,
+    file,
+    remoteChanges,
+    remoteSource,
+    past,
+    future,
+    saves,
+  }: ProfileStore,
   onReal: (profile: Profile) => Profile,
 ) {
-  return { profile: onReal(profile), text, conflicting, remoteChanges, past, future, saves };
+  return {
+    profile: onReal(profile),
+    text,
+    conflicting,
+    file,
+    remoteChanges,
+    remoteSource,
+    past,
+    future,
+    saves,
+  };
 }
 
 function entryOf({ number, at, what, reasons, keys, command }: LiveLine, profile: Profile) {

@@ -4,6 +4,7 @@ import type { Decisions, OwnText } from '@sorn/core/files';
 import type { Effort } from '@sorn/core/keys';
 import type { Profile, Session, SessionInput } from '@sorn/core/model';
 import type { SaveState } from './autosave.ts';
+import type { ProfileFileState } from '@sorn/api';
 import type { LiveListener } from './listen.ts';
 import type { Moment } from './moments.ts';
 import type { Conflicting } from './remote-merge.ts';
@@ -32,8 +33,12 @@ export interface ProfileStore {
   text: OwnText | null;
   /** Edits made here and elsewhere that conflict. Nothing is saved until somebody decides. */
   conflicting: Conflicting | null;
+  /** The file that the profile lives in, and how it is; null where it lives in none. */
+  file: ProfileFileState | null;
   /** What somebody else changed, in words, since the last edit here. */
   remoteChanges: readonly string[];
+  /** Where it was changed: "another window", or the name of a file. */
+  remoteSource: string;
   /** The desk as it is shown: as it is, or while the time line is looked through, as it was. */
   session: Session;
   /** How the desk stood after each thing that happened in this visit, the present last. */

@@ -25,6 +25,7 @@ const MERGE_MS = 1200;
 const MOST_EDITS = 200;
 const MOST_LOG = 200;
 const NOTHING_CAME: readonly string[] = [];
+const ANOTHER_WINDOW = 'another window';
 
 /** The day of a moment where the person is, as 2026-11-13. */
 const dayOf = (at: Date) => at.toLocaleDateString('sv-SE');
@@ -165,7 +166,9 @@ export function createProfileStore(
       profile,
       text: draftText.success ? draftText.data : (kept.text ?? null),
       conflicting: null,
+      file: null,
       remoteChanges: NOTHING_CAME,
+      remoteSource: ANOTHER_WINDOW,
       session: opened.session,
       moments: withMoment([], opened.session, 'opened'),
       looking: null,
@@ -307,7 +310,12 @@ export function createProfileStore(
       putRemoteAway: () => set({ remoteChanges: NOTHING_CAME }),
       open(live) {
         addEventListener('pagehide', rememberUnsaved);
-        const stopListening = listen(id, (event) => void onServerEvent(event), live);
+        const stopListening = listen(
+          id,
+          (event) => void onServerEvent(event),
+          live,
+          (file) => set({ file: file.state === 'released' ? null : file }),
+        );
         if (draftProfile.success) savers.profile.offer({ profile, text: get().text });
         if (draftSession.success) savers.session.offer(opened.session);
         return () => {

@@ -51,6 +51,7 @@ export function useRevision(id: string, revision: number | null) {
 const BACKUPS = ['backups'];
 const SETTINGS = ['settings'];
 
+export const useProfileFiles = () => useQuery({ queryKey: ['files'], queryFn: api.files });
 export const useBackups = () => useQuery({ queryKey: BACKUPS, queryFn: api.backups });
 export const useServerSettings = () => useQuery({ queryKey: SETTINGS, queryFn: api.settings });
 

@@ -1,4 +1,10 @@
-import { mergeProfiles, type Conflict, type Decisions } from '@sorn/core/files';
+import {
+  conflictId,
+  conflictWords,
+  mergeProfiles,
+  type Conflict,
+  type Decisions,
+} from '@sorn/core/files';
 import type { Profile } from '@sorn/core/model';
 import type { StoredProfile } from '@sorn/api';
 import { api } from './api.ts';
@@ -78,4 +84,12 @@ export function resolveConflicts(
   decided: Decisions,
 ): Profile {
   return mergeProfiles(base, mine, theirs.profile, decided).value;
+}
+
+/** What conflicts, in words, by what each is known by. */
+export function conflictRows(conflicts: readonly Conflict[], profile: Profile) {
+  return conflicts.map((conflict) => {
+    const { what, mine, theirs } = conflictWords(conflict, profile);
+    return { id: conflictId(conflict), what: what || 'the profile', mine, theirs };
+  });
 }

@@ -1,5 +1,6 @@
 import { openSession } from '@sorn/core/engine';
 import { changeTexts, isSame, type Decisions, type OwnText } from '@sorn/core/files';
+import { fileName } from './file-state.ts';
 import type { Profile, Session } from '@sorn/core/model';
 import type { StoredProfile, StoredSession, ChangeEvent } from '@sorn/api';
 import { api } from './api.ts';
@@ -172,9 +173,12 @@ export function savingOf({
     savers.session.rebase(theirs.revision);
   }
 
-  async function onServerEvent({ profile: saved = 0, session: stands = 0 }: ChangeEvent) {
+  async function onServerEvent({ profile: saved = 0, session: stands = 0, file }: ChangeEvent) {
     await Promise.all([savers.profile.idle(), savers.session.idle()]);
-    if (saved > savers.profile.base()) await mergeRemoteProfile();
+    if (saved > savers.profile.base()) {
+      set({ remoteSource: file === undefined ? 'another window' : fileName(file) });
+      await mergeRemoteProfile();
+    }
     if (stands > savers.session.base()) await takeRemoteSession();
   }
 

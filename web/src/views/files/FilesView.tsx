@@ -3,6 +3,7 @@ import { Choice } from '../../ui/SettingRow.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { BackupPage } from './BackupPage.tsx';
 import { ExportPage } from './ExportPage.tsx';
+import { FilePage } from './FilePage.tsx';
 import { ImportPage } from './ImportPage.tsx';
 import { RevisionsPage } from './RevisionsPage.tsx';
 import { StartOverPage } from './StartOverPage.tsx';
@@ -11,6 +12,7 @@ import { TextPage } from './TextPage.tsx';
 const PAGES = [
   { value: 'revisions', text: 'Revisions', key: 'r', label: 'revisions' },
   { value: 'text', text: 'Text', key: 't', label: 'as text' },
+  { value: 'file', text: 'File', key: 'v', label: 'lives in a file' },
   { value: 'export', text: 'Export', key: 'e', label: 'export' },
   { value: 'import', text: 'Import', key: 'i', label: 'import' },
   { value: 'backup', text: 'Backup', key: 'b', label: 'backup' },
@@ -22,6 +24,7 @@ type Page = (typeof PAGES)[number]['value'];
 const BODIES: Record<Page, (props: { pages: React.ReactNode }) => React.ReactNode> = {
   revisions: RevisionsPage,
   text: TextPage,
+  file: FilePage,
   export: ExportPage,
   import: ImportPage,
   backup: BackupPage,

@@ -1,0 +1,2 @@
+// What the command line reads profiles by.
+export { gatherFiles, type Gathered } from './gather.ts';
