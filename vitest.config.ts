@@ -12,6 +12,8 @@ const LONGEST = [
   'web/src/shell/action-index',
   'web/src/shell/setting-index',
   'web/src/views/tiling/tiling-view',
+  'server/src/profile-files/profile-files',
+  'core/src/files/keep-comments',
   'server/src/main',
   'cli/src/run',
   'core/src/files/round-trip',

@@ -14,6 +14,7 @@ const STURDY = [
   'desk',
   'faults',
   'files',
+  'in-a-file',
   'find',
   'key-pages',
   'login',

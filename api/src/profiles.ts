@@ -86,7 +86,11 @@ export type ChangeEvent = z.output<typeof changeEventSchema>;
 export const PROFILES = {
   list: route('GET', '/profiles', { answer: z.array(summarySchema) }),
   create: route('POST', '/profiles', {
-    body: fields({ profile: profileField, session: sessionField.exactOptional() }),
+    body: fields({
+      profile: profileField,
+      session: sessionField.exactOptional(),
+      text: ownTextSchema.exactOptional(),
+    }),
     answer: summarySchema,
   }),
   createDemo: route('POST', '/demo', { answer: summarySchema }),

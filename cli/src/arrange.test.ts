@@ -189,7 +189,7 @@ describe('sorn arrange', () => {
       'tab.yaml:2:1: not YAML: ',
     );
     expect(faultsOf(file('half.toml', '[monitors'), session)[0]).toContain(
-      'half.toml:1:10: not TOML: ',
+      'half.toml:1:2: not TOML: ',
     );
     expect(faultsOf(file('latin', new Uint8Array([0xe9, 0xff])), session)[0]).toContain(
       'not UTF-8',

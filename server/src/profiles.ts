@@ -53,7 +53,7 @@ export function profileRoutes(
   serve(routes, PROFILES.create, async (request, response) => {
     const body = bodyOf(PROFILES.create, request, response);
     if (!body) return;
-    const created = await store.create(body.profile, body.session);
+    const created = await store.create(body.profile, body.session, body.text);
     response.status(201).location(`/api/profiles/${created.id}`).json(created);
   });
 

@@ -7,7 +7,7 @@ export { isSame } from './differences.ts';
 export { layoutSvg, zoneBoardSvg } from './drawings.ts';
 export { FORMATS, FORMAT_NAMES, type Format, formatOf } from './format.ts';
 export { type ImportItem, type Taking, importItems, withImported } from './import.ts';
-export { textFor } from './keep-comments.ts';
+export { textAfterImport, textFor } from './keep-comments.ts';
 export { keysCsv } from './keys-csv.ts';
 export { mergeProfiles } from './merge-profiles.ts';
 export { type Conflict, type Decisions, conflictId } from './merge.ts';

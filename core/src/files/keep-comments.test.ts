@@ -10,7 +10,7 @@ import { read } from '../values/faults.ts';
 import { compactProfile } from './compact.ts';
 import { FORMATS } from './format.ts';
 import { isFields, isSame } from './differences.ts';
-import { editedFor, textFor } from './keep-comments.ts';
+import { editedFor, textAfterImport, textFor } from './keep-comments.ts';
 import { parseText } from './parse.ts';
 import { whyNot, writeText } from './write.ts';
 
@@ -194,4 +194,27 @@ test('a list that is one value, such as weights, is written anew with its commen
   const text = textFor({ format: 'yaml', content }, next);
   expect(profileOf(text).boards[0]!.columns).toEqual([1, 3, 2]);
   expect(text).toMatch(/columns: \[ ?1, 3, 2 ?\] # two of them/);
+});
+
+describe('the text after an import', () => {
+  const file = { format: 'yaml', content: OWN } as const;
+  const mine = { format: 'yaml', content: OWN.replace('# ten', '# mine') } as const;
+
+  test('is that of the file, with its comments, where all of it is taken', () => {
+    expect(textAfterImport(null, file, profileOf(OWN))).toEqual(file);
+    expect(textAfterImport(mine, file, profileOf(OWN))).toEqual(file);
+  });
+
+  test('is that of the file with what only the profile has, where there was none', () => {
+    const made = { ...profileOf(OWN), name: 'Hut' };
+    expect(textAfterImport(null, file, made)?.content).toBe(
+      OWN.replace('name: Bulletin desk', 'name: Hut'),
+    );
+  });
+
+  test('stays one’s own where only a part is taken', () => {
+    expect(textAfterImport(mine, file, { ...profileOf(OWN), name: 'Hut' })).toEqual(mine);
+    const part = { format: 'yaml', content: 'rules: []\n' } as const;
+    expect(textAfterImport(null, part, profileOf(OWN))).toBeNull();
+  });
 });

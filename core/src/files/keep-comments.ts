@@ -34,6 +34,23 @@ export function editedFor({ format, content }: OwnText, profile: Profile): strin
   return edited !== null && isSame(profileIn(edited, format), profile) ? edited : null;
 }
 
+/**
+ * The text of a profile that a file was brought into: the file's own, with its comments, where it says a whole profile
+ * and no text of one's own would be lost by that.
+ *
+ * @param own what the person wrote before; null where that is nothing
+ */
+export function textAfterImport(
+  own: OwnText | null,
+  file: OwnText,
+  profile: Profile,
+): OwnText | null {
+  const isWhole = isSame(profileIn(file.content, file.format), profile);
+  if (own !== null && !isWhole) return own;
+  const content = editedFor(file, profile);
+  return content === null ? own : { format: file.format, content };
+}
+
 function profileOf(value: unknown): Profile | null {
   const profile = read(profileSchema, value);
   return profile.ok ? profile.value : null;

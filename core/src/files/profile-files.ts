@@ -59,7 +59,7 @@ const PART_FIELDS: readonly string[] = Object.values(SECTION_FIELDS).flat();
 const MOST_INCLUDED = 50;
 
 /** The field of a file that names the files it includes. */
-export const INCLUDE = 'include';
+const INCLUDE = 'include';
 
 /** A file that a file includes, and where it says so. */
 export interface Included extends Place {

@@ -103,7 +103,8 @@ export const changeEventsUrl = (id: string) => `/api${pathOf(PROFILES.changes, {
 
 export const api = {
   list: () => call(PROFILES.list, { parameters: NONE }),
-  create: (profile: unknown) => call(PROFILES.create, { parameters: NONE, body: { profile } }),
+  create: (profile: unknown, text?: OwnText) =>
+    call(PROFILES.create, { parameters: NONE, body: { profile, ...(text && { text }) } }),
   createDemo: () => call(PROFILES.createDemo, { parameters: NONE }),
   read: (id: string) => call(PROFILES.read, { parameters: { id } }),
   save: (id: string, profile: Profile, base: number, text?: OwnText) =>

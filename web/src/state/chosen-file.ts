@@ -1,10 +1,20 @@
-import { readFileText, RefusedFile, refuseLarge, textIn, type FromFile } from '@sorn/core/files';
+import {
+  parseFile,
+  readFileText,
+  RefusedFile,
+  refuseLarge,
+  textIn,
+  type FromFile,
+  type OwnText,
+} from '@sorn/core/files';
 
 /** A file that a person chose, and what it says, or why it cannot be used. */
 export interface ChosenFile {
   name: string;
   file: FromFile | null;
   faults: readonly string[];
+  /** The text itself, with its comments; null of a table. */
+  text: OwnText | null;
 }
 
 /**
@@ -21,10 +31,13 @@ export async function readChosenFile(
     const text = textIn(new Uint8Array(await chosen.arrayBuffer()));
     const result = readFileText(name, text, bundles);
     return result.ok
-      ? { name, file: result.value, faults: [] }
-      : { name, file: null, faults: result.lines };
+      ? { name, file: result.value, faults: [], text: ownText(name, text) }
+      : { name, file: null, faults: result.lines, text: null };
   } catch (error) {
     const why = error instanceof RefusedFile ? error.message : 'it cannot be read';
-    return { name, file: null, faults: [`${name}: ${why}`] };
+    return { name, file: null, faults: [`${name}: ${why}`], text: null };
   }
 }
+
+const ownText = (name: string, content: string): OwnText | null =>
+  /\.csv$/i.test(name) ? null : { format: parseFile(name, content).format, content };

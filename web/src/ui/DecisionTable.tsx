@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Choice } from './SettingRow.tsx';
 import { tableStyle } from './table-style.ts';
 
-export type DecisionSide = 'mine' | 'theirs';
+type DecisionSide = 'mine' | 'theirs';
 
 /** Something that two sides have otherwise, in words. */
 export interface DecisionRow {

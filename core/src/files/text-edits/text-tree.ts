@@ -20,7 +20,7 @@ interface TextValue extends AnyNode {
   isAlias: boolean;
 }
 
-export interface TextMap extends AnyNode {
+interface TextMap extends AnyNode {
   kind: 'map';
   fields: ReadonlyMap<string, TextNode>;
   change: (
@@ -32,7 +32,7 @@ export interface TextMap extends AnyNode {
 /** An entry of a list in its new order: one that is there, by its place, or a new one. */
 export type Arranged = { index: number } | { value: unknown };
 
-export interface TextList extends AnyNode {
+interface TextList extends AnyNode {
   kind: 'list';
   items: readonly TextNode[];
   arrange: (order: readonly Arranged[]) => Splice[] | null;

@@ -3,6 +3,7 @@ import {
   importItems,
   SECTION_NAMES,
   SECTIONS,
+  textAfterImport,
   withImported,
   type ImportItem,
   type Taking,
@@ -45,6 +46,13 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
   const next = made?.ok ? made.value : undefined;
   const { now, then } = useComparison(next);
   const found = useMemo(() => (next ? newFindings(profile, next) : []), [profile, next]);
+  // What is written around what it says: comments, and the order of fields.
+  const own = useProfileStore((state) => state.text);
+  const text = useMemo(
+    () => (next && brought?.text ? textAfterImport(own, brought.text, next) : own),
+    [own, brought, next],
+  );
+  const isTextNews = text !== null && text.content !== own?.content;
   const here = items[Math.min(at, items.length - 1)];
 
   async function read(files: FileList | null) {
@@ -80,9 +88,10 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
   };
   const count = known(takings, items).size;
   const take = () => {
-    if (!next || count === 0) return;
-    store.getState().edit(() => next);
-    setSaid(`${countText(count, 'thing')} taken from ${brought!.name}. Ctrl Z takes it back.`);
+    if (!next || (count === 0 && !isTextNews)) return;
+    store.getState().edit(() => next, '', text ?? undefined);
+    const things = count > 0 ? countText(count, 'thing') : 'The comments';
+    setSaid(`${things} taken from ${brought!.name}. Ctrl Z takes it back.`);
     setBrought(null);
   };
   const choose = () => {
@@ -180,7 +189,14 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
           </chakra.div>
         )}
         {file && items.length === 0 && (
-          <chakra.p>It says nothing that is not so here already.</chakra.p>
+          <chakra.p>
+            It says nothing that is not so here already.{' '}
+            {isTextNews && (
+              <>
+                Its comments are not here yet: <KeyCap>Enter</KeyCap> takes them.
+              </>
+            )}
+          </chakra.p>
         )}
         {items.length > 0 && (
           <>

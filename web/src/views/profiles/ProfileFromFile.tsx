@@ -17,7 +17,7 @@ export function ProfileFromFile(props: {
     if (!chosen) return;
     // What reads files is not needed before there is one.
     const { readChosenFile } = await import('../../state/chosen-file.ts');
-    const { name, file, faults: found } = await readChosenFile(chosen);
+    const { name, file, faults: found, text } = await readChosenFile(chosen);
     if (!file) setFaults(found);
     else if (!file.isWhole) {
       setFaults([
@@ -25,7 +25,9 @@ export function ProfileFromFile(props: {
       ]);
     } else {
       setFaults([]);
-      create.mutate([file.profile], { onSuccess: ({ id }) => props.onCreated(id) });
+      create.mutate([file.profile, text ?? undefined], {
+        onSuccess: ({ id }) => props.onCreated(id),
+      });
     }
   }
   const all = create.isError ? [create.error.message] : faults;
