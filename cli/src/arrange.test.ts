@@ -200,6 +200,8 @@ describe('sorn arrange', () => {
       .split('')
       .map((c, i) => `${c}: &${c} [${Array(9).fill(`*${'abcdefgh'[i]}`).join(',')}]`)
       .join('\n')}\n`;
-    expect(faultsOf(file('bomb.yaml', bomb), session)[0]).toMatch(/bomb\.yaml: not YAML: .*alias/i);
+    expect(faultsOf(file('bomb.yaml', bomb), session)[0]).toMatch(
+      /bomb\.yaml:1:1: not YAML: .*alias/i,
+    );
   });
 });

@@ -169,3 +169,29 @@ it('a comment that was written into an exported file comes in with it', async ()
   expect(said).toEqual([]);
   await context.close();
 });
+
+it('a file that is no profile yet is told in the list of profiles, and comes in once it is mended', async () => {
+  const broken = `${folder.path}/hut.yaml`;
+  writeFileSync(broken, 'name: Hut\nmonitors:\n  - { id: wide, width: far, height: 1440 }\n');
+  const other = await startServer(`${folder.path}/other.db`, { more: ['--file', broken] });
+  try {
+    const { page, said, context } = await visit(browser, `${other.url}/profiles`);
+    const told = page.locator('[data-file-state=faults]');
+    await told.waitFor();
+    expect(await told.textContent()).toContain(
+      'hut.yaml:3:17: monitors[0].width is "far"; expected',
+    );
+    writeFileSync(broken, readFileSync(broken, 'utf8').replace('far', '3440'));
+    await page.getByRole('button', { name: 'Hut', exact: true }).waitFor();
+    await told.waitFor({ state: 'detached' });
+    expect(await page.getByRole('listitem').first().textContent()).toContain(`in ${broken}`);
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(
+      violations.filter(({ impact }) => impact === 'serious' || impact === 'critical'),
+    ).toEqual([]);
+    expect(said).toEqual([]);
+    await context.close();
+  } finally {
+    await other.stop();
+  }
+});

@@ -143,43 +143,48 @@ describe('a profile that was written by hand, in an odd but legal style', () => 
   test.each([
     ['yaml', oddYaml],
     ['toml', oddToml],
-  ] as const)('has only the lines of the edited field changed in %s', (format, write) => {
-    let counted = 0;
-    fc.assert(
-      fc.property(
-        anyProfile,
-        fc.nat(),
-        fc.constantFrom(...EDITS),
-        (profile, seed, { way, edit }) => {
-          const after = edit(profile);
-          const path = way(profile);
-          fc.pre(
-            path !== null && read(profileSchema, after).ok && whyNot(profile, format) === null,
-          );
-          const { text, lineOf } = write(compactProfile(profile), seed, seed % 2 === 0);
-          const edited = editedFor({ format, content: text }, after);
-          if (edited === null) throw new Error('written anew');
-          const parsed: unknown = format === 'yaml' ? parseYaml(edited) : parseToml(edited);
-          expect(profileSchema.parse(parsed)).toEqual(after);
-          const [old, young] = [text.split('\n'), edited.split('\n')];
-          const line = lineOf.get(JSON.stringify(path));
-          // What is called by several names has more lines than one.
-          if (/[&*]a\d/.test(text)) return;
-          counted++;
-          if (line === undefined || young.length !== old.length) {
-            // The field is new: its lines come, and at most those that it comes between are otherwise.
-            const kept = old.filter((each) => young.includes(each));
-            expect(kept.length).toBeGreaterThanOrEqual(old.length - 1);
-          } else
-            expect(old.flatMap((each, i) => (each === young[i] ? [] : [i]))).toEqual(
-              isSame(profile, after) ? [] : [line],
+  ] as const)(
+    'has only the lines of the edited field changed in %s',
+    (format, write) => {
+      let counted = 0;
+      fc.assert(
+        fc.property(
+          anyProfile,
+          fc.nat(),
+          fc.constantFrom(...EDITS),
+          (profile, seed, { way, edit }) => {
+            const after = edit(profile);
+            const path = way(profile);
+            fc.pre(
+              path !== null && read(profileSchema, after).ok && whyNot(profile, format) === null,
             );
-        },
-      ),
-      { numRuns: 100, endOnFailure: true },
-    );
-    expect(counted).toBeGreaterThan(40);
-  });
+            const { text, lineOf } = write(compactProfile(profile), seed, seed % 2 === 0);
+            const edited = editedFor({ format, content: text }, after);
+            if (edited === null) throw new Error('written anew');
+            const parsed: unknown = format === 'yaml' ? parseYaml(edited) : parseToml(edited);
+            expect(profileSchema.parse(parsed)).toEqual(after);
+            const [old, young] = [text.split('\n'), edited.split('\n')];
+            const line = lineOf.get(JSON.stringify(path));
+            // What is called by several names has more lines than one.
+            if (/[&*]a\d/.test(text)) return;
+            counted++;
+            if (line === undefined || young.length !== old.length) {
+              // The field is new: its lines come, and at most those that it comes between are otherwise.
+              const kept = old.filter((each) => young.includes(each));
+              expect(kept.length).toBeGreaterThanOrEqual(old.length - 1);
+            } else
+              expect(old.flatMap((each, i) => (each === young[i] ? [] : [i]))).toEqual(
+                isSame(profile, after) ? [] : [line],
+              );
+          },
+        ),
+        { numRuns: 100, endOnFailure: true },
+      );
+      expect(counted).toBeGreaterThan(40);
+      // Made-up profiles are large: a busy machine takes its time.
+    },
+    240_000,
+  );
 });
 
 test('a list that is one value, such as weights, is written anew with its comment', () => {

@@ -87,7 +87,7 @@ test('the schema in docs/ is the one that is published; npm run docs writes it',
 });
 
 test('the profiles of these tests say something of everything', () => {
-  const profiles = fc.sample(anyProfile, 240);
+  const profiles = fc.sample(anyProfile, 120);
   const count = (of: (profile: (typeof profiles)[number]) => readonly unknown[]) =>
     profiles.reduce((sum, profile) => sum + of(profile).length, 0);
   expect(count(({ rules }) => rules.flatMap(({ when }) => when.all))).toBeGreaterThan(20);

@@ -1,4 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import type { ProfileFileList } from '@sorn/api';
 import { api } from './api.ts';
 
 const LIST = ['profiles'];
@@ -51,7 +52,29 @@ export function useRevision(id: string, revision: number | null) {
 const BACKUPS = ['backups'];
 const SETTINGS = ['settings'];
 
-export const useProfileFiles = () => useQuery({ queryKey: ['files'], queryFn: api.files });
+const FILES = ['files'];
+/** A file that is no profile yet may become one at any time. */
+const FILES_MS = 2_000;
+
+export const useProfileFiles = () => useQuery({ queryKey: FILES, queryFn: api.files });
+
+/** The files in which profiles live, and those that have to be mended before they are profiles; the list of profiles follows. */
+export function useFilesOfProfiles() {
+  const client = useQueryClient();
+  return useQuery({
+    queryKey: [...FILES, 'watched'],
+    queryFn: async () => {
+      const former = client.getQueryData<ProfileFileList>([...FILES, 'watched']);
+      const now = await api.files();
+      const known = (list: ProfileFileList | undefined) =>
+        list?.files.filter(({ profile }) => profile !== null).length;
+      if (former && known(former) !== known(now))
+        await client.invalidateQueries({ queryKey: LIST });
+      return now;
+    },
+    refetchInterval: ({ state }) => ((state.data?.files.length ?? 0) > 0 ? FILES_MS : false),
+  });
+}
 export const useBackups = () => useQuery({ queryKey: BACKUPS, queryFn: api.backups });
 export const useServerSettings = () => useQuery({ queryKey: SETTINGS, queryFn: api.settings });
 

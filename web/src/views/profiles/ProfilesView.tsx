@@ -1,7 +1,13 @@
 import { Box, Button, chakra, Flex, Grid } from '@chakra-ui/react';
 import { useNavigate } from 'react-router';
-import type { ProfileSummary } from '@sorn/api';
-import { useCreateDemo, useProfiles, useRemoveProfile } from '../../state/queries.ts';
+import type { ProfileFileState, ProfileSummary } from '@sorn/api';
+import { FILE_STATES } from '../../state/file-state.ts';
+import {
+  useCreateDemo,
+  useFilesOfProfiles,
+  useProfiles,
+  useRemoveProfile,
+} from '../../state/queries.ts';
 import { KeyCap } from '../../ui/KeyCap.tsx';
 import { dateText } from '../../ui/date-text.ts';
 import { KeyStrip } from '../../ui/KeyStrip.tsx';
@@ -20,6 +26,8 @@ export function ProfilesView() {
   const openDemo = () => demo.mutate([], { onSuccess: ({ id }) => open(id) });
   const fileInput = useRef<HTMLInputElement>(null);
   const list = profiles.data ?? [];
+  const files = useFilesOfProfiles().data?.files ?? [];
+  const troubled = files.filter(({ state }) => FILE_STATES[state].isTrouble);
 
   usePageTitle('Profiles');
   usePageKeys('Profiles', [
@@ -70,6 +78,7 @@ export function ProfilesView() {
                 <Row
                   key={profile.id}
                   profile={profile}
+                  file={files.find((file) => file.profile === profile.id)}
                   number={i + 1}
                   onOpen={() => open(profile.id)}
                 />
@@ -93,6 +102,9 @@ export function ProfilesView() {
               New profile, by four questions <KeyCap>N</KeyCap>
             </Button>
             <ProfileFromFile inputRef={fileInput} onCreated={open} />
+            {troubled.map((file) => (
+              <FileTrouble key={file.path} file={file} />
+            ))}
             {demo.isError && (
               <chakra.p role="alert" color="vermilion" mt="6px">
                 {demo.error.message}
@@ -106,7 +118,38 @@ export function ProfilesView() {
   );
 }
 
-function Row(props: { profile: ProfileSummary; number: number; onOpen: () => void }) {
+/** A file that was named at the start, and has to be mended. */
+function FileTrouble({ file }: { file: ProfileFileState }) {
+  const { title, says } = FILE_STATES[file.state];
+  const lines = (file.faults ?? []).map(
+    (fault) => `${fault.file}:${fault.line}:${fault.column}: ${fault.message}`,
+  );
+  return (
+    <Box role="alert" mt="14px" fontSize="13px" data-file-state={file.state}>
+      <chakra.p color="vermilion" fontWeight={600} overflowWrap="anywhere">
+        {file.path}: {title.toLowerCase()}
+      </chakra.p>
+      {lines.slice(0, 8).map((line) => (
+        <chakra.p key={line} overflowWrap="anywhere">
+          {line}
+        </chakra.p>
+      ))}
+      <chakra.p color="slate">
+        {file.profile === null
+          ? 'It comes in as a profile as soon as that is otherwise.'
+          : (file.because ?? says)}
+      </chakra.p>
+    </Box>
+  );
+}
+
+function Row(props: {
+  profile: ProfileSummary;
+  /** The file that it lives in. */
+  file: ProfileFileState | undefined;
+  number: number;
+  onOpen: () => void;
+}) {
   const { profile } = props;
   const remove = useRemoveProfile();
   const [asks, setAsks] = useState(false);
@@ -134,6 +177,7 @@ function Row(props: { profile: ProfileSummary; number: number; onOpen: () => voi
       </chakra.button>
       <chakra.span color="slate" fontSize="12px" flex="1">
         revision {profile.revision}, saved {dateText(profile.savedAt)}
+        {props.file && `, in ${props.file.path}`}
       </chakra.span>
       {asks ? (
         <Flex gap="6px" align="center">
