@@ -33,6 +33,8 @@ export const profileFileStateSchema = fields({
   path: z.string(),
   /** The profile's id; null while the file was never a profile. */
   profile: z.string().nullable(),
+  /** It was kept in the page, and can be let go there; else it was named at the start. */
+  isKept: z.boolean(),
   state: z.enum([
     'waits',
     'same',

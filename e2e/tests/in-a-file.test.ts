@@ -113,6 +113,14 @@ it('an edit outside moves the sheet, a fault is told with its line, and both at 
   // Of the file only the name is otherwise.
   await poll(text).toBe(mended.replace('name: Bulletins', 'name: Night desk'));
 
+  // It is so after a reload, and a file that was named at the start cannot be let go from here.
+  await page.reload();
+  await page.locator('[data-file-title=same]').waitFor();
+  await press('8', 'v');
+  await page.locator('[data-file-state=same]').waitFor();
+  await page.getByText('Named at the start').waitFor();
+  expect(await page.getByText('No longer in this file').count()).toBe(0);
+
   // The desk goes by what the file says.
   await press('2');
   await page.getByRole('main', { name: 'Tiling' }).waitFor();

@@ -6,7 +6,7 @@ import {
   editedProfileFiles,
   readProfileFiles,
   type FileFault,
-  type ProfileFile,
+  type FileText,
 } from './profile-files.ts';
 
 /** What a profile that lives in files and its saved state need, to be the same again. */
@@ -16,13 +16,13 @@ export type FileStep =
   /** Both changed the same: nothing is written until a person has decided. */
   | { kind: 'conflicts'; conflicts: Conflict[]; theirs: Profile }
   /** These files would lose their comments: they are not written until a person has agreed. */
-  | { kind: 'asks'; anew: string[]; profile: Profile }
+  | { kind: 'asks'; anew: string[] }
   /** What both are now; texts in the order of the files. */
-  | { kind: 'same'; profile: Profile; texts: string[]; anew: string[] };
+  | { kind: 'same'; profile: Profile; texts: string[] };
 
 export interface FileStepInput {
   /** The file that is named, then those that it includes. */
-  files: readonly ProfileFile[];
+  files: readonly FileText[];
   /** What both were when they were the same last; null where that is not known. */
   base: Profile | null;
   /** What is saved. */
@@ -42,8 +42,9 @@ export function fileStep({ files, base, stored, decided, mayWriteAnew }: FileSte
   const theirs = read.profile;
   const { value: profile, conflicts } = mergeProfiles(base, stored, theirs, decided);
   if (conflicts.length > 0) return { kind: 'conflicts', conflicts, theirs };
+  if (isSame(theirs, profile))
+    return { kind: 'same', profile, texts: files.map(({ text }) => text) };
   const { texts, anew } = editedProfileFiles(read.parts, theirs, profile);
-  if (anew.length > 0 && !mayWriteAnew && !isSame(theirs, profile))
-    return { kind: 'asks', anew, profile };
-  return { kind: 'same', profile, texts, anew };
+  if (anew.length > 0 && !mayWriteAnew) return { kind: 'asks', anew };
+  return { kind: 'same', profile, texts };
 }

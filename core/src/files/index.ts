@@ -34,7 +34,7 @@ export { type FileStep, type FileStepInput, fileStep } from './file-step.ts';
 export {
   type FileFault,
   type Included,
-  type ProfileFile,
+  type FileText,
   fileFaultText,
   includedIn,
   readProfileFiles,

@@ -14,7 +14,7 @@ import { wantedValue } from './wanted-value.ts';
 import { writeText } from './write.ts';
 
 /** The text of a profile's file, or of one that it includes. The file that is named comes first. */
-export interface ProfileFile {
+export interface FileText {
   /** As it is told to the person. */
   name: string;
   format: Format;
@@ -44,7 +44,7 @@ export type FilesRead =
   { ok: true; profile: Profile; parts: readonly FilePart[] } | { ok: false; faults: FileFault[] };
 
 /** What one of the files says. */
-interface FilePart extends ProfileFile {
+interface FilePart extends FileText {
   value: Fields;
   /** The fields of the profile that it says. */
   fields: readonly string[];
@@ -67,7 +67,7 @@ export interface Included extends Place {
 }
 
 /** The files that a text says it includes; faults where it says that wrongly. A text with faults includes none. */
-export function includedIn({ name, format, text }: ProfileFile): Included[] | FileFault {
+export function includedIn({ name, format, text }: FileText): Included[] | FileFault {
   const parsed = parseText(text, format);
   const list = parsed.ok && isFields(parsed.value) ? parsed.value[INCLUDE] : undefined;
   if (list === undefined) return [];
@@ -80,7 +80,7 @@ export function includedIn({ name, format, text }: ProfileFile): Included[] | Fi
 }
 
 /** Reads the profile that files say together, or tells every fault with its file and place. */
-export function readProfileFiles(files: readonly ProfileFile[]): FilesRead {
+export function readProfileFiles(files: readonly FileText[]): FilesRead {
   const faults: FileFault[] = [];
   const parts: FilePart[] = [];
   for (const file of files) {

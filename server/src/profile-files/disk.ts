@@ -15,8 +15,23 @@ import {
   statfsSync,
   writeSync,
 } from 'node:fs';
-import { basename, dirname, join } from 'node:path';
+import { basename, dirname, isAbsolute, join, relative, resolve } from 'node:path';
 import { RefusedFile, refuseLarge, textIn } from '@sorn/core/files';
+
+/** Where a path leads through symbolic links; the path itself where nothing is there. */
+export function realPath(path: string): string {
+  try {
+    return realpathSync(path);
+  } catch {
+    return resolve(path);
+  }
+}
+
+/** True for a folder and all that is below it, links followed. */
+export function isWithin(path: string, folder: string): boolean {
+  const way = relative(realPath(folder), realPath(path));
+  return way === '' || (!way.startsWith('..') && !isAbsolute(way));
+}
 
 /** Why a file cannot be read now. */
 export type DiskTrouble = { state: 'gone' | 'unreadable' | 'too-large'; because: string };
@@ -118,8 +133,10 @@ function besideIsMade(
 function writeInPlace(target: string, text: string): void {
   const output = openSync(target, 'r+');
   try {
-    ftruncateSync(output);
+    // Cut only once all is written: on a full disk as much as can be stays.
     writeWhole(output, text);
+    ftruncateSync(output, Buffer.byteLength(text, 'utf8'));
+    fsyncSync(output);
   } finally {
     closeSync(output);
   }
@@ -127,7 +144,7 @@ function writeInPlace(target: string, text: string): void {
 
 function writeWhole(output: number, text: string): void {
   const bytes = Buffer.from(text, 'utf8');
-  for (let at = 0; at < bytes.length;) at += writeSync(output, bytes, at);
+  for (let at = 0; at < bytes.length;) at += writeSync(output, bytes, at, bytes.length - at, at);
   fsyncSync(output);
 }
 

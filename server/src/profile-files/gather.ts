@@ -1,20 +1,13 @@
 import { homedir } from 'node:os';
-import { dirname, isAbsolute, relative, resolve, sep } from 'node:path';
-import { realpathSync } from 'node:fs';
-import {
-  formatOf,
-  includedIn,
-  parseFile,
-  type FileFault,
-  type ProfileFile,
-} from '@sorn/core/files';
-import { readDisk, type DiskTrouble } from './disk.ts';
+import { dirname, resolve, sep } from 'node:path';
+import { formatOf, includedIn, parseFile, type FileFault, type FileText } from '@sorn/core/files';
+import { isWithin, readDisk, realPath, type DiskTrouble } from './disk.ts';
 
 /** The files of a profile as they are on the disk. */
 export type Gathered =
-  | { files: readonly (ProfileFile & { path: string })[] }
+  | { files: readonly (FileText & { path: string })[] }
   | { faults: readonly FileFault[] }
-  | { trouble: DiskTrouble & { path: string } };
+  | { trouble: DiskTrouble };
 
 /** Where a file is included. */
 type Origin = Omit<FileFault, 'message'>;
@@ -36,11 +29,11 @@ export function gatherFiles(
   folders: readonly string[],
   nameOf: (path: string) => string = shownPath,
 ): Gathered {
-  const allowed = [dirname(real(path)), ...folders.map(real)];
-  const files: (ProfileFile & { path: string })[] = [];
+  const allowed = [dirname(realPath(path)), ...folders];
+  const files: (FileText & { path: string })[] = [];
   const faults: FileFault[] = [];
   const places = new Map<string, string>();
-  let trouble: (DiskTrouble & { path: string }) | null = null;
+  let trouble: DiskTrouble | null = null;
 
   function take(at: string, from: Origin | null, above: readonly string[]): void {
     const place = from ? `${from.file}:${from.line}:${from.column}` : '';
@@ -49,9 +42,9 @@ export function gatherFiles(
         ...(from ?? { file: nameOf(at), line: 1, column: 1, excerpt: '' }),
         message,
       });
-    const known = places.get(real(at));
+    const known = places.get(realPath(at));
     if (known !== undefined) {
-      const isLoop = above.includes(real(at));
+      const isLoop = above.includes(realPath(at));
       const first = known === '' ? 'it is the file that is named' : `${known} includes it`;
       tell(
         isLoop
@@ -60,7 +53,7 @@ export function gatherFiles(
       );
       return;
     }
-    if (from && !allowed.some((folder) => isIn(real(at), folder))) {
+    if (from && !allowed.some((folder) => isWithin(at, folder))) {
       tell(
         `${nameOf(at)} is outside; expected a file in ${allowed.map(nameOf).join(', ')}, or its folder named by --folder`,
       );
@@ -69,10 +62,10 @@ export function gatherFiles(
     const read = readDisk(at);
     if (!('text' in read)) {
       if (from) tell(`${nameOf(at)}: ${read.because}`);
-      else trouble = { ...read, path: at };
+      else trouble = read;
       return;
     }
-    places.set(real(at), place);
+    places.set(realPath(at), place);
     const file = {
       path: at,
       name: nameOf(at),
@@ -93,23 +86,10 @@ export function gatherFiles(
           ...place,
           message: `${name} is included; expected the name of a .yaml, .toml or .json file`,
         });
-      else take(inner, { file: file.name, ...place }, [...above, real(at)]);
+      else take(inner, { file: file.name, ...place }, [...above, realPath(at)]);
     }
   }
   take(path, null, []);
   if (trouble) return { trouble };
   return faults.length > 0 ? { faults } : { files };
-}
-
-function real(path: string): string {
-  try {
-    return realpathSync(path);
-  } catch {
-    return resolve(path);
-  }
-}
-
-function isIn(path: string, folder: string): boolean {
-  const way = relative(folder, path);
-  return way !== '' && !way.startsWith('..') && !isAbsolute(way);
 }

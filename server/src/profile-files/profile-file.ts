@@ -1,5 +1,6 @@
-import { statSync, realpathSync } from 'node:fs';
+import { statSync } from 'node:fs';
 import { dirname } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
 import type { ProfileFileState } from '@sorn/api';
 import { fileStep, readProfileFiles, type Decisions } from '@sorn/core/files';
 import { profileSchema, type Profile } from '@sorn/core/model';
@@ -8,11 +9,11 @@ import isEqual from 'fast-deep-equal';
 import type { ChangeEvents } from '../change-events.ts';
 import type { Store } from '../storage/store.ts';
 import type { FileBase, FileBases } from './bases.ts';
-import { isSilent, tidyBeside, writeDisk } from './disk.ts';
+import { isSilent, realPath, tidyBeside, writeDisk } from './disk.ts';
 import { gatherFiles, shownPath, type Gathered } from './gather.ts';
 
 /** An editor writes in several steps: a file is read when it was left alone for so long. */
-const SETTLED_MS = 80;
+const SETTLED_MS = 150;
 /** However often a file changes, it is read at least this often. */
 const LONGEST_MS = 300;
 /** What is wrong with a file is looked at again after so long, before it is told. */
@@ -23,6 +24,8 @@ const WRITE_MS = 1_000;
 const LOOK_MS = 2_000;
 /** On a drive that tells of none. */
 const LOOK_SILENT_MS = 250;
+/** So often a file that is being written is waited for. */
+const MOST_WAITS = 12;
 /** So often a save or a write is tried again that somebody else was quicker than. */
 const AGAIN_MS = 60;
 
@@ -58,6 +61,7 @@ export class ProfileFile {
   private decided: Decisions | undefined;
   private mayWriteAnew = false;
   private stopListening: (() => void) | null = null;
+  private stopListeningToAll: (() => void) | null = null;
   private files: readonly string[] = [];
   /** The files, and the folders they are in: an editor may put another file in the place. */
   private watched = new Set<string>();
@@ -73,7 +77,13 @@ export class ProfileFile {
   constructor(options: ProfileFileOptions) {
     this.options = options;
     const { path, mustLook } = options;
-    this.state = { path: shownPath(path), profile: null, state: 'waits', at: timestamp() };
+    this.state = {
+      path: shownPath(path),
+      profile: null,
+      isKept: options.isKept,
+      state: 'waits',
+      at: timestamp(),
+    };
     tidyBeside(path);
     this.watcher = watch([], {
       ignoreInitial: true,
@@ -90,7 +100,12 @@ export class ProfileFile {
 
   /** Reads it for the first time. */
   async begin(id: string | null = null): Promise<void> {
-    this.base = await this.options.bases.read(this.options.path);
+    const { path, bases, store, changes } = this.options;
+    this.base = await bases.read(path);
+    // A profile that was deleted meanwhile comes in anew.
+    if (this.base && (await store.revisionOf(this.base.id)) === null) this.base = null;
+    // A restored backup may have all otherwise.
+    this.stopListeningToAll = changes.onAll(() => this.soon(0));
     this.listenTo(id ?? this.base?.id ?? null);
     await this.sync();
   }
@@ -98,15 +113,22 @@ export class ProfileFile {
   /** What a person decided about edits that do not go together. */
   async decide(decided: Decisions): Promise<void> {
     this.decided = decided;
-    await this.sync();
+    await this.syncSettled();
     this.decided = undefined;
   }
 
   /** A person agreed that comments are lost. */
   async writeAnew(): Promise<void> {
     this.mayWriteAnew = true;
-    await this.sync();
+    await this.syncSettled();
     this.mayWriteAnew = false;
+  }
+
+  /** What a person asked for is done at once, but for a file that is being written. */
+  private async syncSettled(): Promise<void> {
+    for (let tries = 0; tries < MOST_WAITS && !this.isSettled(this.marks()); tries++)
+      await pause(SETTLED_MS);
+    await this.sync();
   }
 
   async end(): Promise<void> {
@@ -114,6 +136,7 @@ export class ProfileFile {
     clearTimeout(this.timer);
     clearInterval(this.looks);
     this.stopListening?.();
+    this.stopListeningToAll?.();
     await this.watcher.close();
     await this.running;
   }
@@ -183,7 +206,7 @@ export class ProfileFile {
 
   /** Watches files, where they are links what these lead to, and their folders: an editor puts another file in the place. */
   private follow(paths: readonly string[]): void {
-    const files = paths.flatMap((path) => [path, realOf(path)]);
+    const files = paths.flatMap((path) => [path, realPath(path)]);
     const next = new Set([...files, ...files.map((each) => dirname(each))]);
     const isNew = [...next].some((each) => !this.watched.has(each));
     this.files = [...new Set(files)];
@@ -193,7 +216,8 @@ export class ProfileFile {
 
   private tell(state: Told): void {
     const before = this.state;
-    const next = { path: before.path, profile: this.id, ...state, at: timestamp() };
+    const { path, isKept } = before;
+    const next = { path, profile: this.id, isKept, ...state, at: timestamp() };
     const isNews = !isEqual({ ...before, at: '' }, { ...next, at: '' });
     this.state = next;
     if (isNews || state.state === 'same') this.options.onState(next, before);
@@ -298,7 +322,9 @@ export class ProfileFile {
       file.text === texts[i] ? [] : [{ ...file, next: texts[i]! }],
     );
     const wait = this.writtenAt + WRITE_MS - Date.now();
-    if (due.length > 0 && wait > 0) {
+    // A person who decided is not asked the same again.
+    const isAsked = this.decided !== undefined || this.mayWriteAnew;
+    if (due.length > 0 && wait > 0 && !isAsked) {
       this.soon(wait);
       return;
     }
@@ -345,18 +371,10 @@ export class ProfileFile {
   }
 }
 
-type Told = Omit<ProfileFileState, 'path' | 'profile' | 'at'>;
+type Told = Omit<ProfileFileState, 'path' | 'profile' | 'isKept' | 'at'>;
 type Files = Extract<Gathered, { files: unknown }>['files'];
 
 const timestamp = () => new Date().toISOString();
-
-function realOf(path: string): string {
-  try {
-    return realpathSync(path);
-  } catch {
-    return path;
-  }
-}
 
 /** What shows that a file is another one than it was. */
 function markOf(path: string): string {

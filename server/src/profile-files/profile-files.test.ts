@@ -177,6 +177,42 @@ describe('a profile that lives in a file', () => {
     expect(readFileSync(path(), 'utf8')).toBe(own.replace('inner: 20', 'inner: 30'));
   });
 
+  test('a decision right after a write is taken at once, and not asked for again', async () => {
+    writeFileSync(path(), TEXT);
+    await start();
+    await edit((profile) => ({ ...profile, name: 'Barn' }));
+    await until(() => readFileSync(path(), 'utf8').includes('name: Barn'));
+    // Both change the same while the next write has to wait.
+    writeFileSync(path(), readFileSync(path(), 'utf8').replace('inner: 8', 'inner: 20'));
+    await edit(withGap(30));
+    await until(() => state().state, 'conflicts');
+    const [conflict] = state().conflicts!;
+    const decided = await files!.decide(id(), new Map([[JSON.stringify(conflict!.path), 'mine']]));
+    expect(decided).toMatchObject({ state: 'same' });
+    expect(readFileSync(path(), 'utf8')).toContain('inner: 30');
+  });
+
+  test('what a restore of all profiles made otherwise is written, too', async () => {
+    writeFileSync(path(), TEXT);
+    await start();
+    const kept = (await store().readProfile(id()))!;
+    const next = withGap(21)(profileSchema.parse(JSON.parse(kept.content)));
+    await store().saveProfile(id(), next, kept.revision);
+    changes.tellAll();
+    await until(() => readFileSync(path(), 'utf8'), TEXT.replace('inner: 8', 'inner: 21'));
+  });
+
+  test('a profile that was deleted leaves the file, and comes in anew at the next start', async () => {
+    writeFileSync(path(), TEXT);
+    await start();
+    await files!.end();
+    await store().remove(id(), 1);
+    await start();
+    expect(state()).toMatchObject({ state: 'same', profile: 'hut' });
+    expect(readFileSync(path(), 'utf8')).toBe(TEXT);
+    expect((await saved()).name).toBe('Hut');
+  });
+
   test('it goes, cannot be read, is too large, and goes on when that is otherwise', async () => {
     writeFileSync(path(), TEXT);
     await start();

@@ -1,5 +1,5 @@
-import { existsSync, realpathSync } from 'node:fs';
-import { dirname, isAbsolute, relative, resolve } from 'node:path';
+import { existsSync } from 'node:fs';
+import { dirname, resolve } from 'node:path';
 import { homedir } from 'node:os';
 import type { ProfileFileState } from '@sorn/api';
 import {
@@ -16,7 +16,7 @@ import type { Logger } from 'pino';
 import type { ChangeEvents } from '../change-events.ts';
 import { storeIn } from '../storage/store.ts';
 import { fileBasesIn } from './bases.ts';
-import { readDisk, writeDisk } from './disk.ts';
+import { isWithin, readDisk, writeDisk } from './disk.ts';
 import { gatherFiles, shownPath } from './gather.ts';
 import { ProfileFile } from './profile-file.ts';
 
@@ -74,8 +74,7 @@ export async function openProfileFiles(options: ProfileFilesOptions): Promise<Pr
     await file.begin(id);
     return file;
   }
-  const inFolders = (path: string) =>
-    folders.some((folder) => isIn(real(dirname(path)), real(folder)));
+  const inFolders = (path: string) => folders.some((folder) => isWithin(dirname(path), folder));
   const kept = (await bases.kept()).filter(inFolders);
   for (const path of new Set([...options.paths, ...kept])) {
     await open(path, !options.paths.includes(path), null);
@@ -159,17 +158,4 @@ function whyNotOver(path: string, folders: readonly string[]): string | null {
   const gathered = gatherFiles(path, folders);
   const isProfile = 'files' in gathered && readProfileFiles(gathered.files).ok;
   return isProfile ? null : `${shownPath(path)} is there, and is no profile; it is left as it is.`;
-}
-
-function real(path: string): string {
-  try {
-    return realpathSync(path);
-  } catch {
-    return path;
-  }
-}
-
-function isIn(path: string, folder: string): boolean {
-  const way = relative(folder, path);
-  return way === '' || (!way.startsWith('..') && !isAbsolute(way));
 }

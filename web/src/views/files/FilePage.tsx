@@ -76,7 +76,7 @@ function LivesInFile({ file, pages }: { file: ProfileFileState; pages: ReactNode
         ]
       : []),
     ...(isAsking ? [{ keys: ['Enter'], label: 'write it anew', run: writeAnew }] : []),
-    { keys: ['Delete'], label: 'no longer in this file', run: release },
+    ...(file.isKept ? [{ keys: ['Delete'], label: 'no longer in this file', run: release }] : []),
   ];
   usePageKeys('File', keys);
   const { title, says, isTrouble } = FILE_STATES[file.state];
@@ -123,14 +123,22 @@ function LivesInFile({ file, pages }: { file: ProfileFileState; pages: ReactNode
               <Action cap="Enter" text="Write it anew" onClick={writeAnew} />
             </Section>
           )}
-          <Section title="No longer">
-            <Action
-              cap="Delete"
-              text="No longer in this file"
-              says="it stays as it is"
-              onClick={release}
-            />
-          </Section>
+          {file.isKept ? (
+            <Section title="No longer">
+              <Action
+                cap="Delete"
+                text="No longer in this file"
+                says="it stays as it is"
+                onClick={release}
+              />
+            </Section>
+          ) : (
+            <Section title="Named at the start" note="by --file">
+              <chakra.p fontSize="12.5px" color="slate">
+                Start Sorn without it, and the profile is kept in Sorn alone.
+              </chakra.p>
+            </Section>
+          )}
         </>
       }
     >
