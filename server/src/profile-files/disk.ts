@@ -43,10 +43,21 @@ export function readDisk(path: string): DiskRead {
   let input: number | undefined;
   try {
     input = openSync(path, constants.O_RDONLY | constants.O_NONBLOCK);
-    const { size } = fstatSync(input);
-    if (!fstatSync(input).isFile())
+    return readOpen(input);
+  } catch (error) {
+    return troubleOf(error);
+  } finally {
+    if (input !== undefined) closeSync(input);
+  }
+}
+
+/** The text of an open file. */
+function readOpen(input: number): DiskRead {
+  try {
+    const stat = fstatSync(input);
+    if (!stat.isFile())
       return { state: 'unreadable', because: 'no file; expected one that can be read' };
-    refuseLarge(size);
+    refuseLarge(stat.size);
     return { text: textIn(readFileSync(input)) };
   } catch (error) {
     if (error instanceof RefusedFile)
@@ -55,8 +66,6 @@ export function readDisk(path: string): DiskRead {
         because: error.message,
       };
     return troubleOf(error);
-  } finally {
-    if (input !== undefined) closeSync(input);
   }
 }
 
@@ -78,10 +87,16 @@ const BESIDE = '.sorn-write-';
  * place. Symbolic links are followed.
  *
  * @param expected what the file says now; null where there is none
+ * @param onLate told of what an editor wrote on into the file that was replaced: it had that one open
  * @returns false where it says something else: nothing was written
  * @throws Error of the operating system: nothing was written
  */
-export function writeDisk(path: string, text: string, expected: string | null): boolean {
+export function writeDisk(
+  path: string,
+  text: string,
+  expected: string | null,
+  onLate: (text: string) => void = () => undefined,
+): boolean {
   if (expected === null) {
     const output = openSync(path, 'wx', 0o644);
     try {
@@ -93,6 +108,7 @@ export function writeDisk(path: string, text: string, expected: string | null): 
   }
   const target = realpathSync(path);
   const there = openSync(target, 'r');
+  let isWatched = false;
   const beside = join(dirname(target), `.${basename(target)}${BESIDE}${process.pid}`);
   try {
     const { mode, uid, gid, nlink } = fstatSync(there);
@@ -101,13 +117,24 @@ export function writeDisk(path: string, text: string, expected: string | null): 
     const now = readDisk(target);
     if (!('text' in now) || now.text !== expected) return false;
     if (isOthers) writeInPlace(target, text);
-    else renameSync(beside, target);
+    else {
+      renameSync(beside, target);
+      isWatched = true;
+      setTimeout(() => {
+        const late = readOpen(there);
+        closeSync(there);
+        if ('text' in late && late.text !== expected) onLate(late.text);
+      }, LATE_MS).unref();
+    }
     return true;
   } finally {
-    closeSync(there);
+    if (!isWatched) closeSync(there);
     rmSync(beside, { force: true });
   }
 }
+
+/** So long an editor may write on into a file that was replaced. */
+const LATE_MS = 1_000;
 
 /** False where the owner of the file cannot be given to another one. */
 function besideIsMade(

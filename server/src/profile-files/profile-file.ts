@@ -69,6 +69,8 @@ export class ProfileFile {
   /** The files as they were when they had been left alone, and those that may still be written. */
   private settled = '';
   private settling = { marks: '', since: 0 };
+  /** What an editor wrote on into a file that was replaced meanwhile, and what that one said before. */
+  private late: { path: string; text: string; base: Profile } | null = null;
   /** What was wrong when it was looked at last. */
   private doubted: Told | null = null;
   private readonly watcher;
@@ -278,15 +280,20 @@ export class ProfileFile {
       return;
     }
     const stored = profileSchema.parse(JSON.parse(kept.content));
-    const base = this.base?.profile ?? null;
+    const { late } = this;
+    const base = late?.base ?? this.base?.profile ?? null;
     const step = fileStep({
-      files,
+      files: files.map((file) => (file.path === late?.path ? { ...file, text: late.text } : file)),
       base,
       stored,
       ...(this.decided && { decided: this.decided }),
       mayWriteAnew: this.mayWriteAnew,
     });
-    if (step.kind === 'faults') this.tellTrouble({ state: 'faults', faults: step.faults });
+    if (step.kind === 'faults' && late) {
+      // Half a text, which nobody will go on with: the file itself is whole.
+      this.late = null;
+      this.soon(0);
+    } else if (step.kind === 'faults') this.tellTrouble({ state: 'faults', faults: step.faults });
     else if (step.kind === 'conflicts')
       this.tell({
         state: 'conflicts',
@@ -328,10 +335,16 @@ export class ProfileFile {
       this.soon(wait);
       return;
     }
+    const formerly = this.base?.profile;
     try {
       for (const { path, text: expected, next } of due) {
         this.writtenAt = Date.now();
-        if (!writeDisk(path, next, expected)) {
+        const onLate = (text: string) => {
+          if (this.isEnded || !formerly) return;
+          this.late = { path, text, base: formerly };
+          this.soon(0);
+        };
+        if (!writeDisk(path, next, expected, onLate)) {
           this.soon(AGAIN_MS);
           return;
         }
@@ -352,6 +365,7 @@ export class ProfileFile {
       await bases.save(path, this.base);
     }
     this.seen = this.marks();
+    this.late = null;
     this.doubted = null;
     this.tell({ state: 'same' });
   }

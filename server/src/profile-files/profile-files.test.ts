@@ -192,6 +192,19 @@ describe('a profile that lives in a file', () => {
     expect(readFileSync(path(), 'utf8')).toContain('inner: 30');
   });
 
+  test('what an editor writes on into the file that was just replaced is not lost', async () => {
+    writeFileSync(path(), TEXT);
+    await start();
+    // It has the file open, and is slow.
+    const output = openSync(path(), 'r+');
+    await edit(withGap(9));
+    await until(() => readFileSync(path(), 'utf8').includes('inner: 9'));
+    writeSync(output, TEXT.replace('name: Hut', 'name: Den'), 0);
+    closeSync(output);
+    await until(() => readFileSync(path(), 'utf8').includes('name: Den'));
+    expect(await saved()).toMatchObject({ name: 'Den', tiling: { gaps: { inner: 9 } } });
+  });
+
   test('what a restore of all profiles made otherwise is written, too', async () => {
     writeFileSync(path(), TEXT);
     await start();
