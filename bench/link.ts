@@ -56,6 +56,7 @@ function measured(windows: number): Promise<Figures> {
         String(PRESSES),
       ],
       profile: PROFILE,
+      machine: 'here',
       record: null,
       allowLaunch: false,
       keep: (record) => store.write(record),
@@ -109,6 +110,7 @@ async function soak(): Promise<void> {
   const agent = new AgentProcess({
     command: [process.execPath, main, 'agent', '--socket', socket],
     profile: DESK,
+    machine: 'here',
     record: null,
     allowLaunch: false,
     keep: (record) => store.write(record),

@@ -86,6 +86,7 @@ async function beside(profile: Profile, run: (both: Beside) => Promise<void>): P
   const agent = new AgentProcess({
     command: [...x11Command(), '--display', screen.display],
     profile,
+    machine: 'here',
     record: null,
     allowLaunch: false,
     keep: (record) => store.write(record),

@@ -63,7 +63,7 @@ const aboutSchema = z.object({
     }),
   ),
   question: z
-    .object({ parts: z.array(z.enum(['keys', 'desks', 'monitors'])), left: z.number() })
+    .object({ parts: z.array(z.enum(['keys', 'desks', 'monitors', 'machines'])), left: z.number() })
     .nullable(),
   held: z.enum(['nothing', 'edits']).nullable(),
   waitingLaunch: z.string().nullable(),

@@ -1,5 +1,5 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { hostname, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
 import { arrangeFiles } from './arrange.ts';
@@ -27,6 +27,21 @@ function faultsOf(profile: string, session: string): string[] {
 const session = file('s.json', '{"windows":[{"id":"a"},{"id":"b"}]}');
 
 describe('sorn arrange', () => {
+  it('goes by what is otherwise on this machine, or on the one that is named', () => {
+    const profile = (host: string) =>
+      file(
+        `${host}.yaml`,
+        `monitors: [{ id: m, width: 800, height: 600 }]\nmachines: [{ host: ${host}, monitors: [{ monitor: m, width: 1000 }] }]\n`,
+      );
+    const one = file('one.json', '{"windows":[{"id":"a"}]}');
+    const width = (of: string, machine?: string) =>
+      JSON.parse(arrangeFiles(of, one, machine)).placements[0].width;
+    expect(width(profile('hut'))).toBe(800);
+    expect(width(profile('hut'), 'HUT')).toBe(1000);
+    expect(width(profile(hostname()))).toBe(1000);
+    expect(width(profile(hostname()), 'hut')).toBe(800);
+  });
+
   it('reads JSON, YAML and TOML to the same placements', () => {
     const json = file(
       'p.json',

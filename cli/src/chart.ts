@@ -1,6 +1,6 @@
 import { chartCsv, chartHtml, chartMarkdown, chartSvg } from '@sorn/core/keys';
 import { type Profile } from '@sorn/core/model';
-import { BadInput, readProfile } from './input.ts';
+import { BadInput, readProfileOn } from './input.ts';
 
 const FORMS: Record<string, (profile: Profile) => string> = {
   markdown: chartMarkdown,
@@ -11,9 +11,10 @@ const FORMS: Record<string, (profile: Profile) => string> = {
 /** `sorn chart PROFILE`: its key chart, as a drawing in the pixels of a monitor, or as tables. */
 export function chartFile(
   profileFile: string,
-  { as, monitor, night = false }: { as: string; monitor?: string; night?: boolean },
+  options: { as: string; monitor?: string; night?: boolean; machine?: string },
 ): string {
-  const profile = readProfile(profileFile);
+  const { as, monitor, night = false, machine } = options;
+  const profile = readProfileOn(profileFile, machine);
   if (as !== 'svg') {
     const form = FORMS[as];
     if (form) return form(profile);

@@ -1,6 +1,6 @@
 import { checkProfile, findingText } from '@sorn/core/checkup';
 import { monitorName } from '@sorn/core/desk';
-import { readProfile } from './input.ts';
+import { readProfileOn } from './input.ts';
 
 /** What a profile's check came to, printed, and whether nothing was found. */
 export interface Checked {
@@ -9,8 +9,8 @@ export interface Checked {
 }
 
 /** `sorn check PROFILE`: what is wrong with its desks and the names in it, as JSON or one line each. */
-export function checkFile(profileFile: string, asText = false): Checked {
-  const profile = readProfile(profileFile);
+export function checkFile(profileFile: string, asText = false, machine?: string): Checked {
+  const profile = readProfileOn(profileFile, machine);
   const findings = checkProfile(profile);
   const lines = findings.map((finding) => findingText(finding, (id) => monitorName(profile, id)));
   return {

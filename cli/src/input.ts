@@ -1,4 +1,5 @@
 import { closeSync, openSync, readSync, statSync } from 'node:fs';
+import { hostname } from 'node:os';
 import { relative, resolve } from 'node:path';
 import {
   fileFaultText,
@@ -11,7 +12,7 @@ import {
   textIn,
   type FromFile,
 } from '@sorn/core/files';
-import { profileSchema, type Profile } from '@sorn/core/model';
+import { profileOn, profileSchema, type Profile } from '@sorn/core/model';
 import { gatherFiles } from '@sorn/server/profile-files';
 import { faultText, read, type Read } from '@sorn/core/values';
 
@@ -57,6 +58,10 @@ export function readProfileInput(file: string): ProfileInput {
 
 /** The profile of a file, or of several. */
 export const readProfile = (file: string): Profile => readProfileInput(file).profile;
+
+/** The same as it holds on a machine, by its host name: this one where left out. */
+export const readProfileOn = (file: string, machine = hostname()): Profile =>
+  profileOn(readProfile(file), machine);
 
 /** A pipe, or what else is no plain file. */
 function isDevice(file: string): boolean {

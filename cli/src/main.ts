@@ -16,6 +16,11 @@ import { playFiles } from './play.ts';
 import type { RunOptions } from './run.ts';
 import { tryFile, type TryOptions } from './try.ts';
 
+const MACHINE = [
+  '--machine <host>',
+  'as on the machine of this host name; this one where left out',
+] as const;
+
 const program = new Command('sorn')
   .description('Computes where windows go, by a profile, without a desktop.')
   .configureOutput({ writeErr: (text) => process.stderr.write(text) })
@@ -26,8 +31,9 @@ program
   .description('print the placement of every window, and the findings, as JSON')
   .argument('<profile>', 'profile file (JSON, YAML or TOML); - reads standard input')
   .argument('<session>', 'session file, likewise')
-  .action((profile: string, session: string) =>
-    answering(() => print(arrangeFiles(profile, session))),
+  .option(...MACHINE)
+  .action((profile: string, session: string, { machine }: { machine?: string }) =>
+    answering(() => print(arrangeFiles(profile, session, machine))),
   );
 
 program
@@ -36,9 +42,10 @@ program
   .argument('<profile>', 'profile file (JSON, YAML or TOML); - reads standard input')
   .argument('<script>', 'script file, likewise: a list of steps, or {session, steps}')
   .option('--text', 'for people instead of programs')
-  .action((profile: string, script: string, { text = false }: { text?: boolean }) =>
+  .option(...MACHINE)
+  .action((profile: string, script: string, options: { text?: boolean; machine?: string }) =>
     answering(() => {
-      const played = playFiles(profile, script, text);
+      const played = playFiles(profile, script, options.text, options.machine);
       print(played.text);
       if (!played.isSame) process.exitCode = 1;
     }),
@@ -55,6 +62,7 @@ program
   .option('--seed <number>', 'which of them', '1')
   .option('--trials <file>', 'further trials, in a file beside it')
   .option('--as <form>', 'text, json, or junit for continuous integration', 'text')
+  .option(...MACHINE)
   .action((profile: string, names: string[], options: TryOptions) =>
     answering(async () => {
       const tried = await tryFile(profile, names, options);
@@ -70,9 +78,10 @@ program
   )
   .argument('<profile>', 'profile file (JSON, YAML or TOML); - reads standard input')
   .option('--text', 'for people instead of programs')
-  .action((profile: string, { text = false }: { text?: boolean }) =>
+  .option(...MACHINE)
+  .action((profile: string, options: { text?: boolean; machine?: string }) =>
     answering(() => {
-      const checked = checkFile(profile, text);
+      const checked = checkFile(profile, options.text, options.machine);
       print(checked.text);
       if (!checked.isSound) process.exitCode = 1;
     }),
@@ -85,7 +94,8 @@ program
   .option('--as <form>', 'markdown, csv, html or svg', 'markdown')
   .option('--monitor <id>', 'draw it in the pixels of this monitor (svg)')
   .option('--night', 'in the colours of the night (svg)')
-  .action((profile: string, options: { as: string; monitor?: string; night?: boolean }) =>
+  .option(...MACHINE)
+  .action((profile: string, options: Parameters<typeof chartFile>[1]) =>
     answering(() => print(chartFile(profile, options))),
   );
 
@@ -180,6 +190,7 @@ program
   .option('--keep <file>', 'where the desk is kept; PROFILE.live where left out')
   .option('--allow-launch', 'apps may be started by the command lines of the profile')
   .option('--text', 'print what happens, and why')
+  .option(...MACHINE)
   .action((profile: string, options: RunOptions) =>
     answering(async () => {
       const { runDesk } = await import('./run.ts');

@@ -1,6 +1,6 @@
 import type { Placement } from '@sorn/core/engine';
 import { play, scriptSchema, type Played } from '@sorn/core/simulate';
-import { BadInput, readInput, readProfile } from './input.ts';
+import { BadInput, readInput, readProfileOn } from './input.ts';
 
 /** What came of a script, printed, and whether every `same` of it held. */
 export interface PlayedScript {
@@ -9,11 +9,16 @@ export interface PlayedScript {
 }
 
 /** `sorn play PROFILE SCRIPT`: placements, findings and reasons after each step, as JSON or as text. */
-export function playFiles(profileFile: string, scriptFile: string, asText = false): PlayedScript {
+export function playFiles(
+  profileFile: string,
+  scriptFile: string,
+  asText = false,
+  machine?: string,
+): PlayedScript {
   if (profileFile === '-' && scriptFile === '-') {
     throw new BadInput(['-: standard input can be the profile or the script, not both']);
   }
-  const profile = readProfile(profileFile);
+  const profile = readProfileOn(profileFile, machine);
   const steps = play(profile, readInput(scriptFile, scriptSchema));
   return {
     text: asText ? steps.map(paragraph).join('\n') : `${JSON.stringify({ steps }, null, 2)}\n`,

@@ -1,3 +1,4 @@
+import { hostname } from 'node:os';
 import { ControlTaken, recordFile, startHost, type LiveEntry, type LiveHost } from '@sorn/host';
 import { watch } from 'chokidar';
 import { agentProgram } from './agent-command.ts';
@@ -7,6 +8,7 @@ export interface RunOptions {
   agent: string;
   keep?: string;
   allowLaunch?: boolean;
+  machine?: string;
   text?: boolean;
 }
 
@@ -33,6 +35,7 @@ export async function runDesk(
   const host = await startHost({
     command: agentProgram(options.agent),
     profile,
+    machine: options.machine ?? hostname(),
     store: recordFile(options.keep ?? `${file}.live`),
     allowLaunch: options.allowLaunch ?? false,
     onLog: (line) => process.stderr.write(`agent: ${line}\n`),

@@ -11,7 +11,7 @@ import {
   type TrialResult,
 } from '@sorn/core/simulate';
 import { html, nearestName } from '@sorn/core/values';
-import { BadInput, readSections, readProfile } from './input.ts';
+import { BadInput, readSections, readProfileOn } from './input.ts';
 import runTries, { type TryJob } from './try-worker.ts';
 
 const FORMS = ['text', 'json', 'junit'] as const;
@@ -21,6 +21,7 @@ export interface TryOptions {
   seed?: string;
   as?: string;
   trials?: string;
+  machine?: string;
 }
 /** What trials came to, printed, and whether all of them held. */
 export interface Tried {
@@ -38,7 +39,7 @@ const AT_ONCE = 250;
 export async function tryFile(
   profileFile: string,
   names: readonly string[],
-  { orders, seed, as = 'text', trials: beside }: TryOptions = {},
+  { orders, seed, as = 'text', trials: beside, machine }: TryOptions = {},
 ): Promise<Tried> {
   const form = FORMS.find((each) => each === as);
   if (!form) throw new BadInput([`--as: ${as}; expected one of ${FORMS.join(', ')}`]);
@@ -46,7 +47,7 @@ export async function tryFile(
     ...wholeNumber('orders', orders, 1),
     ...wholeNumber('seed', seed, 0),
   };
-  const profile = readProfile(profileFile);
+  const profile = readProfileOn(profileFile, machine);
   const further = beside === undefined ? [] : readSections(beside, profile).profile.trials;
   const all = [...profile.trials, ...further].filter(({ on }) => on);
   const chosen = named([...all, ...builtInTrials(profile)], names);

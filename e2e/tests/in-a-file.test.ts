@@ -22,7 +22,7 @@ beforeAll(async () => {
   // The mould of the demo with comments of one's own.
   writeFileSync(file, `# the duty desk\n${yaml.replace(/^(\s+)(inner: \d+)/m, '$1$2 # not less')}`);
   server = await startServer(`${folder.path}/sorn.db`, {
-    more: ['--file', file, '--folder', dotfiles],
+    more: ['--file', file, '--folder', dotfiles, '--machine', 'hut.example'],
   });
   browser = await launch();
 });
@@ -202,4 +202,50 @@ it('a file that is no profile yet is told in the list of profiles, and comes in 
   } finally {
     await other.stop();
   }
+});
+
+it('what is otherwise on this machine is edited and set back by keys, in the file as on the sheet', async () => {
+  const { page, said, context } = await visit(browser, `${server.url}/bulletin-desk/desk`);
+  await page.locator('[data-window]').first().waitFor();
+  const press = async (...keys: string[]) => {
+    for (const key of keys) await page.keyboard.press(key);
+  };
+  const before = text();
+  await press('s');
+  await page.getByText('holds on hut.example alone').waitFor();
+  await page.getByLabel('Scale', { exact: true }).focus();
+  await press('Control+a');
+  await page.keyboard.type('1.5');
+  await press('Enter', 'Escape');
+  await page.locator('[data-machine-line="hut.example"]').waitFor();
+  // Nothing else in the file is otherwise, and it says the same to the command line.
+  await poll(text).toContain('host: hut.example');
+  expect(text().startsWith(before.trimEnd())).toBe(true);
+  expect(text().slice(before.trimEnd().length)).toMatch(
+    /^\nmachines:\n {2}- host: hut.example\n {4}monitors:\n {6}- \{ monitor: lap, scale: 1.5 \}\n$/,
+  );
+  const session = `${folder.path}/one.json`;
+  writeFileSync(session, '{ "desk": "hut", "windows": [{ "id": "a" }] }');
+  const widthOn = (machine: string) => {
+    const args = [CLI, 'arrange', file, session, '--machine', machine];
+    const printed = execFileSync(process.execPath, args, { encoding: 'utf8' });
+    return (JSON.parse(printed) as { placements: { width: number }[] }).placements[0]!.width;
+  };
+  // The window has an outer gap of the demo's 6 logical pixels at each side.
+  expect(widthOn('hut.example') - widthOn('elsewhere')).toBe(2 * 6 * (2 - 1.5));
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual(
+    [],
+  );
+
+  // What an editor writes there is on the sheet at once.
+  writeFileSync(file, text().replace('scale: 1.5', 'scale: 1.25'));
+  await poll(() => page.getByLabel('Scale', { exact: true }).inputValue()).toBe('1.25');
+  await page.getByRole('button', { name: 'Set scale back' }).focus();
+  await press('Enter');
+  await poll(() => page.getByLabel('Scale', { exact: true }).inputValue()).toBe('2');
+  await page.getByText('All are alike. This one is hut.example').waitFor();
+  await poll(text).toBe(before);
+  expect(said).toEqual([]);
+  await context.close();
 });

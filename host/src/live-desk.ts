@@ -15,7 +15,9 @@ import {
 } from '@sorn/core/engine';
 import type { KeyOutput, NextKeys } from '@sorn/core/keys';
 import {
+  asWritten,
   interactionOf,
+  profileOn,
   sessionSchema,
   type Profile,
   type Session,
@@ -79,6 +81,8 @@ export interface LiveEntry {
 
 export interface LiveOptions {
   profile: Profile;
+  /** The host name of the machine that it is on: what the profile has otherwise there holds. */
+  machine: string;
   /** What was kept of an earlier run. */
   record: LiveRecord | null;
   clock: Clock;
@@ -148,7 +152,6 @@ export class LiveDesk {
 
   constructor(options: LiveOptions) {
     this.options = options;
-    this.real = { profile: options.profile, ids: new Map(), unknown: [], by: new Map() };
     this.record = options.record ?? {
       session: sessionSchema.parse({}),
       windows: {},
@@ -171,6 +174,7 @@ export class LiveDesk {
       },
     };
     this.edits = new ProfileInForce(options.profile, options.clock, ways, this.record.unkept);
+    this.real = { profile: this.profile, ids: new Map(), unknown: [], by: new Map() };
     this.isOut = this.record.isOut;
     this.recorded = new Map(Object.entries(this.record.windows));
     this.lessons = new SizeLessons(this.record.learned);
@@ -718,9 +722,14 @@ export class LiveDesk {
     this.isDirty = true;
   }
 
-  /** The profile that the desk goes by, as the person has it. */
-  get profile(): Profile {
+  /** The profile that the desk goes by, as the person wrote it. */
+  get written(): Profile {
     return this.edits.now;
+  }
+
+  /** The same as it holds on this machine. */
+  private get profile(): Profile {
+    return profileOn(this.written, this.options.machine);
   }
 
   private applyProfile(): void {
@@ -975,11 +984,12 @@ export class LiveDesk {
 
   /** A command changes the profile: monitors and desks stay the person's, whatever is connected. */
   private edit(edit: Profile): void {
-    const before = this.profile;
-    const { monitors, desks } = before;
-    this.edits.changedByCommand({ ...edit, monitors, desks });
+    const { written, profile } = this;
+    const { monitors, desks } = profile;
+    const edited = { ...edit, monitors, desks };
+    this.edits.changedByCommand(asWritten(written, profile, edited, this.options.machine));
     this.refit();
-    this.options.onEdit?.(this.profile, before);
+    this.options.onEdit?.(this.written, written);
   }
 
   private say(

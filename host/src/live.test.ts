@@ -261,5 +261,18 @@ describe('apps that open at the start', () => {
     live.agent!.desk.allowLine(second);
     await poll(() => live.account.windows.map(({ app }) => app).sort()).toEqual(['notes', 'post']);
     expect(live.agent!.desk.about().waitingLaunch).toBe(null);
+    // A line that became another one is asked about anew, before it runs.
+    const { desk } = live.agent!;
+    const apps = withStart.apps.map((app) =>
+      app.id === 'notes' ? { ...app, exec: 'notes --all' } : app,
+    );
+    desk.setProfile({ ...withStart, apps });
+    desk.command({ command: 'open-app', app: 'notes' });
+    await live.ready();
+    expect(desk.about().waitingLaunch).toBe('notes --all');
+    expect(live.account.windows).toHaveLength(2);
+    desk.allowLine('notes --all');
+    await poll(() => live.account.windows).toHaveLength(3);
+    expect(desk.about().waitingLaunch).toBe(null);
   });
 });

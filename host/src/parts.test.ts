@@ -51,6 +51,7 @@ describe('what is kept of a live desk', () => {
         const clock = { now: () => 0, after: () => () => undefined };
         const desk = new LiveDesk({
           profile: PROFILE,
+          machine: 'here',
           record: null,
           clock,
           allowLaunch: false,

@@ -5,8 +5,8 @@ import isEqual from 'fast-deep-equal';
 import type { Clock } from './clock.ts';
 import type { ProfileEdit } from './record.ts';
 
-/** What can cost a person the keyboard or a monitor: an edit of these is asked about. */
-const ASKED = ['keys', 'desks', 'monitors'] as const;
+/** What can cost a person the keyboard or a monitor: an edit of these is asked about. Machines may have both otherwise. */
+const ASKED = ['keys', 'desks', 'monitors', 'machines'] as const;
 type AskedPart = (typeof ASKED)[number];
 
 /** How long a person has to keep an edit before it is taken back. */

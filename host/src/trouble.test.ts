@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { profileSchema } from '@sorn/core/model';
+import { profileSchema, type Profile } from '@sorn/core/model';
 import { describe, expect, it } from 'vitest';
 import { Live, PROFILE, THREE } from './testing/live.ts';
 
@@ -251,6 +251,29 @@ describe('a profile that is edited while it runs', () => {
     await live.ready();
     const least = Math.min(...live.account.windows.map(({ rect }) => rect.x));
     expect(least).toBe(100);
+  });
+
+  it('goes by what is otherwise on its machine, and a command leaves that as it is written', async () => {
+    const edits: Profile[] = [];
+    const written = (host: string) =>
+      profileSchema.parse({
+        ...PROFILE,
+        machines: [{ host, main: 'Alt', monitors: [{ monitor: 'wide', scale: 2 }] }],
+      });
+    const live = await standing({ profile: written('here'), onEdit: (next) => edits.push(next) });
+    const scaleOf = () =>
+      live.agent!.desk.realProfile.monitors.find(({ id }) => id === 'wide')!.scale;
+    expect([scaleOf(), live.agent!.desk.realProfile.keys.main]).toEqual([2, 'Alt']);
+    live.agent!.desk.command({ command: 'rename-workspace', name: 'Post' });
+    await live.ready();
+    const [edit] = edits;
+    expect(edit!.workspaces.filter(({ name }) => name === 'Post')).toHaveLength(1);
+    expect({ ...edit, workspaces: PROFILE.workspaces }).toEqual(written('here'));
+    expect(live.agent!.desk.setProfile(written('elsewhere'))).toBeNull();
+    expect([scaleOf(), live.agent!.desk.realProfile.keys.main]).toEqual([
+      PROFILE.monitors.find(({ id }) => id === 'wide')!.scale,
+      PROFILE.keys.main,
+    ]);
   });
 
   it('to one that no key pauses is not taken over, with the reason', async () => {

@@ -33,6 +33,12 @@ describe('a live desk', () => {
   });
 });
 
+describe('the machine', () => {
+  it('is told by its host name', async () => {
+    expect((await api.get('/api/machine')).body).toEqual({ host: 'here' });
+  });
+});
+
 describe('profiles', () => {
   it('are created with every default, listed, and read with their revision', async () => {
     const created = await create('My desk');

@@ -1,6 +1,7 @@
 import { isUtf8 } from 'node:buffer';
 import { join } from 'node:path';
 import { publishedSchema, SCHEMA_PATH } from '@sorn/core/files';
+import { MACHINE } from '@sorn/api';
 import { LINK_SCHEMA_PATH, publishedLinkSchema } from '@sorn/link';
 import type { Profile, SessionInput } from '@sorn/core/model';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
@@ -22,6 +23,7 @@ import { liveRoutes } from './live/routes.ts';
 import type { ProfileFiles } from './profile-files/profile-files.ts';
 import { profileFileRoutes } from './profile-files/routes.ts';
 import { profileRoutes } from './profiles.ts';
+import { serve } from './serve.ts';
 import { revisionRoutes } from './revisions.ts';
 import { historyIn } from './storage/history.ts';
 import { settingsIn } from './storage/server-settings.ts';
@@ -34,6 +36,8 @@ export interface AppOptions {
   /** Folder in which backups lie. */
   folder: string;
   demo: () => { profile: Profile; session: SessionInput };
+  /** The host name of this machine. */
+  machine: string;
   log: Logger;
   /** The live desk; null where none is arranged. */
   live: LiveServer | null;
@@ -101,6 +105,11 @@ export function createApp(options: AppOptions): Express {
   app.use('/api', body, profileFileRoutes(files));
   app.use('/api', body, liveRoutes(live));
   app.use('/api', backupRoutes(backups, folder, settingsIn(db), changes));
+  const here = express.Router();
+  serve(here, MACHINE.read, (_request, response) => {
+    response.json({ host: options.machine });
+  });
+  app.use('/api', here);
   app.use('/api', (request, response) => {
     sendProblem(response, 'not-found', `${request.method} ${request.originalUrl} does nothing.`);
   });

@@ -60,7 +60,7 @@ async function tidyUp({ db }: OpenDatabase, backups: Backups, log: Logger): Prom
 
 /** The live desk that was asked for, where one was. */
 async function liveDesk(
-  { agent, profile, allowLaunch, file, demo, fresh }: Options,
+  { agent, profile, machine, allowLaunch, file, demo, fresh }: Options,
   store: Store,
   changes: ChangeEvents,
   log: Logger,
@@ -71,6 +71,7 @@ async function liveDesk(
   const starting = startLive({
     agent,
     ...(profile !== undefined && { profile }),
+    machine,
     allowLaunch,
     isFresh: fresh,
     folder: dirname(file),
@@ -119,6 +120,7 @@ async function start(options: Options): Promise<void> {
     backups,
     folder,
     demo: demoData,
+    machine: options.machine,
     log,
     live,
     files,

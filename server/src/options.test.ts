@@ -1,3 +1,4 @@
+import { hostname } from 'node:os';
 import { describe, expect, it } from 'vitest';
 import { inUrl, readOptions } from './options.ts';
 
@@ -34,6 +35,12 @@ describe('the server’s options', () => {
     ])
       expect(() => read('--data', data)).toThrow('expected a file');
     expect(read('--data', 'c:x.db').file).toMatch(/\/c:x\.db$/);
+  });
+
+  it('take this machine’s host name, or the one that is given', () => {
+    expect(read().machine).toBe(hostname());
+    expect(read('--machine', 'hut').machine).toBe('hut');
+    expect(() => read('--machine', ' ')).toThrow('--machine is empty; expected a host name');
   });
 
   it('print an address as it stands in a URL', () => {

@@ -1,5 +1,5 @@
 import { statSync } from 'node:fs';
-import { homedir } from 'node:os';
+import { homedir, hostname } from 'node:os';
 import { isIP } from 'node:net';
 import { join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -22,6 +22,8 @@ export interface Options {
   agent?: string;
   /** The profile by which it is arranged; the one that was saved last where left out. */
   profile?: string;
+  /** The host name of this machine: what profiles have otherwise there holds. */
+  machine: string;
   /** Files in which profiles live, absolute. */
   files: readonly string[];
   /** Folders in which the page may keep profiles, and that files may be included from, absolute. */
@@ -59,6 +61,7 @@ export function readOptions(
       agent: { type: 'string' },
       profile: { type: 'string' },
       'allow-launch': { type: 'boolean', default: false },
+      machine: { type: 'string', default: hostname() },
       file: { type: 'string', multiple: true, default: [] },
       folder: { type: 'string', multiple: true, default: [] },
       poll: { type: 'boolean', default: false },
@@ -76,7 +79,8 @@ export function readOptions(
     if (!/^[a-z0-9]([a-z0-9.-]{0,251}[a-z0-9])?$/i.test(name))
       throw new Error(`--name is ${name}; expected a host name without a port, like desk.example`);
   }
-  const { agent, profile, 'allow-launch': allowLaunch } = values;
+  const { agent, profile, machine, 'allow-launch': allowLaunch } = values;
+  if (machine.trim() === '') throw new Error('--machine is empty; expected a host name');
   if (agent?.trim() === '')
     throw new Error('--agent is empty; expected stand-in or x11, or a command line');
   if (agent === undefined && (profile !== undefined || allowLaunch))
@@ -105,6 +109,7 @@ export function readOptions(
     ...(agent !== undefined && { agent }),
     ...(profile !== undefined && { profile }),
     allowLaunch,
+    machine,
     files,
     folders,
     mustLook: values.poll,

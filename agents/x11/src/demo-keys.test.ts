@@ -118,7 +118,7 @@ describe('the demo’s map on a real display', () => {
 
   it('places by key, by corners and on a board, offers what is left, and takes back what was shaped', async () => {
     await does('Meta+Ctrl+KeyF', 'place-at');
-    const { profile } = live.desk;
+    const profile = live.desk.written;
     const wide = profile.monitors.find(({ id }) => id === 'wide')!;
     const focused = () =>
       Object.keys(odds).find((app) => XLive.number(live.session.focus!) === odds[app]!.window)!;

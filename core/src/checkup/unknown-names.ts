@@ -215,6 +215,11 @@ function lookedUp(profile: Profile): readonly UnknownName[] {
     look(`desks[${i}].primary`, desk.primary, here);
     look(`desks[${i}].only`, desk.only, here);
   });
+  profile.machines.forEach((machine, i) => {
+    machine.monitors.forEach(({ monitor }, j) =>
+      look(`machines[${i}].monitors[${j}].monitor`, monitor, monitors),
+    );
+  });
   profile.workspaces.forEach((workspace, i) =>
     lookWhich(`workspaces[${i}].monitor`, workspace.monitor),
   );

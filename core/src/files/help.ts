@@ -58,6 +58,11 @@ export const HELP: Readonly<Record<string, string>> = {
   workspaces: 'Named pages of windows, called by a letter or digit',
   'workspaces.monitor': 'Its home: where it is shown; the primary monitor where left out',
 
+  machines: 'What is otherwise on machines of these host names',
+  host: 'The host name of the machine, with its domain or without; capitals make no difference',
+  'machines.main': 'The main modifier on this machine',
+  'machines.monitors': 'What is otherwise of monitors on this machine, whatever a desk says',
+
   apps: 'The apps there are, with the sizes and habits of their windows',
   balloon: 'One or two capitals that mark its windows on the sheet',
   hue: 'The hue of the balloon, in degrees',

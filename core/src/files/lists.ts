@@ -14,6 +14,8 @@ const KNOWN_BY: Record<string, (item: Item) => string> = {
   desks: id,
   'desks.*.monitors': (item) => text(item.monitor),
   workspaces: id,
+  machines: (item) => text(item.host),
+  'machines.*.monitors': (item) => text(item.monitor),
   apps: id,
   'apps.*.windows': (item) => text(item.title),
   'apps.*.shortcuts': (item) => text(item.keys),
@@ -40,7 +42,13 @@ const KNOWN_BY: Record<string, (item: Item) => string> = {
 };
 
 /** Lists that are the same in whatever order: only there is a change of order no difference that is told. */
-const UNORDERED = new Set(['keys.without', 'keys.marks', 'tiling.places']);
+const UNORDERED = new Set([
+  'keys.without',
+  'keys.marks',
+  'tiling.places',
+  'machines',
+  'machines.*.monitors',
+]);
 
 /** The last part of a path to the order of a list; no entry can have this name. */
 const ORDER = '\u0000order';

@@ -20,7 +20,7 @@ export const SECTIONS = [
 export type SectionId = (typeof SECTIONS)[number];
 
 export const SECTION_NAMES: Record<SectionId, { title: string; says: string }> = {
-  desks: { title: 'Desks', says: 'monitors, desks and workspaces' },
+  desks: { title: 'Desks', says: 'monitors, desks, workspaces, machines' },
   layouts: { title: 'Layouts', says: 'layouts, gaps, placing and floating' },
   boards: { title: 'Boards', says: 'zone boards' },
   rules: { title: 'Rules', says: 'floating-window rules and others' },
@@ -31,7 +31,7 @@ export const SECTION_NAMES: Record<SectionId, { title: string; says: string }> =
 };
 
 export const SECTION_FIELDS: Record<SectionId, readonly (keyof Profile)[]> = {
-  desks: ['monitors', 'desks', 'workspaces'],
+  desks: ['monitors', 'desks', 'workspaces', 'machines'],
   layouts: ['floating', 'tiling', 'placing'],
   boards: ['boards'],
   rules: ['rules'],

@@ -22,6 +22,7 @@ const FIELD_WORDS: Record<string, string> = {
   'ladders.x': 'ladder of widths',
   'ladders.y': 'ladder of heights',
   'keys.main': 'main modifier',
+  main: 'main modifier',
   'keys.from': 'starter of the keys',
   'keys.handBack': 'key that hands back',
   'tiling.growStep': 'grow step',
@@ -225,6 +226,8 @@ function subject(path: Path, profile: Profile): string {
       return `monitor ${named(profile.monitors)}`;
     case 'workspaces':
       return `workspace ${name}`;
+    case 'machines':
+      return inner === 'monitors' ? `${innerName} on machine ${name}` : `machine ${name}`;
     case 'desks': {
       const desk = `desk ${named(profile.desks)}`;
       return inner === 'monitors' ? `${innerName} on ${desk}` : desk;

@@ -2,7 +2,19 @@ export { type App, type AppWindow, type Start, appSchema } from './app.ts';
 export { matchText, readMatch } from './app-match.ts';
 export { startChanged, startMoved, withApp, withApps, withStart, withoutApp } from './apps-edit.ts';
 export { type Chain, commandsOfChain, isChainable, loopOf, MOST_IN_CHAIN } from './chain.ts';
+export { type Machine, type MachineMonitor } from './machine.ts';
 export { type Menu } from './menu.ts';
+export {
+  asWritten,
+  countOtherwise,
+  machineMonitorOf,
+  machineOf,
+  type MachineField,
+  profileOn,
+  withoutMachine,
+  withoutMachineField,
+  withoutMachineMain,
+} from './on-machine.ts';
 export { type ZoneBoard, type ZoneBoardShape } from './zone-board.ts';
 export {
   AT_ONCE,

@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import {
-  between,
   coordinateField,
   edgesField,
   fields,
@@ -9,8 +8,11 @@ import {
   lengthField,
   listOf,
   oneOf,
+  pixelsField,
+  scaleField,
   sizeField,
   textField,
+  turnField,
   whole,
 } from '../values/fields.ts';
 import { LAYOUT_KINDS, layoutSchema } from '../values/layout.ts';
@@ -21,6 +23,7 @@ import { zoneBoardSchema } from './zone-board.ts';
 import { chainSchema, loopOf } from './chain.ts';
 import { identityFields } from './identity.ts';
 import { keysSchema } from './keys.ts';
+import { machinesField } from './machine.ts';
 import { menuSchema } from './menu.ts';
 import { migrated, PROFILE_VERSION } from './migrate.ts';
 import { ruleSchema } from './rule.ts';
@@ -41,10 +44,6 @@ const hueField = z.union([oneOf(HUES), z.string().regex(/^#[\da-fA-F]{6}$/)], { 
 
 /** What a direction does past the last monitor: nothing, or it comes in again on the other side. */
 export const PAST_LAST_MONITOR = ['stop', 'wrap'] as const;
-
-const scaleField = between(0.25, 8, 'a scale');
-const pixelsField = whole(1, 100_000);
-const turnField = z.literal([0, 90, 180, 270], { error: 'one of 0, 90, 180, 270 degrees' });
 
 const monitorSchema = fields({
   id: idField,
@@ -183,6 +182,8 @@ const wholeSchema = fields({
   monitors: listOf(monitorSchema, 'monitors', 32).min(1, { error: 'at least one monitor' }),
   desks: listOf(deskSchema, 'desks').default([]),
   workspaces: listOf(workspaceSchema, 'workspaces').default([]),
+  /** What is otherwise on machines of these names. */
+  machines: machinesField.default([]),
   apps: listOf(appSchema, 'apps').default([]),
   /** Apps to open when a session begins. */
   start: listOf(startSchema, 'apps').default([]),

@@ -21,6 +21,13 @@ export function between(least: number, most: number, what = 'a number') {
 /** A length in logical pixels. */
 export const lengthField = between(0, 10_000, 'logical pixels');
 export const coordinateField = whole(-1_000_000, 1_000_000);
+export const scaleField = between(0.25, 8, 'a scale');
+/** A side of a monitor, in physical pixels. */
+export const pixelsField = whole(1, 100_000);
+/** Clockwise. */
+export const turnField = z.literal([0, 90, 180, 270], {
+  error: 'one of 0, 90, 180, 270 degrees',
+});
 export const shareField = between(0, 1, 'a share');
 export const countField = whole(1, 1_000);
 

@@ -85,6 +85,7 @@ export class Live {
         ...(fault === undefined ? [] : ['--fault', fault]),
       ],
       profile: PROFILE,
+      machine: 'here',
       record: typeof kept === 'string' ? null : kept,
       allowLaunch: true,
       keep: (record) => this.store.write(record),

@@ -17,6 +17,8 @@ export interface LiveOptions {
   agent: string;
   /** The profile by which it is arranged; the one that was saved last where left out. */
   profile?: string;
+  /** The host name of this machine. */
+  machine: string;
   allowLaunch: boolean;
   /** What was kept of an earlier run is left out. */
   isFresh: boolean;
@@ -76,6 +78,7 @@ export async function startLive(options: LiveOptions): Promise<LiveServer> {
   const host = await startHost({
     command,
     profile,
+    machine: options.machine,
     store: recordFile(record),
     allowLaunch: options.allowLaunch,
     onLog: (line) => log.info({ agent: line }),
@@ -106,7 +109,7 @@ export async function startLive(options: LiveOptions): Promise<LiveServer> {
   /** Goes on where what is saved is what the desk goes by: a page may have saved just now. */
   async function goOnUnedited(): Promise<void> {
     const saved = await profileOf(store, id!);
-    if (!saved || isEqual(saved, desk.profile)) desk.holdEdits(false);
+    if (!saved || isEqual(saved, desk.written)) desk.holdEdits(false);
   }
   /** Saves what the desk goes by in the place of edits that were only tried. */
   async function putBack(profile: Profile): Promise<void> {

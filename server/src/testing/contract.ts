@@ -1,9 +1,9 @@
-import { BACKUPS, isPathOf, LIVE, PROFILES, SETTINGS, type Route } from '@sorn/api';
+import { BACKUPS, FILES, isPathOf, LIVE, MACHINE, PROFILES, SETTINGS, type Route } from '@sorn/api';
 import { read } from '@sorn/core/values';
 import type { RequestHandler } from 'express';
 
-const ROUTES: readonly Route[] = [PROFILES, BACKUPS, SETTINGS, LIVE].flatMap((each) =>
-  Object.values(each),
+const ROUTES: readonly Route[] = [PROFILES, BACKUPS, SETTINGS, LIVE, FILES, MACHINE].flatMap(
+  (each) => Object.values(each),
 );
 
 /** Holds every answer that a test gets to the contract, and fails the request where one is not as it says. */

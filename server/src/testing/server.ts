@@ -74,6 +74,7 @@ export async function testServer(
     backups,
     folder: join(folder, 'backups'),
     demo: demoData,
+    machine: 'here',
     log,
     hosts,
     ...(token !== undefined && { token }),

@@ -6,13 +6,13 @@ import { orderText, travelText } from './announcements.ts';
 
 /** What is to be said of a step of the store, or null where the page itself says it. */
 function textOf(now: ProfileStore, before: ProfileStore): string | null {
-  const { profile } = now;
+  const { written } = now;
   const isBackAt = (entry: UndoEntry | undefined) =>
-    entry !== undefined && 'profile' in entry && entry.profile === profile;
-  if (profile !== before.profile) {
-    if (isBackAt(before.past.at(-1))) return travelText('Taken back', before.profile, profile);
-    if (isBackAt(before.future.at(-1))) return travelText('Done again', before.profile, profile);
-    return orderText(before.profile, profile);
+    entry !== undefined && 'written' in entry && entry.written === written;
+  if (written !== before.written) {
+    if (isBackAt(before.past.at(-1))) return travelText('Taken back', before.written, written);
+    if (isBackAt(before.future.at(-1))) return travelText('Done again', before.written, written);
+    return orderText(before.written, written);
   }
   const line = now.log.at(-1);
   if (line && line !== before.log.at(-1) && line.caps.length === 0 && isTravel(line.text))

@@ -13,7 +13,12 @@ interface Asked {
   no: { text: string; run: () => void };
 }
 
-const PART_WORDS = { keys: 'keys', desks: 'desks', monitors: 'monitors' } as const;
+const PART_WORDS = {
+  keys: 'keys',
+  desks: 'desks',
+  monitors: 'monitors',
+  machines: 'machines',
+} as const;
 
 /** What the live desk asks now; null where it asks nothing. The most urgent comes first. */
 function useAsked(): Asked | null {

@@ -23,7 +23,8 @@ function ShownDesk() {
 export function OpenProfile({ id }: { id: string }) {
   const kept = useStored(id);
   const store = useMemo(
-    () => (kept.data ? createProfileStore(kept.data.profile, kept.data.session) : null),
+    () =>
+      kept.data ? createProfileStore(kept.data.profile, kept.data.session, kept.data.host) : null,
     [kept.data],
   );
 

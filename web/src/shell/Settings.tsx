@@ -1,12 +1,13 @@
-import { withMainModifier } from '@sorn/core/keys';
 import { HUES, STAND_IN_KEYS, type Profile } from '@sorn/core/model';
 import { MODIFIERS } from '@sorn/core/values';
 import { Select } from '../ui/Select.tsx';
 import { Box, chakra, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useProfileStore, useProfileStoreApi } from '../state/profile-context.ts';
+import { useMachine } from '../state/machine.ts';
 import { useColourMode } from '../ui/colour-mode.ts';
 import { Figure } from '../ui/Figure.tsx';
+import { MachineReachChoice, ON_THIS_MACHINE } from '../ui/MachineReach.tsx';
 import { Panel } from '../ui/Panel.tsx';
 import { Section } from '../ui/Section.tsx';
 import { Choice, SettingRow } from '../ui/SettingRow.tsx';
@@ -30,6 +31,7 @@ export function Settings({ isOpen, onClose }: { isOpen: boolean; onClose: () => 
   const { look, keys, tiling, pointer } = useProfileStore((state) => state.profile);
   const store = useProfileStoreApi();
   const { mode, toggle } = useColourMode();
+  const machine = useMachine();
   const edit = (change: (profile: Profile) => Profile, merge = '') =>
     store.getState().edit(change, merge);
   const setFrame = (patch: Partial<Profile['look']['focusFrame']>, merge?: string) =>
@@ -159,13 +161,23 @@ export function Settings({ isOpen, onClose }: { isOpen: boolean; onClose: () => 
       </Section>
       <Section title="Keys" note="for Rehearse">
         <Flex direction="column" gap="6px">
-          <chakra.span fontSize="13px">Main modifier: most bindings start with it</chakra.span>
+          <SettingRow
+            label="Main modifier: most bindings start with it"
+            {...(machine.hasOwnMain && {
+              origin: ON_THIS_MACHINE,
+              onSetBack: machine.setMainBack,
+            })}
+          >
+            <span />
+          </SettingRow>
           <Choice
             label="Main modifier"
             value={keys.main}
             options={choices(MODIFIERS)}
-            onChange={(main) => edit((profile) => withMainModifier(profile, main))}
+            onChange={machine.setMain}
           />
+          <chakra.span fontSize="13px">Its edits hold on</chakra.span>
+          <MachineReachChoice isHere={machine.isHere} onChange={machine.setHere} />
           <chakra.span fontSize="13px">
             Stand-in: does the same here, where your browser or system keeps the main one
             {MODIFIERS.some((name) => name === keys.standIn && name !== keys.main) &&

@@ -72,6 +72,19 @@ export const SETTINGS: readonly SettingEntry[] = [
       ['Diagonal in inches'],
       'inches inch physical mm',
     ],
+    [
+      'machines',
+      'Machines',
+      ['On which machines an edit holds'],
+      'host hostname computer laptop override per machine',
+    ],
+    ['machines[].host', 'Host name of a machine', [], 'hostname computer laptop'],
+    [
+      'machines[].monitors',
+      'What is otherwise of monitors on a machine',
+      ['On which machines an edit holds'],
+      'hostname computer override scale',
+    ],
     ['desks', 'Desks', ['Name of the desk'], 'docking place office home'],
     ['desks[].name', 'Name of the desk', ['Name of the desk'], 'rename place'],
     [
@@ -433,6 +446,12 @@ export const SETTINGS: readonly SettingEntry[] = [
   ...at(LAYERS, [
     ['keys', 'Keys', ['Main modifier'], 'shortcuts hotkeys bindings'],
     ['keys.main', 'Main modifier', ['Main modifier'], 'super windows command key mod'],
+    [
+      'machines[].main',
+      'Main modifier of a machine',
+      ['On which machines an edit holds'],
+      'hostname computer laptop override',
+    ],
     [
       'keys.standIn',
       'What stands in for the main modifier',

@@ -2,6 +2,7 @@ import {
   BACKUPS,
   FILES,
   LIVE,
+  MACHINE,
   pathOf,
   problemSchema,
   PROFILES,
@@ -125,6 +126,7 @@ export const api = {
       parameters: { id, number: String(revision) },
       body: { label },
     }),
+  machine: () => call(MACHINE.read, { parameters: NONE }),
   files: () => call(FILES.list, { parameters: NONE }),
   keepInFile: (id: string, path: string) =>
     call(FILES.keep, { parameters: { id }, body: { path } }),

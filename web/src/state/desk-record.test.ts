@@ -11,6 +11,7 @@ function opened() {
   const store = createProfileStore(
     { id: 'desk', revision: 1, savedAt: '2026-03-02T08:00:00Z', profile },
     { revision: 1, session: sessionSchema.parse({}) },
+    'here',
   );
   const record = recordOf(store)!;
   const open = (app: string) => store.getState().run({ command: 'open-app', app }, []);

@@ -31,6 +31,7 @@ function opened() {
   const simulated = createProfileStore(
     { id: 'desk', revision: 1, savedAt: '2026-03-02T08:00:00Z', profile },
     { revision: 1, session: sessionSchema.parse({}) },
+    'here',
   );
   const live = useLive.of(simulated);
   const first = liveNews('desk', { ...profile, monitors: real });
@@ -170,6 +171,7 @@ it('shares what is selected with the simulated desk, and is none of another prof
   const other = createProfileStore(
     { id: 'other', revision: 1, savedAt: '2026-03-02T08:00:00Z', profile },
     { revision: 0 },
+    'here',
   );
   const { about } = live.getState();
   useLive

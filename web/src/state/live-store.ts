@@ -76,12 +76,12 @@ export const useLive = perProfile<LiveDesk>(
       if (isSending || !get().isShown) return;
       const parts = typedParts(simulated.getState());
       if (parts === null && !shownTyped) return;
-      const sent = simulated.getState().profile;
+      const sent = simulated.getState().written;
       isSending = true;
       shownTyped = parts !== null;
       await ask({ ask: 'show', parts });
       isSending = false;
-      if (simulated.getState().profile !== sent) void sendTyped();
+      if (simulated.getState().written !== sent) void sendTyped();
     }
     /** A desk that waits goes on by itself where nothing was edited: what is not saved yet is an edit, too. */
     let isTakingOver = false;
@@ -93,7 +93,7 @@ export const useLive = perProfile<LiveDesk>(
       if (typedParts(simulated.getState()) === null) void ask({ ask: 'go-on', edits: 'none' });
     }
     simulated.subscribe((now, before) => {
-      if (now.profile !== before.profile) void sendTyped();
+      if (now.written !== before.written) void sendTyped();
     });
 
     return {
@@ -160,13 +160,13 @@ export const useLive = perProfile<LiveDesk>(
 );
 
 /** The parts of the profile that are otherwise than the server has them; null where none is. */
-function typedParts({ profile, serverProfile }: ProfileStore): Record<string, unknown> | null {
+function typedParts({ written, serverProfile }: ProfileStore): Record<string, unknown> | null {
   const kept = serverProfile();
-  const names = Object.keys(profile) as (keyof Profile)[];
-  const parts = names.filter((name) => !isEqual(profile[name], kept[name]));
+  const names = Object.keys(written) as (keyof Profile)[];
+  const parts = names.filter((name) => !isEqual(written[name], kept[name]));
   return parts.length === 0
     ? null
-    : Object.fromEntries(parts.map((name) => [name, profile[name] ?? null]));
+    : Object.fromEntries(parts.map((name) => [name, written[name] ?? null]));
 }
 
 /** The live desk as the views have it: a store like that of the simulated desk, on the same profile. */
@@ -218,7 +218,7 @@ function mirrorOf(
       goOnFromHere: () => get().lookAt(get().moments.length - 1),
       takeOver: () => undefined,
       note: (_caps, text, because) => say(text, because),
-      edit: (change, merge, text) =>
+      edit: (change, merge, isHere) =>
         simulated.getState().edit(
           (profile) => {
             const there = onReal(profile);
@@ -231,7 +231,7 @@ function mirrorOf(
             };
           },
           merge,
-          text,
+          isHere,
         ),
     };
   });
@@ -295,6 +295,7 @@ function mirrorOf(
 function shared(
   {
     profile,
+    written,
     text,
     conflicting,
     file,
@@ -308,6 +309,7 @@ function shared(
 ) {
   return {
     profile: onReal(profile),
+    written,
     text,
     conflicting,
     file,

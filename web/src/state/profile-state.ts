@@ -23,12 +23,17 @@ export interface LogEntry {
 
 /** What undo outside Rehearse goes back to: the profile as it was, or the session before a step. */
 export type UndoEntry =
-  { profile: Profile; text: OwnText | null } | { step: Session['past'][number] };
+  { written: Profile; text: OwnText | null } | { step: Session['past'][number] };
 
 /** The profile that is open: what is wanted, what is there, and how far both are saved. */
 export interface ProfileStore {
   id: string;
+  /** The host name of the machine that the server is on. */
+  host: string;
+  /** The profile as it holds on that machine: all that is computed and drawn goes by it. */
   profile: Profile;
+  /** The profile as it is saved and exported, with what is otherwise on some machines. */
+  written: Profile;
   /** What the person wrote last as text, perhaps older than the profile: comments are in it. */
   text: OwnText | null;
   /** Edits made here and elsewhere that conflict. Nothing is saved until somebody decides. */
@@ -73,8 +78,15 @@ export interface ProfileStore {
   goOnFromHere: () => void;
   /** Writes a line into the log without anything happening on the desk. */
   note: (caps: readonly string[], text: string, because: string, decided?: string) => void;
-  /** Changes the profile. Edits with the same `merge` word, close after each other, are one step of undo. */
-  edit: (change: (profile: Profile) => Profile, merge?: string, text?: OwnText) => void;
+  /**
+   * Changes the profile as it holds on this machine. Edits with the same `merge` word, close after each other, are one
+   * step of undo.
+   *
+   * @param isHere what a machine can have otherwise becomes so on this one alone; what it has so already always does
+   */
+  edit: (change: (profile: Profile) => Profile, merge?: string, isHere?: boolean) => void;
+  /** Changes the profile as it is written: by what a file or a text says, or to what it was. */
+  editWritten: (change: (written: Profile) => Profile, merge?: string, text?: OwnText) => void;
   /** All edits from now until the answer is called are one step of undo; with `true` it takes them back. */
   groupEdits: () => (isDropped: boolean) => void;
   undoEdit: () => void;

@@ -32,9 +32,13 @@ afterEach(() => {
   vi.useRealTimers();
 });
 
-function opened() {
-  const kept = { id: 'desk', revision: 4, savedAt: '2026-03-02T08:00:00Z', profile: PROFILE };
-  const store = createProfileStore(kept, { revision: 2, session: SESSION });
+/** The machine that the page is served from. */
+const HOST = 'tower';
+
+function opened(otherwise: object = {}) {
+  const profile = profileSchema.parse({ ...PROFILE, ...otherwise });
+  const kept = { id: 'desk', revision: 4, savedAt: '2026-03-02T08:00:00Z', profile };
+  const store = createProfileStore(kept, { revision: 2, session: SESSION }, HOST);
   return { store, now: store.getState };
 }
 const growStep = (value: number) => (profile: Profile) => ({
@@ -74,6 +78,28 @@ describe('edits of the profile', () => {
     now().undoEdit();
     now().undoEdit();
     expect(step(now().profile)).toBe(43);
+  });
+
+  it('of what this machine has otherwise are for it alone, and all are gone back over as they were written', () => {
+    const { now } = opened({ machines: [{ host: HOST, main: 'Alt' }] });
+    const main = () => [now().profile.keys.main, now().written.keys.main];
+    const set = (key: 'Ctrl' | 'Shift') => (profile: Profile) => ({
+      ...growStep(50)(profile),
+      keys: { ...profile.keys, main: key },
+    });
+    expect(main()).toEqual(['Alt', 'Meta']);
+    now().edit(set('Ctrl'));
+    expect([...main(), step(now().written)]).toEqual(['Ctrl', 'Meta', 50]);
+    expect(now().written.machines).toEqual([{ host: HOST, main: 'Ctrl', monitors: [] }]);
+    now().editWritten((written) => ({ ...written, machines: [] }));
+    expect(main()).toEqual(['Meta', 'Meta']);
+    now().edit(set('Shift'), '', true);
+    expect(main()).toEqual(['Shift', 'Meta']);
+    for (const expected of ['Meta', 'Ctrl', 'Alt']) {
+      now().undoEdit();
+      expect(main()).toEqual([expected, 'Meta']);
+    }
+    expect([step(now().profile), now().past.length]).toEqual([40, 0]);
   });
 
   it('of a group are one step, however long they take', () => {

@@ -3,6 +3,8 @@ import { NOTHING_TO_DO, openSession, reduce, type Reason } from '@sorn/core/engi
 import { ownTextSchema, type OwnText } from '@sorn/core/files';
 import { NO_EFFORT, withEffort, withPresses } from '@sorn/core/keys';
 import {
+  asWritten,
+  profileOn,
   profileSchema,
   sessionSchema,
   withDayCounted,
@@ -39,10 +41,14 @@ function draftOf(kept: StoredProfile, { revision, session }: StoredSession): Dra
   };
 }
 
-/** Makes the store of a profile from what the server keeps, and from edits that an earlier visit could not save. */
+/**
+ * Makes the store of a profile from what the server keeps, and from edits that an earlier visit could not save.
+ * @param host the name of the server's machine
+ */
 export function createProfileStore(
   kept: StoredProfile,
   keptSession: StoredSession,
+  host: string,
 ): StoreApi<ProfileStore> {
   const { id } = kept;
   const draft = draftOf(kept, keptSession);
@@ -51,7 +57,8 @@ export function createProfileStore(
   const draftProfile = profileSchema.safeParse(unsaved?.profile ?? unsaved);
   const draftText = ownTextSchema.safeParse(unsaved?.text);
   const draftSession = sessionSchema.safeParse(draft.session?.value);
-  const profile = draftProfile.success ? draftProfile.data : kept.profile;
+  const written = draftProfile.success ? draftProfile.data : kept.profile;
+  const profile = profileOn(written, host);
   const input = draftSession.success
     ? draftSession.data
     : (keptSession.session ?? sessionSchema.parse({}));
@@ -110,8 +117,9 @@ export function createProfileStore(
     }
 
     /** What the store holds once the profile is another: it, and the desk as it becomes by that. */
-    function withProfile(next: Profile, text: string) {
+    function withProfile(nextWritten: Profile, text: string) {
       const { profile: before, moments } = get();
+      const next = profileOn(nextWritten, host);
       const isSameDesk = (['monitors', 'desks', 'workspaces'] as const).every(
         (part) => before[part] === next[part],
       );
@@ -120,6 +128,7 @@ export function createProfileStore(
       const { session } = reduce(present(), { type: 'profile-edited', before }, next);
       return {
         profile: next,
+        written: nextWritten,
         session,
         looking: null,
         moments: withMoment(stillValid, session, text),
@@ -145,10 +154,10 @@ export function createProfileStore(
       if (!former) return;
       lastMerge = { word: '', at: 0 };
       const rest = { [from]: get()[from].slice(0, -1) };
-      if ('profile' in former) {
-        const { profile: now, text } = get();
-        const others = { ...rest, [to]: [...get()[to], { profile: now, text }] };
-        takeProfile(former.profile, former.text, others);
+      if ('written' in former) {
+        const { written: now, text } = get();
+        const others = { ...rest, [to]: [...get()[to], { written: now, text }] };
+        takeProfile(former.written, former.text, others);
         return;
       }
       set(rest);
@@ -163,7 +172,9 @@ export function createProfileStore(
 
     return {
       id,
+      host,
       profile,
+      written,
       text: draftText.success ? draftText.data : (kept.text ?? null),
       conflicting: null,
       file: null,
@@ -239,8 +250,12 @@ export function createProfileStore(
       run(command, caps, text = command.command) {
         get().happen({ type: 'command', command }, caps, text);
       },
-      edit(change, merge = '', text = get().text ?? undefined) {
-        const { profile: before, text: formerText } = get();
+      edit(change, merge, isHere) {
+        const { profile: here } = get();
+        get().editWritten((before) => asWritten(before, here, change(here), host, isHere), merge);
+      },
+      editWritten(change, merge = '', text = get().text ?? undefined) {
+        const { written: before, text: formerText } = get();
         const next = change(before);
         const isSameText = text === (formerText ?? undefined);
         if (isSameText && isEqual(next, before)) return;
@@ -251,7 +266,7 @@ export function createProfileStore(
         lastMerge = { word: merge, at: now };
         const past = merges
           ? get().past
-          : [...get().past, { profile: before, text: formerText }].slice(-MOST_EDITS);
+          : [...get().past, { written: before, text: formerText }].slice(-MOST_EDITS);
         takeProfile(next, text ?? null, { past, future: [] });
       },
       connect(event, text) {
@@ -272,17 +287,19 @@ export function createProfileStore(
           lastMerge = { word: '', at: 0 };
           if (!own.isBegun) return;
           const former = get().past.at(-1);
-          if (!isDropped || !former || !('profile' in former)) {
-            savers.profile.offer({ profile: get().profile, text: get().text });
+          if (!isDropped || !former || !('written' in former)) {
+            savers.profile.offer({ profile: get().written, text: get().text });
             if (present() !== before.moments.at(-1)!.session) savers.session.offer(present());
             return;
           }
           // Where nothing else happened meanwhile, the desk is as it was, too.
           const isAlone = get().moments.at(-1) === own.moment;
-          if (isAlone) set({ ...before, profile: former.profile, text: former.text });
-          else {
+          if (isAlone) {
+            const { written: back, text } = former;
+            set({ ...before, written: back, profile: profileOn(back, host), text });
+          } else {
             const past = get().past.slice(0, -1);
-            takeProfile(former.profile, former.text, { past, future: before.future });
+            takeProfile(former.written, former.text, { past, future: before.future });
           }
         };
       },
@@ -316,7 +333,8 @@ export function createProfileStore(
           live,
           (file) => set({ file: file.state === 'released' ? null : file }),
         );
-        if (draftProfile.success) savers.profile.offer({ profile, text: get().text });
+        if (draftProfile.success)
+          savers.profile.offer({ profile: get().written, text: get().text });
         if (draftSession.success) savers.session.offer(opened.session);
         return () => {
           stopListening();

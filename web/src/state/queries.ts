@@ -8,13 +8,17 @@ export function useProfiles() {
   return useQuery({ queryKey: LIST, queryFn: api.list });
 }
 
-/** A profile and its session as the server keeps them: read once a visit, then the store has them. */
+/** A profile and its session as the server keeps them, and its machine: read once a visit, then the store has them. */
 export function useStored(id: string) {
   return useQuery({
     queryKey: ['kept', id],
     queryFn: async () => {
-      const [profile, session] = await Promise.all([api.read(id), api.readSession(id)]);
-      return { profile, session };
+      const [profile, session, { host }] = await Promise.all([
+        api.read(id),
+        api.readSession(id),
+        api.machine(),
+      ]);
+      return { profile, session, host };
     },
     gcTime: 0,
     staleTime: Infinity,

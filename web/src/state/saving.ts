@@ -122,7 +122,7 @@ export function savingOf({
     const dependencies = () => ({
       known,
       base: savers.profile.base(),
-      mine: get().profile,
+      mine: get().written,
       sent: (savers.profile.pending()?.sent ?? []).map((each) => each.profile),
     });
     const merge = await mergeRemote(id, dependencies).finally(() => (isMerging = false));
@@ -136,11 +136,11 @@ export function savingOf({
 
   /** Makes what somebody else saved the base of everything here. */
   function accept({ base, theirs }: Pick<RemoteMerge, 'base' | 'theirs'>, value: Profile) {
-    const mine = get().profile;
+    const mine = get().written;
     const carried = (former: readonly UndoEntry[]) =>
       former.map((each) =>
-        'profile' in each
-          ? { ...each, profile: formerWithTheirs(each.profile, { base, theirs }) }
+        'written' in each
+          ? { ...each, written: formerWithTheirs(each.written, { base, theirs }) }
           : each,
       );
     const isOwnText = get().text !== sentText;
@@ -186,7 +186,7 @@ export function savingOf({
     savers,
     rememberUnsaved,
     resolveConflicts(decided) {
-      const { conflicting, profile: mine } = get();
+      const { conflicting, written: mine } = get();
       if (conflicting) accept(conflicting, resolveConflicts(mine, conflicting, decided));
     },
     takeSession: takeRemoteSession,

@@ -75,6 +75,7 @@ export function drawView(
   const store = createProfileStore(
     { id: 'desk', revision: 1, savedAt: '2026-03-02T08:00:00Z', profile },
     { revision: 1, session },
+    'here',
   );
   const user = draw(
     <QueryClientProvider client={new QueryClient()}>

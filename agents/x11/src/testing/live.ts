@@ -62,6 +62,7 @@ export class XLive {
     this.agent = new AgentProcess({
       command: [process.execPath, AGENT, 'agent', '--display', this.server.display],
       profile: this.profile,
+      machine: 'here',
       record: typeof kept === 'string' ? null : kept,
       allowLaunch: true,
       keep: (record) => store.write(record),

@@ -302,6 +302,6 @@ const isLarge = (value: unknown) => typeof value === 'object' && JSON.stringify(
 
 /** By how many spaces the lines of a text go in at each step: two where it shows none. */
 function stepOf(text: string): number {
-  const [first] = [...text.matchAll(/^( {1,8})(?=[^\s#-])/gm)];
+  const [first] = [...text.matchAll(/^( {1,8})(?=[^\s#])/gm)];
   return first ? Math.max(2, first[1]!.length) : 2;
 }

@@ -4,6 +4,7 @@ import { useRef, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { useDeskLayout } from '../../state/profile-context.ts';
 import { useViewPage } from '../../state/view-pages.ts';
+import { MachineReach } from '../../ui/MachineReach.tsx';
 import { Choice } from '../../ui/SettingRow.tsx';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import { AddMonitor } from './AddMonitor.tsx';
@@ -13,6 +14,7 @@ import { DeskFigures, DeskLines } from './Dimensions.tsx';
 import { FindingMarks } from './FindingMarks.tsx';
 import { LivePage } from './LivePage.tsx';
 import { LineUp } from './LineUp.tsx';
+import { Machines } from './Machines.tsx';
 import { MonitorSettings } from './MonitorSettings.tsx';
 import { Ways } from './Ways.tsx';
 import { useDeskKeys } from './desk-keys.ts';
@@ -74,6 +76,13 @@ function MonitorsPage({ pages, onOther }: { pages: ReactNode; onOther: () => voi
         <>
           {pages}
           <DeskSettings deskLayout={deskLayout} edits={edits} />
+          <MachineReach
+            host={edits.machine.host}
+            isHere={edits.machine.isHere}
+            onChange={edits.machine.setHere}
+            cap="S"
+            of="a monitor"
+          />
           <MonitorSettings
             key={monitor.id}
             deskLayout={deskLayout}
@@ -83,6 +92,7 @@ function MonitorsPage({ pages, onOther }: { pages: ReactNode; onOther: () => voi
             topInput={topInput}
           />
           <LineUp monitor={monitor} edits={edits} mmInput={mmInput} />
+          <Machines machine={edits.machine} />
         </>
       }
     >

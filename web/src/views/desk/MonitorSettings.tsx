@@ -8,10 +8,11 @@ import {
   type DeskMonitor,
 } from '@sorn/core/desk';
 import type { Edges, Size } from '@sorn/core/geometry';
-import type { Monitor } from '@sorn/core/model';
+import type { MachineField, Monitor } from '@sorn/core/model';
 import { readLength, readMillimetres } from '@sorn/core/values';
 import type { Ref } from 'react';
 import { Figure } from '../../ui/Figure.tsx';
+import { ON_THIS_MACHINE } from '../../ui/MachineReach.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { SettingRow } from '../../ui/SettingRow.tsx';
 import { Select } from '../../ui/Select.tsx';
@@ -44,6 +45,8 @@ export function MonitorSettings(props: {
     { width: monitor.width, height: monitor.height },
     turnedMillimetres(own, monitor),
   );
+  const here = (fields: readonly MachineField[], otherwise = '') =>
+    originHere(edits, monitor.id, fields, otherwise);
   const figure = (field: 'x' | 'y' | 'width' | 'height', label: string) => (
     <Figure
       label={label}
@@ -67,11 +70,17 @@ export function MonitorSettings(props: {
             onChange={(name) => edits.setMonitor(own.id, (each) => ({ ...each, name }))}
           />
         </SettingRow>
-        <SettingRow label="Stands at" caps={['G']}>
+        <SettingRow label="Stands at" caps={['G']} {...here(['x', 'y'])}>
           {figure('x', 'x')}
           {figure('y', 'y')}
         </SettingRow>
-        <SettingRow label="Pixels" origin={monitor.turn === 0 ? '' : `turned ${monitor.turn}°`}>
+        <SettingRow
+          label="Pixels"
+          {...here(
+            ['width', 'height', 'turn'],
+            monitor.turn === 0 ? '' : `turned ${monitor.turn}°`,
+          )}
+        >
           {figure('width', 'Width')}
           {figure('height', 'Height')}
         </SettingRow>
@@ -83,6 +92,7 @@ export function MonitorSettings(props: {
               ? undefined
               : () => edits.setDesk((desk) => withoutField(desk, monitor.id, 'scale'))
           }
+          {...(edits.machine.hasOwn(monitor.id, 'scale') && here(['scale']))}
         >
           <Figure
             label="Scale"
@@ -102,7 +112,7 @@ export function MonitorSettings(props: {
             </TextButton>
           </chakra.p>
         )}
-        <SettingRow label="Reserved edges" caps={['E']} origin="logical px">
+        <SettingRow label="Reserved edges" caps={['E']} {...here(['reserved'], 'logical px')}>
           <span />
         </SettingRow>
         <Grid templateColumns="repeat(4, auto)" justifyContent="space-between" mb="4px">
@@ -184,7 +194,10 @@ function Millimetres(props: { own: Monitor; monitor: DeskMonitor; edits: DeskEdi
       'millimetres',
     );
   return (
-    <SettingRow label="Screen size" origin={millimetres ? '' : 'not known'}>
+    <SettingRow
+      label="Screen size"
+      {...originHere(edits, own.id, ['millimetres'], millimetres ? '' : 'not known')}
+    >
       <Figure
         label="Diagonal in inches"
         value={millimetres ? Math.hypot(millimetres.width, millimetres.height) / MM_PER_INCH : 0}
@@ -226,25 +239,42 @@ const IDENTITY_WORDS = {
   namePattern: 'Or name like',
 };
 
+/** Where fields of a monitor come from, and the way back from what this machine has otherwise. */
+function originHere(
+  { machine }: DeskEdits,
+  monitor: string,
+  fields: readonly MachineField[],
+  otherwise: string,
+) {
+  const own = fields.filter((field) => machine.hasOwn(monitor, field));
+  if (own.length === 0) return { origin: otherwise };
+  return { origin: ON_THIS_MACHINE, onSetBack: () => machine.setBack(monitor, own) };
+}
+
 /** By what a connected device is known to be this monitor. */
 function Identity({ own, edits }: { own: Monitor; edits: DeskEdits }) {
   return (
-    <Grid templateColumns="auto 1fr auto 1fr" gap="4px 8px" fontSize="12px" mt="4px">
-      {IDENTITY.map((field) => (
-        <Flex key={field} display="contents">
-          <chakra.span color="slate">{IDENTITY_WORDS[field]}</chakra.span>
-          <TextField
-            label={IDENTITY_WORDS[field]}
-            value={own[field] ?? ''}
-            placeholder="any"
-            onChange={(text) =>
-              edits.setMonitor(own.id, ({ [field]: _former, ...each }) =>
-                text === '' ? each : { ...each, [field]: text },
-              )
-            }
-          />
-        </Flex>
-      ))}
-    </Grid>
+    <>
+      <SettingRow label="Known by" {...originHere(edits, own.id, IDENTITY, '')}>
+        <span />
+      </SettingRow>
+      <Grid templateColumns="auto 1fr auto 1fr" gap="4px 8px" fontSize="12px" mt="4px">
+        {IDENTITY.map((field) => (
+          <Flex key={field} display="contents">
+            <chakra.span color="slate">{IDENTITY_WORDS[field]}</chakra.span>
+            <TextField
+              label={IDENTITY_WORDS[field]}
+              value={own[field] ?? ''}
+              placeholder="any"
+              onChange={(text) =>
+                edits.setMonitor(own.id, ({ [field]: _former, ...each }) =>
+                  text === '' ? each : { ...each, [field]: text },
+                )
+              }
+            />
+          </Flex>
+        ))}
+      </Grid>
+    </>
   );
 }

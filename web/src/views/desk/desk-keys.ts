@@ -69,6 +69,11 @@ export function useDeskKeys(props: {
     { keys: ['g'], label: 'figures', run: () => focusFigure(props.xInput) },
     { keys: ['e'], label: 'edges', run: () => focusFigure(props.topInput) },
     {
+      keys: ['s'],
+      label: 'set for',
+      run: () => edits.machine.setHere(!edits.machine.isHere),
+    },
+    {
       keys: ['l'],
       shift: false,
       label: 'align by real size',

@@ -16,6 +16,7 @@ import {
 import type { Desk, DeskEntry, Monitor, Profile } from '@sorn/core/model';
 import type { Direction } from '@sorn/core/values';
 import { useProfileStoreApi, type DeskLayout } from '../../state/profile-context.ts';
+import { useMachine } from '../../state/machine.ts';
 import { useProposal } from '../../state/proposal.ts';
 
 /** Pixels an arrow key moves a monitor, and how near an edge must be to be met. */
@@ -28,8 +29,8 @@ export type DeskEdits = ReturnType<typeof useDeskEdits>;
 export function useDeskEdits({ desk }: DeskLayout) {
   const store = useProfileStoreApi();
   const proposals = useProposal.use();
-  const edit = (change: (profile: Profile) => Profile, merge = '') =>
-    store.getState().edit(change, merge);
+  const machine = useMachine();
+  const { edit } = machine;
   /** The profile with this desk in it, changed. */
   const onDesk = (change: (profile: Profile, desk: string) => Profile) => (profile: Profile) => {
     const written = withDeskWritten(profile, desk);
@@ -47,6 +48,7 @@ export function useDeskEdits({ desk }: DeskLayout) {
 
   return {
     monitors,
+    machine,
     setEntry,
     /** By a step that meets edges, or by one pixel that does not. */
     step(monitor: DeskMonitor, direction: Direction, isFine: boolean) {

@@ -35,15 +35,17 @@ const titleOf = (what: What): string =>
 /** The profile or a section of it as a file of an open format, shown before it is saved. */
 export function ExportPage({ pages }: { pages: ReactNode }) {
   const profile = useProfileStore((state) => state.profile);
+  const written = useProfileStore((state) => state.written);
   const [what, setWhat] = useState<What>(WHOLE);
   const [wished, setForm] = useState<Form>('yaml');
   const [drawn, setDrawn] = useState<Drawn>({ monitor: null, board: null, windows: 4 });
   const [said, setSaid] = useState('');
   const isSmall = useScreen((screen) => screen.isSmall);
-  const forms = formsFor(what, profile);
-  const noToml = whyNot(profile, 'toml');
+  const forms = formsFor(what, written);
+  const noToml = whyNot(written, 'toml');
   const form = forms.includes(wished) ? wished : forms[0]!;
-  const file = exportFile(profile, what, form, drawn);
+  // A drawing shows what is so on this machine; a file has what holds on all.
+  const file = exportFile(form === 'svg' ? profile : written, what, form, drawn);
 
   const goTo = (by: 1 | -1) => setWhat(ALL[ALL.indexOf(what) + by] ?? what);
   const nextMonitor = () => {

@@ -29,7 +29,7 @@ import { TrialsThen } from './TrialsThen.tsx';
 
 /** What a file would bring, thing by thing, before any of it is taken. */
 export function ImportPage({ pages }: { pages: ReactNode }) {
-  const profile = useProfileStore((state) => state.profile);
+  const profile = useProfileStore((state) => state.written);
   const store = useProfileStoreApi();
   const [brought, setBrought] = useState<ChosenFile | null>(null);
   const [takings, setTakings] = useState<ReadonlyMap<string, Taking>>(new Map());
@@ -58,7 +58,7 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
   async function read(files: FileList | null) {
     const chosen = files?.[0];
     if (!chosen) return;
-    const { bundles } = store.getState().profile.keys;
+    const { bundles } = store.getState().written.keys;
     const result = await readChosenFile(
       chosen,
       bundles.map(({ id }) => id),
@@ -66,7 +66,7 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
     setBrought(result);
     setAt(0);
     setSaid('');
-    const fresh = result.file ? importItems(store.getState().profile, result.file) : [];
+    const fresh = result.file ? importItems(store.getState().written, result.file) : [];
     setTakings(
       new Map(fresh.flatMap(({ id, kind }) => (kind === 'conflict' ? [] : [[id, 'theirs']]))),
     );
@@ -89,7 +89,7 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
   const count = known(takings, items).size;
   const take = () => {
     if (!next || (count === 0 && !isTextNews)) return;
-    store.getState().edit(() => next, '', text ?? undefined);
+    store.getState().editWritten(() => next, '', text ?? undefined);
     const things = count > 0 ? countText(count, 'thing') : 'The comments';
     setSaid(`${things} taken from ${brought!.name}. Ctrl Z takes it back.`);
     setBrought(null);

@@ -42,7 +42,7 @@ function found(revisions: readonly Revision[], typed: string): readonly Revision
 /** Every saved state: when, what changed, how it looks; named, and gone back to. */
 export function RevisionsPage({ pages }: { pages: ReactNode }) {
   const id = useProfileStore((state) => state.id);
-  const profile = useProfileStore((state) => state.profile);
+  const profile = useProfileStore((state) => state.written);
   const saved = useProfileStore((state) => state.saves.profile.revision);
   const store = useProfileStoreApi();
   const [below, setBelow] = useState<number | undefined>();
@@ -71,7 +71,7 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
   const ifRestored = useMemo(() => (whole ? changeTexts(profile, whole) : []), [profile, whole]);
 
   const restore = () => {
-    if (whole && ifRestored.length > 0) store.getState().edit(() => whole, '', kept?.text);
+    if (whole && ifRestored.length > 0) store.getState().editWritten(() => whole, '', kept?.text);
   };
   const goTo = (by: 1 | -1) => {
     const next = revisions[at + by];

@@ -24,7 +24,8 @@ type Part = (typeof PARTS)[number];
 const titleOf = (part: Part) => (part === ALL ? 'All of them' : SECTION_NAMES[part].title);
 
 const BECOMES: Record<SectionId, string> = {
-  desks: 'the monitors stay; where they stand, and the workspaces, go',
+  desks:
+    'the monitors stay; where they stand, the workspaces, and what machines have otherwise, go',
   layouts: 'a lead and the rest, gaps 10 and 6',
   boards: 'the ready-made boards that fit',
   rules: 'what people expect of dialogs and fixed windows',
@@ -39,7 +40,7 @@ const overOf = (profile: Profile, part: Part): Profile =>
 
 /** A part of the profile, or all of it, begun anew out of the starters. */
 export function StartOverPage({ pages }: { pages: ReactNode }) {
-  const profile = useProfileStore((state) => state.profile);
+  const profile = useProfileStore((state) => state.written);
   const store = useProfileStoreApi();
   const navigate = useNavigate();
   const [part, setPart] = useState<Part>('layouts');
@@ -47,7 +48,7 @@ export function StartOverPage({ pages }: { pages: ReactNode }) {
   const changes = useMemo(() => changeTexts(profile, next), [profile, next]);
   const { now, then } = useComparison(next);
   const take = () => {
-    if (changes.length > 0) store.getState().edit((present) => overOf(present, part));
+    if (changes.length > 0) store.getState().editWritten((present) => overOf(present, part));
   };
   const goTo = (by: 1 | -1) => setPart(PARTS[PARTS.indexOf(part) + by] ?? part);
   const ask = () => void navigate('/begin');

@@ -18,7 +18,7 @@ const OPTIONS = FORMATS.map((value) => ({ value, text: FORMAT_NAMES[value] }));
 
 const KEPT: Record<Format, string> = {
   yaml: 'Your comments and the order of fields stay when something is changed elsewhere in the page.',
-  toml: 'Changed elsewhere, it is written anew: only comments at its head stay. YAML keeps all of them.',
+  toml: 'Your comments and the order of fields stay when something is changed elsewhere in the page.',
   json: 'It has no place for comments; YAML has.',
 };
 

@@ -47,7 +47,7 @@ interface TextInHand {
 /** The profile as text, and what is typed into it. */
 export function useOwnText(): TextInHand {
   const store = useProfileStoreApi();
-  const profile = useProfileStore((state) => state.profile);
+  const profile = useProfileStore((state) => state.written);
   const own = useProfileStore((state) => state.text);
   const typed = useTyped.use();
   const { unapplied, format: chosen } = useTyped((state) => state);
@@ -76,7 +76,7 @@ export function useOwnText(): TextInHand {
     const { content, base } = text;
     // What was changed elsewhere while it was typed stays; where both changed the same, what was typed holds.
     const change = (present: Profile) => mergeProfiles(base, said, present).value;
-    store.getState().edit(change, 'text', { format: text.format, content });
+    store.getState().editWritten(change, 'text', { format: text.format, content });
     typed.setState({ unapplied: null });
   }
   // What was typed just before another view was looked at is applied all the same.
@@ -93,7 +93,7 @@ export function useOwnText(): TextInHand {
       if (!typed.getState().unapplied) typed.setState({ format: next });
     },
     setText(content) {
-      const base = unapplied?.base ?? store.getState().profile;
+      const base = unapplied?.base ?? store.getState().written;
       typed.setState({ unapplied: { content, format, base } });
       clearTimeout(timer.current);
       timer.current = setTimeout(apply, QUIET_MS);

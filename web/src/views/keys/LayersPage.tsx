@@ -3,7 +3,6 @@ import {
   keyMap,
   layerRenamed,
   withLayer,
-  withMainModifier,
   withNewModifierAlias,
   withNewLayer,
   withoutLayer,
@@ -15,6 +14,7 @@ import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { Figure } from '../../ui/Figure.tsx';
 import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
 import { ListLine } from '../../ui/ListLine.tsx';
+import { MachineReachChoice, ON_THIS_MACHINE } from '../../ui/MachineReach.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { Select } from '../../ui/Select.tsx';
@@ -24,6 +24,7 @@ import { TextField } from '../../ui/TextField.tsx';
 import { focusFigure } from '../../ui/inspector.ts';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { useFindings } from '../../state/findings.ts';
+import { useMachine } from '../../state/machine.ts';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { useSelection } from '../../state/selection.ts';
 import { HoldTrial } from './HoldTrial.tsx';
@@ -62,10 +63,9 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
   const remove = () => {
     if (layer) edit((now) => withoutLayer(now, layer.id));
   };
+  const machine = useMachine();
   const nextMain = () =>
-    edit((now) =>
-      withMainModifier(now, MODIFIERS[(MODIFIERS.indexOf(now.keys.main) + 1) % MODIFIERS.length]!),
-    );
+    machine.setMain(MODIFIERS[(MODIFIERS.indexOf(main) + 1) % MODIFIERS.length]!);
   const goTo = (by: 1 | -1) => {
     const next = layers[(layer ? layers.indexOf(layer) : -1) + by];
     if (next) setInHand(next.id);
@@ -82,6 +82,12 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
     { keys: ['w'], label: 'how it lasts', run: nextLasts },
     { keys: ['Enter'], label: 'name', run: () => focusFigure(nameInput) },
     { keys: ['m'], label: 'next main modifier', run: nextMain },
+    {
+      keys: ['s'],
+      label: 'set it for',
+      minor: true,
+      run: () => machine.setHere(!machine.isHere),
+    },
     { keys: ['y'], label: 'prove the hold time', run: () => setProving(true) },
     { keys: ['u'], label: 'new bundle', run: () => edit(withNewModifierAlias) },
     {
@@ -149,16 +155,28 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
             title="Main modifier"
             note={`${map.filter(({ keys }) => keys.includes('Main+')).length} bindings begin with it`}
           >
-            <SettingRow label="Main modifier" caps={['M']}>
+            <SettingRow
+              label="Main modifier"
+              caps={['M']}
+              {...(machine.hasOwnMain && {
+                origin: ON_THIS_MACHINE,
+                onSetBack: machine.setMainBack,
+              })}
+            >
               <Choice
                 label="Main modifier"
                 value={main}
                 options={MODIFIERS.map((value) => ({ value, text: value }))}
-                onChange={(next) => edit((now) => withMainModifier(now, next))}
+                onChange={machine.setMain}
               />
             </SettingRow>
+            <SettingRow label="Set it for" caps={['S']}>
+              <MachineReachChoice isHere={machine.isHere} onChange={machine.setHere} />
+            </SettingRow>
             <chakra.p fontSize="13px" color="slate" my="4px">
-              All of them change at once, and what named {main} beside it is given the former one:{' '}
+              {machine.isHere || machine.hasOwnMain
+                ? `All of them change at once, on ${machine.host} alone; what names ${main} beside it stays:`
+                : `All of them change at once, and what named ${main} beside it is given the former one:`}{' '}
               {inKeys === 0
                 ? 'no keys are in each other’s way.'
                 : `the checkup has ${countText(inKeys, 'finding')} about keys.`}

@@ -33,6 +33,7 @@ function opened(bindings: unknown[], more: object = {}) {
   const store = createProfileStore(
     { id: 'desk', revision: 1, savedAt: '2026-03-02T08:00:00Z', profile },
     { revision: 1, session },
+    'here',
   );
   const down = (code: string, caps = [code]) =>
     takeInput(

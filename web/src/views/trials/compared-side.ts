@@ -1,4 +1,4 @@
-import type { Profile } from '@sorn/core/model';
+import { profileOn, type Profile } from '@sorn/core/model';
 import { useProfileStore } from '../../state/profile-context.ts';
 import { useOtherProfile, useRevision } from '../../state/queries.ts';
 
@@ -27,20 +27,22 @@ export function sideName(side: Side): string {
   }
 }
 
-/** The profile of a side; undefined as long as it is not there. */
+/** The profile of a side as it holds on this machine; undefined as long as it is not there. */
 export function useSide(side: Side): Profile | undefined {
   const id = useProfileStore((state) => state.id);
   const now = useProfileStore((state) => state.profile);
+  const host = useProfileStore((state) => state.host);
+  const here = (written: Profile | undefined) => written && profileOn(written, host);
   const revision = useRevision(id, side.kind === 'revision' ? side.revision : null).data;
   const other = useOtherProfile(side.kind === 'profile' ? side.id : null).data;
   switch (side.kind) {
     case 'now':
       return now;
     case 'revision':
-      return revision?.revision === side.revision ? revision.profile : undefined;
+      return revision?.revision === side.revision ? here(revision.profile) : undefined;
     case 'profile':
-      return other?.profile;
+      return here(other?.profile);
     case 'file':
-      return side.profile;
+      return here(side.profile);
   }
 }
