@@ -453,7 +453,7 @@ function withValue(value: Fields, [name, ...rest]: readonly string[], fresh: num
   return { ...value, [name!]: inner } as Fields;
 }
 
-const RUNS = Number(process.env['SORN_RUNS'] ?? 50);
+const RUNS = Number(process.env['FILE_RUNS'] ?? 50);
 
 test(
   `${RUNS} interleavings of edits here and there lose nothing, and end equal`,
