@@ -9,6 +9,8 @@ import { html } from '../values/markup.ts';
 import type { ZoneBoard } from '../model/zone-board.ts';
 import type { Profile } from '../model/profile.ts';
 import { sessionSchema } from '../model/session.ts';
+import { layoutSlip, type Slip } from './slip.ts';
+import { slipMetadata } from './svg-slip.ts';
 import { zoneBoardName, zoneRects } from '../tiling/zone-board.ts';
 import { LAYOUTS } from '../tiling/layouts.ts';
 
@@ -39,7 +41,7 @@ export function zoneBoardSvg(
   const rects = zoneRects(board, area, gap);
   const tiles = board.zones.map(({ name }, i) => ({ ...rects[i]!, name }));
   const title = `Board ${zoneBoardName(board)} on ${monitor.name}`;
-  return drawing(monitor, tiles, title, mode);
+  return drawing(monitor, tiles, title, mode, { board });
 }
 
 /**
@@ -66,6 +68,7 @@ export function layoutSvg(
     named,
     `${layout}, ${countText(count, 'window')}, on ${monitor.name}`,
     mode,
+    layoutSlip(profile, tiling.layout),
   );
 }
 
@@ -85,7 +88,13 @@ function shownOn(session: { shown: Readonly<Record<string, string>> }, monitor: 
   return { workspace };
 }
 
-function drawing(monitor: Rect, tiles: readonly Tile[], title: string, mode: ChartMode): string {
+function drawing(
+  monitor: Rect,
+  tiles: readonly Tile[],
+  title: string,
+  mode: ChartMode,
+  slip: Slip,
+): string {
   const { ground, sheet, ink, slate, petrol } = CHART_COLOURS[mode];
   const { width, height } = monitor;
   const letter = Math.round(Math.min(width, height) * LETTER);
@@ -103,6 +112,7 @@ function drawing(monitor: Rect, tiles: readonly Tile[], title: string, mode: Cha
   });
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${width} ${height + foot}" width="${width}" height="${height + foot}" role="img" aria-label="${html(title)}">`,
+    slipMetadata(slip),
     `<rect width="${width}" height="${height + foot}" fill="${ground}"/>`,
     `<rect width="${width}" height="${height}" fill="none" stroke="${ink}" stroke-width="${line}"/>`,
     ...parts,

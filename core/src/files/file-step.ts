@@ -17,8 +17,8 @@ export type FileStep =
   | { kind: 'conflicts'; conflicts: Conflict[]; theirs: Profile }
   /** These files would lose their comments: they are not written until a person has agreed. */
   | { kind: 'asks'; anew: string[] }
-  /** What both are now; texts in the order of the files. */
-  | { kind: 'same'; profile: Profile; texts: string[] };
+  /** What both are now, with texts in the order of the files; theirs: what the files said until then. */
+  | { kind: 'same'; profile: Profile; texts: string[]; theirs: Profile };
 
 export interface FileStepInput {
   /** The file that is named, then those that it includes. */
@@ -43,8 +43,8 @@ export function fileStep({ files, base, stored, decided, mayWriteAnew }: FileSte
   const { value: profile, conflicts } = mergeProfiles(base, stored, theirs, decided);
   if (conflicts.length > 0) return { kind: 'conflicts', conflicts, theirs };
   if (isSame(theirs, profile))
-    return { kind: 'same', profile, texts: files.map(({ text }) => text) };
+    return { kind: 'same', profile, texts: files.map(({ text }) => text), theirs };
   const { texts, anew } = editedProfileFiles(read.parts, theirs, profile);
   if (anew.length > 0 && !mayWriteAnew) return { kind: 'asks', anew };
-  return { kind: 'same', profile, texts };
+  return { kind: 'same', profile, texts, theirs };
 }

@@ -23,6 +23,9 @@ export interface ImportItem {
 /** What is done with an item: it takes the place of what is here, or comes beside it. */
 export type Taking = 'theirs' | 'both';
 
+/** Lists whose entries may stand beside each other under another id. */
+const CAN_STAND_BESIDE = ['rules', 'boards', 'chains', 'menus', 'trials'];
+
 const idOf = (path: Path): string => JSON.stringify(path);
 
 /** Everything that a file says otherwise than the profile does. What only the profile has stays. */
@@ -54,7 +57,7 @@ export function importItems(profile: Profile, file: FromFile): ImportItem[] {
       details: details.map((detail) =>
         detail.startsWith(own) ? detail.slice(own.length) : detail,
       ),
-      canBoth: kind === 'changed' && ['rules', 'boards'].includes(path[0]!),
+      canBoth: kind === 'changed' && CAN_STAND_BESIDE.includes(path[0]!),
     };
   });
 }

@@ -22,6 +22,7 @@ export {
   fileOf,
 } from './sections.ts';
 export { publishedSchema } from './published-schema.ts';
+export { type Slip, layoutSlip, slipText } from './slip.ts';
 export { readFileText } from './read-text.ts';
 export { rulesCsv } from './rules-csv.ts';
 export { type PlacedFault, readProfileText } from './text-faults.ts';

@@ -5,13 +5,16 @@ import { notReadText, parseFile } from './parse.ts';
 import { readFile, type FromFile } from './sections.ts';
 import { spanOf, stepsOf } from './positions.ts';
 import { readRulesCsv } from './rules-csv.ts';
+import { slipOfSvg } from './svg-slip.ts';
+
+const NO_SLIP = 'a drawing without data; expected one of a board or a layout that Sorn saved';
 
 /** What a file of whatever form would bring, or a line a fault. */
 export type FileRead = { ok: true; value: FromFile } | { ok: false; lines: string[] };
 
 /**
  * Reads a file by its name and text: a profile or sections of one in JSON, YAML or TOML, or a table (CSV) of rules
- * or of keys, which its first line tells apart.
+ * or of keys, which its first line tells apart; or a drawing (SVG) that carries what it shows.
  *
  * @param bundles of the profile that it is brought into: keys can name them
  */
@@ -26,6 +29,11 @@ export function readFileText(
       .split(',')
       .some((cell) => /^\W*keys\W*$/.test(cell));
     return told(name, isKeys ? readKeysCsv(text, bundles) : readRulesCsv(text));
+  }
+  if (/\.svg$/i.test(name)) {
+    const slip = slipOfSvg(text);
+    if (slip === null) return { ok: false, lines: [`${name}: ${NO_SLIP}`] };
+    return readFileText(`${name}.json`, slip, bundles);
   }
   const parsed = parseFile(name, text);
   if (!parsed.ok) return { ok: false, lines: notReadText(name, parsed) };

@@ -4,6 +4,7 @@ import { read, type Read } from '../values/faults.ts';
 import { compactProfile } from './compact.ts';
 import { isFields } from './differences.ts';
 import type { Path } from './lists.ts';
+import { isSlip, readSlip } from './slip.ts';
 import { unknownModifiers } from './unknown-modifiers.ts';
 
 /** The parts of a profile that can leave and come back alone. */
@@ -86,10 +87,11 @@ export interface FromFile {
 const NO_MONITOR = { id: 'none', width: 1, height: 1 };
 
 /**
- * Reads what a file says, whole or in sections and of any version, or tells every fault in it.
+ * Reads what a file says, whole, in sections or as a slip, and of any version, or tells every fault in it.
  * @param bundles those that sections can name though they are not in the file
  */
 export function readFile(input: unknown, bundles: readonly string[] = []): Read<FromFile> {
+  if (isSlip(input)) return readSlipFile(input, bundles);
   const present = migrated(input);
   if (!isFields(present)) {
     const faults = read(profileSchema, input);
@@ -105,6 +107,15 @@ export function readFile(input: unknown, bundles: readonly string[] = []): Read<
     ok: true,
     value: { profile: result.value, says: says.map((field) => [field]), isWhole },
   };
+}
+
+function readSlipFile(input: Record<string, unknown>, bundles: readonly string[]): Read<FromFile> {
+  const slip = readSlip(input, (part) => {
+    const result = read(profileSchema, migrated(part));
+    const unknown = result.ok ? unknownModifiers(result.value, bundles) : [];
+    return unknown.length > 0 ? { ok: false, faults: unknown } : result;
+  });
+  return slip.ok ? { ok: true, value: { ...slip.value, isWhole: false } } : slip;
 }
 
 /** A profile with a section as another has it. */

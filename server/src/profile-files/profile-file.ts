@@ -2,7 +2,7 @@ import { statSync } from 'node:fs';
 import { dirname } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import type { ProfileFileState } from '@sorn/api';
-import { fileStep, readProfileFiles, type Decisions } from '@sorn/core/files';
+import { fileStep, readProfileFiles, type Decisions, type FileStep } from '@sorn/core/files';
 import { profileSchema, type Profile } from '@sorn/core/model';
 import { watch } from 'chokidar';
 import isEqual from 'fast-deep-equal';
@@ -69,8 +69,10 @@ export class ProfileFile {
   /** The files as they were when they had been left alone, and those that may still be written. */
   private settled = '';
   private settling = { marks: '', since: 0 };
-  /** What an editor wrote on into a file that was replaced meanwhile, and what that one said before. */
-  private late: { path: string; text: string; base: Profile } | null = null;
+  /** What editors wrote on into files that were replaced meanwhile, and what those said before, oldest first. */
+  private lates: readonly Late[] = [];
+  /** The texts of the files when what is here and there was the same last. */
+  private together: readonly string[] = [];
   /** What was wrong when it was looked at last. */
   private doubted: Told | null = null;
   private readonly watcher;
@@ -280,7 +282,9 @@ export class ProfileFile {
       return;
     }
     const stored = profileSchema.parse(JSON.parse(kept.content));
-    const { late } = this;
+    // What the files say now comes first: it is read nowhere else.
+    const isNews = files.some(({ text }, i) => text !== this.together[i]);
+    const late = isNews ? undefined : this.lates[0];
     const base = late?.base ?? this.base?.profile ?? null;
     const step = fileStep({
       files: files.map((file) => (file.path === late?.path ? { ...file, text: late.text } : file)),
@@ -291,7 +295,7 @@ export class ProfileFile {
     });
     if (step.kind === 'faults' && late) {
       // Half a text, which nobody will go on with: the file itself is whole.
-      this.late = null;
+      this.lates = this.lates.slice(1);
       this.soon(0);
     } else if (step.kind === 'faults') this.tellTrouble({ state: 'faults', faults: step.faults });
     else if (step.kind === 'conflicts')
@@ -302,15 +306,19 @@ export class ProfileFile {
         conflicts: step.conflicts.map((each) => ({ ...each, path: [...each.path] })),
       });
     else if (step.kind === 'asks') this.tell({ state: 'asks', anew: step.anew });
-    else await this.make(files, step, { ...kept, profile: stored });
+    else if (await this.make(files, step, { ...kept, profile: stored }, late !== undefined)) {
+      if (late) this.lates = this.lates.slice(1);
+      if (this.lates.length > 0) this.soon(0);
+    }
   }
 
-  /** Saves what is new here, and writes what is new there. */
+  /** Saves what is new here, and writes what is new there; true where both are the same then. */
   private async make(
     files: Files,
-    { profile, texts }: { profile: Profile; texts: readonly string[] },
+    { profile, texts, theirs }: Extract<FileStep, { kind: 'same' }>,
     stored: { profile: Profile; revision: number; text?: { content: string } },
-  ): Promise<void> {
+    isLate: boolean,
+  ): Promise<boolean> {
     const { store, changes } = this.options;
     const id = this.id!;
     const [text] = texts;
@@ -321,19 +329,21 @@ export class ProfileFile {
       const saved = await store.saveProfile(id, profile, stored.revision, own);
       if (!saved || 'stale' in saved) {
         this.soon(AGAIN_MS);
-        return;
+        return false;
       }
       changes.tell(id, { profile: saved.revision, file: this.state.path });
     }
     const due = files.flatMap((file, i) =>
       file.text === texts[i] ? [] : [{ ...file, next: texts[i]! }],
     );
+    // What the files say is part of what is saved: from now on both began from it, whenever the rest is written.
+    if (!isLate) await this.setBase(theirs);
     const wait = this.writtenAt + WRITE_MS - Date.now();
     // A person who decided is not asked the same again.
     const isAsked = this.decided !== undefined || this.mayWriteAnew;
     if (due.length > 0 && wait > 0 && !isAsked) {
       this.soon(wait);
-      return;
+      return false;
     }
     const formerly = this.base?.profile;
     try {
@@ -341,33 +351,38 @@ export class ProfileFile {
         this.writtenAt = Date.now();
         const onLate = (text: string) => {
           if (this.isEnded || !formerly) return;
-          this.late = { path, text, base: formerly };
+          this.lates = [...this.lates, { path, text, base: formerly }];
           this.soon(0);
         };
         if (!writeDisk(path, next, expected, onLate)) {
           this.soon(AGAIN_MS);
-          return;
+          return false;
         }
       }
       if (due.length > 0) this.settled = this.marks();
     } catch (error) {
       this.tell({ state: 'not-written', because: (error as Error).message });
       this.soon(LOOK_MS);
-      return;
+      return false;
     }
-    await this.bothAre(profile);
+    await this.bothAre(profile, texts);
+    return true;
   }
 
-  private async bothAre(profile: Profile): Promise<void> {
-    const { path, bases, isKept } = this.options;
-    if (!isEqual(this.base?.profile, profile) || this.base?.id !== this.id) {
-      this.base = { id: this.id!, profile, isKept };
-      await bases.save(path, this.base);
-    }
+  private async bothAre(profile: Profile, texts: readonly string[]): Promise<void> {
+    await this.setBase(profile);
     this.seen = this.marks();
-    this.late = null;
+    this.together = texts;
     this.doubted = null;
     this.tell({ state: 'same' });
+  }
+
+  /** Keeps what both began from. */
+  private async setBase(profile: Profile): Promise<void> {
+    const { path, bases, isKept } = this.options;
+    if (isEqual(this.base?.profile, profile) && this.base?.id === this.id) return;
+    this.base = { id: this.id!, profile, isKept };
+    await bases.save(path, this.base);
   }
 
   /** A file that has no profile yet becomes one. */
@@ -381,8 +396,19 @@ export class ProfileFile {
       files.length === 1 ? { format: files[0]!.format, content: files[0]!.text } : undefined;
     const { id } = await this.options.store.create(read.profile, undefined, own);
     this.listenTo(id);
-    await this.bothAre(read.profile);
+    await this.bothAre(
+      read.profile,
+      files.map(({ text }) => text),
+    );
   }
+}
+
+/** What an editor wrote into a file after another one took its place. */
+interface Late {
+  path: string;
+  text: string;
+  /** What the replaced file said. */
+  base: Profile;
 }
 
 type Told = Omit<ProfileFileState, 'path' | 'profile' | 'isKept' | 'at'>;

@@ -205,6 +205,46 @@ describe('a profile that lives in a file', () => {
     expect(await saved()).toMatchObject({ name: 'Den', tiling: { gaps: { inner: 9 } } });
   });
 
+  test('nor what another one writes into the new file just before that is heard', async () => {
+    writeFileSync(path(), TEXT);
+    await start();
+    const output = openSync(path(), 'r+');
+    await edit(withGap(9));
+    await until(() => readFileSync(path(), 'utf8').includes('inner: 9'));
+    writeSync(output, TEXT.replace('name: Hut', 'name: Den'), 0);
+    closeSync(output);
+    // It is not left alone for long enough to be read before the former file is looked at.
+    await pause(900);
+    const now = readFileSync(path(), 'utf8');
+    writeFileSync(path(), `${now}pointer: { focusFollows: true }\n`);
+    await until(() => readFileSync(path(), 'utf8').includes('name: Den'));
+    await until(() => state().state, 'same');
+    const expected = {
+      name: 'Den',
+      tiling: { gaps: { inner: 9 } },
+      pointer: { focusFollows: true },
+    };
+    expect(parse(readFileSync(path(), 'utf8'))).toMatchObject(expected);
+    expect(await saved()).toMatchObject(expected);
+  });
+
+  test('what an editor changes twice while a write waits is no conflict', async () => {
+    writeFileSync(path(), TEXT);
+    await start();
+    // Written at once; the next write has to wait a second.
+    await edit(withGap(9));
+    await until(() => readFileSync(path(), 'utf8').includes('inner: 9'));
+    await edit(withGap(10));
+    writeFileSync(path(), readFileSync(path(), 'utf8').replace('name: Hut', 'name: Den'));
+    await until(async () => (await saved()).name, 'Den');
+    expect(readFileSync(path(), 'utf8')).toContain('inner: 9');
+    writeFileSync(path(), readFileSync(path(), 'utf8').replace('name: Den', 'name: Shed'));
+    await until(() => readFileSync(path(), 'utf8').includes('inner: 10'));
+    expect(await saved()).toMatchObject({ name: 'Shed', tiling: { gaps: { inner: 10 } } });
+    expect(parse(readFileSync(path(), 'utf8'))).toMatchObject({ name: 'Shed' });
+    expect(told.map((each) => each.state)).not.toContain('conflicts');
+  });
+
   test('what a restore of all profiles made otherwise is written, too', async () => {
     writeFileSync(path(), TEXT);
     await start();
