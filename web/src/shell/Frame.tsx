@@ -1,14 +1,16 @@
 import { Box, Grid } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { Outlet, useLocation, useNavigate } from 'react-router';
 import { simulatedOf } from '../state/per-profile.ts';
 import { ProfileContext, useProfileStore, useProfileStoreApi } from '../state/profile-context.ts';
 import { KeyStrip } from '../ui/KeyStrip.tsx';
 import { Announcer } from './Announcer.tsx';
+import { copyHere, useCopyAndPaste } from './copy-and-paste.ts';
 import { LiveBar } from './LiveBar.tsx';
 import { useLiveToggle } from './live-toggle.ts';
 import { useMomentBack } from './moment-back.ts';
+import { Notice } from './Notice.tsx';
 import { Rail } from './Rail.tsx';
 import type { PanelName } from './panel.ts';
 import { PANELS } from './panels.ts';
@@ -17,6 +19,7 @@ import { TopBar } from './TopBar.tsx';
 import { giveKeptKeys } from '../ui/early-keys.ts';
 import { TextButton } from '../ui/TextButton.tsx';
 import { useColourMode } from '../ui/colour-mode.ts';
+import { notice } from '../ui/notice.ts';
 import { usePageKeys } from '../ui/page-keys.ts';
 import { usePageTitle } from '../ui/page-title.ts';
 import { VIEWS } from './views.ts';
@@ -121,6 +124,27 @@ export function Frame() {
       minor: true,
       run: toggleLive,
     },
+    // The browser itself has these two: what it copies and pastes is given to it.
+    {
+      keys: [],
+      caps: ['Ctrl', 'C'],
+      label: 'copy what is selected',
+      minor: true,
+      run: () => void copyHere(),
+    },
+    {
+      keys: [],
+      caps: ['Ctrl', 'V'],
+      label: 'paste a board, layout, rule or key',
+      minor: true,
+      run: () => notice('Press Ctrl V: a browser gives a page what is pasted by that alone.'),
+    },
+    {
+      keys: ['&'],
+      label: 'share what is selected',
+      minor: true,
+      run: () => setPanel('slip'),
+    },
     { keys: ['!'], label: 'findings', minor: true, run: () => setPanel('checkup') },
     {
       keys: ['x'],
@@ -155,6 +179,9 @@ export function Frame() {
     { keys: ['?'], label: 'all keys', stays: true, run: () => setPanel('keys') },
   ]);
 
+  const askPaste = useCallback(() => setPanel('paste'), []);
+  useCopyAndPaste(askPaste);
+
   const close = () => setPanel(null);
   const [panelFault, setPanelFault] = useState(false);
   if (panelFault && panel !== null) setPanelFault(false);
@@ -171,6 +198,7 @@ export function Frame() {
       <ViewOutlet path={viewPath} />
       <KeyStrip />
       <Announcer />
+      <Notice />
       {panelFault && <PanelFault onClose={() => setPanelFault(false)} />}
       {(Object.keys(PANELS) as PanelName[]).map((each) => {
         const Panel = PANELS[each];

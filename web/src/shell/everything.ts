@@ -16,6 +16,7 @@ import { focusControl } from '../ui/focus-control.ts';
 import { useInspector } from '../ui/inspector.ts';
 import { useTextGoal } from '../state/text-goal.ts';
 import { useViewPages } from '../state/view-pages.ts';
+import { copyHere } from './copy-and-paste.ts';
 import { ACTIONS } from './action-index.ts';
 import { useGoToAction } from './go-to-action.ts';
 import { commandEntries } from './command-entries.ts';
@@ -167,6 +168,19 @@ export function useEverything(onPanel: (panel: PanelName) => void): Found[] {
         'X',
         'unplug plug dock undock mirror projector',
       ),
+      panel(
+        'Share what is selected: text, QR picture',
+        'slip',
+        '&',
+        'copy send export qr code board layout rule binding chain menu trial',
+      ),
+      {
+        group: 'Panels',
+        text: 'Copy what is selected as text',
+        also: 'share clipboard board layout rule binding chain menu trial',
+        caps: ['Ctrl', 'C'],
+        run: () => void copyHere(),
+      },
       panel('Keys of this view', 'keys', '?', 'help shortcuts list'),
       {
         group: 'Panels',

@@ -5,4 +5,5 @@ export interface PanelProps {
   onPanel: (panel: PanelName) => void;
 }
 
-export type PanelName = 'conflicts' | 'keys' | 'find' | 'settings' | 'checkup' | 'connections';
+export type PanelName =
+  'conflicts' | 'paste' | 'slip' | 'keys' | 'find' | 'settings' | 'checkup' | 'connections';

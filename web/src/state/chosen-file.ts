@@ -13,7 +13,7 @@ export interface ChosenFile {
   name: string;
   file: FromFile | null;
   faults: readonly string[];
-  /** The text itself, with its comments; null of a table. */
+  /** The text itself, with its comments; null of a table or a drawing. */
   text: OwnText | null;
 }
 
@@ -28,16 +28,25 @@ export async function readChosenFile(
   const { name } = chosen;
   try {
     refuseLarge(chosen.size);
-    const text = textIn(new Uint8Array(await chosen.arrayBuffer()));
-    const result = readFileText(name, text, bundles);
-    return result.ok
-      ? { name, file: result.value, faults: [], text: ownText(name, text) }
-      : { name, file: null, faults: result.lines, text: null };
+    return readNamedText(name, textIn(new Uint8Array(await chosen.arrayBuffer())), bundles);
   } catch (error) {
     const why = error instanceof RefusedFile ? error.message : 'it cannot be read';
     return { name, file: null, faults: [`${name}: ${why}`], text: null };
   }
 }
 
+/** Reads a text as a file of this name, likewise. */
+export function readNamedText(
+  name: string,
+  text: string,
+  bundles: readonly string[] = [],
+): ChosenFile {
+  const result = readFileText(name, text, bundles);
+  return result.ok
+    ? { name, file: result.value, faults: [], text: ownText(name, text) }
+    : { name, file: null, faults: result.lines, text: null };
+}
+
+/** The text of what has comments and an order of its own: a slip is taken for what it says. */
 const ownText = (name: string, content: string): OwnText | null =>
-  /\.csv$/i.test(name) ? null : { format: parseFile(name, content).format, content };
+  /\.(csv|svg)$/i.test(name) ? null : { format: parseFile(name, content).format, content };

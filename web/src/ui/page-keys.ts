@@ -86,6 +86,13 @@ function matches(key: PageKey, event: KeyboardEvent): boolean {
   return key.keys.some((wanted) => wanted.toLowerCase() === event.key.toLowerCase());
 }
 
+/** True where what is typed, copied or pasted is not the page's: in a field, a panel, or while the sheet has the keyboard. */
+export function isTyping(target: EventTarget | null): boolean {
+  const field = target instanceof Element && target.closest(TYPING) !== null;
+  const hasPanel = document.querySelector('[role=dialog][data-state=open]') !== null;
+  return field || hasPanel || useKeyRegister.getState().given;
+}
+
 /** Runs page keys. One listener for the whole page. */
 export function usePageKeyboard(): void {
   useEffect(() => {

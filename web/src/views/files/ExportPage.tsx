@@ -132,6 +132,12 @@ export function ExportPage({ pages }: { pages: ReactNode }) {
               {said}
             </chakra.p>
           </Section>
+          <Section title="One thing alone">
+            <chakra.p fontSize="12.5px" color="slate">
+              A board, layout, rule, binding, chain, menu or trial is copied where it is selected:{' '}
+              <KeyCap>Ctrl</KeyCap> <KeyCap>C</KeyCap>, or as a picture <KeyCap>&amp;</KeyCap>
+            </chakra.p>
+          </Section>
           {form === 'csv' && what === 'keys' && (
             <Section title="In this table">
               <chakra.p fontSize="12.5px" color="slate">

@@ -1,13 +1,5 @@
 import { chakra, Flex } from '@chakra-ui/react';
-import {
-  importItems,
-  SECTION_NAMES,
-  SECTIONS,
-  textAfterImport,
-  withImported,
-  type ImportItem,
-  type Taking,
-} from '@sorn/core/files';
+import { SECTION_NAMES } from '@sorn/core/files';
 import { countText, faultText } from '@sorn/core/values';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
@@ -17,9 +9,10 @@ import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
-import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
+import { useProfileStoreApi } from '../../state/profile-context.ts';
 import { readChosenFile, type ChosenFile } from '../../state/chosen-file.ts';
 import { useComparison } from '../../state/comparison.ts';
+import { useImportPlan } from '../../state/import-plan.ts';
 import { Action } from '../../ui/Action.tsx';
 import { ChangeList } from './ChangeList.tsx';
 import { Difference } from './Difference.tsx';
@@ -29,36 +22,22 @@ import { TrialsThen } from './TrialsThen.tsx';
 
 /** What a file would bring, thing by thing, before any of it is taken. */
 export function ImportPage({ pages }: { pages: ReactNode }) {
-  const profile = useProfileStore((state) => state.written);
   const store = useProfileStoreApi();
   const [brought, setBrought] = useState<ChosenFile | null>(null);
-  const [takings, setTakings] = useState<ReadonlyMap<string, Taking>>(new Map());
   const [at, setAt] = useState(0);
   const [said, setSaid] = useState('');
   const input = useRef<HTMLInputElement>(null);
 
-  const file = brought?.file ?? null;
-  const items = useMemo(() => (file ? importItems(profile, file) : []), [profile, file]);
-  const made = useMemo(
-    () => (file ? withImported(profile, file, known(takings, items)) : null),
-    [profile, file, takings, items],
-  );
-  const next = made?.ok ? made.value : undefined;
+  const plan = useImportPlan(brought);
+  const { profile, items, takings, made, next, count, isTextNews, tick, tickAll } = plan;
   const { now, then } = useComparison(next);
   const found = useMemo(() => (next ? newFindings(profile, next) : []), [profile, next]);
-  // What is written around what it says: comments, and the order of fields.
-  const own = useProfileStore((state) => state.text);
-  const text = useMemo(
-    () => (next && brought?.text ? textAfterImport(own, brought.text, next) : own),
-    [own, brought, next],
-  );
-  const isTextNews = text !== null && text.content !== own?.content;
   const here = items[Math.min(at, items.length - 1)];
 
   async function read(files: FileList | null) {
     const chosen = files?.[0];
     if (!chosen) return;
-    const { bundles } = store.getState().written.keys;
+    const { bundles } = store.getState().profile.keys;
     const result = await readChosenFile(
       chosen,
       bundles.map(({ id }) => id),
@@ -66,30 +45,10 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
     setBrought(result);
     setAt(0);
     setSaid('');
-    const fresh = result.file ? importItems(store.getState().written, result.file) : [];
-    setTakings(
-      new Map(fresh.flatMap(({ id, kind }) => (kind === 'conflict' ? [] : [[id, 'theirs']]))),
-    );
   }
-  const give = (item: ImportItem, taking: Taking | null) => {
-    const rest = [...takings].filter(([id]) => id !== item.id);
-    setTakings(new Map(taking ? [...rest, [item.id, taking]] : rest));
-  };
-  const tick = (item: ImportItem | undefined) => {
-    if (item) give(item, takings.has(item.id) ? null : 'theirs');
-  };
-  const tickAll = (some: readonly ImportItem[]) => {
-    const isAll = some.every(({ id }) => takings.has(id));
-    const rest = [...takings].filter(([id]) => !some.some((item) => item.id === id));
-    setTakings(new Map(isAll ? rest : [...rest, ...some.map(({ id }) => [id, 'theirs'] as const)]));
-  };
-  const both = () => {
-    if (here?.canBoth) give(here, takings.get(here.id) === 'both' ? 'theirs' : 'both');
-  };
-  const count = known(takings, items).size;
+  const both = () => plan.setBeside(here);
   const take = () => {
-    if (!next || (count === 0 && !isTextNews)) return;
-    store.getState().editWritten(() => next, '', text ?? undefined);
+    if (!plan.take()) return;
     const things = count > 0 ? countText(count, 'thing') : 'The comments';
     setSaid(`${things} taken from ${brought!.name}. Ctrl Z takes it back.`);
     setBrought(null);
@@ -120,18 +79,22 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
       name="Files"
       inspector={
         <>
-          <Section title="A file" note="a profile, sections of one, or a table">
+          <Section title="A file" note="a profile, sections of one, a slip, or a table">
             <Flex align="center" gap="8px">
               <KeyCap>F</KeyCap>
               <FileInput
                 label="File to bring in"
-                accept=".yaml,.yml,.toml,.json,.csv"
+                accept=".yaml,.yml,.toml,.json,.csv,.svg"
                 inputRef={input}
                 onFiles={(files) => void read(files)}
               />
             </Flex>
             <chakra.p fontSize="12.5px" color="slate" mt="6px">
-              YAML, TOML or JSON of any version so far; rules or keys as CSV.
+              YAML, TOML or JSON of any version so far; rules or keys as CSV; a board or layout
+              drawn as SVG.
+            </chakra.p>
+            <chakra.p fontSize="12.5px" color="slate" mt="6px">
+              What was copied is pasted on any page: <KeyCap>Ctrl</KeyCap> <KeyCap>V</KeyCap>
             </chakra.p>
             <chakra.p role="status" fontSize="13px" mt="6px" data-import-said>
               {said}
@@ -188,7 +151,7 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
             <ChangeList label="Faults of the file" changes={brought.faults} />
           </chakra.div>
         )}
-        {file && items.length === 0 && (
+        {brought?.file && items.length === 0 && (
           <chakra.p>
             It says nothing that is not so here already.{' '}
             {isTextNews && (
@@ -206,17 +169,5 @@ export function ImportPage({ pages }: { pages: ReactNode }) {
         )}
       </Paper>
     </ViewLayout>
-  );
-}
-
-/** Only what the file still brings: the profile may have changed since it was read. */
-function known(takings: ReadonlyMap<string, Taking>, items: readonly ImportItem[]) {
-  const order = (item: ImportItem) => SECTIONS.indexOf(item.section);
-  const there = [...items].sort((a, b) => order(a) - order(b));
-  return new Map(
-    there.flatMap(({ id }) => {
-      const taking = takings.get(id);
-      return taking ? [[id, taking] as const] : [];
-    }),
   );
 }

@@ -12,12 +12,14 @@ import {
   withoutList,
   type CommandLists,
 } from '@sorn/core/keys';
+import type { Slip } from '@sorn/core/files';
 import { BASE, isChainable, usesByCommand, type Profile } from '@sorn/core/model';
 import { countText, keysCaps } from '@sorn/core/values';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { useSelection } from '../../state/selection.ts';
+import { useCopied } from '../../state/slip-here.ts';
 import { Bar } from '../../ui/Bar.tsx';
 import { focusFigure } from '../../ui/inspector.ts';
 import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
@@ -57,6 +59,14 @@ function entriesOf({ chains, menus }: Profile): Entry[] {
   ];
 }
 
+/** A chain or a menu as it is copied. */
+function slipOf({ chains, menus }: Profile, { of, id }: Entry): Slip | null {
+  const chain = chains.find((each) => each.id === id);
+  const menu = menus.find((each) => each.id === id);
+  if (of === 'chains') return chain ? { chain } : null;
+  return menu ? { menu } : null;
+}
+
 const TITLES: Record<CommandLists, string> = { chains: 'Chain', menus: 'Menu' };
 
 /** Chains, that one key does as one step, and menus, that one key opens: what is in them, and their keys. */
@@ -75,6 +85,10 @@ export function ChainsPage({ pages }: { pages: ReactNode }) {
   const keyOf = ({ of, id }: Pick<Entry, 'of' | 'id'>) => `${of} ${id}`;
   const entry = entries.find((each) => keyOf(each) === selected) ?? entries[0] ?? null;
   const at = Math.min(line, (entry?.lines.length ?? 0) - 1);
+  useCopied(
+    `${entry?.of === 'menus' ? 'menu' : 'chain'} ${entry?.name ?? ''}`,
+    entry && slipOf(profile, entry),
+  );
   const uses = usesByCommand(counted);
   const keysOf = (command: Command) =>
     keyMap(profile).filter(

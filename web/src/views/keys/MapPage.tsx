@@ -1,9 +1,16 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { bindingId, checkKeys } from '@sorn/core/checkup';
 import { commandText, type KeyCommand } from '@sorn/core/commands';
-import { keyboardOf, FIXED_LAYERS, keyMap, modifierSets, type KeyFace } from '@sorn/core/keys';
+import {
+  asOwn,
+  keyboardOf,
+  FIXED_LAYERS,
+  keyMap,
+  modifierSets,
+  type KeyFace,
+} from '@sorn/core/keys';
 import { BASE, type Profile } from '@sorn/core/model';
-import { inOrder, type Modifier } from '@sorn/core/values';
+import { inOrder, keysCaps, type Modifier } from '@sorn/core/values';
 import {
   useCallback,
   useEffect,
@@ -22,6 +29,7 @@ import { Choice } from '../../ui/SettingRow.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { useSelection } from '../../state/selection.ts';
+import { useCopied } from '../../state/slip-here.ts';
 import { BindingSettings } from './BindingSettings.tsx';
 import { KeyboardDrawing, FACES, type Face } from './KeyboardDrawing.tsx';
 import { Checkup } from './Checkup.tsx';
@@ -70,6 +78,10 @@ export function MapPage({ pages }: { pages: ReactNode }) {
   );
   const row = shown.find(({ id }) => id === selected) ?? shown[0] ?? null;
   const binding = row?.binding ?? null;
+  useCopied(
+    `binding ${binding ? keysCaps(binding.keys, profile.keys).join(' ') : ''}`,
+    binding && binding.from !== 'fixed' ? { binding: asOwn(binding) } : null,
+  );
   const layers = useMemo(
     () => [BASE, ...profile.keys.layers.map(({ id }) => id), ...FIXED_LAYERS],
     [profile.keys.layers],

@@ -7,6 +7,7 @@ import { Paper } from '../../ui/Paper.tsx';
 import { Choice } from '../../ui/SettingRow.tsx';
 import { useFindings } from '../../state/findings.ts';
 import { useProfileStore, useDeskLayout } from '../../state/profile-context.ts';
+import { useCopied } from '../../state/slip-here.ts';
 import { useViewPage } from '../../state/view-pages.ts';
 import { useSelection } from '../../state/selection.ts';
 import { AppsPage } from './AppsPage.tsx';
@@ -61,6 +62,7 @@ function RulesPage({ pages, onOther }: { pages: React.ReactNode; onOther: () => 
   const rule = rules[at] ?? null;
   const seen = useMemo(() => filteredLandings(landed, filter), [landed, filter]);
   const landing = seen.find(({ id }) => id === windowId) ?? seen[0] ?? null;
+  useCopied(`rule ${at + 1} “${rule?.name ?? rule?.id}”`, rule && { rule });
   const edits = useRuleEdits(rule, setRule);
   const findings = useFindings();
   const marked = useMemo(() => foundByRule(findings ?? [], rules), [findings, rules]);

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useMemo, useRef, useState } from 'react';
 import { measure } from '@sorn/core/engine';
+import { layoutSlip } from '@sorn/core/files';
 import { leverOf } from '@sorn/core/simulate';
 import type { Reach } from '@sorn/core/tiling';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
@@ -10,8 +11,10 @@ import {
   useProfileStore,
   type DeskLayout,
 } from '../../state/profile-context.ts';
+import { layoutText } from '../../sheet/words.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import type { Viewport } from '../../sheet/viewport.ts';
+import { useCopied } from '../../state/slip-here.ts';
 import { Dividers } from './Dividers.tsx';
 import { GapCallouts, GapFigures } from './GapCallouts.tsx';
 import { GapSettings } from './GapSettings.tsx';
@@ -50,6 +53,9 @@ export function TilingView() {
     reach,
     setReach,
   });
+  const boards = useProfileStore((state) => state.profile);
+  const { layout } = deskLayout.focused.tiling;
+  useCopied(`layout ${layoutText(layout)}`, layoutSlip(boards, layout));
   const measures = measure(deskLayout.focused);
   const scale = useLengthScale(deskLayout.focused.monitor);
 

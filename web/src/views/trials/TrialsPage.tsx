@@ -4,6 +4,7 @@ import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { useProfileStore, useProfileStoreApi } from '../../state/profile-context.ts';
 import { useSelection } from '../../state/selection.ts';
+import { useCopied } from '../../state/slip-here.ts';
 import { hasHeld, useTrialWatch } from '../../state/trial-watch.ts';
 import { Bar } from '../../ui/Bar.tsx';
 import { KeyCap } from '../../ui/KeyCap.tsx';
@@ -37,6 +38,8 @@ export function TrialsPage({ pages }: { pages: ReactNode }) {
   const nameInput = useRef<HTMLInputElement>(null);
   const stepInput = useRef<HTMLInputElement>(null);
   const furtherInput = useRef<HTMLInputElement>(null);
+
+  useCopied(`trial ${trial?.name ?? trial?.id}`, trial && { trial });
 
   const written = useMemo(() => (trial ? writtenTry(tried, trial) : null), [tried, trial]);
   const result = watched?.result ?? null;

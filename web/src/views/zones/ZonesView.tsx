@@ -1,8 +1,10 @@
 import { snapArea } from '@sorn/core/engine';
+import { zoneBoardName } from '@sorn/core/tiling';
 import { zoneBoardFits, zoneBoardMeant, drawZoneBoard } from '@sorn/core/zones';
 import { useMemo, useRef, useState } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { useProfileStore, useDeskLayout } from '../../state/profile-context.ts';
+import { useCopied } from '../../state/slip-here.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import { tabEdge } from '../../sheet/tabs.ts';
 import type { Viewport } from '../../sheet/viewport.ts';
@@ -41,6 +43,7 @@ export function ZonesView() {
   const board = profile.boards.find(({ id }) => id === boardId) ?? own ?? profile.boards[0] ?? null;
   const zone =
     board?.zones.find(({ name }) => name === zoneName)?.name ?? board?.zones[0]?.name ?? null;
+  useCopied(`board ${board ? zoneBoardName(board) : ''}`, board && { board });
   const area = snapArea({ session, profile, desk }, workspace, monitor.id);
   const drawn = board && drawZoneBoard(board, area);
   const edits = useZoneEdits({
