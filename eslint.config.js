@@ -48,7 +48,7 @@ export default tseslint.config(
     rules: {
       ...forbid({
         regex:
-          '^(?!\\.{1,2}/|(?:zod|re2js|fast-deep-equal|papaparse|yaml|smol-toml|toml-eslint-parser|fast-xml-parser)$)',
+          '^(?!\\.{1,2}/|(?:zod|re2js|fast-deep-equal|papaparse|yaml|smol-toml|toml-eslint-parser|fast-xml-parser|diff)$)',
         message: 'core imports only core, zod and small pure libraries.',
       }),
       'no-restricted-globals': ['error', 'Date', 'window', 'document', 'process', 'performance'],

@@ -28,8 +28,10 @@ export { rulesCsv } from './rules-csv.ts';
 export { type PlacedFault, readProfileText } from './text-faults.ts';
 export { RETENTION_TEXT, expiredRevisions } from './retention.ts';
 export { WINDOW_COLUMNS, readWindowsCsv } from './windows-csv.ts';
-export { spanOf, stepsOf } from './positions.ts';
+export { foldsAt } from './folds.ts';
+export { pathAt, spanOf, stepsOf } from './positions.ts';
 export { changeTexts, conflictWords, thingAt } from './words.ts';
+export { type NamedState, unifiedDifference } from './unified-difference.ts';
 export { whyNot, writeText } from './write.ts';
 export { type FileStep, type FileStepInput, fileStep } from './file-step.ts';
 export {

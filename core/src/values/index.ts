@@ -1,6 +1,6 @@
 export { CODES, buttonOf, isCode, keyName, type Legends } from './codes.ts';
 export { type Axis, DIRECTIONS, type Direction, axisOf, isForward } from './direction.ts';
-export { type Fault, type Read, faultText, read } from './faults.ts';
+export { type Fault, type Read, faultText, pathText, read } from './faults.ts';
 export { fields, flagField, textField, textOf, whole } from './fields.ts';
 export {
   LAYOUT_KINDS,

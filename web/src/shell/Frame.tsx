@@ -8,6 +8,7 @@ import { KeyStrip } from '../ui/KeyStrip.tsx';
 import { Announcer } from './Announcer.tsx';
 import { copyHere, useCopyAndPaste } from './copy-and-paste.ts';
 import { LiveBar } from './LiveBar.tsx';
+import { useLineAndSetting } from './line-and-setting.ts';
 import { useLiveToggle } from './live-toggle.ts';
 import { useMomentBack } from './moment-back.ts';
 import { Notice } from './Notice.tsx';
@@ -52,6 +53,7 @@ export function Frame() {
   const screen = useScreen();
   const toggleEngine = useEngineToggle();
   const toggleLive = useLiveToggle();
+  const lineAndSetting = useLineAndSetting(setPanel);
   const name = useProfileStore((state) => state.profile.name);
   // Asked at once; put away, it is asked again by the line below the bar.
   const isConflicting = useProfileStore((state) => state.conflicting !== null);
@@ -144,6 +146,14 @@ export function Frame() {
       label: 'share what is selected',
       minor: true,
       run: () => setPanel('slip'),
+    },
+    {
+      keys: ['.'],
+      ctrl: true,
+      caps: ['Ctrl', '.'],
+      label: 'from a setting to its line in the text, and back',
+      minor: true,
+      run: lineAndSetting,
     },
     { keys: ['!'], label: 'findings', minor: true, run: () => setPanel('checkup') },
     {

@@ -405,7 +405,15 @@ export const ACTIONS: readonly ActionEntry[] = [
   ]),
   ...of('files', 'revisions', 'Revisions', [
     ['N', 'name it', 'Name a revision', 'tag version label'],
-    ['W', 'against now or before', 'Compare a revision with now or before', 'difference diff'],
+    [
+      'W',
+      'against now, before or the marked one',
+      'Compare a revision with now, before or another',
+      'difference diff',
+    ],
+    ['M', 'hold others against this one', 'Hold other revisions against one', 'compare mark diff'],
+    ['U', 'drawn or as text', 'Revisions drawn or as text', 'unified diff patch git'],
+    ['S', 'save the difference', 'Save the difference of two revisions', 'unified diff patch git'],
     ['D', 'the day before', 'Revisions of the day before', 'yesterday date earlier'],
     ['Shift D', 'the day after', 'Revisions of the day after', 'date later'],
     ['/', 'search', 'Search revisions', 'filter find history'],
@@ -458,6 +466,8 @@ export const ACTIONS: readonly ActionEntry[] = [
   ]),
   ...of('files', 'text', 'Text', [
     ['F', 'form', 'Form of the text', 'yaml json toml format'],
+    ['Ctrl F', 'search in it', 'Search in the text of the profile', 'find replace'],
+    ['A', 'fold all or open all', 'Fold the sections of the text', 'collapse outline expand'],
     ['L', 'to the fault', 'Go to the fault in the text', 'error line'],
     ['Enter', 'type in it, Esc leaves', 'Type in the text of the profile', 'edit source'],
     ['D', 'drop what is not applied', 'Drop text that is not applied', 'discard revert'],

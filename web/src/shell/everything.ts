@@ -68,7 +68,9 @@ export function best(all: readonly Found[], typed: string): readonly Found[] {
 }
 
 /** Goes to where a setting is set, with the focus in it; to its place in the text where it has no control. */
-function useGoToSetting(onPanel: (panel: PanelName) => void): (setting: SettingEntry) => void {
+export function useGoToSetting(
+  onPanel: (panel: PanelName) => void,
+): (setting: SettingEntry) => void {
   const navigate = useNavigate();
   const pages = useViewPages.use();
   const goals = useTextGoal.use();

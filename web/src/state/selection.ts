@@ -10,6 +10,12 @@ interface Selection {
   toBind: KeyCommand | null;
   /** A trial, by its id. */
   trial: string | null;
+  /** A monitor of the desk, by its id. */
+  monitor: string | null;
+  /** A zone board, by its id. */
+  board: string | null;
+  takeMonitor: (id: string | null) => void;
+  takeBoard: (id: string | null) => void;
   takeRule: (id: string) => void;
   takeTrial: (id: string) => void;
   takeBinding: (id: string) => void;
@@ -22,6 +28,10 @@ export const useSelection = perProfile<Selection>(
     binding: null,
     toBind: null,
     trial: null,
+    monitor: null,
+    board: null,
+    takeMonitor: (monitor) => set({ monitor }),
+    takeBoard: (board) => set({ board }),
     takeTrial: (trial) => set({ trial }),
     takeRule: (rule) => set({ rule }),
     takeBinding: (binding) => set({ binding }),

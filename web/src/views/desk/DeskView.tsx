@@ -3,6 +3,7 @@ import { boundsOf, type Rect } from '@sorn/core/geometry';
 import { useRef, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { useDeskLayout } from '../../state/profile-context.ts';
+import { useSelection } from '../../state/selection.ts';
 import { useViewPage } from '../../state/view-pages.ts';
 import { MachineReach } from '../../ui/MachineReach.tsx';
 import { Choice } from '../../ui/SettingRow.tsx';
@@ -49,7 +50,8 @@ function MonitorsPage({ pages, onOther }: { pages: ReactNode; onOther: () => voi
   const deskLayout = useDeskLayout();
   const { desk, focused } = deskLayout;
   const edits = useDeskEdits(deskLayout);
-  const [chosen, setChosen] = useState<string | null>(null);
+  const chosen = useSelection((selected) => selected.monitor);
+  const setChosen = useSelection((selected) => selected.takeMonitor);
   const [isAdding, setAdding] = useState(false);
   const monitor =
     edits.monitors.find(({ id }) => id === chosen) ??

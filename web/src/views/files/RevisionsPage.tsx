@@ -1,9 +1,11 @@
 import type { Revision } from '@sorn/api';
 import { countText } from '@sorn/core/values';
-import { Box, chakra } from '@chakra-ui/react';
-import { changeTexts, RETENTION_TEXT } from '@sorn/core/files';
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { changeTexts, RETENTION_TEXT, unifiedDifference, type OwnText } from '@sorn/core/files';
+import type { Profile } from '@sorn/core/model';
 import { useMemo, useRef, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
+import { KeyCap } from '../../ui/KeyCap.tsx';
 import { Bar } from '../../ui/Bar.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
@@ -17,15 +19,24 @@ import { Action } from '../../ui/Action.tsx';
 import { ChangeList } from './ChangeList.tsx';
 import { Difference } from './Difference.tsx';
 import { RevisionTable } from './RevisionTable.tsx';
+import { UnifiedText } from './UnifiedText.tsx';
+import { fileSlug } from './export-file.ts';
+import { download, textFile } from '../../ui/download.ts';
 import { TrialsThen } from './TrialsThen.tsx';
 import { SearchField } from '../../ui/SearchField.tsx';
 import { dateText, dayText } from '../../ui/date-text.ts';
 
-const AGAINST = [
-  { value: 'now', text: 'against now' },
-  { value: 'before', text: 'against the one before' },
-] as const;
-type Against = (typeof AGAINST)[number]['value'];
+type Against = 'now' | 'before' | 'marked';
+const AGAINST: readonly Against[] = ['now', 'before', 'marked'];
+
+/** What a revision can be held against; a marked one where there is one. */
+function againstOptions(marked: number | null): { value: Against; text: string }[] {
+  return [
+    { value: 'now', text: 'against now' },
+    { value: 'before', text: 'the one before' },
+    ...(marked === null ? [] : [{ value: 'marked' as const, text: `revision ${marked}` }]),
+  ];
+}
 
 const NONE: readonly Revision[] = [];
 
@@ -39,10 +50,17 @@ function found(revisions: readonly Revision[], typed: string): readonly Revision
   });
 }
 
+/** What is held against next. */
+function nextAgainst(now: Against, marked: number | null): Against {
+  const all = AGAINST.filter((each) => each !== 'marked' || marked !== null);
+  return all[(all.indexOf(now) + 1) % all.length]!;
+}
+
 /** Every saved state: when, what changed, how it looks; named, and gone back to. */
 export function RevisionsPage({ pages }: { pages: ReactNode }) {
   const id = useProfileStore((state) => state.id);
   const profile = useProfileStore((state) => state.written);
+  const ownText = useProfileStore((state) => state.text);
   const saved = useProfileStore((state) => state.saves.profile.revision);
   const store = useProfileStoreApi();
   const [below, setBelow] = useState<number | undefined>();
@@ -59,16 +77,36 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
   const here = revisions[at];
   // What a revision changed is told against the one before it, found or not.
   const before = all[all.findIndex((each) => each === here) + 1];
-  const [against, setAgainst] = useState<Against>('now');
+  const [wished, setAgainst] = useState<Against>('now');
+  const [marked, setMarked] = useState<number | null>(null);
+  const [isText, setText] = useState(false);
+  const against = wished === 'before' && !before ? 'now' : wished;
   const kept = useRevision(id, here?.revision ?? null).data;
-  const former = useRevision(id, against === 'before' ? (before?.revision ?? null) : null).data;
+  const other = { now: null, before: before?.revision ?? null, marked }[against];
+  const former = useRevision(id, other).data;
   const name = useNameRevision();
   const nameField = useRef<HTMLInputElement>(null);
 
   const whole = kept?.revision === here?.revision ? kept?.profile : undefined;
   const { now, then } = useComparison(whole);
-  const { then: earlier } = useComparison(against === 'before' ? former?.profile : undefined);
+  const otherWhole = former?.revision === other ? former?.profile : undefined;
+  const { then: earlier } = useComparison(otherWhole);
   const ifRestored = useMemo(() => (whole ? changeTexts(profile, whole) : []), [profile, whole]);
+
+  const number = here?.revision ?? saved;
+  const slug = fileSlug(profile.name);
+  const stateOf = (of: string, state: Profile, text?: OwnText | null) => ({
+    name: `${of}/${slug}.yaml`,
+    profile: state,
+    ...(text && { text }),
+  });
+  const sides = {
+    before:
+      other === null || !otherWhole
+        ? stateOf('now', profile, ownText)
+        : stateOf(`revision-${other}`, otherWhole, former?.text),
+    after: stateOf(`revision-${number}`, whole ?? profile, kept?.text),
+  };
 
   const restore = () => {
     if (whole && ifRestored.length > 0) store.getState().editWritten(() => whole, '', kept?.text);
@@ -93,8 +131,28 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
     { keys: ['ArrowDown'], label: 'older revision', minor: true, run: () => goTo(1) },
     {
       keys: ['w'],
-      label: 'against now or before',
-      run: () => setAgainst(against === 'now' ? 'before' : 'now'),
+      label: 'against now, before or the marked one',
+      run: () => setAgainst(nextAgainst(wished, marked)),
+    },
+    {
+      keys: ['m'],
+      label: 'hold others against this one',
+      minor: true,
+      run: () => {
+        if (!here) return;
+        setMarked(here.revision);
+        setAgainst('marked');
+      },
+    },
+    { keys: ['u'], label: 'drawn or as text', run: () => setText(!isText) },
+    {
+      keys: ['s'],
+      label: 'save the difference',
+      minor: true,
+      run: () => {
+        const unified = unifiedDifference(sides.before, sides.after);
+        if (unified !== '') download(`${slug}.diff`, textFile(unified, 'text/x-diff'));
+      },
     },
     {
       keys: ['d'],
@@ -118,8 +176,6 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
     { keys: ['PageUp'], label: 'the newest', minor: true, run: () => setBelow(undefined) },
   ]);
 
-  const number = here?.revision ?? saved;
-  const isBefore = against === 'before' && before !== undefined;
   return (
     <ViewLayout
       name="Files"
@@ -194,7 +250,21 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
             inputRef={searchField}
             onType={setTyped}
           />
-          <Choice label="Drawn" value={against} options={AGAINST} onChange={setAgainst} />
+          <Choice
+            label="Shown as"
+            value={isText ? 'text' : 'drawn'}
+            options={[
+              { value: 'drawn', text: 'drawn' },
+              { value: 'text', text: 'as text', cap: 'U' },
+            ]}
+            onChange={(value) => setText(value === 'text')}
+          />
+          <Choice
+            label="Against"
+            value={against}
+            options={againstOptions(marked)}
+            onChange={setAgainst}
+          />
         </Bar>
         {list.isError && (
           <chakra.p role="alert" color="vermilion">
@@ -214,15 +284,21 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
             No revision on this page of the list has “{typed}” in its changes, name or day.
           </chakra.p>
         )}
-        <Difference
-          before={isBefore ? earlier : now}
-          after={then}
-          titles={
-            isBefore
-              ? [`Revision ${before.revision}`, `Revision ${number}`]
-              : ['Now', `Revision ${number}`]
-          }
-        />
+        {isText ? (
+          <>
+            <Flex gap="8px" fontSize="12.5px" align="baseline">
+              <KeyCap>S</KeyCap> save it as {slug}.diff, for version control;
+              <KeyCap>M</KeyCap> hold others against revision {number}
+            </Flex>
+            <UnifiedText {...sides} />
+          </>
+        ) : (
+          <Difference
+            before={other === null ? now : earlier}
+            after={then}
+            titles={[other === null ? 'Now' : `Revision ${other}`, `Revision ${number}`]}
+          />
+        )}
       </Paper>
     </ViewLayout>
   );

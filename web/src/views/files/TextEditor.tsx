@@ -11,10 +11,19 @@ import {
 import { defaultKeymap, history, historyKeymap } from '@codemirror/commands';
 import { json } from '@codemirror/lang-json';
 import { yaml } from '@codemirror/lang-yaml';
-import { bracketMatching, indentOnInput, StreamLanguage } from '@codemirror/language';
+import {
+  bracketMatching,
+  codeFolding,
+  foldGutter,
+  foldKeymap,
+  foldService,
+  indentOnInput,
+  StreamLanguage,
+} from '@codemirror/language';
 import { toml } from '@codemirror/legacy-modes/mode/toml';
+import { highlightSelectionMatches, search, searchKeymap } from '@codemirror/search';
 import { lintGutter, lintKeymap, setDiagnostics } from '@codemirror/lint';
-import { Annotation, Compartment, EditorState } from '@codemirror/state';
+import { Annotation, Compartment, EditorState, type Text } from '@codemirror/state';
 import {
   drawSelection,
   EditorView,
@@ -26,13 +35,16 @@ import {
 } from '@codemirror/view';
 import {
   completionsAt,
+  foldsAt,
   helpAt,
+  pathAt,
   type Format,
   type PlacedFault,
   spanOf,
   stepsOf,
 } from '@sorn/core/files';
 import type { Profile } from '@sorn/core/model';
+import { pathText } from '@sorn/core/values';
 import { useEffect, useRef, type RefObject } from 'react';
 import { useTextGoal } from '../../state/text-goal.ts';
 import { editorLook } from './editor-look.ts';
@@ -102,6 +114,14 @@ export function TextEditor(props: {
   const goal = useTextGoal(({ path }) => path);
   const goals = useTextGoal.use();
   useEffect(() => {
+    const cursor = () => {
+      const { doc, selection } = editorRef.current!.state;
+      return pathText(pathAt(doc.toString(), newest.current.format, selection.main.head));
+    };
+    goals.setState({ cursor });
+    return () => goals.setState({ cursor: null });
+  }, [editorRef, goals]);
+  useEffect(() => {
     const view = editorRef.current;
     if (!view || goal === null) return;
     const { from, to } = spanOf(view.state.doc.toString(), format, stepsOf(goal));
@@ -138,6 +158,12 @@ function extensionsOf(asked: RefObject<HelpRequest>) {
   return [
     lineNumbers(),
     lintGutter(),
+    codeFolding({ placeholderText: '…' }),
+    foldGutter({ openText: '⌄', closedText: '›' }),
+    foldService.of(({ doc }, from) => foldsAt(textOf(doc), asked.current.format, from)),
+    search({ top: true }),
+    highlightSelectionMatches(),
+    EditorState.phrases.of(PHRASES),
     history(),
     drawSelection(),
     indentOnInput(),
@@ -163,6 +189,8 @@ function extensionsOf(asked: RefObject<HelpRequest>) {
       { key: 'Escape', run: leave },
       ...closeBracketsKeymap,
       ...completionKeymap,
+      ...searchKeymap,
+      ...foldKeymap,
       ...historyKeymap,
       ...lintKeymap,
       ...defaultKeymap,
@@ -170,6 +198,33 @@ function extensionsOf(asked: RefObject<HelpRequest>) {
     editorLook,
   ];
 }
+
+/** A text as one string, made once: it is asked for at every line that is in sight. */
+const texts = new WeakMap<Text, string>();
+function textOf(doc: Text): string {
+  const known = texts.get(doc) ?? doc.toString();
+  texts.set(doc, known);
+  return known;
+}
+
+/** What the panel of the search says. */
+const PHRASES = {
+  Find: 'Find',
+  Replace: 'Put in its place',
+  next: 'next',
+  previous: 'before',
+  all: 'select all',
+  'match case': 'capitals count',
+  regexp: 'pattern',
+  'by word': 'whole words',
+  replace: 'put it there',
+  'replace all': 'everywhere',
+  close: 'close',
+  'Fold line': 'Fold',
+  'Unfold line': 'Unfold',
+  'folded code': 'folded',
+  unfold: 'unfold',
+};
 
 /** Escape puts the completions away, then gives the keys back to the page. */
 function leave(view: EditorView): boolean {

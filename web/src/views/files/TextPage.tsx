@@ -1,11 +1,14 @@
+import { foldAll, foldedRanges, unfoldAll } from '@codemirror/language';
+import { openSearchPanel } from '@codemirror/search';
 import type { EditorView } from '@codemirror/view';
-import { Box, chakra } from '@chakra-ui/react';
+import { Box, chakra, Flex } from '@chakra-ui/react';
 import { FORMAT_NAMES, FORMATS, type Format } from '@sorn/core/files';
 import { useRef, useState, type ReactNode } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { Bar } from '../../ui/Bar.tsx';
 import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
+import { KeyCaps } from '../../ui/KeyCap.tsx';
 import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import { useProfileStore, useDeskLayout } from '../../state/profile-context.ts';
@@ -22,6 +25,12 @@ const KEPT: Record<Format, string> = {
   json: 'It has no place for comments; YAML has.',
 };
 
+const HINTS = [
+  { caps: ['Ctrl', 'F'], says: 'search' },
+  { caps: ['A'], says: 'fold all sections, or open them' },
+  { caps: ['Ctrl', '.'], says: 'from a line to its setting, and back' },
+] as const;
+
 /** The profile as a text that can be typed in: applied as soon as it is right, and never while it is not. */
 export function TextPage({ pages }: { pages: ReactNode }) {
   const profile = useProfileStore((state) => state.profile);
@@ -37,9 +46,25 @@ export function TextPage({ pages }: { pages: ReactNode }) {
     if (first) view.dispatch({ selection: { anchor: first.from }, scrollIntoView: true });
     view.focus();
   };
+  const foldSections = () => {
+    const view = editor.current;
+    if (!view) return;
+    const isFolded = foldedRanges(view.state).size > 0;
+    (isFolded ? unfoldAll : foldAll)(view);
+  };
   usePageKeys('Text', [
     { keys: ['Enter'], label: 'type in it, Esc leaves', run: () => editor.current?.focus() },
     { keys: ['f'], label: 'form', run: nextFormat },
+    {
+      keys: ['f'],
+      ctrl: true,
+      caps: ['Ctrl', 'F'],
+      label: 'search in it',
+      run: () => {
+        if (editor.current) openSearchPanel(editor.current);
+      },
+    },
+    { keys: ['a'], label: 'fold all or open all', minor: true, run: foldSections },
     {
       keys: ['l'],
       shift: false,
@@ -110,6 +135,12 @@ export function TextPage({ pages }: { pages: ReactNode }) {
             <chakra.p fontSize="12.5px" color="slate">
               Ctrl Space tells what could stand there. Esc gives the keys back to the page.
             </chakra.p>
+            {HINTS.map(({ caps, says }) => (
+              <Flex key={says} gap="5px" align="center" mt="6px" fontSize="12.5px">
+                <KeyCaps caps={caps} />
+                {says}
+              </Flex>
+            ))}
           </Section>
         </>
       }

@@ -45,15 +45,21 @@ export function formsFor(what: What, profile: Profile): readonly Form[] {
   return what === 'rules' || what === 'keys' ? [...formats, 'csv'] : formats;
 }
 
-/** Something of a profile as a file. */
-export function exportFile(profile: Profile, what: What, form: Form, drawn: Drawn): ExportedFile {
-  const slug = profile.name
+/** The name of a profile's file, without its ending. */
+export function fileSlug(name: string): string {
+  const slug = name
     .toLowerCase()
     .replace(/[^\p{L}\p{N}]+/gu, '-')
     .replace(/^-+|-+$/g, '');
-  const name = [slug || 'profile', ...(what === WHOLE ? [] : [what.replace('-drawing', '')])].join(
-    '.',
-  );
+  return slug || 'profile';
+}
+
+/** Something of a profile as a file. */
+export function exportFile(profile: Profile, what: What, form: Form, drawn: Drawn): ExportedFile {
+  const name = [
+    fileSlug(profile.name),
+    ...(what === WHOLE ? [] : [what.replace('-drawing', '')]),
+  ].join('.');
   return { name: `${name}.${form}`, text: textOf(profile, what, form, drawn), type: TYPES[form] };
 }
 

@@ -4,6 +4,7 @@ import { zoneBoardFits, zoneBoardMeant, drawZoneBoard } from '@sorn/core/zones';
 import { useMemo, useRef, useState } from 'react';
 import { ViewLayout } from '../../sheet/ViewLayout.tsx';
 import { useProfileStore, useDeskLayout } from '../../state/profile-context.ts';
+import { useSelection } from '../../state/selection.ts';
 import { useCopied } from '../../state/slip-here.ts';
 import { Sheet } from '../../sheet/Sheet.tsx';
 import { tabEdge } from '../../sheet/tabs.ts';
@@ -28,7 +29,8 @@ export function ZonesView() {
   const profile = useProfileStore((state) => state.profile);
   const session = useProfileStore((state) => state.session);
   const [monitorId, setMonitor] = useState(focused.monitor.id);
-  const [boardId, setBoard] = useState<string | null>(null);
+  const boardId = useSelection((selected) => selected.board);
+  const setBoard = useSelection((selected) => selected.takeBoard);
   const [zoneName, setZone] = useState<string | null>(null);
   const [isAdding, setAdding] = useState(false);
   const [isChoosing, setChoosing] = useState(false);
