@@ -1,4 +1,4 @@
-import { chmodSync } from 'node:fs';
+import { chmodSync, mkdirSync } from 'node:fs';
 import type { Server } from 'node:http';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -13,7 +13,8 @@ import type { LiveServer } from './live/live-server.ts';
 import { openProfileFiles } from './profile-files/profile-files.ts';
 import { linesOfState } from './profile-files/state-lines.ts';
 import { historyIn } from './storage/history.ts';
-import { openDatabase, type OpenDatabase } from './storage/open.ts';
+import { openDatabase, openSharedDatabase, type OpenDatabase } from './storage/open.ts';
+import { watchShared } from './storage/shared-news.ts';
 import { settingsIn } from './storage/server-settings.ts';
 import { storeIn, type Store } from './storage/store.ts';
 
@@ -34,6 +35,24 @@ async function loadDemo(store: Store, fresh: boolean): Promise<void> {
     const { profile, session } = demoData();
     await store.create(profile, session);
   }
+}
+
+/** True for an address beyond this machine without encryption. */
+function isPlain(url: string): boolean {
+  const { protocol, hostname } = new URL(url);
+  return protocol === 'http:' && !/^(localhost|127\.|\[::1\])/.test(hostname);
+}
+
+/** Where everything is kept, for the person. */
+function dataLines({ file, shared }: Options, folder: string): string[] {
+  if (!shared) return [`Its data is in ${file}`];
+  return [
+    `Its data is in the shared store ${shared.url}`,
+    `Backups are kept on this machine, not in the store: ${folder}`,
+    ...(isPlain(shared.url)
+      ? ['It is reached without encryption: others on the way can read all of it, and the token']
+      : []),
+  ];
 }
 
 const GOODBYE_MS = 50;
@@ -92,16 +111,22 @@ async function start(options: Options): Promise<void> {
   const { demo, fresh, port, host, names, tokenFile, file, isOwnFolder } = options;
   const log = pino({ level: process.env['SORN_LOG'] ?? 'warn' }, pino.destination(2));
   const token = tokenFile === undefined ? undefined : tokenIn(tokenFile);
-  const database = await openDatabase(file);
+  if (options.shared) mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
+  const place = options.shared ?? { file };
+  const database = options.shared
+    ? await openSharedDatabase(options.shared)
+    : await openDatabase(file);
   // What is in another's folder may be read by those whom it is meant for.
   if (isOwnFolder) chmodSync(dirname(file), 0o700);
   if (demo) await loadDemo(storeIn(database.db), fresh);
   const folder = join(dirname(file), 'backups');
-  const backups = backupsOf(file, folder);
+  const backups = backupsOf(place, folder);
   const changes = makeChangeEvents();
+  const stopWatching = options.shared ? watchShared(database.db, changes, log) : () => undefined;
 
   const files = await openProfileFiles({
     db: database.db,
+    ...(options.shared && { machine: options.machine }),
     changes,
     log,
     paths: options.files,
@@ -135,7 +160,7 @@ async function start(options: Options): Promise<void> {
     if (error) giveUp(error);
     const address = server.address();
     const real = typeof address === 'object' && address ? address.port : port;
-    const lines = [`Sorn is at http://${inUrl(host)}:${real}`, `Its data is in ${file}`];
+    const lines = [`Sorn is at http://${inUrl(host)}:${real}`, ...dataLines(options, folder)];
     if (tokenFile !== undefined) lines.push(`The token for logging in is in ${tokenFile}`);
     for (const { path, profile } of files.states())
       if (profile !== null) lines.push(`${profile} lives in ${path}`);
@@ -146,6 +171,7 @@ async function start(options: Options): Promise<void> {
 
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.on(signal, () => {
+      stopWatching();
       server.close(() => {
         // What is under way is still written, and needs the database.
         const ends = [files.end().then(() => database.close()), backups.end(), live?.end()];

@@ -1,4 +1,6 @@
-import { hostname } from 'node:os';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { hostname, tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { inUrl, readOptions } from './options.ts';
 
@@ -24,17 +26,33 @@ describe('the server’s options', () => {
   });
 
   it('take a file alone as the place of the data', () => {
-    for (const data of [
-      '',
-      ' ',
-      ':memory:',
-      'libsql://x.example',
-      'https://x',
-      'file:x.db',
-      'FILE:x',
-    ])
+    for (const data of ['', ' ', ':memory:', 'file:x.db', 'FILE:x'])
       expect(() => read('--data', data)).toThrow('expected a file');
     expect(read('--data', 'c:x.db').file).toMatch(/\/c:x\.db$/);
+  });
+
+  it('take a store that several servers share, with its token out of a file', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'sorn-options-'));
+    const file = join(folder, 'token');
+    writeFileSync(file, 'let-me-in\n');
+    expect(read('--data', 'libsql://x.example', '--data-token-file', file)).toMatchObject({
+      shared: { url: 'libsql://x.example', token: 'let-me-in' },
+      file: '/share/sorn/shared/x.example/here',
+    });
+    expect(read('--data', 'http://127.0.0.1:8080').shared).toEqual({
+      url: 'http://127.0.0.1:8080',
+    });
+    expect(read().shared).toBeUndefined();
+    writeFileSync(file, '\n');
+    expect(() => read('--data', 'https://x', '--data-token-file', file)).toThrow(
+      'expected a token',
+    );
+    expect(() => read('--data', 'https://x', '--data-token-file', `${file}-2`)).toThrow(
+      'expected a file that can be read',
+    );
+    expect(() => read('--data-token-file', file)).toThrow('is for a shared store');
+    expect(() => read('--data', 'https://')).toThrow('expected an address');
+    rmSync(folder, { recursive: true });
   });
 
   it('take this machine’s host name, or the one that is given', () => {

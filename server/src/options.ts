@@ -1,9 +1,10 @@
-import { statSync } from 'node:fs';
+import { readFileSync, statSync } from 'node:fs';
 import { homedir, hostname } from 'node:os';
 import { isIP } from 'node:net';
-import { join, resolve } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { formatOf } from '@sorn/core/files';
+import type { SharedStore } from './storage/shared.ts';
 
 /** How the server was asked to run. */
 export interface Options {
@@ -32,8 +33,10 @@ export interface Options {
   mustLook: boolean;
   /** Apps may be started by the command lines of the profile. */
   allowLaunch: boolean;
-  /** The database file, absolute. */
+  /** The database file, absolute; with a shared store the place of what is kept on this machine beside it. */
   file: string;
+  /** The database that several servers share; a file where left out. */
+  shared?: SharedStore;
   /** The folder of the database is Sorn's alone. */
   isOwnFolder: boolean;
 }
@@ -58,6 +61,7 @@ export function readOptions(
       name: { type: 'string', multiple: true, default: [] },
       'token-file': { type: 'string' },
       data: { type: 'string' },
+      'data-token-file': { type: 'string' },
       agent: { type: 'string' },
       profile: { type: 'string' },
       'allow-launch': { type: 'boolean', default: false },
@@ -79,6 +83,7 @@ export function readOptions(
     if (!/^[a-z0-9]([a-z0-9.-]{0,251}[a-z0-9])?$/i.test(name))
       throw new Error(`--name is ${name}; expected a host name without a port, like desk.example`);
   }
+  const shared = sharedStore(data, values['data-token-file']);
   const { agent, profile, machine, 'allow-launch': allowLaunch } = values;
   if (machine.trim() === '') throw new Error('--machine is empty; expected a host name');
   if (agent?.trim() === '')
@@ -113,14 +118,16 @@ export function readOptions(
     files,
     folders,
     mustLook: values.poll,
-    file:
-      data === undefined
-        ? values.demo
-          ? join(repository, 'data/demo.db')
-          : ownDatabase(env)
-        : databaseFile(data),
-    isOwnFolder: data === undefined,
+    ...(shared && { shared }),
+    file: fileOf(),
+    isOwnFolder: data === undefined || shared !== null,
   };
+
+  function fileOf(): string {
+    if (shared) return join(dirname(ownDatabase(env)), 'shared', nameOf(shared.url), 'here');
+    if (data !== undefined) return databaseFile(data);
+    return values.demo ? join(repository, 'data/demo.db') : ownDatabase(env);
+  }
 }
 
 /** @throws Error where the name tells no format */
@@ -138,12 +145,43 @@ function namedFolder(from: string, folder: string): string {
   return path;
 }
 
+const SHARED = /^(libsql|https?):\/\//i;
+
+/**
+ * The shared store that `--data` names; null where it names a file, or nothing.
+ * @throws Error where its address or the file of its token is not right
+ */
+function sharedStore(data: string | undefined, tokenFile: string | undefined): SharedStore | null {
+  if (data === undefined || !SHARED.test(data)) {
+    if (tokenFile !== undefined)
+      throw new Error('--data-token-file is for a shared store: --data libsql://… or http(s)://…');
+    return null;
+  }
+  if (!URL.canParse(data) || new URL(data).host === '')
+    throw new Error(`--data is ${data}; expected an address such as https://store.example`);
+  if (tokenFile === undefined) return { url: data };
+  const token = readToken(tokenFile);
+  if (token === '') throw new Error(`--data-token-file ${tokenFile} is empty; expected a token`);
+  return { url: data, token };
+}
+
+function readToken(file: string): string {
+  try {
+    return readFileSync(file, 'utf8').trim();
+  } catch {
+    throw new Error(`--data-token-file is ${file}; expected a file that can be read`);
+  }
+}
+
+/** The name of a folder for what belongs to a store. */
+const nameOf = (url: string) => new URL(url).host.replace(/[^a-z0-9.-]+/gi, '-');
+
 /**
  * The database file that `--data` names.
  * @throws Error where it is no file
  */
 export function databaseFile(data: string): string {
-  const right = 'expected a file; nothing is kept in memory or over the network';
+  const right = 'expected a file; nothing is kept in memory';
   if (data.trim() === '') throw new Error(`--data is empty; ${right}`);
   if (data.startsWith(':') || /^([a-z][a-z0-9+.-]*:\/\/|file:)/i.test(data))
     throw new Error(`--data is ${data}; ${right}`);

@@ -4,6 +4,7 @@ import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { BadBackup } from './backup/bad-backup.ts';
 import { databaseCode } from './storage/database-code.ts';
+import { isUnanswered } from './storage/unanswered.ts';
 
 const TITLES = {
   'bad-request': [400, 'The request cannot be read'],
@@ -24,6 +25,7 @@ const TITLES = {
   'read-only': [503, 'The database can only be read'],
   busy: [503, 'Another program writes to the database'],
   'not-kept': [503, 'The database cannot be used'],
+  'not-answered': [504, 'The shared store does not answer'],
   'disk-full': [507, 'There is no room to save'],
 } as const;
 export type ProblemKind = keyof typeof TITLES;
@@ -104,6 +106,12 @@ export function problemHandler(log: Logger): ErrorRequestHandler {
     }
     if (error.status !== undefined && error.status >= 400 && error.status < 500) {
       sendProblem(response, 'bad-request', error.message ?? 'it cannot be read');
+      return;
+    }
+    if (isUnanswered(error)) {
+      log.warn({ err: error }, 'the shared store does not answer');
+      const detail = 'What was sent may be saved, or not. It is kept here and tried again.';
+      sendProblem(response, 'not-answered', detail);
       return;
     }
     const code = databaseCode(error) || (error.code ?? '');

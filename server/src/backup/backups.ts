@@ -1,3 +1,4 @@
+import type { DataPlace } from '../storage/connection.ts';
 import { startThread } from '../threads/thread.ts';
 import type { Why } from './folder.ts';
 import type { Restoring } from '@sorn/api';
@@ -22,12 +23,12 @@ const IDLE_MS = 60_000;
 const MEGABYTES = 80;
 
 /**
- * @param file the database
+ * @param place the database
  * @param folder where backups lie
  */
-export function backupsOf(file: string, folder: string): Backups {
+export function backupsOf(place: DataPlace, folder: string): Backups {
   const thread = startThread<BackupAsked, unknown>('@sorn/server/backup-worker', {
-    data: { file, folder },
+    data: { place, folder },
     idleMs: IDLE_MS,
     megabytes: MEGABYTES,
   });

@@ -1,4 +1,5 @@
-import type { Client, Transaction } from '@libsql/client';
+import type { Client, InStatement, Transaction } from '@libsql/client';
+import { databaseCode } from '../storage/database-code.ts';
 import type { revisions, sessions } from '../storage/schema.ts';
 
 /** A saved state of a profile, as the database keeps it. */
@@ -161,6 +162,72 @@ export async function replaceContent(
     await transaction.commit();
   } finally {
     transaction.close();
+  }
+}
+
+/** Breaks the batch that it is in where anything was saved since: a setting has a value. */
+const GUARD = `INSERT INTO settings (name, value) SELECT 'restore', NULL WHERE (${MARK}) <> ?`;
+const PRESENT = `SELECT 'revision' AS kind, profile, number, content FROM revisions AS each
+    WHERE number = (SELECT max(number) FROM revisions WHERE profile = each.profile)
+  UNION ALL SELECT 'session', profile, number, content FROM sessions`;
+
+/**
+ * The same in one batch: a store over the network keeps no transaction open that waits for its client.
+ * @throws ChangedMeanwhile
+ */
+export async function replaceAtOnce(
+  client: Client,
+  mark: string,
+  rows: AsyncIterable<Row>,
+  newest: ReadonlyMap<string, { number: number }>,
+  now: string,
+): Promise<void> {
+  const present = new Map(
+    (await client.execute(PRESENT)).rows.map((row) => [
+      `${row['kind'] as string} ${row['profile'] as string}`,
+      row,
+    ]),
+  );
+  /** The number for a row that takes the place of another state; its own where what is here is the same, or nothing is. */
+  const beyond = ({ kind, profile, number, content }: Row): number => {
+    const here = present.get(`${kind} ${profile}`);
+    const isSame = Number(here?.['number']) === number && here?.['content'] === content;
+    return here && !isSame ? Math.max(number, Number(here['number'])) + 1 : number;
+  };
+  const adds: InStatement[] = [];
+  const add = ({ profile, number, name, savedAt, content, label, ownText }: RevisionRow) =>
+    adds.push({
+      sql: ADD_REVISION,
+      args: [profile, number, name, savedAt, content, label, ownText],
+    });
+  let last: RevisionRow | undefined;
+  const endProfile = () => {
+    const number = last && beyond(last);
+    if (last && number !== last.number)
+      add({ ...last, number: number!, savedAt: now, label: null });
+    last = undefined;
+  };
+  for await (const row of renumbered(rows, newest)) {
+    if (row.kind === 'session' || row.profile !== last?.profile) endProfile();
+    if (row.kind === 'session')
+      adds.push({ sql: ADD_SESSION, args: [row.profile, beyond(row), row.savedAt, row.content] });
+    else {
+      add(row);
+      last = row;
+    }
+  }
+  endProfile();
+  const statements: InStatement[] = [
+    { sql: GUARD, args: [mark] },
+    'DELETE FROM revisions',
+    'DELETE FROM sessions',
+    ...adds,
+  ];
+  try {
+    await client.batch(statements, 'write');
+  } catch (error) {
+    if (databaseCode(error).startsWith('SQLITE_CONSTRAINT')) throw new ChangedMeanwhile();
+    throw error;
   }
 }
 

@@ -7,6 +7,7 @@ import { BadBackup } from './bad-backup.ts';
 import {
   atOneMoment,
   ChangedMeanwhile,
+  replaceAtOnce,
   replaceContent,
   type Moment,
   type RevisionRow,
@@ -130,7 +131,8 @@ export async function restoreBackup(
       }));
       try {
         const now = where.now().toISOString();
-        await replaceContent(where.client, mark, archive.rows(true), backup, now);
+        const replace = where.client.protocol === 'http' ? replaceAtOnce : replaceContent;
+        await replace(where.client, mark, archive.rows(true), backup, now);
       } catch (error) {
         // Nothing was replaced, so that nothing of before has to be kept.
         await rm(join(where.folder, before), { force: true });

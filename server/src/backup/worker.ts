@@ -1,5 +1,5 @@
 import { workerData } from 'piscina';
-import { openConnection } from '../storage/connection.ts';
+import { openPlace, type DataPlace } from '../storage/connection.ts';
 import { working } from '../threads/answer.ts';
 import type { Why } from './folder.ts';
 import { backupAtStart, compareBackup, keepBackup, makeBackup, restoreBackup } from './work.ts';
@@ -10,10 +10,10 @@ export type BackupAsked =
   | { kind: 'keep'; why: Why }
   | { kind: 'at-start'; most: number };
 
-const { file, folder } = workerData as { file: string; folder: string };
+const { place, folder } = workerData as { place: DataPlace; folder: string };
 
 export default working(async (asked: BackupAsked): Promise<unknown> => {
-  const client = await openConnection(file);
+  const client = await openPlace(place);
   const where = { client, folder, now: () => new Date() };
   try {
     switch (asked.kind) {

@@ -3,6 +3,7 @@ import { read } from '@sorn/core/values';
 import { eq, like } from 'drizzle-orm';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import { settings } from '../storage/schema.ts';
+import { untilAnswered } from '../storage/unanswered.ts';
 
 /** What a file and its profile were when they were the same last. */
 export interface FileBase {
@@ -22,9 +23,11 @@ export interface FileBases {
   kept: () => Promise<string[]>;
 }
 
-const PREFIX = 'file ';
-
-export function fileBasesIn(db: LibSQLDatabase): FileBases {
+/**
+ * @param machine the host name of this machine, where several share the database: a path means another file on each
+ */
+export function fileBasesIn(db: LibSQLDatabase, machine?: string): FileBases {
+  const prefix = machine === undefined ? 'file ' : `file of ${machine} `;
   const parsed = (value: string): FileBase | null => {
     const { id, profile, isKept } = JSON.parse(value) as FileBase;
     const known = read(profileSchema, profile);
@@ -35,26 +38,28 @@ export function fileBasesIn(db: LibSQLDatabase): FileBases {
       const [row] = await db
         .select()
         .from(settings)
-        .where(eq(settings.name, PREFIX + path));
+        .where(eq(settings.name, prefix + path));
       return row ? parsed(row.value) : null;
     },
     async save(path, base) {
       const value = JSON.stringify(base);
-      await db
-        .insert(settings)
-        .values({ name: PREFIX + path, value })
-        .onConflictDoUpdate({ target: settings.name, set: { value } });
+      await untilAnswered(() =>
+        db
+          .insert(settings)
+          .values({ name: prefix + path, value })
+          .onConflictDoUpdate({ target: settings.name, set: { value } }),
+      );
     },
     async drop(path) {
-      await db.delete(settings).where(eq(settings.name, PREFIX + path));
+      await db.delete(settings).where(eq(settings.name, prefix + path));
     },
     async kept() {
       const rows = await db
         .select()
         .from(settings)
-        .where(like(settings.name, `${PREFIX}%`));
+        .where(like(settings.name, `${prefix}%`));
       return rows.flatMap(({ name, value }) =>
-        parsed(value)?.isKept === true ? [name.slice(PREFIX.length)] : [],
+        parsed(value)?.isKept === true ? [name.slice(prefix.length)] : [],
       );
     },
   };

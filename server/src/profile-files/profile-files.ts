@@ -22,6 +22,8 @@ import { ProfileFile } from './profile-file.ts';
 
 export interface ProfileFilesOptions {
   db: LibSQLDatabase;
+  /** The host name of this machine, where several share the database. */
+  machine?: string;
   changes: ChangeEvents;
   log: Logger;
   /** Files that were named at the start, absolute. */
@@ -51,7 +53,7 @@ export interface ProfileFiles {
 export async function openProfileFiles(options: ProfileFilesOptions): Promise<ProfileFiles> {
   const { db, changes, log, folders, mustLook } = options;
   const store = storeIn(db);
-  const bases = fileBasesIn(db);
+  const bases = fileBasesIn(db, options.machine);
   const files = new Map<string, ProfileFile>();
   const listeners = new Set<(state: ProfileFileState) => void>();
 

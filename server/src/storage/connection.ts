@@ -1,6 +1,15 @@
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { createClient, type Client } from '@libsql/client';
+import { openShared, type SharedStore } from './shared.ts';
+
+/** Where a database is: a file of this machine, or a store that several servers share. */
+export type DataPlace = { file: string } | SharedStore;
+
+/** One connection to a database, wherever it is. */
+export async function openPlace(place: DataPlace): Promise<Client> {
+  return 'url' in place ? openShared(place) : openConnection(place.file);
+}
 
 /** How long a statement waits while another program has the database locked. */
 const BUSY_MS = 5_000;

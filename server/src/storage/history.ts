@@ -5,6 +5,7 @@ import { read } from '@sorn/core/values';
 import { and, desc, eq, inArray, isNull, lt } from 'drizzle-orm';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import { revisions } from './schema.ts';
+import { untilAnswered } from './unanswered.ts';
 import { keptProfile, type StoredText } from './store.ts';
 
 export interface History {
@@ -76,10 +77,12 @@ export function historyIn(db: LibSQLDatabase, now: () => Date = () => new Date()
     },
 
     async name(id, revision, label) {
-      const { rowsAffected } = await db
-        .update(revisions)
-        .set({ label })
-        .where(and(eq(revisions.profile, id), eq(revisions.number, revision)));
+      const { rowsAffected } = await untilAnswered(() =>
+        db
+          .update(revisions)
+          .set({ label })
+          .where(and(eq(revisions.profile, id), eq(revisions.number, revision))),
+      );
       return rowsAffected === 1;
     },
 
@@ -97,9 +100,9 @@ export function historyIn(db: LibSQLDatabase, now: () => Date = () => new Date()
       // The name is asked for once more: one given since then stays.
       for (let at = 0; at < dropped.length; at += 500) {
         const some = inArray(revisions.number, dropped.slice(at, at + 500));
-        await db
-          .delete(revisions)
-          .where(and(eq(revisions.profile, id), some, isNull(revisions.label)));
+        await untilAnswered(() =>
+          db.delete(revisions).where(and(eq(revisions.profile, id), some, isNull(revisions.label))),
+        );
       }
       return dropped.length;
     },

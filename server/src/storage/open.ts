@@ -1,11 +1,13 @@
 import { chmodSync, closeSync, existsSync, mkdirSync, openSync } from 'node:fs';
 import { dirname } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
 import { fileURLToPath } from 'node:url';
 import type { Client } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { readMigrationFiles } from 'drizzle-orm/migrator';
 import { threadedClient } from './client.ts';
+import { openShared, type SharedStore } from './shared.ts';
 import { databaseCode } from './database-code.ts';
 
 export interface OpenDatabase {
@@ -38,6 +40,53 @@ export async function openDatabase(file: string): Promise<OpenDatabase> {
     await end().catch(() => undefined);
     throw error instanceof BadDatabase ? error : new BadDatabase(whyNotOpened(file, error));
   }
+}
+
+/** How often the tables of a shared store are brought up to date: two servers may begin at once. */
+const MOST_TRIES = 5;
+
+/**
+ * Opens a shared store, and brings its tables up to date.
+ * @throws BadDatabase, before anything is written
+ */
+export async function openSharedDatabase(store: SharedStore): Promise<OpenDatabase> {
+  const client = openShared(store);
+  const db = drizzle(client);
+  try {
+    await refuseForeign(client, store.url);
+    for (let tries = 1; ; tries++) {
+      try {
+        await migrate(db, MIGRATIONS);
+        break;
+      } catch (error) {
+        if (tries === MOST_TRIES) throw error;
+        await pause(tries * 200);
+      }
+    }
+  } catch (error) {
+    client.close();
+    throw error instanceof BadDatabase ? error : new BadDatabase(whyNotReached(store, error));
+  }
+  return { db, client, close: () => Promise.resolve(client.close()) };
+}
+
+/** What a person can do about a shared store that cannot be used. */
+function whyNotReached({ url, token }: SharedStore, error: unknown): string {
+  const text = textsOf(error);
+  if (/\b40[13]\b|UNAUTHORIZED/.test(text))
+    return token === undefined
+      ? `The shared store ${url} wants a token: --data-token-file FILE`
+      : `The shared store ${url} does not take the token; expected the one that it gives out, in the file of --data-token-file`;
+  if (/\b404\b/.test(text))
+    return `At ${url} nothing speaks the protocol of libSQL over HTTP; expected the address of such a server: --data URL`;
+  return `The shared store ${url} does not answer: ${text.split('\n')[0]}. Start again when it does, or without --data: then everything is kept on this machine.`;
+}
+
+function textsOf(error: unknown): string {
+  const texts: string[] = [];
+  for (let at = error; at instanceof Error; at = at.cause)
+    texts.push(`${at.message} ${String((at as { code?: unknown }).code ?? '')}`.trim());
+  return texts.reverse().join('\n');
 }
 
 /** Makes the file where it is not there; SQLite gives the files beside it the rights of this one. */

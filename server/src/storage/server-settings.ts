@@ -3,6 +3,7 @@ import { read } from '@sorn/core/values';
 import { eq } from 'drizzle-orm';
 import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import { settings } from './schema.ts';
+import { untilAnswered } from './unanswered.ts';
 
 const NAME = 'server';
 
@@ -21,10 +22,12 @@ export function settingsIn(db: LibSQLDatabase): Settings {
     },
     async save(next) {
       const value = JSON.stringify(next);
-      await db
-        .insert(settings)
-        .values({ name: NAME, value })
-        .onConflictDoUpdate({ target: settings.name, set: { value } });
+      await untilAnswered(() =>
+        db
+          .insert(settings)
+          .values({ name: NAME, value })
+          .onConflictDoUpdate({ target: settings.name, set: { value } }),
+      );
     },
   };
 }

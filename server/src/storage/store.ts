@@ -6,6 +6,7 @@ import type { LibSQLDatabase } from 'drizzle-orm/libsql';
 import { databaseCode } from './database-code.ts';
 import { freeSlug } from './free-slug.ts';
 import { revisions, sessions } from './schema.ts';
+import { untilAnswered } from './unanswered.ts';
 
 /** Something kept, as JSON, with the number of its state and when that was saved. */
 interface StoredRow<T = string> {
@@ -49,7 +50,10 @@ export interface Store {
 const FIRST = 1;
 const MOST_TRIES = 20;
 
-/** Keeps profiles and sessions in the database. Each save is one transaction: done whole or not at all. */
+/**
+ * Keeps profiles and sessions in the database. Each save is one transaction: done whole or not at all. A save whose answer is lost
+ * on the way from a shared store is looked for, and done again where it did not arrive: never twice.
+ */
 export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()): Store {
   const timestamp = () => now().toISOString();
 
@@ -61,30 +65,48 @@ export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()):
     return row?.number ?? null;
   }
 
-  async function createOnce(
+  /** True where a state is the one that was saved here, by its time and what it says. */
+  async function isOwn(id: string, number: number, savedAt: string, content: string) {
+    const [row] = await db
+      .select({ savedAt: revisions.savedAt, content: revisions.content })
+      .from(revisions)
+      .where(and(eq(revisions.profile, id), eq(revisions.number, number)));
+    return row?.savedAt === savedAt && row.content === content;
+  }
+
+  async function createAs(
+    id: string,
     profile: Profile,
     session?: SessionInput,
     text?: OwnText,
   ): Promise<ProfileSummary> {
-    const id = await freeSlug(profile.name, async (slug) => (await presentRevision(slug)) !== null);
     const savedAt = timestamp();
+    const content = JSON.stringify(profile);
     const insert = db.insert(revisions).values({
       profile: id,
       number: FIRST,
       name: profile.name,
       savedAt,
-      content: JSON.stringify(profile),
+      content,
       ...(text && { ownText: JSON.stringify(text) }),
     });
-    if (session) {
-      const content = JSON.stringify(session);
-      await db.batch([
-        insert,
-        db.insert(sessions).values({ profile: id, number: FIRST, savedAt, content }),
-      ]);
-    } else {
-      await insert;
-    }
+    await untilAnswered(async (isAgain) => {
+      try {
+        if (session) {
+          const its = JSON.stringify(session);
+          await db.batch([
+            insert,
+            db.insert(sessions).values({ profile: id, number: FIRST, savedAt, content: its }),
+          ]);
+        } else {
+          await insert;
+        }
+      } catch (error) {
+        // The first try had arrived.
+        const isTaken = isAgain && databaseCode(error).startsWith('SQLITE_CONSTRAINT');
+        if (!isTaken || !(await isOwn(id, FIRST, savedAt, content))) throw error;
+      }
+    });
     return { id, name: profile.name, revision: FIRST, savedAt };
   }
 
@@ -114,7 +136,11 @@ export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()):
     async create(profile, session, text) {
       for (let tries = 1; ; tries++) {
         try {
-          return await createOnce(profile, session, text);
+          const id = await freeSlug(
+            profile.name,
+            async (slug) => (await presentRevision(slug)) !== null,
+          );
+          return await createAs(id, profile, session, text);
         } catch (error) {
           // Another server took the name between the question and the answer.
           if (tries === MOST_TRIES || !databaseCode(error).startsWith('SQLITE_CONSTRAINT'))
@@ -138,28 +164,36 @@ export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()):
     async saveProfile(id, profile, base, text) {
       const savedAt = timestamp();
       const ownText = text ? JSON.stringify(text) : null;
-      // One statement: the base is compared and the revision written with nothing in between.
-      const result = await db.run(sql`
+      const content = JSON.stringify(profile);
+      return untilAnswered(async (isAgain) => {
+        // One statement: the base is compared and the revision written with nothing in between.
+        const result = await db.run(sql`
         INSERT INTO revisions (profile, number, name, saved_at, content, own_text)
-        SELECT ${id}, ${base + 1}, ${profile.name}, ${savedAt}, ${JSON.stringify(profile)},
+        SELECT ${id}, ${base + 1}, ${profile.name}, ${savedAt}, ${content},
           coalesce(${ownText}, own_text)
         FROM revisions
         WHERE profile = ${id} AND number = ${base}
           AND (SELECT max(number) FROM revisions WHERE profile = ${id}) = ${base}`);
-      if (result.rowsAffected === 1) return { revision: base + 1, savedAt };
-      const present = await presentRevision(id);
-      return present === null ? null : { stale: true, present };
+        if (result.rowsAffected === 1) return { revision: base + 1, savedAt };
+        if (isAgain && (await isOwn(id, base + 1, savedAt, content)))
+          return { revision: base + 1, savedAt };
+        const present = await presentRevision(id);
+        return present === null ? null : { stale: true, present };
+      });
     },
 
     async remove(id, base) {
       const isBase = sql`(SELECT max(number) FROM revisions WHERE profile = ${id}) = ${base}`;
-      const [, removed] = await db.batch([
-        db.delete(sessions).where(and(eq(sessions.profile, id), isBase)),
-        db.delete(revisions).where(and(eq(revisions.profile, id), isBase)),
-      ]);
-      if (removed.rowsAffected > 0) return 'removed';
-      const present = await presentRevision(id);
-      return present === null ? null : { stale: true, present };
+      return untilAnswered(async (isAgain) => {
+        const [, removed] = await db.batch([
+          db.delete(sessions).where(and(eq(sessions.profile, id), isBase)),
+          db.delete(revisions).where(and(eq(revisions.profile, id), isBase)),
+        ]);
+        if (removed.rowsAffected > 0) return 'removed';
+        const present = await presentRevision(id);
+        if (present === null) return isAgain ? 'removed' : null;
+        return { stale: true, present };
+      });
     },
 
     async readSession(id) {
@@ -172,16 +206,20 @@ export function storeIn(db: LibSQLDatabase, now: () => Date = () => new Date()):
     async saveSession(id, session, base) {
       const savedAt = timestamp();
       const content = JSON.stringify(session);
-      const result = await db.run(sql`
+      return untilAnswered(async (isAgain) => {
+        const result = await db.run(sql`
         INSERT INTO sessions (profile, number, saved_at, content)
         SELECT ${id}, ${base + 1}, ${savedAt}, ${content}
         WHERE EXISTS (SELECT 1 FROM revisions WHERE profile = ${id})
           AND coalesce((SELECT number FROM sessions WHERE profile = ${id}), 0) = ${base}
         ON CONFLICT (profile) DO UPDATE
         SET number = excluded.number, saved_at = excluded.saved_at, content = excluded.content`);
-      if (result.rowsAffected === 1) return { revision: base + 1, savedAt };
-      const present = await this.readSession(id);
-      return present === null ? null : { stale: true, present: present.revision };
+        if (result.rowsAffected === 1) return { revision: base + 1, savedAt };
+        const present = await this.readSession(id);
+        const isSame = present?.savedAt === savedAt && present.content === content;
+        if (isAgain && isSame) return { revision: present.revision, savedAt };
+        return present === null ? null : { stale: true, present: present.revision };
+      });
     },
   };
 }

@@ -7,12 +7,12 @@ import {
   restoreBackup,
   type Where,
 } from '../backup/work.ts';
-import { openConnection } from '../storage/connection.ts';
+import { openPlace, type DataPlace } from '../storage/connection.ts';
 
 /** Backups without a thread, which takes a second to start: for tests of what is done, not of where. */
-export function backupsHere(file: string, folder: string): Backups {
+export function backupsHere(place: DataPlace, folder: string): Backups {
   async function having<T>(work: (where: Where) => Promise<T>): Promise<T> {
-    const client = await openConnection(file);
+    const client = await openPlace(place);
     try {
       return await work({ client, folder, now: () => new Date() });
     } finally {

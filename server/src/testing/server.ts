@@ -9,9 +9,11 @@ import { backupsOf, type Backups } from '../backup/backups.ts';
 import { backupsHere } from './plain-backups.ts';
 import { heldToContract } from './contract.ts';
 import { demoData } from '../demo.ts';
-import { makeChangeEvents } from '../change-events.ts';
+import { makeChangeEvents, type ChangeEvents } from '../change-events.ts';
 import { openProfileFiles } from '../profile-files/profile-files.ts';
-import { openDatabase, type OpenDatabase } from '../storage/open.ts';
+import { openDatabase, openSharedDatabase, type OpenDatabase } from '../storage/open.ts';
+import { watchShared } from '../storage/shared-news.ts';
+import type { SharedStore } from '../storage/shared.ts';
 
 export const PROFILE = { name: 'Desk', monitors: [{ id: 'm', width: 1920, height: 1080 }] };
 
@@ -21,6 +23,7 @@ export interface TestServer {
   app: ReturnType<typeof createApp>;
   database: OpenDatabase;
   backups: Backups;
+  changes: ChangeEvents;
   /** A folder that goes with the test; backups are in a folder in it. */
   folder: string;
   /** The database in it. */
@@ -36,6 +39,8 @@ interface TestOptions extends Partial<Pick<AppOptions, 'page' | 'token' | 'hosts
   /** Files in which profiles live, and folders in which they may be kept. */
   paths?: readonly string[];
   folders?: readonly string[];
+  /** What is kept is in a store that several servers share. */
+  shared?: SharedStore;
 }
 
 /**
@@ -50,16 +55,20 @@ export async function testServer(
     threads = false,
     paths = [],
     folders = [],
+    shared,
   }: TestOptions = {},
   folder = mkdtempSync(join(tmpdir(), 'sorn-server-')),
 ): Promise<TestServer> {
   writeFileSync(join(folder, 'index.html'), '<title>Sorn</title>');
   const file = join(folder, 'sorn.db');
-  const database = await openDatabase(file);
-  const backups = (threads ? backupsOf : backupsHere)(file, join(folder, 'backups'));
+  const database = shared ? await openSharedDatabase(shared) : await openDatabase(file);
+  const keptIn = join(folder, 'backups');
+  const place = shared ?? { file };
+  const backups = threads ? backupsOf(place, keptIn) : backupsHere(place, keptIn);
   const logged: string[] = [];
   const log = pino({ level: 'warn' }, { write: (line) => void logged.push(line) });
   const changes = makeChangeEvents();
+  const stopWatching = shared ? watchShared(database.db, changes, log) : () => undefined;
   const files = await openProfileFiles({
     db: database.db,
     changes,
@@ -90,7 +99,9 @@ export async function testServer(
     folder,
     file,
     logged,
+    changes,
     async stop() {
+      stopWatching();
       await files.end();
       await Promise.all([database.close(), backups.end()]);
       rmSync(folder, { recursive: true });

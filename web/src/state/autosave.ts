@@ -106,7 +106,8 @@ export function autosaver<T>(
       report({ kind: 'stale', revision, present: present?.revision ?? null });
       return;
     }
-    if (error instanceof ApiError && error.status !== 0) unanswered.delete(sent);
+    // Whether it arrived is not known where nothing answered, the server (0) or the store behind it (504).
+    if (error instanceof ApiError && ![0, 504].includes(error.status)) unanswered.delete(sent);
     const message = error instanceof Error ? error.message : String(error);
     report({ kind: 'failed', revision, message, retryInMs: retryMs });
     later(retryMs);
