@@ -407,7 +407,7 @@ export const ACTIONS: readonly ActionEntry[] = [
     ['N', 'name it', 'Name a revision', 'tag version label'],
     [
       'W',
-      'against now, before or the marked one',
+      'against now or before',
       'Compare a revision with now, before or another',
       'difference diff',
     ],

@@ -131,7 +131,7 @@ export function RevisionsPage({ pages }: { pages: ReactNode }) {
     { keys: ['ArrowDown'], label: 'older revision', minor: true, run: () => goTo(1) },
     {
       keys: ['w'],
-      label: 'against now, before or the marked one',
+      label: 'against now or before',
       run: () => setAgainst(nextAgainst(wished, marked)),
     },
     {
