@@ -111,11 +111,11 @@ async function start(options: Options): Promise<void> {
   const { demo, fresh, port, host, names, tokenFile, file, isOwnFolder } = options;
   const log = pino({ level: process.env['SORN_LOG'] ?? 'warn' }, pino.destination(2));
   const token = tokenFile === undefined ? undefined : tokenIn(tokenFile);
-  if (options.shared) mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
   const place = options.shared ?? { file };
   const database = options.shared
     ? await openSharedDatabase(options.shared)
     : await openDatabase(file);
+  if (options.shared) mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
   // What is in another's folder may be read by those whom it is meant for.
   if (isOwnFolder) chmodSync(dirname(file), 0o700);
   if (demo) await loadDemo(storeIn(database.db), fresh);
