@@ -193,7 +193,9 @@ function serve(file) {
   const own = `${file}.d`;
   mkdirSync(own);
   const main = join(root, 'server/dist/main.js');
-  const args = [main, '--demo', '--agent', 'stand-in', '--data', file, '--port', '0'];
+  // The machine's own name is nobody's business.
+  const named = ['--machine', 'tower'];
+  const args = [main, '--demo', ...named, '--agent', 'stand-in', '--data', file, '--port', '0'];
   const server = spawn(process.execPath, args, {
     stdio: ['ignore', 'pipe', 'inherit'],
     env: { ...process.env, TMPDIR: own, SORN_CONTROL: join(own, 'live.sock') },
