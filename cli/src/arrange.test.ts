@@ -31,7 +31,7 @@ describe('sorn arrange', () => {
     const profile = (host: string) =>
       file(
         `${host}.yaml`,
-        `monitors: [{ id: m, width: 800, height: 600 }]\nmachines: [{ host: ${host}, monitors: [{ monitor: m, width: 1000 }] }]\n`,
+        `monitors: [{ id: m, width: 800, height: 600 }]\nmachines: [{ host: ${JSON.stringify(host)}, monitors: [{ monitor: m, width: 1000 }] }]\n`,
       );
     const one = file('one.json', '{"windows":[{"id":"a"}]}');
     const width = (of: string, machine?: string) =>

@@ -124,7 +124,13 @@ it('any two revisions are compared as a text that version control takes', async 
   const first = now.replace(/\n {2}growStep: 62/, '');
   writeFileSync(`${folder.path}/bulletin-desk.yaml`, first);
   writeFileSync(`${folder.path}/change.diff`, difference);
-  execFileSync('git', ['apply', 'change.diff'], { cwd: folder.path, stdio: 'pipe' });
+  const options = { cwd: folder.path, stdio: 'pipe' } as const;
+  try {
+    execFileSync('git', ['apply', 'change.diff'], options);
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code !== 'ENOENT') throw error;
+    execFileSync('patch', ['-p1', '-i', 'change.diff'], options);
+  }
   expect(readFileSync(`${folder.path}/bulletin-desk.yaml`, 'utf8')).toBe(
     now.replace('growStep: 62', 'growStep: 61'),
   );

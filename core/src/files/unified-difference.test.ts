@@ -13,11 +13,17 @@ import { writeText } from './write.ts';
 const folder = mkdtempSync(join(tmpdir(), 'sorn-unified-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
-/** What another program makes of a text by a difference: version control. */
+/** What another program makes of a text by a difference: version control, or `patch`. */
 function patched(text: string, difference: string): string {
   writeFileSync(join(folder, 'desk.yaml'), text);
   writeFileSync(join(folder, 'change.diff'), difference);
-  execFileSync('git', ['apply', 'change.diff'], { cwd: folder, stdio: 'pipe' });
+  const options = { cwd: folder, stdio: 'pipe' } as const;
+  try {
+    execFileSync('git', ['apply', 'change.diff'], options);
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code !== 'ENOENT') throw error;
+    execFileSync('patch', ['-p1', '-i', 'change.diff'], options);
+  }
   return readFileSync(join(folder, 'desk.yaml'), 'utf8');
 }
 
