@@ -101,82 +101,71 @@ export function asWritten(
   if (after === before) return written;
   const was = machineOf(before, host);
   if (!was && !isHere) return after;
-  const edit = new MachineEdit(machineOf(after, host) ?? { host, monitors: [] }, was, isHere);
-  const monitors = edit.list(written.monitors, before.monitors, after.monitors, (each) => each.id);
-  const desks =
-    after.desks === before.desks
-      ? written.desks
-      : after.desks.map((desk) => {
-          const [own, former] = [written, before].map(({ desks: all }) =>
-            all.find(({ id }) => id === desk.id),
-          );
-          if (!own || !former) return desk;
-          if (desk === former) return own;
-          const entries = edit.list(
-            own.monitors,
-            former.monitors,
-            desk.monitors,
-            (each) => each.monitor,
-          );
-          return { ...desk, monitors: entries };
-        });
-  const keys = edit.keys(written.keys, before.keys, after.keys);
-  return { ...after, monitors, desks, keys, machines: withMachine(after.machines, edit.machine) };
-}
+  let machine = machineOf(after, host) ?? { host, monitors: [] };
 
-/** What an edit changes for one machine alone, gathered while the rest is put back as it was written. */
-class MachineEdit {
-  machine: Machine;
-  private readonly was: Machine | undefined;
-  private readonly isHere: boolean;
-
-  constructor(machine: Machine, was: Machine | undefined, isHere: boolean) {
-    this.machine = machine;
-    this.was = was;
-    this.isHere = isHere;
-  }
-
-  keys(written: Profile['keys'], before: Profile['keys'], after: Profile['keys']): Profile['keys'] {
-    if (after === before) return written;
-    const isIts = this.was?.main !== undefined;
-    const isChanged = after.main !== before.main;
-    if (!isIts && !(isChanged && this.isHere)) return after;
-    if (isChanged) this.machine = { ...this.machine, main: after.main };
-    return { ...after, main: written.main };
-  }
-
-  /** Monitors, or what desks say of them. */
-  list<T extends object>(
-    written: T[],
-    before: readonly T[],
-    after: T[],
-    idOf: (each: T) => string,
-  ): T[] {
-    if (after === before) return written;
-    return after.map((item) => {
-      const id = idOf(item);
-      const [own, former] = [written, before].map((all) => all.find((each) => idOf(each) === id));
-      if (!own || !former) return item;
-      return item === former ? own : this.item(id, own, former, item);
-    });
-  }
-
-  private item<T extends object>(id: string, written: T, before: T, after: T): T {
-    const was = this.was?.monitors.find(({ monitor }) => monitor === id);
-    const at = (item: T, name: MachineField) =>
-      (item as Partial<Record<MachineField, unknown>>)[name];
-    let result = after;
+  /** An object as it is to be written: what holds on this machine alone goes to the machine, and stays here as it was. */
+  function putBack<T extends object>(id: string, own: T, former: T, item: T): T {
+    const its = was?.monitors.find(({ monitor }) => monitor === id);
+    const at = (one: T, name: MachineField) =>
+      (one as Partial<Record<MachineField, unknown>>)[name];
+    let result = item;
     for (const name of MONITOR_FIELDS) {
-      const isIts = was?.[name] !== undefined;
-      const isChanged = !isEqual(at(after, name), at(before, name));
-      if (!isIts && !(isChanged && this.isHere)) continue;
-      if (isChanged) this.machine = withField(this.machine, id, name, at(after, name));
+      const isIts = its?.[name] !== undefined;
+      const isChanged = !isEqual(at(item, name), at(former, name));
+      if (!isIts && !(isChanged && isHere)) continue;
+      if (isChanged) machine = withField(machine, id, name, at(item, name));
       const { [name as keyof T]: _here, ...rest } = result;
-      const own = at(written, name);
-      result = (own === undefined ? rest : { ...rest, [name]: own }) as T;
+      const value = at(own, name);
+      result = (value === undefined ? rest : { ...rest, [name]: value }) as T;
     }
     return result;
   }
+
+  /** Entries of a list likewise; one that is new is written as it is. */
+  function list<T extends object>(
+    [own, former, now]: readonly [T[], readonly T[], T[]],
+    idOf: (each: T) => string,
+    put: (own: T, former: T, item: T) => T,
+  ): T[] {
+    if (now === former) return own;
+    return now.map((item) => {
+      const [mine, before] = [own, former].map((all) =>
+        all.find((each) => idOf(each) === idOf(item)),
+      );
+      if (!mine || !before) return item;
+      return item === before ? mine : put(mine, before, item);
+    });
+  }
+
+  const monitors = list(
+    [written.monitors, before.monitors, after.monitors],
+    ({ id }) => id,
+    (own, former, item) => putBack(item.id, own, former, item),
+  );
+  const desks = list(
+    [written.desks, before.desks, after.desks],
+    ({ id }) => id,
+    (own, former, desk) => ({
+      ...desk,
+      monitors: list(
+        [own.monitors, former.monitors, desk.monitors],
+        ({ monitor }) => monitor,
+        (mine, entry, item) => putBack(item.monitor, mine, entry, item),
+      ),
+    }),
+  );
+  const { main } = after.keys;
+  const isMainChanged = main !== before.keys.main;
+  const isItsMain = was?.main !== undefined || (isMainChanged && isHere);
+  if (isItsMain && isMainChanged) machine = { ...machine, main };
+  const keys = isItsMain ? { ...after.keys, main: written.keys.main } : after.keys;
+  return {
+    ...after,
+    monitors,
+    desks,
+    keys: after.keys === before.keys ? written.keys : keys,
+    machines: withMachine(after.machines, machine),
+  };
 }
 
 /** A machine with a field of a monitor otherwise, or as everywhere where the value is undefined. */

@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import { act, cleanup, waitFor } from '@testing-library/react';
-import { describe, expect, it } from 'vitest';
+import { beforeAll, describe, expect, it } from 'vitest';
 import { EVERY_VIEW, ONE_OF_EACH } from '../testing/every-view.tsx';
 import { drawView } from '../testing/view.tsx';
 import { capsOf } from '../ui/KeyStrip.tsx';
@@ -9,6 +9,7 @@ import { useLive } from '../state/live-store.ts';
 import { liveNews } from '../testing/live-news.ts';
 import { useViewPages } from '../state/view-pages.ts';
 import { ACTIONS, isStepKey } from './action-index.ts';
+import { Frame } from './Frame.tsx';
 import { PAGES } from './setting-index.ts';
 
 /** Keys that every page of a view has, those of the sheet, and what is on a page for what the profile holds. */
@@ -35,6 +36,39 @@ const PROFILES: Partial<Record<string, readonly object[]>> = {
   ],
 };
 
+/** Keys that are registered, each with the group it is in. */
+const shownKeys = () =>
+  [...useKeyRegister.getState().groups].flatMap(([group, keys]) =>
+    keys.map((key) => ({ ...key, group })),
+  );
+type ShownKey = ReturnType<typeof shownKeys>[number];
+
+/** Pairs of keys that one press would be for: the later one does nothing. */
+function takenTwice(keys: readonly ShownKey[]): string[] {
+  const isSame = (one: ShownKey, other: ShownKey) =>
+    Boolean(one.ctrl) === Boolean(other.ctrl) &&
+    Boolean(one.alt) === Boolean(other.alt) &&
+    (one.shift === undefined || other.shift === undefined || one.shift === other.shift) &&
+    one.keys.some((key) => other.keys.some((each) => each.toLowerCase() === key.toLowerCase()));
+  return keys.flatMap((one, i) =>
+    keys
+      .slice(i + 1)
+      .filter((other) => isSame(one, other))
+      .map((other) => `${one.group}: ${one.label} and ${other.group}: ${other.label}`),
+  );
+}
+
+let frameKeys: readonly ShownKey[] = [];
+beforeAll(() => {
+  drawView(<Frame />, {
+    profile: ONE_OF_EACH,
+    session: { windows: [] },
+  });
+  frameKeys = shownKeys().filter(({ group }) => group === 'frame');
+  expect(frameKeys.length).toBeGreaterThan(20);
+  cleanup();
+});
+
 describe('the actions of a view, and what find-anything knows of them', () => {
   it.each(PLACES)('%s %s', async (view, page) => {
     const registered = () =>
@@ -55,6 +89,7 @@ describe('the actions of a view, and what find-anything knows of them', () => {
         session: { windows: [{ id: 'a', app: 'maps' }, { id: 'b' }, { id: 'c' }] },
       });
       if (page) act(() => useViewPages.of(store).getState().show(view, page));
+      const twice = () => takenTwice([...frameKeys, ...shownKeys()]);
       if (page === 'live')
         act(() => {
           const { id, profile: drawn } = store.getState();
@@ -71,6 +106,7 @@ describe('the actions of a view, and what find-anything knows of them', () => {
         { timeout: 4_000 },
       );
       for (const each of registered()) found.add(each);
+      expect(twice()).toEqual([]);
       cleanup();
     }
   });

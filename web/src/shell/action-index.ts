@@ -256,7 +256,7 @@ export const ACTIONS: readonly ActionEntry[] = [
     ['U', 'new bundle', 'Add a bundle of modifiers', 'create alias several'],
     ['M', 'next main modifier', 'Next main modifier', 'super windows command alt key'],
     [
-      'S',
+      'E',
       'set it for',
       'Set the main modifier for this machine or every one',
       'host hostname computer laptop override',

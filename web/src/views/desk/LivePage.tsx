@@ -57,8 +57,14 @@ export function LivePage({ pages, onOther }: { pages: ReactNode; onOther: () => 
     if (next) setChosen(next.name);
   };
   usePageKeys('Live', [
-    { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'select', run: () => goTo(-1) },
-    { keys: ['ArrowDown'], label: 'select the next one', minor: true, run: () => goTo(1) },
+    { keys: ['ArrowUp'], shift: false, caps: ['↑', '↓'], label: 'select', run: () => goTo(-1) },
+    {
+      keys: ['ArrowDown'],
+      shift: false,
+      label: 'select the next one',
+      minor: true,
+      run: () => goTo(1),
+    },
     ...ways.map(({ key, label, run }) => ({ keys: [key], label, run })),
     { keys: ['w'], label: 'monitors', minor: true, run: onOther },
   ]);

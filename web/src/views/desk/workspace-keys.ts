@@ -25,8 +25,14 @@ export function useWorkspaceKeys(props: {
     if (row) run(row);
   };
   usePageKeys('Workspaces', [
-    { keys: ['ArrowUp'], caps: ['↑', '↓'], label: 'select', run: () => goTo(-1) },
-    { keys: ['ArrowDown'], label: 'select the next one', minor: true, run: () => goTo(1) },
+    { keys: ['ArrowUp'], shift: false, caps: ['↑', '↓'], label: 'select', run: () => goTo(-1) },
+    {
+      keys: ['ArrowDown'],
+      shift: false,
+      label: 'select the next one',
+      minor: true,
+      run: () => goTo(1),
+    },
     {
       keys: ['ArrowUp'],
       alt: true,

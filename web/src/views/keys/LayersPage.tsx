@@ -83,7 +83,7 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
     { keys: ['Enter'], label: 'name', run: () => focusFigure(nameInput) },
     { keys: ['m'], label: 'next main modifier', run: nextMain },
     {
-      keys: ['s'],
+      keys: ['e'],
       label: 'set it for',
       minor: true,
       run: () => machine.setHere(!machine.isHere),
@@ -170,7 +170,7 @@ export function LayersPage({ pages }: { pages: ReactNode }) {
                 onChange={machine.setMain}
               />
             </SettingRow>
-            <SettingRow label="Set it for" caps={['S']}>
+            <SettingRow label="Set it for" caps={['E']}>
               <MachineReachChoice isHere={machine.isHere} onChange={machine.setHere} />
             </SettingRow>
             <chakra.p fontSize="13px" color="slate" my="4px">
