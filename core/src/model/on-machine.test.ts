@@ -240,6 +240,32 @@ describe('a profile on a machine', () => {
     expect(profileOn(next, 'tower').desks).toBe(here.desks);
   });
 
+  it('writes what is new as it is, and leaves out what goes', () => {
+    const profile = profileSchema.parse({
+      monitors: MONITORS.map((id) => ({ id, width: 1920, height: 1080 })),
+      desks: [{ id: 'office', monitors: MONITORS.map((monitor) => ({ monitor, x: 0, y: 0 })) }],
+      machines: [{ host: 'tower', monitors: [{ monitor: 'a', scale: 2 }] }],
+    });
+    const before = profileOn(profile, 'tower');
+    const [a, b] = before.monitors as [Profile['monitors'][0], Profile['monitors'][0]];
+    const [office] = before.desks as [Profile['desks'][0]];
+    const c = { ...b, id: 'c' };
+    const hut = { ...office, id: 'hut', monitors: [{ monitor: 'c', x: 7, y: 0 }] };
+    const grown = { ...office, monitors: [...office.monitors, { monitor: 'c', x: 9, y: 0 }] };
+    const more = { ...before, monitors: [a, b, c], desks: [grown, hut] };
+    const written = asWritten(profile, before, more, 'tower');
+    expect(written.monitors).toEqual([...profile.monitors, c]);
+    expect(written.desks).toEqual([
+      {
+        ...profile.desks[0],
+        monitors: [...profile.desks[0]!.monitors, { monitor: 'c', x: 9, y: 0 }],
+      },
+      hut,
+    ]);
+    const less = asWritten(profile, before, { ...before, monitors: [b], desks: [] }, 'tower');
+    expect([less.monitors, less.desks]).toEqual([[profile.monitors[1]], []]);
+  });
+
   it('knows its machine by its whole name or the first part of it, in any letters', () => {
     const profile = profileSchema.parse({
       monitors: [{ id: 'a', width: 1920, height: 1080 }],

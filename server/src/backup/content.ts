@@ -124,9 +124,47 @@ async function* renumbered(
 }
 
 /**
- * Puts rows in the place of all that is kept, in one transaction. A profile that is here in another state
- * comes back as a revision beyond both, so that no number ever means two states: a page that was open on it
- * finds that it changed.
+ * All rows that take the place of what is kept. A profile, or session, that is here in another state comes back under a
+ * number beyond both, so that no number ever means two states: a page that was open on it finds that it changed.
+ *
+ * @param beyond the number for a row that takes the place of another state; null where what is here is the same, or nothing is
+ */
+async function* replacements(
+  rows: AsyncIterable<Row>,
+  newest: ReadonlyMap<string, { number: number }>,
+  beyond: (row: Row) => Promise<number | null>,
+  now: string,
+): AsyncGenerator<Row> {
+  let last: RevisionRow | undefined;
+  async function* endProfile(): AsyncGenerator<Row> {
+    const number = last ? await beyond(last) : null;
+    if (last && number !== null) yield { ...last, number, savedAt: now, label: null };
+    last = undefined;
+  }
+  for await (const row of renumbered(rows, newest)) {
+    if (row.kind === 'session' || row.profile !== last?.profile) yield* endProfile();
+    if (row.kind === 'session') yield { ...row, number: (await beyond(row)) ?? row.number };
+    else {
+      yield row;
+      last = row;
+    }
+  }
+  yield* endProfile();
+}
+
+/** A statement that puts a row where it belongs. */
+function adding(row: Row): InStatement {
+  const { profile, number, savedAt, content } = row;
+  return row.kind === 'session'
+    ? { sql: ADD_SESSION, args: [profile, number, savedAt, content] }
+    : {
+        sql: ADD_REVISION,
+        args: [profile, number, row.name, savedAt, content, row.label, row.ownText],
+      };
+}
+
+/**
+ * Puts rows in the place of all that is kept, in one transaction.
  *
  * @param mark of the moment that was kept as a backup
  * @param rows revisions by profile and number, then sessions
@@ -146,19 +184,9 @@ export async function replaceContent(
     if ((await markIn(transaction)) !== mark) throw new ChangedMeanwhile();
     await rememberPresent(transaction);
     await transaction.batch(['DELETE FROM revisions', 'DELETE FROM sessions']);
-    let last: RevisionRow | undefined;
-    for await (const row of renumbered(rows, newest)) {
-      if (last && (row.kind === 'session' || row.profile !== last.profile)) {
-        await addBeyond(transaction, last, now);
-        last = undefined;
-      }
-      if (row.kind === 'session') await addSession(transaction, row);
-      else {
-        await addRevision(transaction, row);
-        last = row;
-      }
-    }
-    if (last) await addBeyond(transaction, last, now);
+    const beyond = (row: Row) => numberBeyond(transaction, row);
+    for await (const row of replacements(rows, newest, beyond, now))
+      await transaction.execute(adding(row));
     await transaction.commit();
   } finally {
     transaction.close();
@@ -182,41 +210,17 @@ export async function replaceAtOnce(
   newest: ReadonlyMap<string, { number: number }>,
   now: string,
 ): Promise<void> {
+  const { rows: here } = await client.execute(PRESENT);
   const present = new Map(
-    (await client.execute(PRESENT)).rows.map((row) => [
-      `${row['kind'] as string} ${row['profile'] as string}`,
-      row,
-    ]),
+    here.map((row) => [`${String(row['kind'])} ${String(row['profile'])}`, row]),
   );
-  /** The number for a row that takes the place of another state; its own where what is here is the same, or nothing is. */
-  const beyond = ({ kind, profile, number, content }: Row): number => {
-    const here = present.get(`${kind} ${profile}`);
-    const isSame = Number(here?.['number']) === number && here?.['content'] === content;
-    return here && !isSame ? Math.max(number, Number(here['number'])) + 1 : number;
+  const beyond = ({ kind, profile, number, content }: Row) => {
+    const own = present.get(`${kind} ${profile}`);
+    const isSame = Number(own?.['number']) === number && own?.['content'] === content;
+    return Promise.resolve(own && !isSame ? Math.max(number, Number(own['number'])) + 1 : null);
   };
   const adds: InStatement[] = [];
-  const add = ({ profile, number, name, savedAt, content, label, ownText }: RevisionRow) =>
-    adds.push({
-      sql: ADD_REVISION,
-      args: [profile, number, name, savedAt, content, label, ownText],
-    });
-  let last: RevisionRow | undefined;
-  const endProfile = () => {
-    const number = last && beyond(last);
-    if (last && number !== last.number)
-      add({ ...last, number: number!, savedAt: now, label: null });
-    last = undefined;
-  };
-  for await (const row of renumbered(rows, newest)) {
-    if (row.kind === 'session' || row.profile !== last?.profile) endProfile();
-    if (row.kind === 'session')
-      adds.push({ sql: ADD_SESSION, args: [row.profile, beyond(row), row.savedAt, row.content] });
-    else {
-      add(row);
-      last = row;
-    }
-  }
-  endProfile();
+  for await (const row of replacements(rows, newest, beyond, now)) adds.push(adding(row));
   const statements: InStatement[] = [
     { sql: GUARD, args: [mark] },
     'DELETE FROM revisions',
@@ -235,10 +239,7 @@ export async function replaceAtOnce(
 async function rememberPresent(transaction: Transaction): Promise<void> {
   await transaction.batch([
     'DROP TABLE IF EXISTS temp.here',
-    `CREATE TEMP TABLE here AS
-      SELECT 'revision' AS kind, profile, number, content FROM revisions AS each
-        WHERE number = (SELECT max(number) FROM revisions WHERE profile = each.profile)
-      UNION ALL SELECT 'session', profile, number, content FROM sessions`,
+    `CREATE TEMP TABLE here AS ${PRESENT}`,
   ]);
 }
 
@@ -253,25 +254,4 @@ async function numberBeyond(
     args: [number, kind, profile, number, content],
   });
   return rows[0] ? Number(rows[0]['next']) : null;
-}
-
-async function addRevision(transaction: Transaction, row: RevisionRow): Promise<void> {
-  const { profile, number, name, savedAt, content, label, ownText } = row;
-  await transaction.execute({
-    sql: ADD_REVISION,
-    args: [profile, number, name, savedAt, content, label, ownText],
-  });
-}
-
-/** The newest of a profile once more, where what was here is another state. */
-async function addBeyond(transaction: Transaction, newest: RevisionRow, now: string) {
-  const number = await numberBeyond(transaction, newest);
-  if (number !== null)
-    await addRevision(transaction, { ...newest, number, savedAt: now, label: null });
-}
-
-async function addSession(transaction: Transaction, row: SessionRow): Promise<void> {
-  const number = (await numberBeyond(transaction, row)) ?? row.number;
-  const { profile, savedAt, content } = row;
-  await transaction.execute({ sql: ADD_SESSION, args: [profile, number, savedAt, content] });
 }

@@ -22,6 +22,7 @@ import { profileSchema, type Profile } from '@sorn/core/model';
 import isEqual from 'fast-deep-equal';
 import { pino } from 'pino';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
+import { seeded } from '../testing/seeded.ts';
 import { parse, parseDocument } from 'yaml';
 import { makeChangeEvents } from '../change-events.ts';
 import { openDatabase, type OpenDatabase } from '../storage/open.ts';
@@ -426,15 +427,6 @@ describe('kept in a file from the page', () => {
     expect(files!.states()).toEqual([]);
   });
 });
-
-/** Numbers from 0 up to below 1, the same for the same seed. */
-function seeded(seed: number): () => number {
-  let at = seed * 2_654_435_761;
-  return () => {
-    at = (Math.imul(at ^ (at >>> 15), 2_246_822_519) + 0x9e3779b9) >>> 0;
-    return ((at ^ (at >>> 13)) >>> 0) / 4_294_967_296;
-  };
-}
 
 const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 

@@ -1,4 +1,5 @@
 import type { Client, InStatement, ResultSet, Row } from '@libsql/client';
+import { isRead } from './is-read.ts';
 import { startThread } from '../threads/thread.ts';
 import type { StatementRequest, PlainResult } from './statements-worker.ts';
 
@@ -66,11 +67,6 @@ export function threadedClient(file: string): ThreadedClient {
 
 function refused(what: string): Promise<never> {
   return Promise.reject(new Error(`a database in threads does not take ${what}`));
-}
-
-function isRead(statement: InStatement): boolean {
-  const sql = typeof statement === 'string' ? statement : statement.sql;
-  return /^\s*select\b/i.test(sql);
 }
 
 function resultSet({ rows, ...rest }: PlainResult): ResultSet {

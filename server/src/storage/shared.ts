@@ -1,4 +1,5 @@
 import { createClient, type Client, type InStatement } from '@libsql/client/http';
+import { isRead } from './is-read.ts';
 import { untilAnswered } from './unanswered.ts';
 
 /** A database that several servers share, reached over the network by the open protocol of libSQL (Hrana over HTTP). */
@@ -35,9 +36,4 @@ export function openShared({ url, token }: SharedStore): Client {
         ? untilAnswered(() => batch(statements, mode))
         : batch(statements, mode),
   });
-}
-
-function isRead(statement: InStatement | string): boolean {
-  const sql = typeof statement === 'string' ? statement : statement.sql;
-  return /^\s*select\b/i.test(sql);
 }

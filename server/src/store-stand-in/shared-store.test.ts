@@ -3,14 +3,15 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, test } from 'vitest';
 import { openSharedDatabase } from '../storage/open.ts';
+import { askStore } from '../testing/raw-store-client.ts';
+import { seeded } from '../testing/seeded.ts';
 import { PROFILE, testServer, type TestServer } from '../testing/server.ts';
-import { askStore } from './raw-client.ts';
 import { startStoreStandIn, type StoreFault, type StoreStandIn } from './stand-in.ts';
 
 const TOKEN = 'let-me-in';
 let folder: string;
 let store: StoreStandIn;
-let fault: () => StoreFault;
+let fault: (body: string) => StoreFault;
 let servers: TestServer[];
 
 beforeEach(async () => {
@@ -20,7 +21,7 @@ beforeEach(async () => {
   store = await startStoreStandIn({
     file: join(folder, 'store.db'),
     token: TOKEN,
-    faultOf: () => fault(),
+    faultOf: (body) => fault(body),
   });
 });
 afterEach(async () => {
@@ -40,15 +41,6 @@ async function server(): Promise<TestServer> {
 const named = (name: string) => ({ profile: { ...PROFILE, name } });
 const save = ({ api }: TestServer, id: string, base: number, name: string) =>
   api.put(`/api/profiles/${id}`).set('If-Match', `"${base}"`).send(named(name));
-
-/** Numbers from 0 up to below 1, the same for the same seed. */
-function seeded(seed: number): () => number {
-  let at = seed * 2_654_435_761;
-  return () => {
-    at = (Math.imul(at ^ (at >>> 15), 2_246_822_519) + 0x9e3779b9) >>> 0;
-    return ((at ^ (at >>> 13)) >>> 0) / 4_294_967_296;
-  };
-}
 
 describe('the stand-in of a shared store', () => {
   test('speaks the open protocol, to a client without a library', async () => {
@@ -152,6 +144,34 @@ describe('two servers on a shared store', () => {
     fault = () => 'none';
     expect(await ask('SELECT count(*), max(name) FROM revisions WHERE number = 5')).toEqual([
       [1, 'Barn'],
+    ]);
+  });
+
+  test('restore nothing over what somebody saved meanwhile: it begins again, and no number means two states', async () => {
+    const [one, other] = [await server(), await server()];
+    await one.api.post('/api/profiles').send(named('Hut'));
+    const path = join(folder, 'all.zip');
+    await one.backups.make(path);
+    await save(one, 'hut', 1, 'Den');
+    // The batch is two seconds on its way.
+    let batches = 0;
+    fault = (body) => (body.includes('DELETE FROM revisions') && ++batches === 1 ? 'slow' : 'none');
+    const restoring = one.backups.restore(path);
+    await expect.poll(() => batches).toBe(1);
+    expect((await save(other, 'hut', 2, 'Shed')).body).toMatchObject({ revision: 3 });
+    const { before } = await restoring;
+    expect(batches).toBe(2);
+    expect(await ask('SELECT number, name FROM revisions ORDER BY number')).toEqual([
+      [1, 'Hut'],
+      [4, 'Hut'],
+    ]);
+    // What was saved meanwhile is in the backup of before.
+    await one.backups.restore(join(one.folder, 'backups', before));
+    expect(await ask('SELECT number, name FROM revisions ORDER BY number')).toEqual([
+      [1, 'Hut'],
+      [2, 'Den'],
+      [3, 'Shed'],
+      [5, 'Shed'],
     ]);
   });
 

@@ -23,8 +23,8 @@ export interface StandInOptions {
   port?: number;
   /** What has to be shown to be let in; nothing where left out. */
   token?: string;
-  /** What goes wrong with the next request. */
-  faultOf?: () => StoreFault;
+  /** What goes wrong with the next request, by its body. */
+  faultOf?: (body: string) => StoreFault;
 }
 
 export interface StoreStandIn {
@@ -77,7 +77,7 @@ async function answer(
     send(response, 401, { message: 'the token is not right', code: 'UNAUTHORIZED' });
     return;
   }
-  const fault = faultOf?.() ?? 'none';
+  const fault = faultOf?.(body) ?? 'none';
   if (fault === 'slow') await pause(SLOW_MS);
   if (fault === 'cut') {
     response.destroy();

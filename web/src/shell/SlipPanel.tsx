@@ -7,6 +7,7 @@ import { copyText } from '../ui/clipboard.ts';
 import { dataUrl } from '../ui/data-url.ts';
 import { download, textFile } from '../ui/download.ts';
 import { Panel, usePanelKeys } from '../ui/Panel.tsx';
+import { fileSlug } from '../views/files/export-file.ts';
 import { THINGS } from './copy-and-paste.ts';
 import type { PanelProps } from './panel.ts';
 
@@ -36,7 +37,7 @@ function SlipForms({ name, slip }: NamedSlip) {
   const text = slipText(slip);
   const picture = useQr(text);
   const [said, setSaid] = useState('');
-  const file = name.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '-') || 'slip';
+  const file = fileSlug(name);
   const does = {
     c: () =>
       void copyText(text).then((isCopied) =>
@@ -69,6 +70,8 @@ function SlipForms({ name, slip }: NamedSlip) {
           fontStretch="88%"
           fontSize="12px"
           lineHeight="18px"
+          whiteSpace="pre-wrap"
+          overflowWrap="anywhere"
           maxH="52vh"
           mb="10px"
           overflow="auto"

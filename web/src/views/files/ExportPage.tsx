@@ -11,6 +11,7 @@ import { Paper } from '../../ui/Paper.tsx';
 import { Section } from '../../ui/Section.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
+import { copyText } from '../../ui/clipboard.ts';
 import { dataUrl } from '../../ui/data-url.ts';
 import { download, textFile } from '../../ui/download.ts';
 import { useScreen } from '../../ui/screen.ts';
@@ -66,12 +67,11 @@ export function ExportPage({ pages }: { pages: ReactNode }) {
     setSaid(`Saved as ${file.name}.`);
   };
   const copy = async () => {
-    try {
-      await navigator.clipboard.writeText(file.text);
-      setSaid('Copied.');
-    } catch {
-      setSaid('The browser does not let this page copy; save it as a file instead.');
-    }
+    setSaid(
+      (await copyText(file.text))
+        ? 'Copied.'
+        : 'The browser does not let this page copy; save it as a file instead.',
+    );
   };
   const isDrawing = form === 'svg';
   usePageKeys('Export', [

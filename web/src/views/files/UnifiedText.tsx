@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { unifiedDifference, type NamedState } from '@sorn/core/files';
 import { useMemo } from 'react';
+import { KeyCap } from '../../ui/KeyCap.tsx';
 
 /** The difference of two states as text, as version control has it: what goes and what comes, line by line. */
 export function UnifiedText({ before, after }: { before: NamedState; after: NamedState }) {
@@ -18,7 +19,11 @@ export function UnifiedText({ before, after }: { before: NamedState; after: Name
       aria-label="The difference as text"
       data-unified
     >
-      {text === '' && <chakra.p fontSize="13px">Both say the same.</chakra.p>}
+      {text === '' && (
+        <chakra.p fontSize="13px">
+          Both say the same. <KeyCap>W</KeyCap> holds it against another one.
+        </chakra.p>
+      )}
       <chakra.pre fontFamily="mono" fontStretch="88%" fontSize="12px" lineHeight="18px">
         {text.split('\n').map((line, i) => (
           <chakra.span key={i} display="block" minH="18px" {...LOOK[kindOf(line)]}>

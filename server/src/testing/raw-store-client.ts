@@ -1,4 +1,9 @@
-import type { WireValue } from './streams.ts';
+/** A value as the protocol writes it, as far as Sorn keeps such. */
+type WireValue =
+  | { type: 'null' }
+  | { type: 'integer'; value: string }
+  | { type: 'float'; value: number }
+  | { type: 'text'; value: string };
 
 /** A row as plain values. */
 export type PlainRow = (string | number | null)[];
@@ -46,6 +51,5 @@ export async function askStore(
 
 function plain(value: WireValue): string | number | null {
   if (value.type === 'null') return null;
-  if (value.type === 'blob') throw new Error('bytes are not kept in a store of Sorn');
   return value.type === 'integer' ? Number(value.value) : value.value;
 }
