@@ -151,6 +151,24 @@ describe('trials', () => {
     expect(tries).toBeLessThan(20_000);
   });
 
+  it('steps typed without a pause stand as they were typed, and Escape ends it', async () => {
+    const { page } = open;
+    await press('7');
+    await poll(held).toBe('8 of 9');
+    await press('n', 'a');
+    const lines = ['press Main+Digit2', 'press Main+Digit1', 'open-app notes', 'notes is focused'];
+    for (const line of lines) {
+      await page.keyboard.type(line);
+      await press('Enter');
+    }
+    // The page has its keys again at once: the last line is taken out, the one before is joined.
+    await press('Escape', '-', 'o');
+    await poll(async () => (await profile()).trials.at(-1)!.steps).toEqual([
+      { press: 'Main+Digit2' },
+      { anyOrder: [{ press: 'Main+Digit1' }, { command: 'open-app', app: 'notes' }] },
+    ]);
+  });
+
   it('where windows ended is drawn, the stronger the more often, and how often what held is told', async () => {
     const { page } = open;
     await press('7');
@@ -266,6 +284,7 @@ describe('trials', () => {
       });
       expect(saved.status).toBeLessThan(300);
     }
+    await page.getByText('Saved, revision 3').waitFor();
     await press('7', 'ArrowDown', 'w');
     await page.locator('[data-side="Revision 2"]').waitFor();
     // Revision 1 goes to the left, revision 2 to the right.

@@ -99,10 +99,7 @@ export const useTrialWatch = perProfile<TrialWatch>(
     }
 
     function watch() {
-      const { profile } = store.getState();
-      stopAll();
-      const trials = untried(profile);
-      set({ profile, trials, isWatching: true });
+      const { profile, trials } = get();
       const tried = trials.filter(({ trial }) => trial.on);
       watching = [
         tryWritten(
@@ -158,13 +155,15 @@ export const useTrialWatch = perProfile<TrialWatch>(
       set({ held: { held: tried.filter(hasHeld).length, of: tried.length } });
     }
 
-    function soon() {
+    /** The trials are those of the profile at once, so that the next key finds what the one before did. */
+    function soon(profile: Profile) {
       stopAll();
+      set({ profile, trials: untried(profile), isWatching: true });
       clearTimeout(timer);
       timer = setTimeout(watch, SOON_MS);
     }
     store.subscribe((now, before) => {
-      if (now.profile !== before.profile) soon();
+      if (now.profile !== before.profile) soon(now.profile);
     });
     timer = setTimeout(watch, SOON_MS);
 

@@ -116,6 +116,8 @@ function NewStep(props: { onTake: (typed: string) => void; onLeave: () => void }
     <chakra.div
       onKeyDown={({ key }) => {
         if (key === 'Escape' || (key === 'Enter' && input.current?.value === '')) props.onLeave();
+        // The field gives the keyboard away once it took a line; the next line is typed at once.
+        else if (key === 'Enter') input.current?.focus();
       }}
     >
       <TextField

@@ -127,7 +127,7 @@ export function TrialsPage({ pages }: { pages: ReactNode }) {
               />
             )}
             <StepSection
-              key={`${watched.trial.id} ${isShort} ${at}`}
+              key={`${watched.trial.id} ${isShort} ${adds ? 'new' : at}`}
               watched={watched}
               here={here}
               line={line}
