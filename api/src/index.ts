@@ -18,7 +18,7 @@ export {
   type ProfileFileList,
   type ProfileFileState,
 } from './profile-files.ts';
-export { MACHINE } from './machine.ts';
+export { MACHINE, sharedStateSchema, type SharedState } from './machine.ts';
 export { problemSchema, type Problem } from './problem.ts';
 export {
   changeEventSchema,

@@ -127,6 +127,30 @@ describe('sorn import', () => {
     expect(importFile(demoFile, demoFile, { plan: true })).toBe('Nothing to bring in.\n');
   });
 
+  it('brings in a slip, and what a drawing carries, and nothing else', () => {
+    const { name, rules } = profileSchema.parse(JSON.parse(exportFile(demoFile, { as: 'json' })));
+    const slip = written(
+      'slip.yaml',
+      'sorn: 4\nrule: { id: posts, when: { all: [{ of: app, is: post }] }, then: { held: pocketed } }\n',
+    );
+    const made = profileSchema.parse(JSON.parse(importFile(demoFile, slip, { as: 'json' })));
+    expect(made.rules.map(({ id }) => id).sort()).toEqual(
+      [...rules.map(({ id }) => id), 'posts'].sort(),
+    );
+    expect([made.name, made.rules.find(({ id }) => id === 'posts')!.then.held]).toEqual([
+      name,
+      'pocketed',
+    ]);
+    const board = made.boards[0]!;
+    const drawing = written('b.svg', exportFile(demoFile, { as: 'svg', board: board.id }));
+    const empty = written('empty.yaml', 'monitors: [{ id: m, width: 800, height: 600 }]\n');
+    const drawn = profileSchema.parse(JSON.parse(importFile(empty, drawing, { as: 'json' })));
+    expect(drawn.boards).toEqual([board]);
+    expect(told(() => importFile(empty, written('c.svg', '<svg/>'), {}))[0]).toContain(
+      'a drawing without data',
+    );
+  });
+
   it('brings in a table of rules', () => {
     const table = written('rules.csv', 'id,all,held\nposts,app is post,pocketed\n');
     const made = profileSchema.parse(JSON.parse(importFile(demoFile, table, { as: 'json' })));

@@ -34,6 +34,38 @@ describe('the pages of keys, by keys', () => {
     await poll(last).toContain('focus-right');
   });
 
+  it('the main modifier of this machine alone is set by key, over a reload too, and set back', async () => {
+    const { page, id } = open;
+    await toView(page, '5', 'Keys');
+    await press('l');
+    const chosen = () =>
+      page
+        .getByRole('radiogroup', { name: 'Main modifier' })
+        .locator('[aria-checked=true]')
+        .innerText();
+    const kept = async () => {
+      const answer = await fetch(`${running.server.url}/api/profiles/${id}`);
+      const { profile } = (await answer.json()) as {
+        profile: { keys: { main: string; bindings: object[] }; machines: { main: string }[] };
+      };
+      return profile;
+    };
+    const before = await kept();
+    await press('e', 'm');
+    await poll(chosen).toBe('Ctrl');
+    await poll(async () => (await kept()).machines.map(({ main }) => main)).toEqual(['Ctrl']);
+    // All that is bound, and the main modifier of every other machine, is as before.
+    expect((await kept()).keys).toEqual(before.keys);
+    await page.reload();
+    await toView(page, '5', 'Keys');
+    await press('l');
+    await poll(chosen).toBe('Ctrl');
+    await page.getByRole('button', { name: 'Set main modifier back' }).focus();
+    await press('Enter');
+    await poll(chosen).toBe('Meta');
+    await poll(async () => (await kept()).machines).toEqual([]);
+  });
+
   it('starters show what they would change before they are merged', async () => {
     await toView(open.page, '5', 'Keys');
     await press('p', 'ArrowDown', 'ArrowDown');

@@ -94,7 +94,10 @@ it('two machines share a profile; what is edited while the store is away is kept
   // The other machine's server asks the store, and its page is told.
   await poll(() => innerGap(other.page)).toBe('24');
 
+  await one.page.locator('[data-store=there]').waitFor();
   await store.kill();
+  // It is told before anything is edited.
+  await other.page.locator('[data-store-away]').waitFor();
   await setInnerGap(one.page, '31');
   await poll(() => saveState(one.page)).toBe('failed');
   await one.page.getByText('The shared store does not answer').first().waitFor();
@@ -102,6 +105,7 @@ it('two machines share a profile; what is edited while the store is away is kept
   store = await startStore(port);
   await poll(() => saveState(one.page)).toBe('saved');
   await poll(() => innerGap(other.page)).toBe('31');
+  await other.page.locator('[data-store=there]').waitFor();
   // Nothing was saved twice on the way.
   const answer = await fetch(`${servers[1]!.url}/api/profiles/bulletin-desk/revisions`);
   const { revisions } = (await answer.json()) as { revisions: { changes: string[] }[] };
@@ -110,9 +114,32 @@ it('two machines share a profile; what is edited while the store is away is kept
     ['inner gap 10 → 24'],
     [],
   ]);
+
+  // Edited on both while it is away: who comes second decides, as between two pages.
+  await store.kill();
+  await setInnerGap(one.page, '40');
+  await setInnerGap(other.page, '50');
+  for (const { page } of [one, other]) await poll(() => saveState(page)).toBe('failed');
+  store = await startStore(port);
+  const asked = (page: Page) => page.getByRole('dialog', { name: /^Changed here and in another/ });
+  await poll(async () => (await asked(one.page).count()) + (await asked(other.page).count())).toBe(
+    1,
+  );
+  const second = (await asked(one.page).count()) === 1 ? one.page : other.page;
+  const mine = second === one.page ? '40' : '50';
+  expect(await asked(second).locator('[data-conflict]').count()).toBe(1);
+  await second.keyboard.press('t');
+  await second.keyboard.press('Enter');
+  for (const { page } of [one, other]) await poll(() => innerGap(page)).toBe(mine);
+  // What such a store cannot do is said where it would be done.
+  await one.page.keyboard.press('8');
+  await one.page.keyboard.press('b');
+  await one.page.getByText('on this machine, not in the store').waitFor();
+  expect(await one.page.getByText('npm run -s sorn -- backup').count()).toBe(0);
+
   // A browser tells of a request that was refused; nothing else is said.
   for (const { said } of [one, other])
-    expect(said.filter((line) => !line.includes('504'))).toEqual([]);
+    expect(said.filter((line) => !/ status of (504|412) /.test(line))).toEqual([]);
   await one.context.close();
   await other.context.close();
 });

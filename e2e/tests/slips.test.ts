@@ -1,13 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import AxeBuilder from '@axe-core/playwright';
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
-import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, it } from 'vitest';
+import { beforeAll, expect, it } from 'vitest';
 import { parse } from 'yaml';
-import { launch, visit } from '../desk/browser.ts';
-import { startServer, temporaryFolder, type RunningServer } from '../desk/server.ts';
+import { visit } from '../desk/browser.ts';
+import { fixture } from '../desk/fixture.ts';
+import { faultsOf } from '../desk/screens.ts';
+import { toView } from '../desk/sheet.ts';
 
 interface Saved {
   boards: { id: string; name?: string }[];
@@ -22,20 +22,9 @@ const DEMO = JSON.parse(
   ),
 ) as Saved;
 
-const folder = temporaryFolder();
-let server: RunningServer;
-let browser: Browser;
-
-beforeAll(async () => {
-  server = await startServer(`${folder.path}/sorn.db`);
-  await fetch(`${server.url}/api/demo`, { method: 'POST' });
-  browser = await launch();
-});
-afterAll(async () => {
-  await browser?.close();
-  await server?.stop();
-  folder.remove();
-});
+const running = fixture({ demo: true });
+let server: { url: string };
+beforeAll(() => ({ server } = running));
 
 /** A profile without boards and rules, made for a test. */
 async function otherProfile(name: string): Promise<string> {
@@ -55,13 +44,8 @@ async function saved(id: string): Promise<Saved> {
 
 const poll = (read: () => unknown) => expect.poll(read, { timeout: 15_000 });
 
-async function seriousFaults(page: Page) {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  return violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
-}
-
 async function open(id: string, view: string) {
-  const visited = await visit(browser, `${server.url}/${id}/${view}`);
+  const visited = await visit(running.browser, `${server.url}/${id}/${view}`);
   await visited.context.grantPermissions(['clipboard-read', 'clipboard-write']);
   await visited.page.getByRole('main').waitFor();
   const press = async (...keys: string[]) => {
@@ -92,7 +76,7 @@ it('a board is copied by a key, pasted into another profile, and taken back', as
   await panel.waitFor();
   expect(await panel.locator('[data-item]').count()).toBe(1);
   expect(await panel.locator('[data-item]').getAttribute('data-kind')).toBe('added');
-  expect(await seriousFaults(page)).toEqual([]);
+  expect(await faultsOf(page)).toEqual([]);
   expect((await saved(other)).boards).toEqual([]);
   await press('Enter');
   await panel.waitFor({ state: 'detached' });
@@ -157,7 +141,14 @@ it('a layout is shared as a QR picture, which another program reads', async () =
   const { data, width, height } = PNG.sync.read(await picture.screenshot({ scale: 'css' }));
   const read = jsQR(new Uint8ClampedArray(data), width, height);
   expect(read?.data).toBe(text);
-  expect(await seriousFaults(page)).toEqual([]);
+  expect(await faultsOf(page)).toEqual([]);
+  const saves = async (key: string) => {
+    const download = page.waitForEvent('download');
+    await press(key);
+    return readFileSync((await (await download).path())!, 'utf8');
+  };
+  expect(await saves('s')).toBe(text);
+  expect(await saves('q')).toContain('<svg');
   await press('c');
   await page.getByText('Copied. Ctrl V pastes it').waitFor();
   expect(await page.evaluate(() => navigator.clipboard.readText())).toBe(text);
@@ -194,6 +185,61 @@ it('a drawing that was exported is brought in as what it shows', async () => {
   await page.locator('[data-item]').waitFor();
   await press('Enter');
   await poll(async () => (await saved(other)).boards).toMatchObject([DEMO.boards[0]!]);
+  expect(said).toEqual([]);
+  await context.close();
+});
+
+it('each view copies what is selected in it', async () => {
+  const { page, press, clipboard, said, context } = await open('bulletin-desk', 'tiling');
+  await page.locator('[data-window]').first().waitFor();
+  const copied = async () => {
+    // What was copied before is not taken for it.
+    await page.evaluate(() => navigator.clipboard.writeText('nothing yet'));
+    await press('Control+c');
+    await poll(clipboard).not.toBe('nothing yet');
+    return Object.keys(parse(await clipboard()) as object);
+  };
+  expect(await copied()).toEqual(['sorn', 'layout']);
+  for (const [digit, name, kind] of [
+    ['3', 'Zones', 'board'],
+    ['4', 'Rules', 'rule'],
+    ['5', 'Keys', 'binding'],
+    ['7', 'Trials', 'trial'],
+  ] as const) {
+    await toView(page, digit, name);
+    expect(await copied()).toEqual(['sorn', kind]);
+  }
+  await toView(page, '5', 'Keys');
+  await press('j');
+  await page.locator('[data-list]').first().waitFor();
+  expect(await copied()).toEqual(['sorn', 'chain']);
+  await press(...Array<string>(await page.locator('[data-list]').count()).fill('ArrowDown'));
+  expect(await copied()).toEqual(['sorn', 'menu']);
+  // Letters that are marked on the page are copied as anywhere.
+  await page.evaluate(() => getSelection()!.selectAllChildren(document.querySelector('footer')!));
+  await press('Control+c');
+  await poll(clipboard).toContain('all keys');
+  expect(said).toEqual([]);
+  await context.close();
+});
+
+it('what is too long for a picture is told with its length, and pasted all the same', async () => {
+  const { page, press, write, said, context } = await open(await otherProfile('Loft'), 'trials');
+  const steps = Array.from({ length: 120 }, (_, i) => ({
+    command: 'go-workspace',
+    which: `W${i}`,
+  }));
+  await write(JSON.stringify({ sorn: 4, trial: { id: 'long', name: 'A long one', steps } }));
+  await press('Control+v');
+  await page.getByRole('dialog', { name: 'Paste here?' }).waitFor();
+  await press('Enter');
+  await page.getByText('1 thing pasted').waitFor();
+  await press('&');
+  await page.getByRole('dialog', { name: 'Share trial A long one' }).waitFor();
+  const bytes = Buffer.byteLength((await page.locator('[data-slip]').textContent())!);
+  expect(bytes).toBeGreaterThan(2_953);
+  await page.getByText(`${bytes.toLocaleString('en')} bytes, of which 2,953 fit`).waitFor();
+  expect(await page.locator('[data-qr]').count()).toBe(0);
   expect(said).toEqual([]);
   await context.close();
 });

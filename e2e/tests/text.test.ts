@@ -1,40 +1,24 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
-import AxeBuilder from '@axe-core/playwright';
-import type { Browser, Page } from 'playwright-core';
-import { afterAll, beforeAll, expect, it } from 'vitest';
-import { launch, visit } from '../desk/browser.ts';
-import { startServer, temporaryFolder, type RunningServer } from '../desk/server.ts';
+import type { Page } from 'playwright-core';
+import { beforeAll, expect, it } from 'vitest';
+import { visit } from '../desk/browser.ts';
+import { fixture } from '../desk/fixture.ts';
+import { faultsOf } from '../desk/screens.ts';
 
-const folder = temporaryFolder();
-let server: RunningServer;
-let browser: Browser;
-
-beforeAll(async () => {
-  server = await startServer(`${folder.path}/sorn.db`);
-  await fetch(`${server.url}/api/demo`, { method: 'POST' });
-  browser = await launch();
-});
-afterAll(async () => {
-  await browser?.close();
-  await server?.stop();
-  folder.remove();
-});
+const running = fixture({ demo: true });
+let server: { url: string };
+beforeAll(() => ({ server } = running));
 
 const poll = (read: () => unknown) => expect.poll(read, { timeout: 15_000 });
 
 async function open(view: string) {
-  const visited = await visit(browser, `${server.url}/bulletin-desk/${view}`);
+  const visited = await visit(running.browser, `${server.url}/bulletin-desk/${view}`);
   await visited.page.getByRole('main').waitFor();
   const press = async (...keys: string[]) => {
     for (const key of keys) await visited.page.keyboard.press(key);
   };
   return { ...visited, press };
-}
-
-async function seriousFaults(page: Page) {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  return violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
 }
 
 const focusedName = (page: Page) =>
@@ -51,13 +35,13 @@ it('the text is searched and folded by keys, and leads from a line to its settin
   await press('a');
   await poll(lines).toBeLessThan(25);
   expect(await page.locator('.cm-content').textContent()).not.toContain('Korvane Wide 34');
-  expect(await seriousFaults(page)).toEqual([]);
+  expect(await faultsOf(page)).toEqual([]);
   await press('a');
   await poll(() => page.locator('.cm-content').textContent()).toContain('Korvane Wide 34');
 
   await press('Control+f');
   await page.keyboard.type('Slope Cams fill');
-  expect(await seriousFaults(page)).toEqual([]);
+  expect(await faultsOf(page)).toEqual([]);
   await press('Enter', 'Escape');
   await poll(() => cursorLine(page)).toContain('name: Slope Cams fill');
   await press('Control+Period');
@@ -109,7 +93,7 @@ it('any two revisions are compared as a text that version control takes', async 
   await poll(() => unified.textContent()).toContain('+  growStep: 61');
   expect(await unified.textContent()).toContain('--- revision-1/bulletin-desk.yaml');
   expect(await unified.textContent()).toContain('+++ revision-2/bulletin-desk.yaml');
-  expect(await seriousFaults(page)).toEqual([]);
+  expect(await faultsOf(page)).toEqual([]);
   const download = page.waitForEvent('download');
   await press('s');
   const difference = readFileSync((await (await download).path())!, 'utf8');
@@ -122,16 +106,16 @@ it('any two revisions are compared as a text that version control takes', async 
   const now = readFileSync((await (await exported).path())!, 'utf8').replace(/^\$schema.*\n/, '');
   expect(now).toContain('growStep: 62');
   const first = now.replace(/\n {2}growStep: 62/, '');
-  writeFileSync(`${folder.path}/bulletin-desk.yaml`, first);
-  writeFileSync(`${folder.path}/change.diff`, difference);
-  const options = { cwd: folder.path, stdio: 'pipe' } as const;
+  writeFileSync(`${running.folder}/bulletin-desk.yaml`, first);
+  writeFileSync(`${running.folder}/change.diff`, difference);
+  const options = { cwd: running.folder, stdio: 'pipe' } as const;
   try {
     execFileSync('git', ['apply', 'change.diff'], options);
   } catch (error) {
     if ((error as NodeJS.ErrnoException).code !== 'ENOENT') throw error;
     execFileSync('patch', ['-p1', '-i', 'change.diff'], options);
   }
-  expect(readFileSync(`${folder.path}/bulletin-desk.yaml`, 'utf8')).toBe(
+  expect(readFileSync(`${running.folder}/bulletin-desk.yaml`, 'utf8')).toBe(
     now.replace('growStep: 62', 'growStep: 61'),
   );
   expect((await yaml(2)).tiling.growStep).toBe(61);

@@ -27,6 +27,7 @@ import { serve } from './serve.ts';
 import { revisionRoutes } from './revisions.ts';
 import { historyIn } from './storage/history.ts';
 import { settingsIn } from './storage/server-settings.ts';
+import type { SharedWatch } from './storage/shared-news.ts';
 import { storeIn } from './storage/store.ts';
 
 export interface AppOptions {
@@ -41,6 +42,8 @@ export interface AppOptions {
   log: Logger;
   /** The live desk; null where none is arranged. */
   live: LiveServer | null;
+  /** The store that several servers share; null where everything is in a file. */
+  shared: SharedWatch | null;
   /** The profiles that live in files. */
   files: ProfileFiles;
   hosts: Hosts;
@@ -101,7 +104,7 @@ export function createApp(options: AppOptions): Express {
   const body = express.json({ limit: '8mb', verify: refuseOtherText });
   app.use('/api', body, profileRoutes(store, demo, changes, keepAll));
   app.use('/api', revisionRoutes(history, changes));
-  app.use('/api', changeEventRoutes(store, changes, live, files));
+  app.use('/api', changeEventRoutes(store, changes, live, files, options.shared));
   app.use('/api', body, profileFileRoutes(files));
   app.use('/api', body, liveRoutes(live));
   app.use('/api', backupRoutes(backups, folder, settingsIn(db), changes));

@@ -1,22 +1,24 @@
-import { PROFILES, type ChangeEvent, type ProfileFileState } from '@sorn/api';
+import { PROFILES, type ChangeEvent, type ProfileFileState, type SharedState } from '@sorn/api';
 import { Router } from 'express';
 import type { ChangeEvents } from './change-events.ts';
 import type { LiveServer } from './live/live-server.ts';
 import { tellOfLive } from './live/routes.ts';
 import type { ProfileFiles } from './profile-files/profile-files.ts';
 import { serve } from './serve.ts';
+import type { SharedWatch } from './storage/shared-news.ts';
 import type { Store } from './storage/store.ts';
 
 /** A line now and then keeps the connection from being taken for a dead one. */
 const ALIVE_MS = 20_000;
 const RETRY_MS = 3_000;
 
-/** GET /profiles/:id/changes: server-sent events, one for each save of the profile or its session, and news of its file and the live desk. */
+/** GET /profiles/:id/changes: server-sent events, one for each save of the profile or its session, and news of its file, the live desk and a shared store. */
 export function changeEventRoutes(
   store: Store,
   changes: ChangeEvents,
   live: LiveServer | null,
   files: ProfileFiles,
+  shared: SharedWatch | null,
 ): Router {
   const routes = Router();
   serve(routes, PROFILES.changes, async (request, response) => {
@@ -36,6 +38,10 @@ export function changeEventRoutes(
       state.profile === id && response.write(`event: file\ndata: ${JSON.stringify(state)}\n\n`);
     const stopFiles = files.onChange(sayFile);
     for (const state of files.states()) sayFile(state);
+    const sayStore = (state: SharedState) =>
+      response.write(`event: store\ndata: ${JSON.stringify(state)}\n\n`);
+    const stopStore = shared?.onChange(sayStore);
+    if (shared) sayStore(shared.state());
     const stopLive = live && tellOfLive(live, id, response);
     const alive = setInterval(() => response.write(':\n\n'), ALIVE_MS);
     response.on('close', () => {
@@ -44,6 +50,7 @@ export function changeEventRoutes(
       stopListeningToEnd();
       stopLive?.();
       stopFiles();
+      stopStore?.();
       clearInterval(alive);
     });
     await sayPresent();

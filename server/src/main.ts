@@ -122,7 +122,7 @@ async function start(options: Options): Promise<void> {
   const folder = join(dirname(file), 'backups');
   const backups = backupsOf(place, folder);
   const changes = makeChangeEvents();
-  const stopWatching = options.shared ? watchShared(database.db, changes, log) : () => undefined;
+  const shared = options.shared ? watchShared(options.shared, database.db, changes, log) : null;
 
   const files = await openProfileFiles({
     db: database.db,
@@ -148,6 +148,7 @@ async function start(options: Options): Promise<void> {
     machine: options.machine,
     log,
     live,
+    shared,
     files,
     hosts: { names, byAddress: token !== undefined },
     ...(token !== undefined && { token }),
@@ -171,7 +172,7 @@ async function start(options: Options): Promise<void> {
 
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.on(signal, () => {
-      stopWatching();
+      shared?.end();
       server.close(() => {
         // What is under way is still written, and needs the database.
         const ends = [files.end().then(() => database.close()), backups.end(), live?.end()];

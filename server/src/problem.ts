@@ -4,7 +4,7 @@ import type { ErrorRequestHandler, Response } from 'express';
 import type { Logger } from 'pino';
 import { BadBackup } from './backup/bad-backup.ts';
 import { databaseCode } from './storage/database-code.ts';
-import { isUnanswered } from './storage/unanswered.ts';
+import { causeOf, isUnanswered } from './storage/unanswered.ts';
 
 const TITLES = {
   'bad-request': [400, 'The request cannot be read'],
@@ -109,7 +109,7 @@ export function problemHandler(log: Logger): ErrorRequestHandler {
       return;
     }
     if (isUnanswered(error)) {
-      log.warn({ err: error }, 'the shared store does not answer');
+      log.warn({ because: causeOf(error) }, 'the shared store does not answer');
       const detail = 'What was sent may be saved, or not. It is kept here and tried again.';
       sendProblem(response, 'not-answered', detail);
       return;

@@ -24,6 +24,13 @@ export function isUnanswered(error: unknown): boolean {
   return false;
 }
 
+/** Why there was no answer, for the log: the cause alone, without what was asked, in which a whole profile may stand. */
+export function causeOf(error: unknown): string {
+  let at = error;
+  while (at instanceof Error && at.cause instanceof Error) at = at.cause;
+  return at instanceof Error ? at.message : String(at);
+}
+
 /**
  * Does something again while its answer is lost, a few times.
  * @param run is told whether it was tried before, and may have been done then

@@ -2,7 +2,7 @@ import { setTimeout as pause } from 'node:timers/promises';
 import Database from 'libsql';
 
 /** A value as the protocol writes it. */
-export type WireValue =
+type WireValue =
   | { type: 'null' }
   | { type: 'integer'; value: string }
   | { type: 'float'; value: number }

@@ -68,7 +68,7 @@ export async function testServer(
   const logged: string[] = [];
   const log = pino({ level: 'warn' }, { write: (line) => void logged.push(line) });
   const changes = makeChangeEvents();
-  const stopWatching = shared ? watchShared(database.db, changes, log) : () => undefined;
+  const watch = shared ? watchShared(shared, database.db, changes, log) : null;
   const files = await openProfileFiles({
     db: database.db,
     changes,
@@ -88,6 +88,7 @@ export async function testServer(
     hosts,
     ...(token !== undefined && { token }),
     live: null,
+    shared: watch,
     files,
     page: page ?? folder,
   });
@@ -101,7 +102,7 @@ export async function testServer(
     logged,
     changes,
     async stop() {
-      stopWatching();
+      watch?.end();
       await files.end();
       await Promise.all([database.close(), backups.end()]);
       rmSync(folder, { recursive: true });

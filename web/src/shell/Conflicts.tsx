@@ -22,7 +22,7 @@ export function Conflicts({ isOpen, onClose }: { isOpen: boolean; onClose: () =>
 }
 
 function Deciding({ conflicting }: { conflicting: Conflicting }) {
-  const profile = useProfileStore((state) => state.profile);
+  const profile = useProfileStore((state) => state.written);
   const store = useProfileStoreApi();
   const rows = conflictRows(conflicting.conflicts, profile);
   const state = useDecisions(rows);

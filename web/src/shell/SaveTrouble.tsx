@@ -17,6 +17,7 @@ export function SaveTrouble({ onPanel }: { onPanel: (panel: PanelName) => void }
   const remoteChanges = useProfileStore((state) => state.remoteChanges);
   const source = useProfileStore((state) => state.remoteSource);
   const file = useProfileStore((state) => state.file);
+  const sharedStore = useProfileStore((state) => state.sharedStore);
   const store = useProfileStoreApi();
   const failed = [profile, session].find((state) => state.kind === 'failed');
   if (failed?.kind === 'failed') {
@@ -59,6 +60,16 @@ export function SaveTrouble({ onPanel }: { onPanel: (panel: PanelName) => void }
         >
           Take theirs
         </Button>
+      </Bar>
+    );
+  }
+  if (sharedStore?.isAway) {
+    return (
+      <Bar isTrouble>
+        <chakra.span data-store-away>
+          The shared store {sharedStore.host} does not answer. What you edit is kept here, and sent
+          when it is back; what others save is not seen until then.
+        </chakra.span>
       </Bar>
     );
   }

@@ -130,6 +130,27 @@ function FileTitle() {
   );
 }
 
+/** The shared store that everything is kept in, where there is room. */
+function StoreTitle() {
+  const shared = useProfileStore((state) => state.sharedStore);
+  if (!shared) return null;
+  return (
+    <chakra.span
+      fontSize="13px"
+      fontWeight={shared.isAway ? 600 : 400}
+      minW="0"
+      maxW="220px"
+      truncate
+      color={shared.isAway ? 'vermilion' : 'slate'}
+      css={{ '@media (max-width: 1240px)': { display: 'none' } }}
+      title="Kept in a store that several machines share"
+      data-store={shared.isAway ? 'away' : 'there'}
+    >
+      {shared.isAway ? `${shared.host} is away` : `in ${shared.host}`}
+    </chakra.span>
+  );
+}
+
 /** Whether the engine runs; a press pauses or resumes it. */
 function EngineState() {
   const isPaused = useProfileStore((state) => state.session.paused !== undefined);
@@ -203,6 +224,7 @@ export function TopBar({ onPanel }: { onPanel: (panel: PanelName) => void }) {
       {!isSmall && <TrialsHeld />}
       <FindingsCount onPanel={onPanel} />
       <FileTitle />
+      <StoreTitle />
       <SaveStateText isShort={isNarrow} />
       <Flex>
         {buttons.map(({ label, title, Icon, onClick, disabled = false }) => (

@@ -3,9 +3,11 @@ import {
   liveNewsSchema,
   livePictureSchema,
   profileFileStateSchema,
+  sharedStateSchema,
   type ChangeEvent,
   type LiveNews,
   type ProfileFileState,
+  type SharedState,
 } from '@sorn/api';
 import { jsonIn, changeEventsUrl } from './api.ts';
 
@@ -31,6 +33,7 @@ export function listen(
   onServerEvent: (event: ChangeEvent) => void,
   live: LiveListener,
   onFile: (state: ProfileFileState) => void,
+  onStore: (state: SharedState) => void,
 ): () => void {
   let source: EventSource | null = null;
   let later: ReturnType<typeof setTimeout> | undefined;
@@ -56,6 +59,10 @@ export function listen(
       source.addEventListener('file', ({ data }: MessageEvent<string>) => {
         const state = profileFileStateSchema.safeParse(jsonIn(data));
         if (state.success) onFile(state.data);
+      });
+      source.addEventListener('store', ({ data }: MessageEvent<string>) => {
+        const state = sharedStateSchema.safeParse(jsonIn(data));
+        if (state.success) onStore(state.data);
       });
       source.addEventListener('live', ({ data }: MessageEvent<string>) => {
         const news = liveNewsSchema.safeParse(jsonIn(data));

@@ -4,7 +4,7 @@ import type { Decisions, OwnText } from '@sorn/core/files';
 import type { Effort } from '@sorn/core/keys';
 import type { Profile, Session, SessionInput } from '@sorn/core/model';
 import type { SaveState } from './autosave.ts';
-import type { ProfileFileState } from '@sorn/api';
+import type { ProfileFileState, SharedState } from '@sorn/api';
 import type { LiveListener } from './listen.ts';
 import type { Moment } from './moments.ts';
 import type { Conflicting } from './remote-merge.ts';
@@ -40,6 +40,8 @@ export interface ProfileStore {
   conflicting: Conflicting | null;
   /** The file that the profile lives in, and how it is; null where it lives in none. */
   file: ProfileFileState | null;
+  /** The store that several servers share, and whether it answers; null where everything is in a file. */
+  sharedStore: SharedState | null;
   /** What somebody else changed, in words, since the last edit here. */
   remoteChanges: readonly string[];
   /** Where it was changed: "another window", or the name of a file. */

@@ -178,6 +178,7 @@ export function createProfileStore(
       text: draftText.success ? draftText.data : (kept.text ?? null),
       conflicting: null,
       file: null,
+      sharedStore: null,
       remoteChanges: NOTHING_CAME,
       remoteSource: ANOTHER_WINDOW,
       session: opened.session,
@@ -332,6 +333,7 @@ export function createProfileStore(
           (event) => void onServerEvent(event),
           live,
           (file) => set({ file: file.state === 'released' ? null : file }),
+          (sharedStore) => set({ sharedStore }),
         );
         if (draftProfile.success)
           savers.profile.offer({ profile: get().written, text: get().text });

@@ -10,6 +10,7 @@ import { Choice, SettingRow } from '../../ui/SettingRow.tsx';
 import { usePageKeys } from '../../ui/page-keys.ts';
 import type { Restoring } from '@sorn/api';
 import { api } from '../../state/api.ts';
+import { useProfileStore } from '../../state/profile-context.ts';
 import {
   useBackups,
   useMakeBackup,
@@ -34,6 +35,7 @@ const messageOf = (error: unknown) => (error instanceof Error ? error.message : 
 
 /** Everything in one file, made while the server runs; and the way back, asked first. */
 export function BackupPage({ pages }: { pages: ReactNode }) {
+  const isShared = useProfileStore((state) => state.sharedStore !== null);
   const backups = useBackups();
   const list = backups.data?.backups ?? [];
   const make = useMakeBackup();
@@ -121,7 +123,9 @@ export function BackupPage({ pages }: { pages: ReactNode }) {
             <Action
               cap="N"
               text="Make one now"
-              says="in the folder beside the database"
+              says={
+                isShared ? 'on this machine, not in the store' : 'in the folder beside the database'
+              }
               onClick={makeOne}
             />
             <Action cap="S" text="Save as a file" says="to carry away" onClick={download} />
@@ -179,11 +183,19 @@ export function BackupPage({ pages }: { pages: ReactNode }) {
               </chakra.p>
             )}
           </Section>
-          <Section title="From the command line">
-            <chakra.pre fontFamily="mono" fontStretch="88%" fontSize="11.5px" whiteSpace="pre-wrap">
-              {'npm run -s sorn -- backup\nnpm run -s sorn -- restore FILE'}
-            </chakra.pre>
-          </Section>
+          {/* It takes a database file alone. */}
+          {!isShared && (
+            <Section title="From the command line">
+              <chakra.pre
+                fontFamily="mono"
+                fontStretch="88%"
+                fontSize="11.5px"
+                whiteSpace="pre-wrap"
+              >
+                {'npm run -s sorn -- backup\nnpm run -s sorn -- restore FILE'}
+              </chakra.pre>
+            </Section>
+          )}
         </>
       }
     >

@@ -48,7 +48,7 @@ function useAsking() {
 
 function LivesInFile({ file, pages }: { file: ProfileFileState; pages: ReactNode }) {
   const id = useProfileStore((state) => state.id);
-  const profile = useProfileStore((state) => state.profile);
+  const profile = useProfileStore((state) => state.written);
   const rows = conflictRows(file.conflicts ?? [], profile);
   const decisions = useDecisions(rows);
   const { ask, told } = useAsking();
