@@ -13,8 +13,10 @@ const { values } = parseArgs({
 });
 needNode();
 install();
-const tests = values.faults ? ['faults'] : ['fuzz', 'returns', 'files'];
-const runs = tests.map((name) => `core/src/testing/fuzz/${name}.test.ts`);
+const tests = values.faults
+  ? ['fuzz/faults']
+  : ['fuzz/fuzz', 'fuzz/returns', 'fuzz/files', 'paper/paper-desk'];
+const runs = tests.map((name) => `core/src/testing/${name}.test.ts`);
 const { status } = await runShown(
   process.execPath,
   [join(root, 'node_modules/vitest/vitest.mjs'), 'run', ...runs],

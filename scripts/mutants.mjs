@@ -1,4 +1,5 @@
 // npm run mutants -- --count N --seed S: changes N lines of core, one place at a time, and tells which changes no test notices.
+// With --in core/src/tiling the lines are of that folder or file alone.
 // What runs once when a module is loaded needs all tests for each change, 2 minutes: it is changed with --loaded alone.
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
@@ -11,6 +12,7 @@ const { values } = parseArgs({
   options: {
     count: { type: 'string', default: '100' },
     seed: { type: 'string', default: '1' },
+    in: { type: 'string', default: 'core/src' },
     loaded: { type: 'boolean', default: false },
   },
 });
@@ -33,6 +35,7 @@ function linesToChange() {
   const files = readdirSync(join(root, 'core/src'), { recursive: true, withFileTypes: true })
     .filter((entry) => entry.isFile() && entry.name.endsWith('.ts'))
     .map((entry) => relative(root, join(entry.parentPath, entry.name)))
+    .filter((file) => file.startsWith(values.in))
     .filter((file) => !/\.test\.ts$|\/testing\/|index\.ts$|help\.ts$/.test(file));
   return files.flatMap((file) =>
     readFileSync(join(root, file), 'utf8')

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 
 import { profileSchema } from '../model/profile.ts';
-import { sessionSchema, type Session } from '../model/session.ts';
+import { sessionSchema, windowSchema, type Session } from '../model/session.ts';
 import { sessionDifference, withDifference } from '../model/session-difference.ts';
 import { anyEvent } from '../testing/generators.ts';
 import { deepFrozen, OFFICE, testDesk, windows } from '../testing/desk.ts';
@@ -13,6 +13,8 @@ import { reduce, type SessionEvent } from './reduce.ts';
 import { mendOrders, arrangementKey } from './session.ts';
 
 const desk = testDesk(OFFICE, { ...windows('p', 'b', 's'), focus: 'p' });
+
+const B_WINDOW = windowSchema.parse({ id: 'q', workspace: 'B' });
 
 describe('undo and redo', () => {
   it('step back and forth through changes, past mere visits', () => {
@@ -36,6 +38,43 @@ describe('undo and redo', () => {
     const back = sent.run('undo');
     expect(back.shapes()).toEqual(desk.shapes());
     expect([back.session.focus, back.session.focusMonitor]).toEqual(['p', 'wide']);
+  });
+
+  it('pass over a command that found nothing to do, though it ended what was under way', () => {
+    const idle = desk.run('pocket', { command: 'put-on-monitor', which: 'wide' });
+    expect(idle.trace[0]?.because).toBe('s is on wide already');
+    const back = idle.run('undo');
+    expect(back.shapes()).toEqual(desk.shapes());
+    expect(back.session.focus).toBe('p');
+  });
+
+  it('bring the focus back that a window had before the bare desktop', () => {
+    const sent = desk.run('show-desktop', { command: 'put-on-workspace', which: '1' });
+    expect(sent.at('p').workspace).toBe('1');
+    const back = sent.run('undo');
+    expect([back.session.focus, back.at('p').workspace]).toEqual(['p', 'B']);
+  });
+
+  it('put no cable back: a workspace that was put on a monitor is where it can be', () => {
+    const put = desk.run({ command: 'put-workspace-on-monitor', which: 'tall' });
+    const alone = put.plug('wide').run('undo');
+    expect(alone.desk.monitors.map(({ id }) => id)).toEqual(['wide']);
+    expect(alone.at('p')).toMatchObject({ monitor: 'wide', workspace: 'B', shown: true });
+    const again = alone.run('redo').plug('wide', 'tall');
+    expect(again.at('p')).toMatchObject({ monitor: 'tall', workspace: 'B' });
+  });
+
+  it('keep windows opened since at the end, also where the cable went in between', () => {
+    const sent = testDesk(OFFICE, { ...windows('p'), focus: 'p' }).run({
+      command: 'put-on-workspace',
+      which: 'R',
+      follow: true,
+    });
+    const there = sent.plug('wide').event({ type: 'window-opened', window: B_WINDOW });
+    const back = there.run('undo');
+    expect(back.session.arrangements['B/wide']!.order).toEqual(['p', 'q']);
+    const other = sent.plug('tall').event({ type: 'window-opened', window: B_WINDOW });
+    expect(other.run('undo').session.arrangements['B/tall']!.order).toEqual(['p', 'q']);
   });
 
   it('end where a new step begins', () => {

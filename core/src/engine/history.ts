@@ -70,6 +70,21 @@ export function withUndoStep(
   return { ...after, past, future: [] };
 }
 
+/** The session with a past and a future in which no step brings back a cable: what is connected now stays so. */
+export function withCablesAsTheyAre(session: Session): Session {
+  const cables = picked(session, ['connected', 'unplugged']);
+  const kept = (step: UndoStep): UndoStep =>
+    step.connection
+      ? {
+          ...step,
+          connection: { ...without(step.connection, ['connected', 'unplugged']), ...cables },
+        }
+      : step;
+  const { past, future } = session;
+  if (![...past, ...future].some(({ connection }) => connection)) return session;
+  return { ...session, past: past.map(kept), future: future.map(kept) };
+}
+
 /** The session as it was some steps ago; nothing is left to do again. */
 export function stepsBack({ session, profile }: CommandContext, steps: number): Session {
   let former = session;
@@ -207,15 +222,20 @@ function arrangementsAfter(
 ): Session['arrangements'] {
   const after = { ...now, ...former };
   for (const [key, arrangement] of Object.entries(former)) {
-    if (!now[key]?.detached) continue;
-    after[key] = { ...arrangement, detached: true };
     const [workspace = '', monitor = ''] = key.split('/');
-    const home = homeOfWorkspace(desk, workspace);
-    if (desk.joined || home === undefined || home === monitor) continue;
+    const home = desk.joined ? undefined : homeOfWorkspace(desk, workspace);
+    const isElsewhere = home !== undefined && home !== monitor;
+    if (isElsewhere || now[key]?.detached) after[key] = { ...arrangement, detached: true };
+    if (!isElsewhere) continue;
     const there = arrangementKey(workspace, home);
     const { order, hand } = arrangement;
     const { hand: _hand, ...rest } = now[there] ?? { order: [] };
-    after[there] = { ...rest, order, ...(hand !== undefined && { hand }) };
+    after[there] = {
+      ...rest,
+      // Windows that opened there since are at the end.
+      order: [...new Set([...order, ...rest.order])],
+      ...(hand !== undefined && { hand }),
+    };
   }
   return after;
 }

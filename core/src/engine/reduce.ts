@@ -14,7 +14,7 @@ import { onWindowClosed } from './commands/windows.ts';
 import { isChain, runChain } from './chain.ts';
 import { onMonitorsChanged, type ConnectedMonitors } from './connect.ts';
 import { onProfileEdited } from './profile-edit.ts';
-import { withUndoStep } from './history.ts';
+import { withCablesAsTheyAre, withUndoStep } from './history.ts';
 import {
   commandKeyPressed,
   withInteractionEnded,
@@ -108,7 +108,8 @@ function happened(session: Session, event: SessionEvent, profile: Profile): Outc
     case 'monitors-changed': {
       const before = withInteractionEnded(context, null);
       const outcome = onMonitorsChanged({ ...context, session: before }, event.connected);
-      if (!event.byHand || outcome.session === before) return outcome;
+      if (outcome.session === before) return outcome;
+      if (!event.byHand) return { ...outcome, session: withCablesAsTheyAre(outcome.session) };
       return { ...outcome, session: withUndoStep(before, outcome.session, event.type) };
     }
     case 'profile-edited':

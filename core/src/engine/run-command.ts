@@ -25,37 +25,31 @@ import {
   windowName,
 } from './session.ts';
 
-/** Runs a command; `isStep` tells whether undo is to take it back. */
-function runCommand(
-  before: CommandContext,
-  command: Command,
-): { outcome: Outcome; isStep: boolean } {
+/** Runs a command on a session in which nothing is under way that it does not continue. */
+function runCommand(context: CommandContext, command: Command): Outcome {
+  const { session } = context;
   const { whilePaused, whileUnplugged, givesPlace } = definitionOf(command.command);
-  const session = withInteractionEnded(before, command.command);
-  const context = session === before.session ? before : { ...before, session };
-  const idle = (because: string) => ({ outcome: noop(session, because), isStep: false });
   if (session.unplugged && !whileUnplugged)
-    return idle('no monitor is connected: the session waits for one');
-  if (session.paused && !whilePaused) return idle('the engine is paused; resume comes first');
+    return noop(session, 'no monitor is connected: the session waits for one');
+  if (session.paused && !whilePaused)
+    return noop(session, 'the engine is paused; resume comes first');
   const apply = COMMAND_FUNCTIONS[command.command as keyof CommandFunctions] as (
     context: CommandContext,
     said: Command,
   ) => Outcome;
   const outcome = apply(context, command);
-  return {
-    outcome: givesPlace ? withOffersAfter(context, outcome) : outcome,
-    isStep: isUndoable(command),
-  };
+  return givesPlace ? withOffersAfter(context, outcome) : outcome;
 }
 
-/** Runs a command as a step that undo takes back, where it is one. */
-export function runUndoably(context: CommandContext, command: Command): Outcome {
-  const { outcome, isStep } = runCommand(context, command);
-  if (!isStep || outcome.session === context.session) return outcome;
-  return {
-    ...outcome,
-    session: withUndoStep(context.session, outcome.session, command.command),
-  };
+/**
+ * Runs a command as a step that undo takes back, where it is one. What was under way and ends by it is no part of the
+ * step: a command that finds nothing to do is none.
+ */
+export function runUndoably(before: CommandContext, command: Command): Outcome {
+  const session = withInteractionEnded(before, command.command);
+  const outcome = runCommand({ ...before, session }, command);
+  if (!isUndoable(command) || outcome.session === session) return outcome;
+  return { ...outcome, session: withUndoStep(session, outcome.session, command.command) };
 }
 
 /** The key of a command is pressed and held: a placing is outlined first, where previews are on. */

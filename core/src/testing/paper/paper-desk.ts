@@ -1,0 +1,649 @@
+/** How a window is held on the paper desk. */
+type Held = 'tiled' | 'floating' | 'pocketed';
+
+interface PaperWindow {
+  id: string;
+  workspace: string;
+  held: Held;
+  isMaximised: boolean;
+  isFullScreen: boolean;
+  isMinimised: boolean;
+  /** Where it was pocketed from, and how it was held there: while it is in the pocket, or visits another workspace. */
+  from: { workspace: string; held: Held } | null;
+}
+
+/** All that undo puts back. */
+interface PaperState {
+  windows: PaperWindow[];
+  /** Windows of each workspace, in their order. */
+  orders: Record<string, string[]>;
+  /** The monitor that each workspace is on. */
+  homes: Record<string, string>;
+  shown: Record<string, string>;
+  focus: string | null;
+  focusMonitor: string;
+  pocket: string[];
+  minimised: string[];
+  /** By "workspace monitor": the window that swap-with-lead took the lead from. */
+  leadBefore: Record<string, string | undefined>;
+}
+
+export interface PaperRect {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+
+/** What is expected of a window: the rectangle only where it has a tile or is large, and can be seen. */
+export interface PaperPlacement {
+  workspace: string;
+  monitor: string;
+  held: Held;
+  shown: boolean;
+  rect: PaperRect | null;
+}
+
+export const PAPER = {
+  width: 1200,
+  height: 620,
+  reserved: 20,
+  monitors: ['m', 'n'],
+  workspaces: { a: 'm', b: 'm', c: 'm', d: 'n', e: 'n', f: 'n' } as Record<string, string>,
+};
+
+const clone = <T>(value: T): T => structuredClone(value);
+
+/** How it was before a step, and what of it the step changed: that alone is taken back. */
+interface PaperStep {
+  then: PaperState;
+  windows: readonly string[];
+  orders: readonly string[];
+  isHomes: boolean;
+}
+
+/**
+ * A desk as a person would keep it on paper: lists of names, and two monitors side by side whose windows stand in
+ * columns. It follows the words of what commands do and shares nothing with the engine, which is held to it.
+ * Each command gives true where it did something.
+ */
+export class PaperDesk {
+  private now: PaperState = {
+    windows: [],
+    orders: Object.fromEntries(Object.keys(PAPER.workspaces).map((id) => [id, []])),
+    homes: { ...PAPER.workspaces },
+    shown: { m: 'a', n: 'd' },
+    focus: null,
+    focusMonitor: 'm',
+    pocket: [],
+    minimised: [],
+    leadBefore: {},
+  };
+  private shownBefore: Record<string, string> = {};
+  private recent: string[] = [];
+  private opened: Record<string, number> = {};
+  private past: PaperStep[] = [];
+  private future: PaperStep[] = [];
+  private plugged: readonly string[] = PAPER.monitors;
+  /** All windows are hidden for the time being; this one had the focus. */
+  private bare: { focus: string | null } | null = null;
+  /** A monitor that was sent the focus and went; what got it then, until that monitor is back. */
+  private away: { monitor: string; to: string; focus: string | null } | null = null;
+  /** What pocket or call-back did last, where nothing was done since. */
+  private called: { window: string; by: 'pocket' | 'call-back' } | null = null;
+
+  get focus(): string | null {
+    return this.now.focus;
+  }
+  get focusMonitor(): string {
+    return this.now.focusMonitor;
+  }
+  get shown(): Record<string, string> {
+    return this.now.shown;
+  }
+  get ids(): string[] {
+    return this.now.windows.map(({ id }) => id);
+  }
+
+  /** True where what a direction finds depends on where windows float. */
+  get hasFloatingInSight(): boolean {
+    const { windows } = this.now;
+    return windows.some(({ held, isMinimised }) => held === 'floating' && !isMinimised);
+  }
+
+  get isAlone(): boolean {
+    return this.plugged.length === 1;
+  }
+
+  /** The monitor that a workspace is on: while its own is unplugged, the other one. */
+  private monitorOf(workspace: string, { homes } = this.now): string {
+    const home = homes[workspace]!;
+    return this.plugged.includes(home) ? home : this.plugged[0]!;
+  }
+  workspacesOf(monitor: string): string[] {
+    return Object.keys(this.now.homes).filter((id) => this.monitorOf(id) === monitor);
+  }
+
+  placement(id: string): PaperPlacement {
+    const window = this.window(id);
+    const monitor = this.monitorOf(window.workspace);
+    return {
+      workspace: window.workspace,
+      monitor,
+      held: window.held,
+      shown: this.isShown(window),
+      rect: this.rectOf(window, PAPER.monitors.indexOf(monitor) * PAPER.width),
+    };
+  }
+
+  private rectOf(window: PaperWindow, left: number): PaperRect | null {
+    const { width, height, reserved } = PAPER;
+    if (window.isMinimised || window.held === 'pocketed') return null;
+    if (window.isFullScreen) return { x: left, y: 0, width, height };
+    const inside = { y: reserved, height: height - reserved };
+    if (window.isMaximised) return { x: left, width, ...inside };
+    const tiled = this.tiledOn(window.workspace);
+    const at = tiled.indexOf(window.id);
+    if (at < 0) return null;
+    const edge = (i: number) => Math.round((i * width) / tiled.length);
+    return { x: left + edge(at), width: edge(at + 1) - edge(at), ...inside };
+  }
+
+  run(command: string, said = ''): void {
+    if (command !== 'show-desktop') this.windowsBack();
+    const before = clone(this.now);
+    const [id = command, direction = ''] =
+      /^(focus|move)-(left|right)$/.exec(command)?.slice(1) ?? [];
+    const steps: Record<string, () => boolean> = {
+      'move-earlier': () => this.moveInOrder(-1),
+      'move-later': () => this.moveInOrder(1),
+      move: () => this.moveTowards(direction === 'right' ? 1 : -1),
+      promote: () => this.promote(),
+      'swap-with-lead': () => this.swapWithLead(),
+      'put-on-workspace': () => this.putOnWorkspace(said, false),
+      'follow-to-workspace': () => this.putOnWorkspace(said, true),
+      'put-on-monitor': () => this.putOnMonitor(true),
+      'leave-on-monitor': () => this.putOnMonitor(false),
+      'put-workspace-on-monitor': () => this.putWorkspaceOnMonitor(),
+      float: () => this.float(),
+      maximise: () => this.toggle('isMaximised'),
+      'full-screen': () => this.toggle('isFullScreen'),
+      minimise: () => this.minimise(),
+      'restore-last': () => this.restoreLast(),
+      pocket: () => this.pocket(),
+      'call-back': () => this.callBack(),
+    };
+    const others: Record<string, () => void> = {
+      'open-app': () => this.open(said),
+      close: () => this.close(),
+      focus: () => this.focusTowards(direction === 'right' ? 1 : -1),
+      'focus-next': () => this.focusInOrder(1),
+      'focus-previous': () => this.focusInOrder(-1),
+      'focus-last': () => this.focusLast(),
+      'go-workspace': () => this.goWorkspace(said),
+      'go-monitor': () => {
+        const other = this.otherMonitor();
+        if (other !== null) this.focusMonitorItself(other);
+      },
+      'call-app': () => this.callApp(said),
+      'next-of-app': () => this.nextOfApp(),
+      'show-desktop': () => this.showDesktop(),
+      undo: () => this.travel(this.past, this.future),
+      redo: () => this.travel(this.future, this.past),
+    };
+    const step = steps[id];
+    if (id !== 'call-back') {
+      const called = this.called;
+      this.called = null;
+      if (id === 'pocket') this.called = called;
+    }
+    if (!step) return others[id]!();
+    if (!step()) return;
+    this.past.push(this.stepFrom(before));
+    this.future = [];
+  }
+
+  private window(id: string): PaperWindow {
+    return this.now.windows.find((each) => each.id === id)!;
+  }
+  private focused(): PaperWindow | null {
+    return this.now.focus === null ? null : this.window(this.now.focus);
+  }
+  private otherMonitor(): string | null {
+    return this.plugged.find((id) => id !== this.now.focusMonitor) ?? null;
+  }
+  /** The monitor that stands there, seen from the one with the focus. */
+  private monitorTowards(step: 1 | -1): string | undefined {
+    const there = PAPER.monitors[PAPER.monitors.indexOf(this.now.focusMonitor) + step];
+    return this.plugged.find((id) => id === there);
+  }
+  private here(): string {
+    return this.now.shown[this.now.focusMonitor]!;
+  }
+  private isShown(window: PaperWindow): boolean {
+    const { held, isMinimised, workspace } = window;
+    const isInSight = this.now.shown[this.monitorOf(workspace)] === workspace;
+    return !this.bare && held !== 'pocketed' && !isMinimised && isInSight;
+  }
+  private tiledOn(workspace: string): string[] {
+    return this.now.orders[workspace]!.filter((id) => {
+      const window = this.window(id);
+      return window.workspace === workspace && window.held === 'tiled' && !window.isMinimised;
+    });
+  }
+
+  private show(monitor: string, workspace: string): void {
+    if (this.now.shown[monitor] === workspace) return;
+    this.shownBefore[monitor] = this.now.shown[monitor]!;
+    this.now.shown[monitor] = workspace;
+  }
+  private focusOn(id: string): void {
+    const window = this.window(id);
+    window.isMinimised = false;
+    this.now.minimised = this.now.minimised.filter((each) => each !== id);
+    this.now.focus = id;
+    this.now.focusMonitor = this.monitorOf(window.workspace);
+    this.recent = [id, ...this.recent.filter((each) => each !== id)];
+    this.show(this.now.focusMonitor, window.workspace);
+  }
+  /** The window of a monitor that had the focus last, or the monitor itself. */
+  private focusMonitorItself(monitor: string): void {
+    const id = this.recent.find((each) => {
+      const window = this.window(each);
+      return this.monitorOf(window.workspace) === monitor && this.isShown(window);
+    });
+    if (id !== undefined) return this.focusOn(id);
+    this.now.focus = null;
+    this.now.focusMonitor = monitor;
+  }
+
+  private open(app: string): void {
+    this.opened[app] = (this.opened[app] ?? 0) + 1;
+    const id = `${app}-${this.opened[app]}`;
+    const plain = { isMaximised: false, isFullScreen: false, isMinimised: false, from: null };
+    this.now.windows.push({ id, workspace: this.here(), held: 'tiled', ...plain });
+    this.now.orders[this.here()]!.push(id);
+    this.focusOn(id);
+  }
+  private close(): void {
+    const id = this.now.focus;
+    if (id === null) return;
+    this.now.windows = this.now.windows.filter((each) => each.id !== id);
+    this.recent = this.recent.filter((each) => each !== id);
+    for (const workspace of Object.keys(this.now.orders)) this.leave(workspace, id);
+    this.focusMonitorItself(this.now.focusMonitor);
+  }
+  private leave(workspace: string, id: string): void {
+    this.now.orders[workspace] = this.now.orders[workspace]!.filter((each) => each !== id);
+    const key = `${workspace} ${this.monitorOf(workspace)}`;
+    if (this.now.leadBefore[key] === id) this.now.leadBefore[key] = undefined;
+  }
+  /** To the end of a workspace; it belongs there from now on. */
+  private join(window: PaperWindow, workspace: string): void {
+    this.leave(window.workspace, window.id);
+    if (window.from) this.leave(window.from.workspace, window.id);
+    window.from = null;
+    window.workspace = workspace;
+    this.now.orders[workspace]!.push(window.id);
+  }
+
+  /** The next window to the side of a place in a row; the first or last of the row where there is no place. */
+  private beside(row: string[], id: string | null, step: 1 | -1): string | undefined {
+    if (id === null || !row.includes(id)) return step > 0 ? row[0] : row.at(-1);
+    return row[row.indexOf(id) + step];
+  }
+  private focusTowards(step: 1 | -1): void {
+    const { focus } = this.now;
+    const near = focus === null ? undefined : this.beside(this.tiledOn(this.here()), focus, step);
+    if (near !== undefined) return this.focusOn(near);
+    const there = this.monitorTowards(step);
+    if (there === undefined) return;
+    const far = this.beside(this.tiledOn(this.now.shown[there]!), null, step);
+    if (far !== undefined) return this.focusOn(far);
+    this.now.focus = null;
+    this.now.focusMonitor = there;
+  }
+  private focusInOrder(step: 1 | -1): void {
+    const ring = this.now.orders[this.here()]!.filter((id) => {
+      const window = this.window(id);
+      return window.workspace === this.here() && this.isShown(window);
+    });
+    if (ring.length === 0) return;
+    const at = this.now.focus === null ? -1 : ring.indexOf(this.now.focus);
+    this.focusOn(ring[at < 0 ? 0 : (at + step + ring.length) % ring.length]!);
+  }
+  private focusLast(): void {
+    const last = this.recent.find((id) => {
+      const { held, isMinimised } = this.window(id);
+      return id !== this.now.focus && held !== 'pocketed' && !isMinimised;
+    });
+    if (last !== undefined) this.focusOn(last);
+  }
+
+  private exchange(workspace: string, one: string, other: string): void {
+    this.now.orders[workspace] = this.now.orders[workspace]!.map((id) =>
+      id === one ? other : id === other ? one : id,
+    );
+  }
+  private tiledFocus(): { id: string; tiled: string[]; at: number } | null {
+    const window = this.focused();
+    if (!window) return null;
+    const tiled = this.tiledOn(window.workspace);
+    const at = tiled.indexOf(window.id);
+    return at < 0 ? null : { id: window.id, tiled, at };
+  }
+  private moveInOrder(step: 1 | -1): boolean {
+    const focused = this.tiledFocus();
+    const other = focused?.tiled[focused.at + step];
+    if (!focused || other === undefined) return false;
+    this.exchange(this.here(), focused.id, other);
+    return true;
+  }
+  private moveTowards(step: 1 | -1): boolean {
+    if (this.moveInOrder(step)) return true;
+    const window = this.focused();
+    const there = this.monitorTowards(step);
+    if (!window || there === undefined) return false;
+    this.join(window, this.now.shown[there]!);
+    this.focusOn(window.id);
+    return true;
+  }
+  private promote(): boolean {
+    const focused = this.tiledFocus();
+    if (!focused || focused.at === 0) return false;
+    for (let i = focused.at; i > 0; i--)
+      this.exchange(this.here(), focused.id, focused.tiled[i - 1]!);
+    return true;
+  }
+  private swapWithLead(): boolean {
+    const focused = this.tiledFocus();
+    if (!focused) return false;
+    const { id, tiled, at } = focused;
+    const key = `${this.here()} ${this.now.focusMonitor}`;
+    const with_ = at === 0 ? this.now.leadBefore[key] : tiled[0];
+    if (with_ === undefined || with_ === id || !tiled.includes(with_)) return false;
+    this.exchange(this.here(), id, with_);
+    this.now.leadBefore[key] = tiled[0]!;
+    return true;
+  }
+
+  /** The workspace that is meant; null where there is none. */
+  private meant(which: string): string | null {
+    const here = this.workspacesOf(this.now.focusMonitor);
+    const at = here.indexOf(this.here());
+    if (which === 'next') return here[(at + 1) % here.length]!;
+    if (which === 'previous') return here[(at - 1 + here.length) % here.length]!;
+    if (which !== 'last') return which;
+    const before = this.shownBefore[this.now.focusMonitor];
+    return before !== undefined && here.includes(before) ? before : null;
+  }
+  private goWorkspace(which: string): void {
+    const to = this.meant(which);
+    if (to === null) return;
+    const monitor = this.monitorOf(to);
+    if (this.now.focusMonitor === monitor && this.now.shown[monitor] === to) return;
+    this.show(monitor, to);
+    this.focusMonitorItself(monitor);
+  }
+  private putOnWorkspace(which: string, isFollowed: boolean): boolean {
+    const window = this.focused();
+    const to = window && this.meant(which);
+    if (!window || to === null || to === window.workspace) return false;
+    this.join(window, to!);
+    if (isFollowed) this.focusOn(window.id);
+    else this.focusMonitorItself(this.now.focusMonitor);
+    return true;
+  }
+  private putOnMonitor(isFollowed: boolean): boolean {
+    const window = this.focused();
+    const other = this.otherMonitor();
+    if (!window || other === null) return false;
+    this.join(window, this.now.shown[other]!);
+    if (isFollowed) this.focusOn(window.id);
+    else this.focusMonitorItself(this.now.focusMonitor);
+    return true;
+  }
+  private putWorkspaceOnMonitor(): boolean {
+    const to = this.otherMonitor();
+    if (to === null) return false;
+    const workspace = this.here();
+    this.now.homes[workspace] = to;
+    this.showWhatIsHere();
+    this.show(to, workspace);
+    this.focusMonitorItself(to);
+    return true;
+  }
+
+  /** Each monitor shows what it showed, what it showed before, what was in sight on one that is gone, or its first. */
+  private showWhatIsHere(): void {
+    const gone = PAPER.monitors.filter((id) => !this.plugged.includes(id));
+    for (const monitor of this.plugged) {
+      const here = this.workspacesOf(monitor);
+      const wanted = [
+        this.now.shown[monitor],
+        this.shownBefore[monitor],
+        ...gone.map((id) => this.now.shown[id]),
+        here[0],
+      ];
+      this.now.shown[monitor] = wanted.find((id) => here.includes(id!))!;
+    }
+  }
+  /** A cable comes out or goes in. */
+  plug(monitors: readonly string[]): void {
+    this.windowsBack();
+    this.called = null;
+    this.plugged = monitors;
+    this.showWhatIsHere();
+    const { away, focus, focusMonitor } = { ...this.now, away: this.away };
+    this.away = null;
+    const isUnmoved = away !== null && away.focus === focus && away.to === focusMonitor;
+    if (isUnmoved && monitors.includes(away.monitor)) {
+      this.now.focus = null;
+      this.now.focusMonitor = away.monitor;
+      return;
+    }
+    if (isUnmoved) this.away = away;
+    if (focus !== null) {
+      const window = this.window(focus);
+      if (!this.isShown(window) || this.monitorOf(window.workspace) !== focusMonitor)
+        this.focusOn(focus);
+    } else if (!monitors.includes(focusMonitor)) {
+      const to = monitors[0]!;
+      this.focusMonitorItself(to);
+      this.away = { monitor: focusMonitor, to, focus: this.now.focus };
+    }
+  }
+
+  private windowsBack(): void {
+    if (!this.bare) return;
+    const { focus } = this.bare;
+    this.bare = null;
+    if (focus !== null) this.focusOn(focus);
+  }
+  private showDesktop(): void {
+    if (this.bare) return this.windowsBack();
+    if (!this.now.windows.some((each) => this.isShown(each))) return;
+    this.bare = { focus: this.now.focus };
+    this.now.focus = null;
+  }
+
+  /** The key of switch-window pressed so many times, and let go. */
+  switchWindow(presses: number, isTaken: boolean): void {
+    this.windowsBack();
+    this.called = null;
+    const among = this.recent.filter((id) => this.window(id).held !== 'pocketed');
+    const others = among[0] === this.now.focus ? among.slice(1) : among;
+    if (others.length === 0) return;
+    const at = presses - 1 + among.length - others.length;
+    if (isTaken) this.focusOn(among[at % among.length]!);
+  }
+  private callApp(app: string): void {
+    const recent = this.recent.find((id) => id.startsWith(app));
+    if (recent === undefined) this.open(app);
+    else if (recent === this.now.focus) this.nextOfApp();
+    else this.goTo(recent);
+  }
+  private nextOfApp(): void {
+    const { focus } = this.now;
+    if (focus === null) return;
+    const same = this.now.windows.map(({ id }) => id).filter((id) => id[0] === focus[0]);
+    const next = same[(same.indexOf(focus) + 1) % same.length]!;
+    if (next !== focus) this.goTo(next);
+  }
+  private goTo(id: string): void {
+    if (this.window(id).held === 'pocketed') this.takeOut(id);
+    else this.focusOn(id);
+  }
+
+  private float(): boolean {
+    const window = this.focused();
+    if (!window) return false;
+    if (window.held === 'tiled') window.held = 'floating';
+    else {
+      window.held = 'tiled';
+      if (window.from && window.from.workspace !== window.workspace)
+        this.leave(window.from.workspace, window.id);
+      window.from = null;
+    }
+    return true;
+  }
+  private toggle(mode: 'isMaximised' | 'isFullScreen'): boolean {
+    const window = this.focused();
+    if (!window) return false;
+    window[mode] = !window[mode];
+    return true;
+  }
+  private minimise(): boolean {
+    const window = this.focused();
+    if (!window) return false;
+    window.isMinimised = true;
+    this.now.minimised.push(window.id);
+    this.focusMonitorItself(this.now.focusMonitor);
+    return true;
+  }
+  private restoreLast(): boolean {
+    const last = this.now.minimised.at(-1);
+    if (last === undefined) return false;
+    this.focusOn(last);
+    return true;
+  }
+
+  private putAway(window: PaperWindow, comes: 'next' | 'last'): void {
+    window.from ??= { workspace: window.workspace, held: window.held };
+    window.held = 'pocketed';
+    if (comes === 'next') this.now.pocket.push(window.id);
+    else this.now.pocket.unshift(window.id);
+    this.focusMonitorItself(this.now.focusMonitor);
+  }
+  private pocket(): boolean {
+    const window = this.focused();
+    if (!window) {
+      this.called = null;
+      return false;
+    }
+    this.putAway(window, 'next');
+    this.called = { window: window.id, by: 'pocket' };
+    return true;
+  }
+  private callBack(): boolean {
+    const focused = this.focused();
+    const isBack = this.called?.by === 'call-back' && this.called.window === focused?.id;
+    if (focused && (isBack || (focused.from && this.called?.by !== 'pocket'))) {
+      this.putAway(focused, 'last');
+      return true;
+    }
+    const id = this.now.pocket.at(-1);
+    if (id === undefined) return false;
+    this.takeOut(id);
+    this.called = { window: id, by: 'call-back' };
+    return true;
+  }
+  /** From the pocket to the present workspace: its former place, or floating where it is a visitor. */
+  private takeOut(id: string): void {
+    this.now.pocket = this.now.pocket.filter((each) => each !== id);
+    const window = this.window(id);
+    const from = window.from!;
+    const here = this.here();
+    const visited = window.workspace === from.workspace ? null : window.workspace;
+    if (visited !== here) {
+      if (visited !== null) this.leave(visited, id);
+      if (from.workspace === here) {
+        window.from = null;
+        window.held = from.held;
+      } else {
+        window.held = 'floating';
+        window.isMaximised = false;
+        window.isFullScreen = false;
+        this.now.orders[here]!.push(id);
+      }
+      window.workspace = here;
+    } else window.held = 'floating';
+    this.focusOn(id);
+  }
+
+  private stepFrom(then: PaperState): PaperStep {
+    const { now } = this;
+    const isOther = (one: unknown, other: unknown) => JSON.stringify(one) !== JSON.stringify(other);
+    const windows = then.windows.filter((was) => {
+      const is = now.windows.find(({ id }) => id === was.id);
+      const monitor = this.monitorOf(was.workspace, then);
+      return is && (isOther(was, is) || this.monitorOf(is.workspace) !== monitor);
+    });
+    const lead = ({ leadBefore }: PaperState, workspace: string) =>
+      Object.entries(leadBefore).filter(
+        ([key, id]) => id !== undefined && key.startsWith(`${workspace} `),
+      );
+    return {
+      then,
+      windows: windows.map(({ id }) => id),
+      orders: Object.keys(now.orders).filter(
+        (id) => isOther(then.orders[id], now.orders[id]) || isOther(lead(then, id), lead(now, id)),
+      ),
+      isHomes: isOther(then.homes, now.homes),
+    };
+  }
+  /** Takes the newest step of one list back; its opposite goes to the other one. */
+  private travel(from: PaperStep[], to: PaperStep[]): void {
+    const step = from.pop();
+    if (!step) return;
+    const { then } = step;
+    const was = clone(this.now);
+    const next = this.now;
+    const isOpen = (id: string) => was.windows.some((each) => each.id === id);
+    const since = (list: string[], now: string[]) => [...new Set([...list, ...now])].filter(isOpen);
+    if (step.isHomes) next.homes = clone(then.homes);
+    next.windows = next.windows.map((now) => {
+      const former = step.windows.includes(now.id) && then.windows.find(({ id }) => id === now.id);
+      return former ? clone(former) : now;
+    });
+    for (const id of step.orders) {
+      next.orders[id] = since(then.orders[id]!, was.orders[id]!);
+      for (const monitor of PAPER.monitors) {
+        const key = `${id} ${monitor}`;
+        next.leadBefore[key] = then.leadBefore[key];
+      }
+    }
+    for (const id of Object.keys(next.orders))
+      next.orders[id] = next.orders[id]!.filter((each) => {
+        const { workspace, from: home } = this.window(each);
+        return workspace === id || home?.workspace === id;
+      });
+    const isAway = (id: string) => this.window(id).held === 'pocketed';
+    next.pocket = since(then.pocket, was.pocket).filter(isAway);
+    const isHidden = (id: string) => this.window(id).isMinimised;
+    next.minimised = since(then.minimised, was.minimised).filter(isHidden);
+    next.shown = { ...then.shown };
+    this.showWhatIsHere();
+    this.focusAsThen(then);
+    to.push(this.stepFrom(was));
+  }
+  private focusAsThen({ focus, focusMonitor }: PaperState): void {
+    const isThere = this.plugged.includes(focusMonitor);
+    const window = focus === null ? undefined : this.now.windows.find(({ id }) => id === focus);
+    if (window && this.isShown(window)) this.focusOn(window.id);
+    else if (isThere && focus === null) {
+      this.now.focus = null;
+      this.now.focusMonitor = focusMonitor;
+    } else this.focusMonitorItself(isThere ? focusMonitor : this.plugged[0]!);
+  }
+}
