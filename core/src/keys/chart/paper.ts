@@ -3,7 +3,7 @@ const PAPERS = {
   A4: { width: 210, height: 297 },
   Letter: { width: 215.9, height: 279.4 },
 } as const;
-export type PaperName = keyof typeof PAPERS;
+type PaperName = keyof typeof PAPERS;
 export const PAPER_NAMES = Object.keys(PAPERS) as readonly PaperName[];
 
 /** A sheet to print on. */
