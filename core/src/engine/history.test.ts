@@ -77,6 +77,35 @@ describe('undo and redo', () => {
     expect(other.run('undo').session.arrangements['B/tall']!.order).toEqual(['p', 'q']);
   });
 
+  it('have no step of a workspace that nothing was put on', () => {
+    const put = { command: 'put-on-workspace', which: 'Q' } as const;
+    const idle = desk.run('float', { command: 'go-monitor', which: 'tall' }, put);
+    expect(idle.trace[0]?.because).toBe('no window has the focus');
+    expect(idle.desk.workspaces.some(({ id }) => id === 'Q')).toBe(false);
+    expect(idle.run('undo').shapes()).toEqual(desk.shapes());
+  });
+
+  it('leave a workspace open that was opened again since', () => {
+    const closed = desk.run({ command: 'go-workspace', which: '1' }, 'close-workspace', 'float');
+    const open = closed.run({ command: 'go-workspace', which: '1' });
+    const back = open.run('undo');
+    expect(back.at('p').held).toBe('tiled');
+    expect(back.desk.workspaces.some(({ id }) => id === '1')).toBe(true);
+    // What closed it is a step of its own.
+    expect(back.run('redo', 'undo', 'undo').session.workspacesClosed).toBeUndefined();
+  });
+
+  it('put a workspace back in its order, where a cable went meanwhile and windows opened', () => {
+    const put = desk
+      .run('move-later', { command: 'put-workspace-on-monitor', which: 'tall' })
+      .plug('tall');
+    const order = (of: typeof put) => of.session.arrangements['B/tall']!.order;
+    const more = ['x', 'y'].map((id) => windowSchema.parse({ id, workspace: 'B' }));
+    const there = more.reduce((now, window) => now.event({ type: 'window-opened', window }), put);
+    expect(order(there)).toEqual(['b', 'p', 's', 'x', 'y']);
+    expect(order(there.run('move-earlier', 'undo', 'undo'))).toEqual(['b', 'p', 's', 'x', 'y']);
+  });
+
   it('end where a new step begins', () => {
     const again = desk.run('move-later', 'undo', 'lead-share-more', 'redo');
     expect(again.trace[0]?.because).toBe('no step to take again');

@@ -6,6 +6,7 @@ import {
   CONNECTION_FIELDS,
   HOLDING_FIELDS,
   LIST_FIELDS,
+  type Arrangement,
   type UndoStep,
   type Session,
   type SessionWindow,
@@ -33,13 +34,19 @@ function holdingOf(window: SessionWindow): UndoStep['windows'][string] {
   return picked(window, HOLDING_FIELDS) as UndoStep['windows'][string];
 }
 
+const AWAY: readonly (typeof LIST_FIELDS)[number][] = ['pocket', 'minimised'];
+
 /** What led from one session to another: all that is otherwise, as it was before. */
 function stepBetween(before: Session, after: Session, command: string): UndoStep {
   const isOtherwise = CONNECTION_FIELDS.some((field) => before[field] !== after[field]);
+  // A window that is put away again has its place in its list, whether or not the step changed that.
+  const lists = LIST_FIELDS.filter(
+    (field) => before[field] !== after[field] || (AWAY.includes(field) && before[field]),
+  );
   const common = {
     command,
     shown: before.shown,
-    ...picked(before, LIST_FIELDS),
+    ...Object.fromEntries(lists.map((field) => [field, before[field] ?? []])),
     ...(isOtherwise && { connection: picked(before, CONNECTION_FIELDS) }),
     ...(before.focus !== undefined && { focus: before.focus }),
     focusMonitor: before.focusMonitor,
@@ -126,8 +133,8 @@ function travel(
 }
 
 /**
- * The lists a step brings back: closed windows are skipped, those put away since they opened are at the end, a
- * workspace with windows on it stays.
+ * The lists after a step is taken back, which brings back those that it changed: closed windows are skipped, those put
+ * away since they opened are at the end, a workspace with windows on it stays.
  */
 function listsAfter(
   session: Session,
@@ -143,8 +150,8 @@ function listsAfter(
     const ids = new Set(windows.filter(isAway).map(({ id }) => id));
     return [...new Set([...before, ...now])].filter((id) => ids.has(id));
   };
-  const { pocket = [], minimised = [], workspacesMade = [], workspacesClosed = [] } = step;
-  const { lineups = [] } = step;
+  const { pocket = [], minimised = [] } = step;
+  const { workspacesMade = [], workspacesClosed = [], lineups = [] } = { ...session, ...step };
   const used = new Set(occupiedWorkspaces(windows).map(({ workspace }) => workspace));
   const made = new Set(workspacesMade.map(({ id }) => id));
   const stay = (session.workspacesMade ?? []).filter(({ id }) => used.has(id) && !made.has(id));
@@ -185,10 +192,7 @@ function applyStep(before: Session, step: UndoStep, profile: Profile): Session {
             ownEntry(step.windows, window.id) ? whereItsWorkspaceIs(window, desk) : window,
           )
         : windows,
-      // With what was connected then, each arrangement is where it was.
-      arrangements: step.connection
-        ? { ...session.arrangements, ...step.arrangements }
-        : arrangementsAfter(session.arrangements, step.arrangements, desk),
+      arrangements: arrangementsAfter(session.arrangements, step, desk),
       shown: { ...session.shown, ...step.shown },
     },
     profile,
@@ -214,26 +218,42 @@ function homeOfWorkspace(desk: DeskInForce, workspace: string): string | undefin
   return desk.workspaces.find(({ id }) => id === workspace)?.monitor;
 }
 
-/** The arrangements a step brings back; one of a workspace that is on another monitor now, also there. */
+/** The arrangements after a step is taken back; one of a workspace that is on another monitor now is there. */
 function arrangementsAfter(
   now: Session['arrangements'],
-  former: UndoStep['arrangements'],
+  { arrangements: former, connection }: UndoStep,
   desk: DeskInForce,
 ): Session['arrangements'] {
-  const after = { ...now, ...former };
+  const after = { ...now };
+  const isLive = (arrangement: Arrangement | undefined) =>
+    arrangement !== undefined && !arrangement.detached;
+  // Windows that opened there since are at the end; who was there before it was elsewhere says nothing.
+  const joinedBy = (order: string[], present: Arrangement | undefined) =>
+    isLive(present) ? [...new Set([...order, ...present!.order])] : order;
+  const elsewhere: { arrangement: Arrangement; there: string }[] = [];
   for (const [key, arrangement] of Object.entries(former)) {
     const [workspace = '', monitor = ''] = key.split('/');
     const home = desk.joined ? undefined : homeOfWorkspace(desk, workspace);
-    const isElsewhere = home !== undefined && home !== monitor;
-    if (isElsewhere || now[key]?.detached) after[key] = { ...arrangement, detached: true };
-    if (!isElsewhere) continue;
-    const there = arrangementKey(workspace, home);
+    if (home === undefined) {
+      const isAway = !connection && now[key]?.detached;
+      after[key] = isAway ? { ...arrangement, detached: true } : arrangement;
+    } else if (home !== monitor) {
+      after[key] = { ...arrangement, detached: true };
+      const there = arrangementKey(workspace, home);
+      const isKnown = isLive(former[there]) && former[there]!.order.length > 0;
+      if (isLive(arrangement) && !isKnown) elsewhere.push({ arrangement, there });
+      // Then it was elsewhere, on a monitor that is not there now.
+    } else if (isLive(arrangement) || !isLive(now[key])) {
+      after[key] = { ...arrangement, order: joinedBy(arrangement.order, now[key]) };
+    }
+  }
+  for (const { arrangement, there } of elsewhere) {
     const { order, hand } = arrangement;
-    const { hand: _hand, ...rest } = now[there] ?? { order: [] };
+    if (order.length === 0) continue;
+    const { hand: _hand, detached: _then, ...rest } = after[there] ?? { order: [] };
     after[there] = {
       ...rest,
-      // Windows that opened there since are at the end.
-      order: [...new Set([...order, ...rest.order])],
+      order: joinedBy(order, after[there]),
       ...(hand !== undefined && { hand }),
     };
   }

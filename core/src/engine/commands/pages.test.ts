@@ -34,6 +34,19 @@ describe('making and closing workspaces', () => {
     expect(there.run('undo').at('b').workspace).toBe('B');
   });
 
+  it('leaves other monitors what they showed before, and what only visited its place at home', () => {
+    const made = desk.run({ command: 'go-monitor', which: 'tall' }, 'new-workspace');
+    const visited = made.run(go('B'), 'pocket', go('1'), 'call-back', 'call-back');
+    const closed = visited.run('close-workspace');
+    expect(closed.desk.workspaces.some(({ id }) => id === '1')).toBe(false);
+    const last = closed.run({ command: 'go-monitor', which: 'tall' }, go('last'));
+    expect(last.session.shown['tall']).toBe('S');
+    expect(closed.run(go('B'), 'call-back').at('p')).toMatchObject({
+      held: 'tiled',
+      workspace: 'B',
+    });
+  });
+
   it('opens a closed one again when it is called by its name', () => {
     const closed = desk.run('close-workspace');
     expect(listed(closed)).toEqual(['1']);

@@ -129,10 +129,10 @@ function goWorkspace(before: CommandContext, which: string): Outcome {
   const context = withWorkspaceThere(before, which);
   const { session, desk } = context;
   const to = meant(context, which);
-  if (typeof to === 'string') return noop(session, to);
+  if (typeof to === 'string') return noop(before.session, to);
   const monitor = monitorFor(desk, to, session.focusMonitor);
   if (session.focusMonitor === monitor && ownEntry(session.shown, monitor) === to.id) {
-    return noop(session, `workspace ${to.id} has the focus already`);
+    return noop(before.session, `workspace ${to.id} has the focus already`);
   }
   const shown = { ...session, ...shownNow(session, monitor, to.id) };
   return applied(withFocusOnMonitor(shown, monitor), {
@@ -152,11 +152,11 @@ function putOnWorkspace(before: CommandContext, which: string, follow: boolean):
   const context = withWorkspaceThere(before, which);
   const { session, profile, desk } = context;
   const window = windowOf(session, session.focus);
-  if (!window) return noop(session, 'no window has the focus');
+  if (!window) return noop(before.session, 'no window has the focus');
   const to = meant(context, which);
-  if (typeof to === 'string') return noop(session, to);
+  if (typeof to === 'string') return noop(before.session, to);
   if (to.id === window.workspace) {
-    return noop(session, `${windowName(profile, window)} is on workspace ${to.id} already`);
+    return noop(before.session, `${windowName(profile, window)} is on workspace ${to.id} already`);
   }
   const put = joinArrangement(context, window, monitorFor(desk, to, window.monitor), to.id);
   const next = follow
@@ -239,10 +239,7 @@ function closeWorkspace(context: CommandContext): Outcome {
   const { workspacesPut, ...unput } = closing;
   const put = workspacesPut?.filter(({ id }) => id !== closed) ?? [];
   const without: Session = { ...unput, ...(put.length > 0 && { workspacesPut: put }) };
-  const { shownBefore: _former, ...rest } = {
-    ...without,
-    ...shownNow(without, monitor, before.id),
-  };
+  const rest = withoutShownBefore({ ...without, ...shownNow(without, monitor, before.id) }, closed);
   // Workspaces that only fill a monitor may be called otherwise without it.
   const relocated = relocateWindows(rest, profile, deskInForce(profile, rest));
   const focused = windowOf(relocated, session.focus);
@@ -257,12 +254,19 @@ function closeWorkspace(context: CommandContext): Outcome {
   });
 }
 
-/** A window on another workspace of its own monitor; one in the pocket comes from there now. */
+/** The session without a workspace as the one that a monitor showed before. */
+function withoutShownBefore(session: Session, workspace: string): Session {
+  const { shownBefore = {}, ...rest } = session;
+  const kept = Object.entries(shownBefore).filter(([, id]) => id !== workspace);
+  return { ...rest, ...(kept.length > 0 && { shownBefore: Object.fromEntries(kept) }) };
+}
+
+/** A window on another workspace of its own monitor; one in the pocket comes from there now, unless it only visited. */
 function sentTo(context: CommandContext, id: string, workspace: string): Session {
   const window = existingWindow(context.session, id);
   const sent = joinArrangement(context, window, window.monitor, workspace);
   return withWindow(sent, id, (there) =>
-    there.pocketedFrom
+    there.pocketedFrom?.workspace === window.workspace
       ? { ...there, pocketedFrom: { ...there.pocketedFrom, workspace, monitor: there.monitor } }
       : there,
   );

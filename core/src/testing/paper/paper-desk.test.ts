@@ -21,7 +21,13 @@ const profile = {
 
 type Said = readonly [command: string, said?: string];
 
-const workspace = fc.constantFrom(...Object.keys(PAPER.workspaces), 'next', 'previous', 'last');
+const workspace = fc.constantFrom(
+  ...Object.keys(PAPER.workspaces),
+  '1',
+  'next',
+  'previous',
+  'last',
+);
 const anything: fc.Arbitrary<Said> = fc.oneof(
   {
     weight: 4,
@@ -65,6 +71,8 @@ const anything: fc.Arbitrary<Said> = fc.oneof(
       ['call-back'],
       ['call-back'],
       ['close'],
+      ['new-workspace'],
+      ['close-workspace'],
       ['next-of-app'],
       ['show-desktop'],
       ['undo'],
@@ -128,8 +136,8 @@ function commandOf([command, said]: Said): Command {
 function isTold(paper: PaperDesk, [command]: Said): boolean {
   if (/^(focus|move)-(left|right)$/.test(command)) return !paper.hasFloatingInSight;
   // A monitor without a workspace gets one that is made up.
-  if (command === 'put-workspace-on-monitor')
-    return paper.workspacesOf(paper.focusMonitor).length > 1;
+  if (command === 'put-workspace-on-monitor') return paper.atHomeHere > 1;
+  if (command === 'close-workspace') return paper.atHomeHere > 1;
   return true;
 }
 

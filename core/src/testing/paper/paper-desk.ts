@@ -17,8 +17,12 @@ interface PaperState {
   windows: PaperWindow[];
   /** Windows of each workspace, in their order. */
   orders: Record<string, string[]>;
-  /** The monitor that each workspace is on. */
+  /** The monitor that each workspace is at home on. */
   homes: Record<string, string>;
+  /** Workspaces in their order: the made ones are the last. */
+  workspaces: string[];
+  /** Those of the beginning that are closed for now. */
+  closed: string[];
   shown: Record<string, string>;
   focus: string | null;
   focusMonitor: string;
@@ -60,6 +64,8 @@ interface PaperStep {
   windows: readonly string[];
   orders: readonly string[];
   isHomes: boolean;
+  isWorkspaces: boolean;
+  isClosed: boolean;
 }
 
 /**
@@ -72,6 +78,8 @@ export class PaperDesk {
     windows: [],
     orders: Object.fromEntries(Object.keys(PAPER.workspaces).map((id) => [id, []])),
     homes: { ...PAPER.workspaces },
+    workspaces: Object.keys(PAPER.workspaces),
+    closed: [],
     shown: { m: 'a', n: 'd' },
     focus: null,
     focusMonitor: 'm',
@@ -79,7 +87,7 @@ export class PaperDesk {
     minimised: [],
     leadBefore: {},
   };
-  private shownBefore: Record<string, string> = {};
+  private shownBefore: Record<string, string | undefined> = {};
   private recent: string[] = [];
   private opened: Record<string, number> = {};
   private past: PaperStep[] = [];
@@ -121,7 +129,15 @@ export class PaperDesk {
     return this.plugged.includes(home) ? home : this.plugged[0]!;
   }
   workspacesOf(monitor: string): string[] {
-    return Object.keys(this.now.homes).filter((id) => this.monitorOf(id) === monitor);
+    return this.now.workspaces.filter(
+      (id) => this.monitorOf(id) === monitor && !this.now.closed.includes(id),
+    );
+  }
+  /** How many workspaces are at home where the shown one is. */
+  get atHomeHere(): number {
+    const { workspaces, homes, closed } = this.now;
+    const home = homes[this.here()];
+    return workspaces.filter((id) => homes[id] === home && !closed.includes(id)).length;
   }
 
   placement(id: string): PaperPlacement {
@@ -165,6 +181,8 @@ export class PaperDesk {
       'put-on-monitor': () => this.putOnMonitor(true),
       'leave-on-monitor': () => this.putOnMonitor(false),
       'put-workspace-on-monitor': () => this.putWorkspaceOnMonitor(),
+      'new-workspace': () => this.newWorkspace(),
+      'close-workspace': () => this.closeWorkspace(),
       float: () => this.float(),
       maximise: () => this.toggle('isMaximised'),
       'full-screen': () => this.toggle('isFullScreen'),
@@ -284,7 +302,8 @@ export class PaperDesk {
     if (window.from) this.leave(window.from.workspace, window.id);
     window.from = null;
     window.workspace = workspace;
-    this.now.orders[workspace]!.push(window.id);
+    const others = this.now.orders[workspace]!.filter((each) => each !== window.id);
+    this.now.orders[workspace] = [...others, window.id];
   }
 
   /** The next window to the side of a place in a row; the first or last of the row where there is no place. */
@@ -373,7 +392,11 @@ export class PaperDesk {
     const at = here.indexOf(this.here());
     if (which === 'next') return here[(at + 1) % here.length]!;
     if (which === 'previous') return here[(at - 1 + here.length) % here.length]!;
-    if (which !== 'last') return which;
+    if (which !== 'last') {
+      this.now.closed = this.now.closed.filter((id) => id !== which);
+      if (!this.now.workspaces.includes(which)) this.make(which);
+      return which;
+    }
     const before = this.shownBefore[this.now.focusMonitor];
     return before !== undefined && here.includes(before) ? before : null;
   }
@@ -384,6 +407,47 @@ export class PaperDesk {
     if (this.now.focusMonitor === monitor && this.now.shown[monitor] === to) return;
     this.show(monitor, to);
     this.focusMonitorItself(monitor);
+  }
+  private make(id: string): void {
+    this.now.workspaces.push(id);
+    this.now.homes[id] = this.now.focusMonitor;
+    this.now.orders[id] = [];
+  }
+  private newWorkspace(): boolean {
+    let number = 1;
+    while (this.now.workspaces.includes(String(number))) number++;
+    this.make(String(number));
+    this.show(this.now.focusMonitor, String(number));
+    this.focusMonitorItself(this.now.focusMonitor);
+    return true;
+  }
+  private closeWorkspace(): boolean {
+    const monitor = this.now.focusMonitor;
+    const closed = this.here();
+    const others = this.workspacesOf(monitor).filter((id) => id !== closed);
+    const before = this.shownBefore[monitor];
+    const to = before !== undefined && others.includes(before) ? before : others[0];
+    if (to === undefined) return false;
+    for (const window of this.now.windows) {
+      if (window.workspace !== closed) continue;
+      const { from } = window;
+      // One that is in the pocket comes from there now, unless it only visited.
+      const isAway = window.held === 'pocketed';
+      if (isAway) window.from = null;
+      this.join(window, to);
+      if (isAway) window.from = from?.workspace === closed ? { ...from, workspace: to } : from;
+    }
+    const { focus } = this.now;
+    if (closed in PAPER.workspaces) {
+      this.now.closed.push(closed);
+      // Opened again, it is where it was at first.
+      this.now.homes[closed] = PAPER.workspaces[closed]!;
+    } else this.now.workspaces = this.now.workspaces.filter((id) => id !== closed);
+    this.now.shown[monitor] = to;
+    this.shownBefore[monitor] = undefined;
+    if (focus === null) this.focusMonitorItself(monitor);
+    else this.focusOn(focus);
+    return true;
   }
   private putOnWorkspace(which: string, isFollowed: boolean): boolean {
     const window = this.focused();
@@ -599,7 +663,9 @@ export class PaperDesk {
       orders: Object.keys(now.orders).filter(
         (id) => isOther(then.orders[id], now.orders[id]) || isOther(lead(then, id), lead(now, id)),
       ),
-      isHomes: isOther(then.homes, now.homes),
+      isHomes: then.workspaces.some((id) => now.homes[id] !== then.homes[id]),
+      isWorkspaces: isOther(then.workspaces, now.workspaces),
+      isClosed: isOther(then.closed, now.closed),
     };
   }
   /** Takes the newest step of one list back; its opposite goes to the other one. */
@@ -611,13 +677,24 @@ export class PaperDesk {
     const next = this.now;
     const isOpen = (id: string) => was.windows.some((each) => each.id === id);
     const since = (list: string[], now: string[]) => [...new Set([...list, ...now])].filter(isOpen);
-    if (step.isHomes) next.homes = clone(then.homes);
+    if (step.isHomes) next.homes = { ...next.homes, ...then.homes };
     next.windows = next.windows.map((now) => {
       const former = step.windows.includes(now.id) && then.windows.find(({ id }) => id === now.id);
       return former ? clone(former) : now;
     });
+    const isUsed = (id: string) => next.windows.some(({ workspace }) => workspace === id);
+    if (step.isWorkspaces) {
+      const stay = was.workspaces.filter((id) => isUsed(id) && !then.workspaces.includes(id));
+      next.workspaces = [...then.workspaces, ...stay];
+      // Where it was made belongs to a made one.
+      for (const id of then.workspaces)
+        if (!was.workspaces.includes(id) || !(id in PAPER.workspaces))
+          next.homes[id] = then.homes[id]!;
+    }
+    if (step.isClosed) next.closed = [...then.closed];
+    next.closed = next.closed.filter((id) => !isUsed(id));
     for (const id of step.orders) {
-      next.orders[id] = since(then.orders[id]!, was.orders[id]!);
+      next.orders[id] = since(then.orders[id] ?? [], was.orders[id]!);
       for (const monitor of PAPER.monitors) {
         const key = `${id} ${monitor}`;
         next.leadBefore[key] = then.leadBefore[key];
