@@ -3,6 +3,21 @@ import { describe, expect, it } from 'vitest';
 import { testDesk } from '../testing/desk.ts';
 
 describe('a window that floats on a grid', () => {
+  it('stands to the pixel where there is none', () => {
+    const monitors = [{ id: 'm', width: 1001, height: 703 }];
+    const standing = { x: 13, y: 27, width: 301, height: 203 };
+    const floating = { id: 'a', held: 'floating', standing };
+    const free = testDesk({ monitors, floating: { grid: 0 } }, { windows: [floating] });
+    expect(free.at('a')).toMatchObject(standing);
+    const opened = testDesk(
+      { monitors, floating: { grid: 0 } },
+      { windows: [{ id: 'a', held: 'floating', preferred: { width: 300, height: 200 } }] },
+    );
+    // In the middle: (1001 − 300) / 2 and (703 − 200) / 2, at the nearest pixel.
+    expect(Math.abs(opened.at('a').x - 350.5)).toBeLessThanOrEqual(0.5);
+    expect(Math.abs(opened.at('a').y - 251.5)).toBeLessThanOrEqual(0.5);
+  });
+
   it('stands on it from the start, with its size, however it came to float', () => {
     const ways = fc.constantFrom('float', 'stay-above', 'opened', 'pocket');
     fc.assert(

@@ -41,6 +41,51 @@ describe('rules that are asked again', () => {
     expect(titled(alarm.run('pause'), 'quiet').at('b').workspace).toBe('1');
   });
 
+  it('move a floating window where they say a corner or a size alone, and no other one', () => {
+    const begun = (then: RuleSettings) =>
+      desk(
+        [
+          rule('first', { held: 'floating' }, ofApp('map')),
+          again('title', 'alarm', then, { of: 'title', has: 'alarm' }),
+        ],
+        { windows: [{ id: 'm', app: 'map', title: 'calm' }], focus: 'm' },
+      );
+    const titled = (from: TestDesk) =>
+      from.event({ type: 'window-retitled', id: 'm', title: 'alarm' }).at('m');
+    const before = begun({}).at('m');
+    const same = titled(begun({ private: true }));
+    expect([same.x, same.y, same.width, same.height]).toEqual([
+      before.x,
+      before.y,
+      before.width,
+      before.height,
+    ]);
+    // The work area of the wide monitor is 3440 × 1412 at 0,28, less the outer gap of 6.
+    const corner = titled(begun({ corner: 'upper-left' }));
+    expect([corner.x, corner.y, corner.width]).toEqual([6, 34, before.width]);
+    const size = titled(begun({ size: { width: 500, height: 300 } }));
+    expect([size.width, size.height]).toEqual([500, 300]);
+  });
+
+  it('leave where a window says itself that it stands', () => {
+    const begun = desk(
+      [rule('corner', { corner: 'upper-left' }, ofApp('map')), rule('held', { held: 'floating' })],
+      {
+        windows: [
+          {
+            id: 'm',
+            app: 'map',
+            held: 'floating',
+            standing: { x: 900, y: 500, width: 400, height: 300 },
+          },
+        ],
+        focus: 'm',
+      },
+    );
+    for (const now of [begun, begun.run('apply-rules')])
+      expect(now.at('m')).toMatchObject({ x: 900, y: 500, width: 400, height: 300 });
+  });
+
   it('leave what was done by key since, and fetch out of the pocket only what they put there', () => {
     const windows = [{ id: 'a' }, { id: 'b' }, { id: 'c' }];
     const begun = (then: RuleInput['then']) =>

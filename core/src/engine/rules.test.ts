@@ -65,6 +65,31 @@ describe('a window that opens', () => {
     ).toMatchObject({ decided: 'tiled', because: 'default' });
   });
 
+  it('opens where the focus is where its rule names what is not there, and says so', () => {
+    const named = (then: RuleSettings) => {
+      const opened = open(desk([rule('r', then, ofApp('map'))]), 'map');
+      return [at(opened, 'map-1'), opened.trace.map(({ decided }) => decided).join('; ')];
+    };
+    const [there, said] = named({ workspace: 'RR' });
+    expect(there).toContain('wide/B, tiled');
+    expect(said).toContain('no workspace is called RR; the nearest is R');
+    const [home, silent] = named({ workspace: 'R' });
+    expect(home).toContain('lap/R, tiled');
+    expect(silent).not.toContain('no workspace is called');
+    expect(named({ workspace: 'far-away' })[1]).toContain('no workspace is called far-away');
+    expect(named({ monitor: 'lap', focus: false })[1]).not.toContain('no workspace');
+    expect(named({ monitor: 'none' })[1]).toContain('monitor none is not here');
+  });
+
+  it('keeps how large it was, unless its size is fixed', () => {
+    const opened = (more: object) =>
+      desk([rule('r', { stayAbove: true }, ofApp('map'))], {
+        windows: [{ id: 'm', app: 'map', mode: { as: 'maximised' }, ...more }],
+      }).at('m');
+    expect(opened({}).state).toBe('maximised');
+    expect(opened({ resizable: false }).state).toBeUndefined();
+  });
+
   it('takes the focus, and brings its workspace, unless a rule says otherwise', () => {
     const rules = (focus: boolean) => [rule('r', { workspace: '1', focus }, ofApp('map'))];
     const begun = (focus: boolean) => desk(rules(focus), { windows: [{ id: 'a' }], focus: 'a' });
@@ -240,6 +265,15 @@ describe('what opens at the start', () => {
     );
     expect(started.run('apply-rules').at('shell-2').workspace).toBe('S');
     expect(orderOf(started.run('open-start'), 'S/tall')).toEqual(['shell-2']);
+  });
+
+  it('is told where it is open already, and where nothing opens', () => {
+    const said = (start: object[]) => {
+      const after = desk([], { windows: [{ id: 'old', app: 'map' }] }, { start }).run('open-start');
+      return after.trace[0]?.because;
+    };
+    expect(said([{ app: 'map' }])).toBe('all of them are open');
+    expect(said([])).toBe('no app is opened at the start');
   });
 });
 

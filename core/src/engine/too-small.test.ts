@@ -20,6 +20,12 @@ describe('when minimums cannot all be met', () => {
       },
     );
 
+  it('a window without a tile for want of room has none to grow, and says so', () => {
+    const floating = desk('float').event({ type: 'window-focused', id: 'c' });
+    expect(floating.run('grow-left').trace[0]?.because).toBe('c has no tile for want of room');
+    expect(floating.run('grow-left').session).toEqual(floating.session);
+  });
+
   it('squeeze keeps them all in tiles', () => {
     expect(desk('squeeze').shapes()).toEqual({
       a: '0,0 333×600',

@@ -179,3 +179,21 @@ describe('desk-mode', () => {
     expect(otherwise.placed()).toEqual(office().run('focus-next').placed());
   });
 });
+
+describe('use-desk', () => {
+  const use = (desk: string) => ({ command: 'use-desk', desk }) as const;
+  const because = (after: ReturnType<typeof office>) => after.trace[0]?.because;
+
+  it('does nothing where that is the desk, unless a monitor of it is not there', () => {
+    const at = office().run(use('hut'), use('office'));
+    expect(because(at.run(use('office')))).toBe('Office is the desk already');
+    const less = at.plug('wide', 'tall').run(use('office'));
+    expect(less.desk.monitors.map(({ id }) => id)).toEqual(['wide', 'tall', 'lap']);
+    expect(because(less)).not.toBe('Office is the desk already');
+    expect(because(less.run(use('office')))).toBe('Office is the desk already');
+    // A monitor that is there and dark is there: with one alone lit, the desk is no other one.
+    const one = at.run({ command: 'desk-mode', mode: 'one' });
+    expect(because(one.run(use('office')))).toBe('Office is the desk already');
+    expect(because(at.run(use('huts')))).toBe('no desk is called huts; the nearest is hut');
+  });
+});

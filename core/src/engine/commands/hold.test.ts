@@ -101,6 +101,20 @@ describe('pocket and call-back', () => {
     expect(because(desk.run('call-back'))).toBe('the pocket is empty');
   });
 
+  it('brings the next one where another window was clicked since, and pockets none', () => {
+    const called = desk.run('pocket', 'pocket', 'call-back');
+    expect([called.session.focus, called.session.pocket]).toEqual(['s', ['p']]);
+    const clicked = called.event({ type: 'window-focused', id: 'b' });
+    const next = clicked.run('call-back');
+    expect([next.session.focus, next.session.pocket]).toEqual(['p', undefined]);
+    const closed = called.event({ type: 'window-closed', id: 'b' });
+    const left = closed.event({ type: 'window-closed', id: 's' }).run('call-back');
+    expect([left.session.focus, left.session.pocket]).toEqual(['p', undefined]);
+    const empty = clicked.event({ type: 'window-closed', id: 'p' });
+    expect(because(empty.run('call-back'))).toBe('the pocket is empty');
+    expect(empty.run('call-back').at('b').held).toBe('tiled');
+  });
+
   it('elsewhere it floats in the middle, again pockets it, and home it is back in its tile', () => {
     const called = desk.run('pocket', go('S'), 'call-back');
     expect(called.at('p')).toMatchObject({ workspace: 'S', monitor: 'tall', held: 'floating' });

@@ -33,6 +33,13 @@ describe('shaping the focused window', () => {
     expect(shaped.run('shape-drop').shapes()).toEqual(desk.shapes());
   });
 
+  it('exchanges by arrows with the next one, where moving takes the place before it', () => {
+    const order = (what: 'move' | 'exchange') =>
+      desk.run('shape', by(what), to('right')).session.arrangements['B/wide']!.order.join(' ');
+    // Of the two to the right, the last one had the focus more recently.
+    expect([order('exchange'), order('move')]).toEqual(['s b p', 'b s p']);
+  });
+
   it('takes one step back at a time', () => {
     const shaped = desk.run('shape', to('right'), to('right'));
     expect(shaped.run('shape-back').at('p').width).toBe(1982 + 40);

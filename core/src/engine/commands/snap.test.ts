@@ -21,6 +21,17 @@ describe('a placed window', () => {
     expect(placed.run('undo').shapes()).toEqual(desk.shapes());
   });
 
+  it('goes back to where it was, and is told where that is', () => {
+    expect(because(desk.run('place-left', 'put-back'))).toBe(
+      'in its tile, at its place in the order',
+    );
+    expect(because(desk.run('float', 'place-left', 'put-back'))).toBe('where it floated');
+    expect(because(desk.run('put-back'))).toBe('it is where it belongs');
+    const none = desk.run({ command: 'go-monitor', which: 'tall' }, at({ start: '1/2' }));
+    expect(because(none)).toBe('no window has the focus');
+    expect(none.session.past).toEqual([]);
+  });
+
   it('keeps its halves on another monitor, and on its own at another scale', () => {
     const away = desk.run('place-right').plug('lap');
     // 2880 × 1800 at scale 2, less 48 above and 80 below, less a gap of 12.

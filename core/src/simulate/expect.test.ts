@@ -1,0 +1,167 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { testDesk } from '../testing/desk.ts';
+import { Look, missOf } from './expect.ts';
+import { readExpectation } from './expectation-text.ts';
+
+const soFar = { marks: new Map(), presses: 0, before: null };
+
+/** What is found instead of what a sentence says; null where it holds. */
+function found(desk: ReturnType<typeof testDesk>, sentence: string): string | null {
+  const { session, profile } = desk;
+  const look = new Look({ session, profile, keys: {} as never, down: [], now: 0 });
+  const expectation = readExpectation(sentence);
+  if (typeof expectation === 'string') throw new Error(expectation);
+  return missOf(expectation, look, soFar)?.found ?? null;
+}
+
+const SIDE = 12;
+/** Windows stand on a board of few cells, so that they often touch. */
+const anyWindow = fc
+  .tuple(
+    fc.nat(SIDE - 2),
+    fc.nat(SIDE - 2),
+    fc.integer({ min: 1, max: 5 }),
+    fc.constantFrom(1, 2, 5),
+  )
+  .map(([x, y, width, height]) => ({
+    x,
+    y,
+    width: Math.min(width, SIDE - x),
+    height: Math.min(height, SIDE - y),
+  }));
+type Cells = typeof anyWindow extends fc.Arbitrary<infer T> ? T : never;
+
+const covers = ({ x, y, width, height }: Cells, column: number, row: number) =>
+  column >= x && column < x + width && row >= y && row < y + height;
+
+/**
+ * Cell by cell: what lies between two windows in the rows that both have, from the one to the other. Where they touch,
+ * that is what lies over the edge, in the cells on both sides of it.
+ */
+function besideAlongRows(one: Cells, other: Cells, others: readonly Cells[]): boolean {
+  const has = (window: Cells, row: number) => row >= window.y && row < window.y + window.height;
+  const rows = Array.from({ length: SIDE }, (_, row) => row).filter(
+    (row) => has(one, row) && has(other, row),
+  );
+  const [left, right] = one.x < other.x ? [one, other] : [other, one];
+  if (rows.length === 0 || left.x + left.width > right.x) return false;
+  const edge = left.x + left.width;
+  for (const row of rows)
+    for (const each of others) {
+      if (edge === right.x && covers(each, edge - 1, row) && covers(each, edge, row)) return false;
+      for (let column = edge; column < right.x; column++)
+        if (covers(each, column, row)) return false;
+    }
+  return true;
+}
+
+const turned = ({ x, y, width, height }: Cells): Cells => ({
+  x: y,
+  y: x,
+  width: height,
+  height: width,
+});
+
+describe('windows beside each other', () => {
+  const at = (id: string, place: Cells, more: object = {}) => ({
+    id,
+    app: id,
+    held: 'floating',
+    standing: {
+      x: place.x * 50,
+      y: place.y * 50,
+      width: place.width * 50,
+      height: place.height * 50,
+    },
+    ...more,
+  });
+  const profile = {
+    monitors: [
+      { id: 'm', x: 0, y: 0, width: SIDE * 50, height: SIDE * 50 },
+      { id: 'n', x: SIDE * 50, y: 0, width: SIDE * 50, height: SIDE * 50 },
+    ],
+    workspaces: [
+      { id: '1', monitor: 'm' },
+      { id: '2', monitor: 'm' },
+      { id: '3', monitor: 'n' },
+    ],
+    apps: ['a', 'b', 'c', 'd'].map((id) => ({ id })),
+  };
+
+  it('are those between which no other one stands, counted cell by cell', () => {
+    const counts = { yes: 0, no: 0 };
+    fc.assert(
+      fc.property(
+        fc.array(anyWindow, { minLength: 2, maxLength: 4 }),
+        fc.constantFrom({}, { workspace: '2' }, { mode: { as: 'minimised' } }),
+        (places, last) => {
+          const ids = ['a', 'b', 'c', 'd'];
+          const windows = places.map((place, i) =>
+            at(ids[i]!, place, i === 3 ? last : { workspace: '1' }),
+          );
+          const desk = testDesk(profile, { windows, shown: { m: '1' }, focus: 'a' });
+          const [one, other, ...others] = places as [Cells, Cells];
+          const seen = others.slice(0, 'workspace' in last || 'mode' in last ? 1 : 2);
+          const is =
+            besideAlongRows(one, other, seen) ||
+            besideAlongRows(turned(one), turned(other), seen.map(turned));
+          counts[is ? 'yes' : 'no']++;
+          expect(found(desk, 'a is beside b') === null).toBe(is);
+          expect(found(desk, 'b is beside a') === null).toBe(is);
+        },
+      ),
+      { numRuns: 400 },
+    );
+    expect(Math.min(counts.yes, counts.no)).toBeGreaterThan(40);
+  });
+
+  it('are both in sight, on one monitor', () => {
+    const left = { x: 0, y: 0, width: 4, height: 4 };
+    const right = { x: 4, y: 0, width: 4, height: 4 };
+    const desk = (more: object) =>
+      testDesk(profile, { windows: [at('a', left), at('b', right, more)], shown: { m: '1' } });
+    const elsewhere = 'something is between them, or they are elsewhere';
+    expect(found(desk({}), 'a is beside b')).toBeNull();
+    expect(found(desk({ workspace: '2' }), 'a is beside b')).toBe(elsewhere);
+    expect(found(desk({ workspace: '2' }), 'b is beside a')).toBe(elsewhere);
+    expect(found(desk({}), 'a is beside c')).toBe('c is not open');
+    // Across the edge of two monitors they touch, and are not on one.
+    const edge = testDesk(profile, {
+      windows: [
+        at('a', { x: 8, y: 0, width: 4, height: 4 }),
+        at('b', { x: 12, y: 0, width: 4, height: 4 }, { workspace: '3' }),
+      ],
+    });
+    expect(edge.at('b').x).toBe(edge.at('a').x + edge.at('a').width);
+    expect(found(edge, 'a is beside b')).toBe(elsewhere);
+  });
+});
+
+describe('what is at least so large', () => {
+  it('is counted in logical pixels, down to whole ones', () => {
+    const desk = (scale: number, width: number, height: number) =>
+      testDesk(
+        { monitors: [{ id: 'm', width: 2000, height: 1000, scale }], apps: [{ id: 'a' }] },
+        {
+          windows: [
+            { id: 'a', app: 'a', held: 'floating', standing: { x: 0, y: 0, width, height } },
+          ],
+        },
+      );
+    const least = (of: ReturnType<typeof testDesk>) => found(of, 'a is at least 301 × 201');
+    expect(least(desk(1.5, 451, 301))).toBeNull();
+    expect(least(desk(1.5, 450, 301))).toBe('it is 450 × 301');
+    expect(least(desk(1.5, 451, 300))).toBe('it is 451 × 300');
+    expect(least(desk(1, 301, 201))).toBeNull();
+  });
+});
+
+describe('a workspace that is not there', () => {
+  it('has no layout, and that is said', () => {
+    const desk = testDesk({ monitors: [{ id: 'm', width: 900, height: 600 }] }, {});
+    expect(found(desk, 'workspace 1 has layout lead')).toBeNull();
+    expect(found(desk, 'workspace 1 has layout rows')).toBe('it has layout lead');
+    expect(found(desk, 'workspace Q has layout lead')).toBe('workspace Q is not there');
+  });
+});
