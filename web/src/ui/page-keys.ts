@@ -65,6 +65,20 @@ export function usePageKeys(group: string, keys: readonly PageKey[]): void {
   useLayoutEffect(() => () => setGroup(group, null), [group, setGroup]);
 }
 
+/** The arrows of a list of which one is selected. With Shift, they are the frame's. */
+export function selectingKeys(goTo: (by: 1 | -1) => void): PageKey[] {
+  return [
+    { keys: ['ArrowUp'], shift: false, caps: ['↑', '↓'], label: 'select', run: () => goTo(-1) },
+    {
+      keys: ['ArrowDown'],
+      shift: false,
+      label: 'select the next one',
+      minor: true,
+      run: () => goTo(1),
+    },
+  ];
+}
+
 /** The group of keys that answer a question; while it is there, it is alone. */
 export const ANSWERS = 'proposal';
 

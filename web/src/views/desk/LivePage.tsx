@@ -14,7 +14,7 @@ import {
   useProfileStoreApi,
 } from '../../state/profile-context.ts';
 import { KeyCap, KeyCaps } from '../../ui/KeyCap.tsx';
-import { usePageKeys } from '../../ui/page-keys.ts';
+import { selectingKeys, usePageKeys } from '../../ui/page-keys.ts';
 import { Section } from '../../ui/Section.tsx';
 import { TextButton } from '../../ui/TextButton.tsx';
 
@@ -57,14 +57,7 @@ export function LivePage({ pages, onOther }: { pages: ReactNode; onOther: () => 
     if (next) setChosen(next.name);
   };
   usePageKeys('Live', [
-    { keys: ['ArrowUp'], shift: false, caps: ['↑', '↓'], label: 'select', run: () => goTo(-1) },
-    {
-      keys: ['ArrowDown'],
-      shift: false,
-      label: 'select the next one',
-      minor: true,
-      run: () => goTo(1),
-    },
+    ...selectingKeys(goTo),
     ...ways.map(({ key, label, run }) => ({ keys: [key], label, run })),
     { keys: ['w'], label: 'monitors', minor: true, run: onOther },
   ]);

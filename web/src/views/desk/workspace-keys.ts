@@ -1,6 +1,6 @@
 import type { RefObject } from 'react';
 import { focusFigure } from '../../ui/inspector.ts';
-import { usePageKeys } from '../../ui/page-keys.ts';
+import { selectingKeys, usePageKeys } from '../../ui/page-keys.ts';
 import type { WorkspaceEdits, WorkspaceRow } from './workspace-edits.ts';
 
 /** The keys of the page of workspaces. */
@@ -25,14 +25,7 @@ export function useWorkspaceKeys(props: {
     if (row) run(row);
   };
   usePageKeys('Workspaces', [
-    { keys: ['ArrowUp'], shift: false, caps: ['↑', '↓'], label: 'select', run: () => goTo(-1) },
-    {
-      keys: ['ArrowDown'],
-      shift: false,
-      label: 'select the next one',
-      minor: true,
-      run: () => goTo(1),
-    },
+    ...selectingKeys(goTo),
     {
       keys: ['ArrowUp'],
       alt: true,
