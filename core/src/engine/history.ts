@@ -34,6 +34,7 @@ function holdingOf(window: SessionWindow): UndoStep['windows'][string] {
   return picked(window, HOLDING_FIELDS) as UndoStep['windows'][string];
 }
 
+/** Lists of windows that are out of sight, the most recent last. */
 const AWAY: readonly (typeof LIST_FIELDS)[number][] = ['pocket', 'minimised'];
 
 /** What led from one session to another: all that is otherwise, as it was before. */
@@ -225,11 +226,13 @@ function arrangementsAfter(
   desk: DeskInForce,
 ): Session['arrangements'] {
   const after = { ...now };
-  const isLive = (arrangement: Arrangement | undefined) =>
+  const isLive = (arrangement: Arrangement | undefined): arrangement is Arrangement =>
     arrangement !== undefined && !arrangement.detached;
   // Windows that opened there since are at the end; who was there before it was elsewhere says nothing.
   const joinedBy = (order: string[], present: Arrangement | undefined) =>
-    isLive(present) ? [...new Set([...order, ...present!.order])] : order;
+    isLive(present) ? [...new Set([...order, ...present.order])] : order;
+  const hasOrder = (arrangement: Arrangement | undefined): arrangement is Arrangement =>
+    isLive(arrangement) && arrangement.order.length > 0;
   const elsewhere: { arrangement: Arrangement; there: string }[] = [];
   for (const [key, arrangement] of Object.entries(former)) {
     const [workspace = '', monitor = ''] = key.split('/');
@@ -240,16 +243,15 @@ function arrangementsAfter(
     } else if (home !== monitor) {
       after[key] = { ...arrangement, detached: true };
       const there = arrangementKey(workspace, home);
-      const isKnown = isLive(former[there]) && former[there]!.order.length > 0;
-      if (isLive(arrangement) && !isKnown) elsewhere.push({ arrangement, there });
-      // Then it was elsewhere, on a monitor that is not there now.
+      if (hasOrder(arrangement) && !hasOrder(former[there])) elsewhere.push({ arrangement, there });
     } else if (isLive(arrangement) || !isLive(now[key])) {
+      // Else it was elsewhere then, on a monitor that is not there now, and stays as it is here.
       after[key] = { ...arrangement, order: joinedBy(arrangement.order, now[key]) };
     }
   }
+  // What is here already is known by now, whichever came first in the step.
   for (const { arrangement, there } of elsewhere) {
     const { order, hand } = arrangement;
-    if (order.length === 0) continue;
     const { hand: _hand, detached: _then, ...rest } = after[there] ?? { order: [] };
     after[there] = {
       ...rest,
