@@ -251,12 +251,12 @@ function arrangementsAfter(
   }
   // What is here already is known by now, whichever came first in the step.
   for (const { arrangement, there } of elsewhere) {
-    const { order, hand } = arrangement;
-    const { hand: _hand, detached: _then, ...rest } = after[there] ?? { order: [] };
+    // What its windows take along from monitor to monitor is as it was then.
+    const alongFields = ['hand', 'afloat', 'divides'] as const;
     after[there] = {
-      ...rest,
-      order: joinedBy(order, after[there]),
-      ...(hand !== undefined && { hand }),
+      ...without(after[there] ?? { order: [] }, [...alongFields, 'detached']),
+      ...picked(arrangement, alongFields),
+      order: joinedBy(arrangement.order, after[there]),
     };
   }
   return after;

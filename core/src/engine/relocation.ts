@@ -7,6 +7,7 @@ import type { Profile } from '../model/profile.ts';
 import type { Arrangement, Session, SessionWindow } from '../model/session.ts';
 import { keeping } from '../tiling/hand.ts';
 import { ownEntry } from '../values/own-entry.ts';
+import { withLiftsEnded } from './lifted.ts';
 import {
   isShown,
   mendOrders,
@@ -44,7 +45,8 @@ export function afterReconnection(context: CommandContext, connection: Connectio
 
 /** Windows, orders and shown workspaces on the desk as it is now. */
 export function relocateWindows(session: Session, profile: Profile, desk: DeskInForce): Session {
-  return shownOnDesk(mendOrders(withWindowsRehomed(session, profile, desk)), desk);
+  const rehomed = mendOrders(withWindowsRehomed(session, profile, desk));
+  return shownOnDesk(withLiftsEnded(rehomed), desk);
 }
 
 /**

@@ -69,6 +69,7 @@ const holdingFields = {
     away: idField.exactOptional(),
     held: oneOf(HELD),
     standing: floatingRectField.exactOptional(),
+    lifted: liftedField.exactOptional(),
   }).exactOptional(),
 };
 

@@ -19,7 +19,7 @@ export function joinArrangement(
 ): Session {
   const { away: _home, ...here } = window;
   const there: SessionWindow = {
-    ...afloatNoMore(session, here, monitor, workspace),
+    ...afloatNoMore(session, { ...here, monitor, workspace }),
     monitor,
     workspace,
     ...leftAloneAcross(desk, window, monitor),
@@ -39,13 +39,8 @@ export function joinArrangement(
 }
 
 /** One that floats with all others floats by itself from now on, where not all float. */
-function afloatNoMore(
-  session: Session,
-  window: SessionWindow,
-  monitor: string,
-  workspace: string,
-): SessionWindow {
-  const { lifted, stayAbove, everywhere } = window;
+export function afloatNoMore(session: Session, window: SessionWindow): SessionWindow {
+  const { lifted, stayAbove, everywhere, monitor, workspace } = window;
   if (!lifted || stayAbove || everywhere) return window;
   if (arrangementOf(session, workspace, monitor).afloat) return window;
   return without(window, ['lifted']);

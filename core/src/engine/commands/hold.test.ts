@@ -29,6 +29,46 @@ describe('float-all', () => {
   });
 });
 
+describe('what floats only with all others', () => {
+  const open = { command: 'open-app', app: 'shell' } as const;
+
+  it('is in its tile once float-all is taken back, though it opened since', () => {
+    expect(desk.run('float-all', open, 'undo').at('shell-1').held).toBe('tiled');
+  });
+
+  it('is in its tile once float-all is taken back, though its monitor went since', () => {
+    const alone = desk.run('float-all').plug('tall', 'lap').run('undo');
+    expect(alone.at('p')).toMatchObject({ held: 'tiled', monitor: 'lap' });
+    expect(alone.run(go('B'), open).at('shell-1')).toMatchObject({ workspace: 'B', held: 'tiled' });
+  });
+
+  it('is in its tile again where it was in the pocket meanwhile', () => {
+    const back = desk.run('float-all', 'pocket', 'float-all', 'call-back');
+    expect(back.shapes()).toEqual(desk.shapes());
+    expect(back.at('p').held).toBe('tiled');
+  });
+
+  it('floats on where it visits, whatever all others do there', () => {
+    const visit = desk.run('float-all', 'pocket', go('1'), open, 'call-back');
+    const all = visit.run('float-all', 'float-all');
+    expect(all.at('p').held).toBe('floating');
+    expect(all.shapes()).toEqual(visit.shapes());
+  });
+
+  it('floats by itself where it floats again while no others do', () => {
+    const own = desk.run('float-all', 'float', 'float-all', 'float');
+    expect(own.at('p').held).toBe('floating');
+    expect(own.run('float-all', 'float-all').at('p').held).toBe('floating');
+  });
+
+  it('goes back by itself where it was in its tile, pocketed, and above all others since', () => {
+    const tiled = desk.run('float-all', 'float');
+    const visit = tiled.run('pocket', go('1'), 'call-back', 'stay-above', 'pocket', go('B'));
+    expect(visit.run('call-back').at('p')).toMatchObject({ held: 'floating', stayAbove: true });
+    expect(visit.run('call-back', 'stay-above').shapes()).toEqual(tiled.shapes());
+  });
+});
+
 describe('stay-above and everywhere', () => {
   it('lift a tiled window and bring it back to its tile', () => {
     const above = desk.run('stay-above');

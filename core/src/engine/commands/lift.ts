@@ -22,8 +22,9 @@ import {
   existingWindow,
 } from '../session.ts';
 import { firstFloatingRect, currentFloatingRect, toFloatingRect } from '../floating-rect.ts';
+import { landed } from '../lifted.ts';
 import { focusedWindow, isOutcome } from './focused-window.ts';
-import { joinArrangement, withoutFormerPlace } from './arrangement-member.ts';
+import { afloatNoMore, joinArrangement, withoutFormerPlace } from './arrangement-member.ts';
 import { focusedArrangement } from './shares.ts';
 
 /**
@@ -63,7 +64,8 @@ function isFree({ session, profile }: CommandContext, window: SessionWindow): bo
 /** Makes a tiled window float, as it did before it was tiled where that is known. */
 function outOfItsTile(context: CommandContext, window: SessionWindow): SessionWindow {
   const { untiled, ...rest } = window;
-  if (untiled) return { ...rest, ...untiled };
+  // One that floated with all others floats by itself where they do not.
+  if (untiled) return afloatNoMore(context.session, { ...rest, ...untiled });
   return { ...window, held: 'floating', standing: standingFor(context, window) };
 }
 
@@ -94,17 +96,6 @@ function liftedTo(window: SessionWindow, standing: FloatingRect, alone = false):
     ...(alone && { alone: true as const }),
   };
   return { ...window, held: 'floating', lifted, standing };
-}
-
-/**
- * A lifted window back in its tile, with what it remembered of floating before; others stay as they are.
- * @param memory where it is kept how it stood until now, for when it is lifted again
- */
-function landed(window: SessionWindow, memory: 'liftedAt' | 'afloatAt'): SessionWindow {
-  const { lifted, standing, ...rest } = window;
-  if (!lifted || window.held !== 'floating' || window.stayAbove || window.everywhere) return window;
-  const { alone: _alone, ...before } = lifted;
-  return { ...rest, ...before, held: 'tiled', ...(standing && { [memory]: standing }) };
 }
 
 /** Where a window stands that is lifted by itself: as it did the last time, else as it would float. */

@@ -1,10 +1,12 @@
 import { withoutLargeness } from '../../model/window-mode.ts';
 import { withInteraction, interactionOf } from '../../model/interaction.ts';
+import { picked } from '../../model/object-fields.ts';
 import type { CommandFunctions } from './command-functions.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import type { Session, SessionWindow } from '../../model/session.ts';
 import {
   applied,
+  arrangementOf,
   noop,
   windowName,
   windowOf,
@@ -18,6 +20,7 @@ import {
   type CommandContext,
   existingWindow,
 } from '../session.ts';
+import { withLiftsEnded } from '../lifted.ts';
 import { firstFloatingRect, toFloatingRect, givenFloatingRect } from '../floating-rect.ts';
 import { focusedWindow, isOutcome } from './focused-window.ts';
 import { focusedArrangement } from './shares.ts';
@@ -40,21 +43,21 @@ function pocket(context: CommandContext): Outcome {
   );
 }
 
+type FormerPlace = NonNullable<SessionWindow['pocketedFrom']>;
+
+/** What is kept of a window in the pocket, for when it is back where it was. */
+function formerPlace({ workspace, monitor, held, ...place }: FormerPlace): FormerPlace {
+  return { workspace, monitor, held, ...picked(place, ['away', 'standing', 'lifted']) };
+}
+
 /** The session with a window put into the pocket: the next to be called back, or the last of all. */
 export function putInPocket(
   session: Session,
   window: SessionWindow,
   comes: 'next' | 'last' = 'next',
 ): Session {
-  const { workspace, monitor, away, held, standing } = window;
-  const pocketedFrom = window.pocketedFrom ?? {
-    workspace,
-    monitor,
-    ...(away !== undefined && { away }),
-    held,
-    ...(standing && { standing }),
-  };
-  const gone = withWindow(session, window.id, (there) => ({
+  const pocketedFrom = window.pocketedFrom ?? formerPlace(window);
+  const gone = withWindow(session, window.id, ({ lifted: _lifted, ...there }) => ({
     ...there,
     held: 'pocketed',
     pocketedFrom,
@@ -122,17 +125,18 @@ export function takeFromPocket(
   const back = withWindow(left, window.id, (there) => {
     const { pocketedFrom: _from, standing: _standing, away: _away, ...rest } = there;
     if (isHome) {
-      const { workspace, monitor, held, standing, away } = from;
-      const home = away === undefined ? {} : { away };
-      const isLifted = held === 'tiled' && (rest.stayAbove === true || rest.everywhere === true);
+      const { workspace, monitor, held, standing } = from;
+      const { afloat } = arrangementOf(left, workspace, monitor);
+      const isLifted = held === 'tiled' && (rest.stayAbove ?? rest.everywhere) === true;
       const now = isLifted ? 'floating' : held;
       return {
         ...rest,
         workspace,
         monitor,
-        ...home,
+        ...picked(from, ['away', 'lifted']),
         held: now,
-        ...(isLifted && { lifted: {} }),
+        // All others here float already: it goes back into its tile by itself.
+        ...(isLifted && { lifted: afloat ? { alone: true } : {} }),
         ...(standing && { standing: givenFloatingRect(now, standing, monitorOf(desk, monitor)) }),
       };
     }
@@ -141,14 +145,7 @@ export function takeFromPocket(
     const on = monitorOf(desk, here.monitor);
     const { grid } = profile.floating;
     const standing = toFloatingRect(firstFloatingRect(there, on, { grid }), on);
-    const { workspace, monitor, held } = from;
-    const pocketedFrom = {
-      workspace,
-      monitor,
-      ...(from.away !== undefined && { away: from.away }),
-      held,
-      ...(from.standing && { standing: from.standing }),
-    };
+    const pocketedFrom = formerPlace(from);
     return { ...plain, ...here, held: 'floating', standing, pocketedFrom };
   });
   const joined =
@@ -158,7 +155,8 @@ export function takeFromPocket(
           ...arrangement,
           order: [...arrangement.order, window.id],
         }));
-  return withFocus(joined, existingWindow(joined, window.id));
+  const settled = withLiftsEnded(joined);
+  return withFocus(settled, existingWindow(settled, window.id));
 }
 
 export const pocketFunctions = {

@@ -4,12 +4,19 @@ type Held = 'tiled' | 'floating' | 'pocketed';
 interface PaperWindow {
   id: string;
   workspace: string;
+  /** How it is held by itself; it floats as well while it stays above, is everywhere, or all on its workspace float. */
   held: Held;
+  isAbove: boolean;
+  isEverywhere: boolean;
+  /** It is in its tile though all others on its workspace float. */
+  isSettled: boolean;
+  /** How it floated before float put it into its tile. */
+  afloat: Pick<PaperWindow, 'held' | 'isAbove' | 'isEverywhere' | 'isSettled'> | null;
   isMaximised: boolean;
   isFullScreen: boolean;
   isMinimised: boolean;
   /** Where it was pocketed from, and how it was held there: while it is in the pocket, or visits another workspace. */
-  from: { workspace: string; held: Held } | null;
+  from: { workspace: string; held: Held; isInTile: boolean } | null;
 }
 
 /** All that undo puts back. */
@@ -17,6 +24,8 @@ interface PaperState {
   windows: PaperWindow[];
   /** Windows of each workspace, in their order. */
   orders: Record<string, string[]>;
+  /** Workspaces whose windows all float for the time being. */
+  afloat: string[];
   /** The monitor that each workspace is at home on. */
   homes: Record<string, string>;
   /** Workspaces in their order: the made ones are the last. */
@@ -77,6 +86,7 @@ export class PaperDesk {
   private now: PaperState = {
     windows: [],
     orders: Object.fromEntries(Object.keys(PAPER.workspaces).map((id) => [id, []])),
+    afloat: [],
     homes: { ...PAPER.workspaces },
     workspaces: Object.keys(PAPER.workspaces),
     closed: [],
@@ -116,7 +126,7 @@ export class PaperDesk {
   /** True where what a direction finds depends on where windows float. */
   get hasFloatingInSight(): boolean {
     const { windows } = this.now;
-    return windows.some(({ held, isMinimised }) => held === 'floating' && !isMinimised);
+    return windows.some((window) => this.heldOf(window) === 'floating' && !window.isMinimised);
   }
 
   get isAlone(): boolean {
@@ -146,7 +156,7 @@ export class PaperDesk {
     return {
       workspace: window.workspace,
       monitor,
-      held: window.held,
+      held: this.heldOf(window),
       shown: this.isShown(window),
       rect: this.rectOf(window, PAPER.monitors.indexOf(monitor) * PAPER.width),
     };
@@ -184,6 +194,9 @@ export class PaperDesk {
       'new-workspace': () => this.newWorkspace(),
       'close-workspace': () => this.closeWorkspace(),
       float: () => this.float(),
+      'float-all': () => this.floatAll(),
+      'stay-above': () => this.stayAbove(),
+      everywhere: () => this.everywhere(),
       maximise: () => this.toggle('isMaximised'),
       'full-screen': () => this.toggle('isFullScreen'),
       minimise: () => this.minimise(),
@@ -238,15 +251,25 @@ export class PaperDesk {
   private here(): string {
     return this.now.shown[this.now.focusMonitor]!;
   }
+  /** How it is held as a person sees it. */
+  private heldOf(
+    { held, isAbove, isEverywhere, isSettled, workspace }: PaperWindow,
+    { afloat } = this.now,
+  ): Held {
+    const isWithAll = afloat.includes(workspace) && !isSettled;
+    return held === 'tiled' && (isAbove || isEverywhere || isWithAll) ? 'floating' : held;
+  }
   private isShown(window: PaperWindow): boolean {
-    const { held, isMinimised, workspace } = window;
-    const isInSight = this.now.shown[this.monitorOf(workspace)] === workspace;
+    const { held, isMinimised, isEverywhere, workspace } = window;
+    const isInSight = isEverywhere || this.now.shown[this.monitorOf(workspace)] === workspace;
     return !this.bare && held !== 'pocketed' && !isMinimised && isInSight;
   }
   private tiledOn(workspace: string): string[] {
     return this.now.orders[workspace]!.filter((id) => {
       const window = this.window(id);
-      return window.workspace === workspace && window.held === 'tiled' && !window.isMinimised;
+      return (
+        window.workspace === workspace && this.heldOf(window) === 'tiled' && !window.isMinimised
+      );
     });
   }
 
@@ -262,7 +285,7 @@ export class PaperDesk {
     this.now.focus = id;
     this.now.focusMonitor = this.monitorOf(window.workspace);
     this.recent = [id, ...this.recent.filter((each) => each !== id)];
-    this.show(this.now.focusMonitor, window.workspace);
+    if (!window.isEverywhere) this.show(this.now.focusMonitor, window.workspace);
   }
   /** The window of a monitor that had the focus last, or the monitor itself. */
   private focusMonitorItself(monitor: string): void {
@@ -278,7 +301,16 @@ export class PaperDesk {
   private open(app: string): void {
     this.opened[app] = (this.opened[app] ?? 0) + 1;
     const id = `${app}-${this.opened[app]}`;
-    const plain = { isMaximised: false, isFullScreen: false, isMinimised: false, from: null };
+    const plain = {
+      isMaximised: false,
+      isFullScreen: false,
+      isMinimised: false,
+      isAbove: false,
+      isEverywhere: false,
+      isSettled: false,
+      afloat: null,
+      from: null,
+    };
     this.now.windows.push({ id, workspace: this.here(), held: 'tiled', ...plain });
     this.now.orders[this.here()]!.push(id);
     this.focusOn(id);
@@ -298,6 +330,9 @@ export class PaperDesk {
   }
   /** To the end of a workspace; it belongs there from now on. */
   private join(window: PaperWindow, workspace: string): void {
+    if (this.heldOf(window) === 'tiled') window.isSettled = true;
+    else if (!window.isAbove && !window.isEverywhere && !this.now.afloat.includes(workspace))
+      if (window.held === 'tiled') window.held = 'floating';
     this.leave(window.workspace, window.id);
     if (window.from) this.leave(window.from.workspace, window.id);
     window.from = null;
@@ -323,9 +358,11 @@ export class PaperDesk {
     this.now.focusMonitor = there;
   }
   private focusInOrder(step: 1 | -1): void {
-    const ring = this.now.orders[this.here()]!.filter((id) => {
+    const { orders, windows, focusMonitor } = this.now;
+    const guests = windows.filter(({ isEverywhere }) => isEverywhere).map(({ id }) => id);
+    const ring = [...new Set([...orders[this.here()]!, ...guests])].filter((id) => {
       const window = this.window(id);
-      return window.workspace === this.here() && this.isShown(window);
+      return this.monitorOf(window.workspace) === focusMonitor && this.isShown(window);
     });
     if (ring.length === 0) return;
     const at = this.now.focus === null ? -1 : ring.indexOf(this.now.focus);
@@ -562,13 +599,63 @@ export class PaperDesk {
   private float(): boolean {
     const window = this.focused();
     if (!window) return false;
-    if (window.held === 'tiled') window.held = 'floating';
-    else {
-      window.held = 'tiled';
+    if (window.isEverywhere && window.workspace !== this.here()) return false;
+    const { held, isAbove, isEverywhere, isSettled, afloat } = window;
+    if (this.heldOf(window) === 'floating') {
+      window.afloat = { held, isAbove, isEverywhere, isSettled };
+      const inTile = {
+        held: 'tiled',
+        isAbove: false,
+        isEverywhere: false,
+        isSettled: true,
+      } as const;
+      Object.assign(window, inTile);
       if (window.from && window.from.workspace !== window.workspace)
         this.leave(window.from.workspace, window.id);
       window.from = null;
+      return true;
     }
+    window.afloat = null;
+    Object.assign(window, afloat);
+    if (this.heldOf(window) === 'tiled') window.held = 'floating';
+    return true;
+  }
+  private stayAbove(): boolean {
+    const window = this.focused();
+    if (!window) return false;
+    if (this.heldOf(window) === 'tiled')
+      window.isSettled = this.now.afloat.includes(window.workspace);
+    window.isAbove = !window.isAbove;
+    return true;
+  }
+  private everywhere(): boolean {
+    const window = this.focused();
+    if (!window) return false;
+    if (this.heldOf(window) === 'tiled')
+      window.isSettled = this.now.afloat.includes(window.workspace);
+    window.isEverywhere = !window.isEverywhere;
+    if (window.isEverywhere || window.workspace === this.here()) return true;
+    // It stays where it was seen last, and floats there.
+    window.held = 'floating';
+    this.join(window, this.here());
+    this.focusOn(window.id);
+    return true;
+  }
+  private floatAll(): boolean {
+    const here = this.here();
+    const windows = this.now.windows.filter(({ workspace }) => workspace === here);
+    const isInTile = (window: PaperWindow) => this.heldOf(window) === 'tiled';
+    const isAfloat = this.now.afloat.includes(here);
+    const isWithAll = ({ held, isAbove, isEverywhere, isSettled }: PaperWindow) =>
+      held === 'tiled' && !isAbove && !isEverywhere && !isSettled;
+    if (isAfloat && (windows.some(isWithAll) || !windows.some(isInTile))) {
+      this.now.afloat = this.now.afloat.filter((id) => id !== here);
+      return true;
+    }
+    const taken = windows.filter(isInTile);
+    if (taken.length === 0) return false;
+    for (const window of taken) window.isSettled = false;
+    if (!isAfloat) this.now.afloat.push(here);
     return true;
   }
   private toggle(mode: 'isMaximised' | 'isFullScreen'): boolean {
@@ -593,7 +680,8 @@ export class PaperDesk {
   }
 
   private putAway(window: PaperWindow, comes: 'next' | 'last'): void {
-    window.from ??= { workspace: window.workspace, held: window.held };
+    const { workspace, held } = window;
+    window.from ??= { workspace, held, isInTile: this.heldOf(window) === 'tiled' };
     window.held = 'pocketed';
     if (comes === 'next') this.now.pocket.push(window.id);
     else this.now.pocket.unshift(window.id);
@@ -628,19 +716,24 @@ export class PaperDesk {
     const window = this.window(id);
     const from = window.from!;
     const here = this.here();
+    const isHere = (workspace: string) =>
+      workspace === here ||
+      (window.isEverywhere && this.monitorOf(workspace) === this.now.focusMonitor);
     const visited = window.workspace === from.workspace ? null : window.workspace;
-    if (visited !== here) {
+    if (visited === null || !isHere(visited)) {
       if (visited !== null) this.leave(visited, id);
-      if (from.workspace === here) {
+      if (isHere(from.workspace)) {
         window.from = null;
         window.held = from.held;
+        if (from.isInTile) window.isSettled = true;
+        window.workspace = from.workspace;
       } else {
         window.held = 'floating';
         window.isMaximised = false;
         window.isFullScreen = false;
         this.now.orders[here]!.push(id);
+        window.workspace = here;
       }
-      window.workspace = here;
     } else window.held = 'floating';
     this.focusOn(id);
   }
@@ -651,7 +744,10 @@ export class PaperDesk {
     const windows = then.windows.filter((was) => {
       const is = now.windows.find(({ id }) => id === was.id);
       const monitor = this.monitorOf(was.workspace, then);
-      return is && (isOther(was, is) || this.monitorOf(is.workspace) !== monitor);
+      const isHeldOtherwise = is && this.heldOf(was, then) !== this.heldOf(is);
+      return (
+        is && (isOther(was, is) || isHeldOtherwise || this.monitorOf(is.workspace) !== monitor)
+      );
     });
     const lead = ({ leadBefore }: PaperState, workspace: string) =>
       Object.entries(leadBefore).filter(
@@ -661,7 +757,10 @@ export class PaperDesk {
       then,
       windows: windows.map(({ id }) => id),
       orders: Object.keys(now.orders).filter(
-        (id) => isOther(then.orders[id], now.orders[id]) || isOther(lead(then, id), lead(now, id)),
+        (id) =>
+          isOther(then.orders[id], now.orders[id]) ||
+          isOther(lead(then, id), lead(now, id)) ||
+          then.afloat.includes(id) !== now.afloat.includes(id),
       ),
       isHomes: then.workspaces.some((id) => now.homes[id] !== then.homes[id]),
       isWorkspaces: isOther(then.workspaces, now.workspaces),
@@ -677,7 +776,7 @@ export class PaperDesk {
     const next = this.now;
     const isOpen = (id: string) => was.windows.some((each) => each.id === id);
     const since = (list: string[], now: string[]) => [...new Set([...list, ...now])].filter(isOpen);
-    if (step.isHomes) next.homes = { ...next.homes, ...then.homes };
+    if (step.isHomes) for (const id of then.workspaces) next.homes[id] = then.homes[id]!;
     next.windows = next.windows.map((now) => {
       const former = step.windows.includes(now.id) && then.windows.find(({ id }) => id === now.id);
       return former ? clone(former) : now;
@@ -695,6 +794,14 @@ export class PaperDesk {
     next.closed = next.closed.filter((id) => !isUsed(id));
     for (const id of step.orders) {
       next.orders[id] = since(then.orders[id] ?? [], was.orders[id]!);
+      next.afloat = next.afloat.filter((each) => each !== id);
+      if (!then.afloat.includes(id)) continue;
+      next.afloat.push(id);
+      // One that opened since stays in its tile.
+      for (const window of next.windows) {
+        const isSince = window.workspace === id && !step.windows.includes(window.id);
+        if (isSince && this.heldOf(window, was) === 'tiled') window.isSettled = true;
+      }
       for (const monitor of PAPER.monitors) {
         const key = `${id} ${monitor}`;
         next.leadBefore[key] = then.leadBefore[key];
