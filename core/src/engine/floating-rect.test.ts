@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { windowSchema } from '../model/session.ts';
 import { testDesk } from '../testing/desk.ts';
 
 describe('a window that floats on a grid', () => {
@@ -65,4 +66,26 @@ describe('a window that floats on a grid', () => {
     expect([width, height]).toEqual([333, 222]);
     expect([x % 50, y % 50]).toEqual([0, 0]);
   });
+});
+
+it('a window steps aside for one with its corner, and for no other', () => {
+  const over = (x: number, y: number) =>
+    testDesk(
+      { monitors: [{ id: 'm', width: 1000, height: 800 }], floating: { grid: 0 } },
+      {
+        windows: [{ id: 'a', held: 'floating', standing: { x, y, width: 50, height: 50 } }],
+      },
+    ).event({
+      type: 'window-opened',
+      window: windowSchema.parse({
+        id: 'b',
+        held: 'floating',
+        preferred: { width: 400, height: 300 },
+      }),
+    });
+  const corner = (desk: ReturnType<typeof over>) => [desk.at('b').x, desk.at('b').y];
+  // In the middle: (1000 − 400) / 2 and (800 − 300) / 2.
+  expect(corner(over(300, 250))).toEqual([332, 282]);
+  expect(corner(over(300, 251))).toEqual([300, 250]);
+  expect(corner(over(301, 250))).toEqual([300, 250]);
 });

@@ -284,3 +284,30 @@ describe('any run of events', () => {
     );
   });
 });
+
+it('undo leaves a tree made by hand elsewhere as it is by now', () => {
+  const both = testDesk(
+    {
+      monitors: [{ id: 'm', width: 1000, height: 600 }],
+      workspaces: [{ id: 'A' }, { id: 'B' }],
+      tiling: { layout: { kind: 'split' } },
+    },
+    { windows: ['a', 'b', 'c'].map((id) => ({ id, workspace: 'A' })), focus: 'a' },
+  );
+  const go = (which: string) => ({ command: 'go-workspace', which }) as const;
+  const there = both.run('split-down').event({
+    type: 'window-opened',
+    window: windowSchema.parse({ id: 'd', workspace: 'A' }),
+  });
+  const step = there.run(go('B'), { command: 'put-on-workspace', which: 'A' });
+  const onB = step.event({
+    type: 'window-opened',
+    window: windowSchema.parse({ id: 'x', workspace: 'B' }),
+  });
+  const floated = onB.run('float').event({ type: 'window-closed', id: 'b' });
+  const before = floated.shapes();
+  expect({ ...floated.run('undo').shapes(), x: '' }).toEqual({ ...before, x: '' });
+  expect(floated.run('undo').session.arrangements['A/m']).toEqual(
+    floated.session.arrangements['A/m'],
+  );
+});

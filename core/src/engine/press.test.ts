@@ -22,3 +22,12 @@ it.each([
     expect(eventOfKey(did(on))).toEqual({ type, command: { command: 'place-left' } });
   },
 );
+
+it('a bound key is told with what happens', () => {
+  const bound = { ...did('press'), binding: { keys: 'Main+KeyA' } } as KeyOutput;
+  expect(eventOfKey(bound)).toEqual({
+    type: 'key-pressed',
+    command: { command: 'place-left' },
+    by: { keys: 'Main+KeyA', command: 'place-left' },
+  });
+});

@@ -34,6 +34,16 @@ describe('when minimums cannot all be met', () => {
     });
   });
 
+  it('it is the one opened last that goes, wherever it stands in the order', () => {
+    const squeezed = desk('squeeze').event({ type: 'window-focused', id: 'c' }).run('promote');
+    expect(squeezed.session.arrangements['1/m']!.order).toEqual(['c', 'a', 'b']);
+    const { profile } = desk('float');
+    expect(squeezed.edited(profile).shapes()).toMatchObject({
+      a: '0,0 500×600',
+      b: '500,0 500×600',
+    });
+  });
+
   it('float takes out the one opened last, until the rest fits', () => {
     const floating = desk('float');
     expect(floating.shapes()).toEqual({

@@ -58,3 +58,10 @@ describe('a workspace that is called otherwise', () => {
     expect(named.at('shell-1')).toMatchObject({ workspace: 'K', shown: true });
   });
 });
+
+it('two that are called otherwise at once are two others: nothing goes along', () => {
+  const desk = testDesk(OFFICE, { windows: [{ id: 'p', workspace: '1' }] });
+  const one = withWorkspaceId(desk.profile, '1', 'O');
+  expect(desk.edited(one).at('p').workspace).toBe('O');
+  expect(desk.edited(withWorkspaceId(one, 'S', 'T')).at('p').workspace).toBe('B');
+});

@@ -25,6 +25,22 @@ describe('what changed, in words', () => {
     ]);
   });
 
+  test('a workspace that moved, by the name of the one it is above now', () => {
+    const { workspaces } = demo;
+    const moved = [
+      workspaces[0]!,
+      workspaces[3]!,
+      ...workspaces.filter((_, i) => i !== 0 && i !== 3),
+    ];
+    const [said, ...more] = says((p) => ({ ...p, workspaces: moved }));
+    expect(more).toEqual([]);
+    const [what, above] = said!.split(' moved above ');
+    expect(what).toContain(`workspace ${workspaces[3]!.id}`);
+    expect(above).toBe(workspaces[1]!.id);
+    const last = [...workspaces.slice(1), workspaces[0]!];
+    expect(says((p) => ({ ...p, workspaces: last }))[0]).toMatch(/moved to the end$/);
+  });
+
   test('a rule that moved, was added, taken out or changed', () => {
     const { rules } = demo;
     const moved = [rules[0]!, rules[3]!, ...rules.filter((_, i) => i !== 0 && i !== 3)];

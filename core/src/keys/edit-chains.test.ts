@@ -57,6 +57,9 @@ describe('editing chains and menus', () => {
     expect(endsIn(profile, 'all', CALM)).toBe(true);
     const [menu] = profile.menus;
     expect(letterFor(menu!, 'call')).toBe('A');
+    expect(letterFor(menu!, 'zoo')).toBe('Z');
+    expect(letterFor(menu!, '★ 7 b')).toBe('7');
+    expect(letterFor(menu!, '★')).toBe('A');
     expect(letterFor(menu!, 'ccc')).toBe('A');
     const full = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ0123456789'].map((letter) => ({
       letter,

@@ -50,6 +50,32 @@ const sound = (profile: Profile) => {
 };
 
 describe('edits of bindings', () => {
+  it('set back leaves out what is left out of other commands still', () => {
+    const [one, other] = ['Main+KeyL', 'Main+KeyH'].map((keys) => boundAt(whole, keys)!);
+    const without = withoutBinding(withoutBinding(whole, one!), other!);
+    expect(without.keys.without).toHaveLength(2);
+    const back = sound(setBack(without, one!.command!));
+    expect(at(back, 'Main+KeyL')).toBe(bindingText(one!));
+    expect(back.keys.without).toEqual(withoutBinding(whole, other!).keys.without);
+    // Keys that are no binding of the profile cannot be taken out of it.
+    expect(withoutBinding(whole, { ...one!, from: 'fixed' })).toBe(whole);
+  });
+
+  it('merged, keys of one’s own give way where theirs are the same, and nowhere else', () => {
+    const bound = (...all: [keys: string, command: 'float' | 'resume' | 'undo'][]) =>
+      profileWith(all.map(([keys, command]) => ({ keys, command: does(command) })));
+    const theirs = withMerged(bound(), 'few').keys.bindings;
+    expect(theirs.length).toBeGreaterThan(3);
+    const text = ({ keys, command }: { keys: string; command?: unknown }) =>
+      `${keys} ${JSON.stringify(command)}`;
+    for (const { keys } of theirs) {
+      const mine = bound(['F1', 'float'], [keys, 'resume'], ['F3', 'undo']);
+      const { bindings } = withMerged(mine, 'few').keys;
+      const [first, , last] = mine.keys.bindings;
+      expect(bindings.map(text)).toEqual([...theirs, first!, last!].map(text));
+    }
+  });
+
   it('make a binding of the starter one’s own, its former keys free', () => {
     const moved = sound(
       withBindingChanged(whole, boundAt(whole, 'Main+KeyL')!, (own) => ({

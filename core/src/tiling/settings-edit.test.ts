@@ -73,3 +73,10 @@ describe('editing settings', () => {
     );
   });
 });
+
+it('takes one gap out and keeps the other', () => {
+  const both = withGap(withGap(bare, {}, 'inner', 12), {}, 'outer', 7);
+  const inner = withoutSetting(both, {}, 'outer');
+  expect(inner).toEqual(withGap(bare, {}, 'inner', 12));
+  expect(withoutSetting(inner, {}, 'inner')).toEqual(bare);
+});

@@ -99,3 +99,7 @@ describe('the caps of a sequence', () => {
     expect(pressesIn(caps)).toBe(4);
   });
 });
+
+it.each(['', '  ', 'tap', 'hold  '])('“%s” has no key: it says what keys look like', (text) => {
+  expect(readTrigger(text)).toContain('keys such as Main+Shift+KeyL');
+});

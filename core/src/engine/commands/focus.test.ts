@@ -102,3 +102,24 @@ describe('focus in order and in time', () => {
     expect(focused(desk.run('focus-next', 'focus-next', 'focus-previous', 'close'))).toBe('s');
   });
 });
+
+it('takes the most recent window of the next monitor where the focused one reaches over all of it', () => {
+  const wide = { x: 0, y: 100, width: 2400, height: 300 };
+  const both = testDesk(
+    {
+      monitors: ['m', 'n'].map((id) => ({ id, width: 1200, height: 600 })),
+      workspaces: ['m', 'n'].map((id) => ({ id: `of-${id}`, monitor: id })),
+      tiling: { layout: { kind: 'columns' } },
+    },
+    {
+      windows: [
+        { id: 'over', held: 'left-alone', standing: wide, workspace: 'of-m' },
+        ...['a', 'b', 'c'].map((id) => ({ id, workspace: 'of-n' })),
+      ],
+      recent: ['over', 'b', 'a', 'c'],
+      focus: 'over',
+    },
+  );
+  expect(both.shapes()['over']).toBe('0,100 2400×300');
+  expect(focused(both.run('focus-right'))).toBe('b');
+});

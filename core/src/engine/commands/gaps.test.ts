@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { tilingInForce } from '../arrange.ts';
 import { profileSchema } from '../../model/profile.ts';
 import { testDesk, windows, type TestDesk } from '../../testing/desk.ts';
 
@@ -31,6 +32,17 @@ describe('gaps by key', () => {
     const still = none.run('outer-gap-less');
     expect(because(still)).toBe('there is no outer gap here');
     expect(still.session.arrangements).toEqual(none.session.arrangements);
+  });
+
+  it('say that they come of keys, each for itself', () => {
+    const origin = ({ profile, session }: TestDesk) => {
+      const { inner, outer } = tilingInForce(profile, session, '1', 'm').from;
+      return [inner, outer];
+    };
+    expect(origin(desk)).toEqual(['profile', 'profile']);
+    expect(origin(desk.run('inner-gap-more'))).toEqual(['session', 'profile']);
+    expect(origin(desk.run('outer-gap-more'))).toEqual(['profile', 'session']);
+    expect(origin(desk.run('gaps-off'))).toEqual(['session', 'session']);
   });
 
   it('keep sides that differ apart', () => {

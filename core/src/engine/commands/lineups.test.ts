@@ -144,3 +144,14 @@ describe('the windows placed together last', () => {
     expect(ids).toEqual(two.session.together?.windows.map(({ id }) => id).sort());
   });
 });
+
+it('a lineup brings back the order of its tiles, and the focus where it was', () => {
+  const saved = desk.run(focus('data'), save('three'));
+  const other = saved.run('swap-with-lead', focus('logs'), 'move-earlier');
+  expect(other.shapes()).not.toEqual(saved.shapes());
+  const back = other.run(recall('three'));
+  expect(back.shapes()).toEqual(saved.shapes());
+  expect(back.session.focus).toBe('shell-1');
+  // A window that was not of the lineup had the focus then: the first of it has it now.
+  expect(saved.session.focus).toBe('shell-1');
+});

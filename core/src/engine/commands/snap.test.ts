@@ -225,3 +225,18 @@ describe('a placing key that is held', () => {
     expect(held.event(hold('focus-next')).session.focus).toBe('b');
   });
 });
+
+it('nothing is put back where no window has the focus', () => {
+  const none = desk.run({ command: 'go-monitor', which: 'tall' }, 'put-back');
+  expect(because(none)).toBe('no window has the focus');
+});
+
+it('a placed window of a fixed size does not grow', () => {
+  const fixed = testDesk(OFFICE, {
+    windows: [{ id: 'a', resizable: false, preferred: { width: 400, height: 300 } }, { id: 'b' }],
+    focus: 'a',
+  }).run('place-left');
+  const grown = fixed.run('grow-right');
+  expect(because(grown)).toBe('its size is fixed');
+  expect(grown.session.windows).toBe(fixed.session.windows);
+});
