@@ -36,6 +36,17 @@ describe('commands in sentences', () => {
     expect(said({ command: 'put-on-monitor', which: 'up', follow: false })).toBe(
       'Move window to the monitor above and stay here',
     );
+    expect(
+      ['next', 'previous', 'primary', 'wide', 'left'].map((which) =>
+        said({ command: 'go-monitor', which }),
+      ),
+    ).toEqual([
+      'Go to the next monitor',
+      'Go to the previous monitor',
+      'Go to the primary monitor',
+      'Go to monitor wide',
+      'Go to the monitor left',
+    ]);
     expect(said({ command: 'go-workspace', which: 'B' })).toBe('Go to workspace B');
     expect(said({ command: 'recall-lineup', which: 'last' })).toBe(
       'Bring what was placed last together',

@@ -37,3 +37,8 @@ it('a device’s driver is told which chord each input sends, so that it does wh
   expect(deviceHtml('A', lines)).toContain('<td>Button 6</td><td>Meta + И</td><td>float</td>');
   expect(deviceMarkdown('A | B', lines)).toContain('# A \\| B\n');
 });
+
+it('as comma-separated values nothing is a formula', () => {
+  const lines = [{ input: '=1+2', sends: null, does: '@close' }];
+  expect(deviceCsv(lines)).toBe(`input,sends,does\n"'=1+2",no chord does it yet,"'@close"\n`);
+});

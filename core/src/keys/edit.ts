@@ -95,8 +95,9 @@ export function changedCommands(profile: Profile): ReadonlySet<string> {
   const { bindings, without, from } = profile.keys;
   const leftOut = new Set(without.map((keys) => triggerText(triggerOf(keys))));
   const starter = STARTER_MAPS[from].bindings(profile).filter(({ keys }) => leftOut.has(keys));
+  const other: Pick<OwnBinding, 'command' | 'release'>[] = [...bindings, ...starter];
   return new Set(
-    [...bindings, ...starter].flatMap(({ command, release }) =>
+    other.flatMap(({ command, release }) =>
       [command, release].flatMap((each) => (each ? [commandText(each)] : [])),
     ),
   );

@@ -70,10 +70,9 @@ function starterBindings(profile: Profile): KeyBinding[] {
   return STARTER_MAPS[from]
     .bindings(profile)
     .filter(({ keys }) => !leftOut.has(keys))
-    .map(({ keys, command, release }) => ({
+    .map(({ keys, command }) => ({
       ...expand(beside(keys, main)),
       command,
-      ...(release && { release }),
       layer: BASE,
       app: null,
       from: 'starter',

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import fc from 'fast-check';
 import Papa from 'papaparse';
 import { describe, expect, test } from 'vitest';
 import { computePlacements } from '../engine/placements.ts';
@@ -151,4 +152,61 @@ describe('a comparison that is saved', () => {
     expect(page).toContain('What makes the difference');
     expect(page).not.toContain('<old>');
   });
+});
+
+test('pixels without windows, wherever windows lie over each other', () => {
+  const rect = fc.record({
+    x: fc.integer({ min: -20, max: 100 }),
+    y: fc.integer({ min: -20, max: 70 }),
+    width: fc.integer({ min: 1, max: 60 }),
+    height: fc.integer({ min: 1, max: 40 }),
+  });
+  fc.assert(
+    fc.property(fc.array(rect, { maxLength: 5 }), (rects) => {
+      const windows = rects.map((standing, i) => ({ id: `w${i}`, held: 'left-alone', standing }));
+      const alone = trialSchema.parse({
+        id: 't',
+        session: { windows },
+        steps: [{ command: 'undo' }],
+      });
+      const seen = new Set<string>();
+      for (const { x, y, width, height } of rects)
+        for (let column = Math.max(0, x); column < Math.min(90, x + width); column++)
+          for (let row = Math.max(4, y); row < Math.min(60, y + height); row++)
+            seen.add(`${column} ${row}`);
+      const { wasted } = measuredRun(SMALL, alone).steps[1]!.measures;
+      expect(Math.round(wasted * 1e6)).toBe(90 * 56 - seen.size);
+    }),
+    { numRuns: 150 },
+  );
+});
+
+test('a drawing of a measure has its steps evenly from edge to edge, and its lines over their numbers', () => {
+  const run = measuredRun(demo, trial);
+  const svg = comparisonSvg({ script: 's', names: ['one', 'other'], runs: [run, run] }, 'presses');
+  const texts = [...svg.matchAll(/<text x="([\d.]+)" y="([\d.]+)" text-anchor="middle">(\d+)</g)];
+  const numbers = texts.map(([, , , number]) => Number(number));
+  expect(numbers).toEqual(run.steps.map((_, i) => i));
+  const xs = texts.map(([, x]) => Number(x));
+  // 720 wide, 56 left and 16 right of it.
+  xs.forEach((x, i) => expect(x).toBeCloseTo(56 + (648 * i) / (run.steps.length - 1), 0));
+  const [line] = [...svg.matchAll(/<path d="(M[^"]*)"[^>]*stroke-width="2" stroke="#0B6E6E"/g)];
+  const points = [...line![1]!.matchAll(/[ML]([\d.]+) ([\d.]+)/g)].map(([, x, y]) => [
+    Number(x),
+    Number(y),
+  ]);
+  expect(points.map(([x]) => x)).toEqual(xs);
+  const most = Math.max(...run.steps.map(({ measures }) => measures.presses));
+  // 260 high, 40 above and 34 below it.
+  points.forEach(([, y], i) =>
+    expect(y).toBeCloseTo(226 - (186 * run.steps[i]!.measures.presses) / most, 0),
+  );
+  // Each name beside its line, none under another.
+  const marks = [...svg.matchAll(/<path d="M(\d+) 29h24"/g)].map(([, x]) => Number(x));
+  const names = [...svg.matchAll(/<text x="(\d+)" y="33">(\w+)</g)].map(([, x]) => Number(x));
+  expect(marks).toHaveLength(2);
+  names.forEach((x, i) => expect(x - marks[i]!).toBe(30));
+  expect(marks[0]).toBe(56);
+  expect(marks[1]! - names[0]!).toBeGreaterThan(150);
+  expect(names[1]).toBeLessThan(720 - 150);
 });

@@ -165,3 +165,60 @@ describe('a workspace that is not there', () => {
     expect(found(desk, 'workspace Q has layout lead')).toBe('workspace Q is not there');
   });
 });
+
+describe('what holds for every window', () => {
+  const profile = {
+    monitors: ['m', 'n'].map((id, i) => ({
+      id,
+      x: i * 500,
+      y: 0,
+      width: 500,
+      height: 400,
+      scale: 2,
+    })),
+    workspaces: [
+      { id: '1', monitor: 'm' },
+      { id: '2', monitor: 'n' },
+    ],
+    tiling: { layout: { kind: 'columns' } },
+  };
+  const desk = (...all: object[]) =>
+    testDesk(profile, { windows: all.map((each, i) => ({ id: `w${i}`, app: `w${i}`, ...each })) });
+  /** The desk with its windows written over by hand, as no event would leave it. */
+  const broken = (more: object) => {
+    const whole = desk({});
+    const windows = whole.session.windows.map((window) => ({ ...window, ...more }));
+    return { ...whole, session: { ...whole.session, windows } };
+  };
+
+  it('in reach: on a monitor and a workspace that are there, and in sight of a person', () => {
+    const says = 'every window is in reach';
+    expect(found(desk({}, { workspace: '2' }), says)).toBeNull();
+    const outside = { held: 'left-alone', standing: { x: 5000, y: 0, width: 50, height: 50 } };
+    expect(found(desk({}, outside), says)).toBe('w1 is outside every monitor');
+    expect(found(desk({ ...outside, minimised: true }), says)).toBeNull();
+    expect(found(broken({ workspace: 'gone' }), says)).toBe(
+      'w0 is on workspace gone, which is not there',
+    );
+  });
+
+  it('on the monitor of its workspace, unless it is everywhere', () => {
+    const says = 'every window is on the monitor of its workspace';
+    expect(found(desk({}, { workspace: '2' }), says)).toBeNull();
+    expect(found(broken({ monitor: 'n' }), says)).toBe('w0 is on n; its workspace 1 is on m');
+    expect(found(broken({ monitor: 'n', everywhere: true }), says)).toBeNull();
+  });
+
+  it('at least its minimum, in its monitor’s pixels', () => {
+    const says = 'every window is at least its minimum';
+    // Half of 500 is 250 pixels, 125 at a scale of 2.
+    const width = (least: number) => desk({ min: { width: least, height: 1 } }, {});
+    const both = (least: number) => ({ min: { width: least, height: 1 } });
+    expect(found(desk(both(125), both(125)), says)).toBeNull();
+    expect(found(width(125), says)).toBeNull();
+    expect(found(desk(both(126), both(126)), says)).toBe('w0 is 250 × 400, under its minimum');
+    const high = { min: { width: 1, height: 201 } };
+    expect(found(desk(high), says)).toBe('w0 is 500 × 400, under its minimum');
+    expect(found(desk({ min: { width: 1, height: 200 } }), says)).toBeNull();
+  });
+});

@@ -32,7 +32,7 @@ export function readTrigger(text: string): Trigger | string {
   const [first = '', ...rest] = text.trim().split(/ +/);
   const how: How = first === 'tap' || first === 'hold' ? first : 'press';
   const words = how === 'press' ? [first, ...rest] : rest;
-  if (words.length === 0 || words[0] === '' || words.length > MOST_STEPS) return TRIGGER;
+  if (words.length === 0 || words.length > MOST_STEPS) return TRIGGER;
   const steps: TriggerStep[] = [];
   for (const word of words) {
     const step = readStep(word);

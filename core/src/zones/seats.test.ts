@@ -18,7 +18,7 @@ it.each([
   (_, axis, side, width, height) => {
     const area = { x: 10, y: 20, width, height };
     const gap = { x: 20, y: 20 };
-    const seats = [1, 2, 3].map(() => ({ zones: ['all'], isOver: false }));
+    const seats = [1, 2, 3].map(() => ({ zones: ['all'] }));
     const least = { width: 1, height: 1 };
     const tracks = tracksOf(board, area, gap);
     const { tiles, shared } = seatTiles(

@@ -4,7 +4,7 @@ import { profileSchema } from '../../model/profile.ts';
 import { OFFICE } from '../../testing/desk.ts';
 import { does, enter } from '../../testing/keys.ts';
 import { keyMap } from '../map.ts';
-import { CHART_COLOURS, chartSvg } from './drawing.ts';
+import { CHART_COLOURS, chartSvg, keyboardSvg } from './drawing.ts';
 import { chartHtml } from './page.ts';
 import { chartCsv, chartMarkdown } from './text.ts';
 
@@ -159,6 +159,113 @@ describe('a key chart', () => {
     const { sheet, ground, ink, slate, petrol } = CHART_COLOURS[mode];
     for (const text of [ink, slate, petrol]) {
       for (const under of [sheet, ground]) expect(contrast(text, under)).toBeGreaterThan(4.5);
+    }
+  });
+});
+
+/** Texts of a drawing: where they stand and how wide they are, by letters of the widths that the sheet reckons with. */
+function textsOf(svg: string) {
+  return [
+    ...svg.matchAll(
+      /<text( class="m")? x="([\d.-]+)" y="([\d.-]+)" font-size="([\d.]+)"([^>]*)>([^<]*)</g,
+    ),
+  ].map(([, mono, x, y, size, more, html]) => {
+    const text = html!.replace(/&[a-z]+;/g, '&');
+    const natural = text.length * Number(size) * (mono ? 0.67 : 0.52);
+    const fitted = /textLength="([\d.]+)"/.exec(more!)?.[1];
+    const width = fitted === undefined ? natural : Number(fitted);
+    const isEnd = more!.includes('text-anchor="end"');
+    return {
+      text,
+      natural,
+      width,
+      left: Number(x) - (isEnd ? width : 0),
+      y: Number(y),
+      isFitted: fitted !== undefined,
+    };
+  });
+}
+
+describe('a drawing of keys', () => {
+  const long = profileSchema.parse({
+    ...OFFICE,
+    name: 'Long',
+    apps: [{ id: 'notes', name: 'Tour Notes of every one of the stations in the valley' }],
+    keys: {
+      layers: [{ id: 'more', lasts: 'once' }],
+      bindings: [
+        { keys: 'Main+KeyM', command: enter('more') },
+        { keys: 'Main+KeyK KeyS KeyT KeyU', command: does('close'), app: 'notes' },
+        { keys: 'Main+Ctrl+Alt+Shift+BracketLeft', command: does('undo') },
+      ],
+    },
+  });
+
+  it.each([
+    [3440, 1440],
+    [1440, 2560],
+    [800, 600],
+  ])(
+    'of %i × %i: no text reaches over another or the edge, and none is squeezed too far',
+    (width, height) => {
+      const svg = chartSvg(long, { width, height }, 'day');
+      const [, w, h] = /viewBox="0 0 ([\d.]+) ([\d.]+)"/.exec(svg)!.map(Number);
+      const texts = textsOf(svg);
+      for (const { text, left, width: wide, natural, y, isFitted } of texts) {
+        expect(left, text).toBeGreaterThanOrEqual(12);
+        expect(left + wide, text).toBeLessThanOrEqual(w! - 12);
+        expect(y, text).toBeLessThan(h! - 12);
+        // Narrower down to 0.6; where it has room it is as wide as it is.
+        expect(wide / natural, text).toBeGreaterThan(0.59);
+        expect(isFitted, text).toBe(wide < natural);
+      }
+      const lines = new Map<number, typeof texts>();
+      for (const each of texts) lines.set(each.y, [...(lines.get(each.y) ?? []), each]);
+      for (const line of lines.values()) {
+        line.sort((a, b) => a.left - b.left);
+        line.slice(1).forEach((each, i) => {
+          const before = line[i]!;
+          expect(before.left + before.width, `${before.text} | ${each.text}`).toBeLessThanOrEqual(
+            each.left + 0.1,
+          );
+        });
+      }
+      // What is cut is no more than it needs to be, and what is short is whole.
+      const cut = texts.filter(({ text }) => text.endsWith('…') && text.length > 1);
+      expect(cut.length).toBeGreaterThan(0);
+      for (const { text, width: wide, natural } of cut)
+        expect(wide / natural, text).toBeLessThan(0.68);
+      expect(texts.some(({ text }) => text === 'Meta M')).toBe(true);
+    },
+  );
+
+  it('has the board in the middle, each key’s words within it', () => {
+    for (const svg of [
+      chartSvg(long, { width: 1920, height: 1080 }, 'day'),
+      keyboardSvg(long, 'night'),
+    ]) {
+      const [, w] = /viewBox="0 0 ([\d.]+) /.exec(svg)!.map(Number);
+      const board = svg.slice(svg.indexOf('<g>'), svg.indexOf('</g>'));
+      const keys = board
+        .split('<rect ')
+        .slice(1)
+        .map((key) => {
+          const [x, y, width, height] = ['x', 'y', 'width', 'height'].map((name) =>
+            Number(new RegExp(`\\b${name}="([\\d.-]+)"`).exec(key)![1]),
+          ) as [number, number, number, number];
+          return { x, y, width, height, texts: textsOf(key) };
+        });
+      const left = Math.min(...keys.map(({ x }) => x));
+      const right = Math.max(...keys.map(({ x, width }) => x + width));
+      expect(Math.abs(left - (w! - right))).toBeLessThan(0.1);
+      expect(left).toBeGreaterThan(20);
+      for (const { x, y, width, height, texts } of keys)
+        for (const { text, left: from, width: wide, y: base } of texts.slice(1)) {
+          expect(from, text).toBeGreaterThan(x);
+          expect(from + wide, text).toBeLessThanOrEqual(x + width);
+          expect(base, text).toBeGreaterThan(y);
+          expect(base, text).toBeLessThan(y + height);
+        }
     }
   });
 });

@@ -7,7 +7,6 @@ export interface KeyStarterBinding {
   /** As the profile writes triggers. */
   keys: string;
   command: KeyCommand;
-  release?: KeyCommand;
 }
 
 /** A key with the main modifier and what else is held, and what it does. */
