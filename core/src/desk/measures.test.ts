@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { OFFICE, testDesk } from '../testing/desk.ts';
-import { besideMonitor } from './measures.ts';
+import { besideMonitor, positionMeasures } from './measures.ts';
 
 it('a monitor stands to the nearest one, and of two that are as near to the one listed first', () => {
   const beside = (ids: readonly string[], gap = 0) => {
@@ -17,4 +17,6 @@ it('a monitor stands to the nearest one, and of two that are as near to the one 
   expect(beside(['left', 'own', 'right'])).toBe('left');
   expect(beside(['right', 'own', 'left'], 50)).toBe('left');
   expect(beside(['own'])).toBeUndefined();
+  const { desk } = testDesk({ monitors: [{ id: 'own', width: 1000, height: 600 }] });
+  expect(positionMeasures(desk.monitors[0]!, desk.monitors)).toEqual([]);
 });

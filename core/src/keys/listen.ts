@@ -41,15 +41,16 @@ export function listenedPresses(profile: Profile): ListenedPress[] {
   for (const [first] of base?.presses.values() ?? []) {
     const [step] = first!.trigger.steps;
     const modifiers = step!.modifiers as readonly Modifier[];
-    add(modifiers, step!.code, step!.types);
-    // Shift may be what made the key type that.
-    if (step!.types !== undefined) add([...modifiers, 'Shift'], undefined, step!.types);
-    if (stands && modifiers.includes(table.main))
-      add(
-        modifiers.map((modifier) => (modifier === table.main ? stands : modifier)),
-        step!.code,
-        step!.types,
-      );
+    const isMain = (modifier: Modifier) => modifier === table.main;
+    const ways = [modifiers];
+    // Where it is held for itself, it cannot stand for the main modifier as well.
+    if (stands && modifiers.some(isMain) && !modifiers.includes(stands))
+      ways.push(modifiers.map((modifier) => (isMain(modifier) ? stands : modifier)));
+    for (const way of ways) {
+      add(way, step!.code, step!.types);
+      // Shift may be what made the key type that.
+      if (step!.types !== undefined) add([...way, 'Shift'], undefined, step!.types);
+    }
   }
   // A key with two roles, and one that stands for modifiers, counts whatever is held with it.
   const always = new Set([
