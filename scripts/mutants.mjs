@@ -56,41 +56,69 @@ const chosen = Array.from({ length: count }, () =>
   lines.splice(Math.floor(random() * lines.length), 1),
 ).flat();
 const folder = mkdtempSync(join(tmpdir(), 'sorn-mutants-'));
-const config = join(folder, 'config.json');
-const report = join(folder, 'report.json');
-writeFileSync(
-  config,
-  JSON.stringify({
-    testRunner: 'vitest',
-    vitest: { configFile: 'core/mutants.config.ts', related: true },
-    coverageAnalysis: 'perTest',
-    ignoreStatic: !values.loaded,
-    mutate: chosen,
-    // A text of a reason can be any text.
-    mutator: { excludedMutations: ['StringLiteral'] },
-    reporters: ['progress-append-only', 'clear-text', 'json'],
-    jsonReporter: { fileName: report },
-    clearTextReporter: { logTests: false, reportTests: false },
-    tempDirName: join(folder, 'work'),
-    concurrency: 2,
-    timeoutMS: 60_000,
-    dryRunTimeoutMinutes: 20,
-  }),
-);
-say(`${count} lines of core are changed, seed ${values.seed}`);
-const { status } = spawnSync(
-  process.execPath,
-  [join(root, 'node_modules/@stryker-mutator/core/bin/stryker.js'), 'run', config],
-  { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] },
-);
-if (status === 0) {
+
+/** Changes what is named, runs the tests that reach it, and gives each change with what came of it. */
+function changed(mutate, slowTests) {
+  const report = join(folder, `report-${slowTests}.json`);
+  const config = join(folder, `config-${slowTests}.json`);
+  writeFileSync(
+    config,
+    JSON.stringify({
+      testRunner: 'vitest',
+      vitest: { configFile: 'core/mutants.config.ts', related: true },
+      coverageAnalysis: 'perTest',
+      ignoreStatic: !values.loaded,
+      mutate,
+      // A text of a reason can be any text.
+      mutator: { excludedMutations: ['StringLiteral'] },
+      reporters: ['progress-append-only', 'json'],
+      jsonReporter: { fileName: report },
+      tempDirName: join(folder, 'work'),
+      concurrency: 2,
+      timeoutMS: 60_000,
+      dryRunTimeoutMinutes: 20,
+    }),
+  );
+  const { status } = spawnSync(
+    process.execPath,
+    [join(root, 'node_modules/@stryker-mutator/core/bin/stryker.js'), 'run', config],
+    {
+      cwd: root,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, SLOW_TESTS: slowTests },
+    },
+  );
+  if (status !== 0) process.exit(status ?? 1);
   const { files } = JSON.parse(readFileSync(report, 'utf8'));
-  const mutants = Object.values(files).flatMap((file) => file.mutants);
-  const killed = mutants.filter((each) => /Killed|Timeout/.test(each.status)).length;
-  const all = mutants.filter((each) => each.status !== 'Ignored').length;
-  process.stdout.write(
-    `\nmutants: seed ${values.seed}, ${killed} of ${all} changes noticed (${((100 * killed) / all).toFixed(1)} %)\n`,
+  return Object.entries(files).flatMap(([file, { source, mutants }]) =>
+    mutants
+      .filter((each) => each.status !== 'Ignored')
+      .map(({ status: came, location, replacement }) => {
+        const { start, end } = location;
+        const range = `${start.line}:${start.column - 1}-${end.line}:${end.column - 1}`;
+        const line = source.split('\n')[start.line - 1].trim();
+        const isNoticed = came === 'Killed' || came === 'Timeout';
+        return { place: `${file}:${range}`, replacement, line, isNoticed };
+      }),
   );
 }
-rmSync(folder, { recursive: true, force: true });
-process.exit(status ?? 1);
+
+const nameOf = ({ place, replacement }) => `${place} ${replacement}`;
+
+say(`${count} lines of core are changed, seed ${values.seed}`);
+try {
+  const all = changed(chosen, 'no');
+  const left = all.filter((each) => !each.isNoticed);
+  say(`${left.length} of ${all.length} changes are left for the slow tests`);
+  const again = left.length > 0 ? changed([...new Set(left.map(({ place }) => place))], 'yes') : [];
+  const late = new Set(again.filter((each) => each.isNoticed).map(nameOf));
+  const unnoticed = left.filter((each) => !late.has(nameOf(each)));
+  for (const { place, line, replacement } of unnoticed)
+    process.stdout.write(`\n${place}\n  ${line}\n  → ${replacement.replace(/\s+/g, ' ')}\n`);
+  const noticed = all.length - unnoticed.length;
+  process.stdout.write(
+    `\nmutants: seed ${values.seed}, ${noticed} of ${all.length} changes noticed (${((100 * noticed) / all.length).toFixed(1)} %)\n`,
+  );
+} finally {
+  rmSync(folder, { recursive: true, force: true });
+}

@@ -272,3 +272,22 @@ describe('the checkup of keys', () => {
     expect(checkKeys(byAlt).map(({ kind }) => kind)).toEqual(['keys-taken']);
   });
 });
+
+describe('a device of one input at a time', () => {
+  const kinds = (layer: string, command: object) =>
+    checkKeys(
+      profileWith(
+        [
+          { keys: 'Button5', command },
+          { keys: 'Main+KeyG', command: enter(layer) },
+          { keys: 'KeyA', command: does('leave-layer'), in: layer },
+        ],
+        { layers: [{ id: layer, lasts: 'kept' }], devices: [KEYBOARD, MOUSE] },
+      ),
+    ).map(({ kind }) => kind);
+
+  it('is told of where a layer lasts while its key is down, and nowhere else', () => {
+    expect(kinds('stay', does('float'))).not.toContain('one-at-a-time');
+    expect(kinds('stay', enter('stay'))).not.toContain('one-at-a-time');
+  });
+});

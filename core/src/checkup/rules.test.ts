@@ -325,3 +325,15 @@ describe('a rule about the mode of the desk', () => {
     expect(found([{ of: 'desk', is: 'office' }], { monitor: 'tall' })).toEqual([]);
   });
 });
+
+it('a rule that is hidden names those that hide it', () => {
+  const rules = [
+    { id: 'one', when: app('shell'), then: { held: 'floating' } },
+    { id: 'two', when: app('areamap'), then: { held: 'tiled' } },
+    { id: 'three', when: app('shell'), then: { held: 'tiled' } },
+  ] as RuleInput[];
+  const hidden = checkRules(profileSchema.parse({ ...base, rules })).filter(
+    ({ kind }) => kind === 'rule-hidden',
+  );
+  expect(hidden).toMatchObject([{ rule: 'three', by: ['one'], always: true }]);
+});

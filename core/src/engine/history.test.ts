@@ -311,3 +311,11 @@ it('undo leaves a tree made by hand elsewhere as it is by now', () => {
     floated.session.arrangements['A/m'],
   );
 });
+
+it('an order that lists as many as are there, but not the same, is mended', () => {
+  const opened = testDesk(OFFICE, {
+    ...windows('p', 'b', 's'),
+    arrangements: { 'B/wide': { order: ['s', 'gone', 'p'] } },
+  });
+  expect(opened.session.arrangements['B/wide']!.order).toEqual(['s', 'p', 'b']);
+});

@@ -3,7 +3,7 @@ import { checkup } from '../checkup/checkup.ts';
 import type { RuleSettings } from '../model/rule.ts';
 import { sessionSchema } from '../model/session.ts';
 import { STARTER_RULES } from '../starters/rules.ts';
-import type { TestDesk } from '../testing/desk.ts';
+import { OFFICE, type TestDesk } from '../testing/desk.ts';
 import {
   APPS,
   at,
@@ -286,4 +286,54 @@ describe('a rule no known window matches', () => {
     expect(dead(begun)).toBe(1);
     expect(dead(begun.event({ type: 'window-retitled', id: 'a', title: 'A draft' }))).toBe(0);
   });
+});
+
+describe('a window that opens out of the way', () => {
+  const last = { command: 'focus-last' } as const;
+
+  it('in the pocket has the focus after all others', () => {
+    const both = open(
+      open(desk([rule('away', { held: 'pocketed' }, ofApp('map'))]), 'shell'),
+      'shell',
+    );
+    const three = open(both, 'map');
+    expect(three.session.focus).toBe('shell-2');
+    expect(three.session.recent).toEqual(['shell-2', 'shell-1', 'map-1']);
+    expect(three.run(last).session.focus).toBe('shell-1');
+  });
+
+  it('without the focus comes right after the focused one, and first where none is', () => {
+    const shy = desk([rule('shy', { focus: false }, ofApp('map'))]);
+    const first = open(shy, 'map');
+    expect(first.session.focus).toBeUndefined();
+    expect(first.session.recent).toEqual(['map-1']);
+    const later = open(open(open(shy, 'shell'), 'shell'), 'map');
+    expect(later.session.recent).toEqual(['shell-2', 'map-1', 'shell-1']);
+    expect(later.run(last).session.focus).toBe('map-1');
+    // On a monitor without windows none has the focus, though one had it before.
+    const away = open(open(shy, 'shell').run({ command: 'go-monitor', which: 'tall' }), 'map');
+    expect(away.session.recent).toEqual(['map-1', 'shell-1']);
+  });
+});
+
+it('a window that is there at the beginning stands in the corner that a rule gives', () => {
+  const corner = rule('corner', { held: 'floating', corner: 'lower-right' }, ofApp('map'));
+  const begun = desk([corner], {
+    windows: [{ id: 'm', app: 'map', preferred: { width: 1000, height: 600 } }],
+  });
+  // 3440 × 1440 with 28 above, less the outer gap of 6.
+  expect(at(begun, 'm')).toBe('2434,834 1000×600 on wide/B, floating');
+});
+
+it('the zone that a rule gives is told with its board where there could be doubt', () => {
+  const zone = [rule('zone', { zone: 'left' }, ofApp('map'))];
+  const said = (more: object) =>
+    open(desk(zone, {}, more), 'map').trace.find(({ decided }) => decided.startsWith('in left'))
+      ?.decided;
+  const board = { layout: { kind: 'board', board: 'five' } };
+  expect(said({ tiling: board })).toBe('in left');
+  expect(said({})).toBe('in left of five');
+  const [five, ...others] = OFFICE.boards;
+  const boards = [five!, { ...five!, id: 'again' }, ...others];
+  expect(said({ boards, tiling: board })).toBe('in left of five');
 });

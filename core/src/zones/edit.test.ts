@@ -12,6 +12,8 @@ import { withBlockAsZone } from './block-zone.ts';
 import { DEMO } from '../testing/profiles.ts';
 import {
   withZoneBoardAdded,
+  withZoneBoardLast,
+  withZoneBoardMoved,
   withLineMoved,
   withNewZone,
   withoutTrack,
@@ -238,5 +240,32 @@ describe('a block of the lettered grid', () => {
       ({ canonicalTrigger }) => canonicalTrigger === 'Shift+Meta+KeyX',
     );
     expect(found?.command).toEqual({ command: 'place-at', ...block });
+  });
+});
+
+describe('the order of boards', () => {
+  const ids = (profile: typeof DEMO) => profile.boards.map(({ id }) => id);
+  const three = ['a', 'b', 'c'].reduce(
+    (profile, id) => ({ ...profile, boards: [...profile.boards, { ...BOARD, id }] }),
+    { ...DEMO, boards: [] as ZoneBoard[] },
+  );
+
+  it('changes by one place, and not past an end', () => {
+    expect(ids(withZoneBoardMoved(three, 'a', 1))).toEqual(['b', 'a', 'c']);
+    expect(ids(withZoneBoardMoved(three, 'b', -1))).toEqual(['b', 'a', 'c']);
+    expect(ids(withZoneBoardMoved(three, 'b', 1))).toEqual(['a', 'c', 'b']);
+    expect(withZoneBoardMoved(three, 'a', -1)).toBe(three);
+    expect(withZoneBoardMoved(three, 'c', 1)).toBe(three);
+    expect(withZoneBoardMoved(three, 'none', 1)).toBe(three);
+  });
+
+  it('has the one last that is sent there, by its id or its name', () => {
+    expect(ids(withZoneBoardLast(three, 'a'))).toEqual(['b', 'c', 'a']);
+    const named = {
+      ...three,
+      boards: three.boards.map((each) => ({ ...each, name: `Board ${each.id}` })),
+    };
+    expect(ids(withZoneBoardLast(named, 'Board b'))).toEqual(['a', 'c', 'b']);
+    expect(withZoneBoardLast(named, 'b')).toBe(named);
   });
 });

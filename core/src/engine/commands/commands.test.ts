@@ -341,3 +341,34 @@ describe('workspaces', () => {
     expect(desk.run(put('B')).trace[0]?.because).toBe('p is on workspace B already');
   });
 });
+
+describe('what is opened at the start', () => {
+  const app = (id: string) => ({ id: `${id}-1`, app: id });
+  const start = (...apps: string[]) => ({ ...OFFICE, start: apps.map((each) => ({ app: each })) });
+  const opened = (desk: ReturnType<typeof testDesk>) =>
+    desk.run('open-start').session.windows.map(({ id }) => id);
+
+  it('is opened as often as it is listed, less what is open', () => {
+    const three = start('shell', 'shell', 'pitreader');
+    expect(opened(testDesk(three))).toEqual(['shell-1', 'shell-2', 'pitreader-1']);
+    expect(opened(testDesk(three, { windows: [app('shell')] }))).toEqual([
+      'shell-1',
+      'shell-2',
+      'pitreader-1',
+    ]);
+    const two = [app('shell'), { id: 'shell-2', app: 'shell' }];
+    expect(opened(testDesk(three, { windows: two }))).toEqual([
+      'shell-1',
+      'shell-2',
+      'pitreader-1',
+    ]);
+  });
+
+  it('says where there is nothing to open', () => {
+    const whole = testDesk(start('shell')).run('open-start');
+    expect(whole.run('open-start').trace[0]?.because).toBe('all of them are open');
+    expect(testDesk(OFFICE).run('open-start').trace[0]?.because).toBe(
+      'no app is opened at the start',
+    );
+  });
+});

@@ -155,3 +155,25 @@ it('a lineup brings back the order of its tiles, and the focus where it was', ()
   // A window that was not of the lineup had the focus then: the first of it has it now.
   expect(saved.session.focus).toBe('shell-1');
 });
+
+it('a lineup saved while something else has the focus gives it to its first window', () => {
+  const other = testDesk(profile, {
+    windows: [
+      ...WINDOWS,
+      { id: 'o', held: 'left-alone', standing: { x: 9, y: 40, width: 90, height: 90 } },
+    ],
+    focus: 'o',
+  });
+  const back = other.run(save('all'), focus('logs'), recall('all'));
+  expect(back.session.focus).toBe('map-1');
+});
+
+it('a window of a lineup floats where it floated then, and floats there again from its tile', () => {
+  const floated = desk.run('float', 'nudge-left', 'nudge-up');
+  const saved = floated.run(save('afloat'));
+  const moved = saved.run('nudge-down', 'nudge-down', 'nudge-right', 'nudge-right');
+  expect(moved.shapes()).not.toEqual(saved.shapes());
+  expect(moved.run(recall('afloat')).shapes()).toEqual(saved.shapes());
+  const tiled = moved.run('float', focus('logs'), recall('afloat'));
+  expect(tiled.shapes()).toEqual(saved.shapes());
+});
