@@ -61,6 +61,25 @@ describe('chords', () => {
   });
 });
 
+describe('a key that stands in for the main modifier', () => {
+  const profile = profileWith(
+    [
+      { keys: 'Main+Shift+KeyL', command: does('float') },
+      { keys: 'Main+Alt+KeyL', command: does('undo') },
+    ],
+    { standIn: 'AltRight' },
+  );
+
+  it('is not what it is by itself, whatever else is held', () => {
+    expect(run(profile, '0 +ShiftLeft 5 +AltRight 9 +KeyL').steps).toEqual(['float']);
+    expect(run(profile, '0 +AltRight 5 +ShiftLeft 9 +KeyL').steps).toEqual(['float']);
+    expect(run(profile, '0 +AltLeft 5 +AltRight 9 +KeyL').steps).toEqual(['undo']);
+    expect(run(profile, '0 +ShiftLeft 3 +AltLeft 5 +AltRight 9 +KeyL').steps).toEqual([
+      'none Alt+Shift+Meta+KeyL',
+    ]);
+  });
+});
+
 describe('sequences', () => {
   const profile = profileWith(
     [

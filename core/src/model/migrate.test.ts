@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readFile } from '../files/sections.ts';
 import { scriptSchema } from '../simulate/script.ts';
+import { migratedScript } from './migrate.ts';
 import { profileSchema } from './profile.ts';
 import { sessionSchema } from './session.ts';
 
@@ -98,4 +99,13 @@ describe('a file from before version 4', () => {
       { command: 'float' },
     ]);
   });
+});
+
+it('a script that is a list alone has its commands by their present names, too', () => {
+  const [former, present] = ['peek-desktop', 'clear-while-pressed'];
+  const steps = [former, { command: former }, { hold: { command: former } }, { wait: 3 }, 'float'];
+  const now = [present, { command: present }, { hold: { command: present } }, { wait: 3 }, 'float'];
+  expect(migratedScript(steps)).toEqual(now);
+  expect(migratedScript({ steps })).toEqual({ steps: now });
+  expect(migratedScript('none')).toBe('none');
 });

@@ -96,6 +96,7 @@ describe('an expectation as a sentence', () => {
     ['pitreader', 'a sentence such as'],
     ['pitreader is lost', 'one of the lead, tiled, floating'],
     ['pitreader is floating, and large', 'a sentence such as'],
+    ['pitreader is at least', 'a sentence such as'],
     ['pitreader is number 0', 'a whole number from 1 to 1000'],
     ['workspace B has layout circles', 'one of '],
     ['there is no finding of dust', 'one of squeeze'],

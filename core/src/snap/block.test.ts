@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cornerGrid } from './block.ts';
+import { cornerGrid, typedOn } from './block.ts';
 
 describe('the lettered and numbered grid', () => {
   it('has about fifty cells, near to square, on the monitors of the demo', () => {
@@ -41,4 +41,11 @@ describe('the lettered and numbered grid', () => {
     });
     expect(cornerGrid({ rows: 2 }, { width: 1440, height: 2560 })).toEqual({ columns: 5, rows: 2 });
   });
+});
+
+it('what is no letter and no digit of the grid is not typed on it', () => {
+  const grid = { columns: 5, rows: 4 };
+  for (const key of ['!', 'A', '0', 'ab', '', 'f', '5', ' '])
+    expect(typedOn(grid, '', key)).toBeNull();
+  for (const key of ['a', 'e', '1', '4']) expect(typedOn(grid, '', key)).toBe(key);
 });

@@ -7,7 +7,7 @@ import { anyBoard } from '../testing/zone-boards.ts';
 import { OFFICE, testDesk } from '../testing/desk.ts';
 import { read } from '../values/faults.ts';
 import { zoneBoardFits } from '../zones/fit.ts';
-import { tracksOf, zoneRects } from './zone-board.ts';
+import { rangeOf, tracksOf, zoneRects } from './zone-board.ts';
 
 const AREA = { x: 30, y: 50, width: 1931, height: 1207 };
 const GAP = { x: 10, y: 7 };
@@ -129,4 +129,19 @@ describe('which board a monitor gets', () => {
 it('the starter boards are right as they stand', () => {
   const profile = profileSchema.parse({ ...OFFICE, boards: STARTER_ZONE_BOARDS });
   expect(profile.boards).toEqual(STARTER_ZONE_BOARDS);
+});
+
+it('the range around no zone, or around one that is not there, is none', () => {
+  const board = zoneBoardSchema.parse({
+    id: 'b',
+    columns: [1, 1, 1],
+    rows: [1, 1],
+    zones: [
+      { name: 'a', columns: [1, 1], rows: [1, 1] },
+      { name: 'b', columns: [3, 3], rows: [2, 2] },
+    ],
+  });
+  expect(rangeOf(board, [])).toBeNull();
+  expect(rangeOf(board, ['a', 'c'])).toBeNull();
+  expect(rangeOf(board, ['b', 'a'])).toMatchObject({ columns: [1, 3], rows: [1, 2] });
 });

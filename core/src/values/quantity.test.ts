@@ -135,3 +135,10 @@ describe('weights', () => {
     expect(percentsText([1, 2])).toBe('33.3 %, 66.7 %');
   });
 });
+
+it('weights are read past marks at their ends, and told where one is none', () => {
+  expect(readWeights('/25 50', 9)).toMatchObject({ weights: [25, 50] });
+  expect(readWeights(' 1/2/ ', 9)).toMatchObject({ weights: [1, 2] });
+  expect(readWeights('1 0', 9)).toHaveProperty('expected');
+  expect(readWeights('/', 9)).toHaveProperty('expected');
+});

@@ -60,6 +60,12 @@ describe('zones', () => {
     expect(Object.keys(ranges(zoneRenamed(BOARD, 'a', ' Upper ')!))).toEqual(['Upper', 'c']);
     expect(Object.keys(ranges(zoneReordered(BOARD, 'a', 1)))).toEqual(['c', 'a']);
     expect(zoneReordered(BOARD, 'a', -1)).toEqual(BOARD);
+    const named = ['u', 'v', 'w', 'x'].map((name) => ({ ...BOARD.zones[0]!, name }));
+    const four = { ...BOARD, zones: named };
+    const order = (board: ZoneBoard) => board.zones.map(({ name }) => name).join('');
+    expect(order(zoneReordered(four, 'u', 1))).toBe('vuwx');
+    expect(order(zoneReordered(four, 'w', -1))).toBe('uwvx');
+    expect(order(zoneReordered(four, 'x', 1))).toBe('uvwx');
   });
 
   it('are copied with their board, which gets a name and an id that no other has', () => {
