@@ -58,6 +58,13 @@ function usedDesk(profile: Profile = demo) {
       for (const each of held) input({ type: 'up', at: (at += 20), code: each });
       at += 400;
     },
+    /** The keyboard goes elsewhere while a key is down, and comes back. */
+    lose(code: string) {
+      input({ type: 'down', at: (at += 30), code: 'MetaLeft', modifiers: [] });
+      input({ type: 'down', at: (at += 30), code, modifiers: ['Meta'] });
+      input({ type: 'blur', at: (at += 40) });
+      at += 400;
+    },
     event(event: SessionEvent) {
       recorded.push({ event });
       happen(event);
@@ -86,6 +93,17 @@ const anyPress = fc.tuple(
 );
 
 describe('what was done is kept', () => {
+  test('with the keyboard that went elsewhere while a key was down', () => {
+    const desk = usedDesk();
+    desk.lose('KeyM');
+    desk.press(['Meta'], 'KeyU');
+    const { steps, session, differences } = keptSteps(demo, begun, desk.recorded, desk.session());
+    expect(JSON.stringify(steps[0])).toContain('"leave":true');
+    expect(differences).toEqual([]);
+    const played = play(demo, { session: sessionSchema.parse(session), steps });
+    expect(played.at(-1)!.placements).toEqual(computePlacements(desk.session(), demo).placements);
+  });
+
   test('and done again by itself it ends as it did, from the middle of a session', () => {
     fc.assert(
       fc.property(

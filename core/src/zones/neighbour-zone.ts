@@ -20,7 +20,6 @@ export function zoneTowards(
   const own = rangeRect(tracks, range, area);
   let best: { name: string; towards: Bearing; isOver: boolean } | null = null;
   for (const zone of board.zones) {
-    if (from.includes(zone.name)) continue;
     const towards = bearing(own, rangeRect(tracks, zone, area), direction);
     if (towards.beyond <= 0.5) continue;
     const isOver = commonCells(range, zone) !== null;

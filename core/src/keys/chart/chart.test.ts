@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { profileSchema } from '../../model/profile.ts';
 import { OFFICE } from '../../testing/desk.ts';
 import { does, enter } from '../../testing/keys.ts';
+import { FIXED_KEYS, FIXED_LAYERS } from '../fixed-layers.ts';
 import { keyMap } from '../map.ts';
 import { CHART_COLOURS, chartSvg, keyboardSvg } from './drawing.ts';
 import { chartHtml } from './page.ts';
@@ -109,6 +110,23 @@ describe('a key chart', () => {
     }
     expect(page).toContain('Keys of A &lt;desk&gt; | &quot;mine&quot;');
     expect(page).not.toContain('<desk>');
+  });
+
+  it('as a page has the keys of what is under way, those that choose in one line', () => {
+    const [, ...groups] = chartHtml(profile).split(/<h2[^>]*>(?=While )/);
+    expect(groups).toHaveLength(FIXED_LAYERS.length);
+    for (const layer of FIXED_LAYERS) {
+      const lines = FIXED_KEYS[layer].filter(({ command }) => command.command !== 'pick');
+      const isPicked = lines.length < FIXED_KEYS[layer].length;
+      const group = groups.find((each) => {
+        const count = (each.match(/<li>/g) ?? []).length;
+        return count === lines.length + Number(isPicked) && each.includes('Choose') === isPicked;
+      });
+      expect(group, layer).toBeDefined();
+    }
+    const corner = groups.find((each) => each.startsWith('While corners'))!;
+    expect(corner).toMatch(/<kbd>A … Z<\/kbd>.*<kbd>0 … 9<\/kbd>.*Choose/);
+    expect(groups.find((each) => each.startsWith('While a window'))).not.toContain('Choose');
   });
 
   it('as a page may have one layer alone, or what is used most', () => {
