@@ -54,6 +54,24 @@ const FAULTY: { map: Profile; kind: string; says: string; quickFixes: string[] }
     quickFixes: [],
   },
   {
+    map: both([
+      { keys: 'hold F2', command: does('float') },
+      { keys: 'Main+F2', command: does('close') },
+    ]),
+    kind: 'keys-hidden',
+    says: 'hold F2 does float: close, on Meta F2, cannot be reached.',
+    quickFixes: [],
+  },
+  {
+    map: both([
+      { keys: 'tap F2', command: does('float') },
+      { keys: 'Main+KeyK F2', command: does('close') },
+    ]),
+    kind: 'keys-hidden',
+    says: 'tap F2 does float: close, on Meta K then F2, cannot be reached.',
+    quickFixes: [],
+  },
+  {
     map: both([{ keys: 'Main+KeyL', command: does('focus-next') }], { taken: META }),
     kind: 'keys-taken',
     says: 'The desktop locks the screen with it: focus-next is not reached.',

@@ -4,6 +4,7 @@ import { expander, keyMap, pressesOf, type KeyBinding } from '../keys/map.ts';
 import { placeOf } from '../keys/key-position.ts';
 import { shortcutLists } from '../keys/shortcut-lists.ts';
 import { directedOf, wayBack } from '../keys/ways-back.ts';
+import { roleFinder } from '../keys/two-roles.ts';
 import { BASE } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { keptByFields } from '../values/cache.ts';
@@ -81,16 +82,19 @@ function hidden(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
     const title = `${keysName(profile, chord)} hides a sequence`;
     return [finding('keys-hidden', [chord, ...hides], title, text, chord)];
   });
-  const roles = new Set<string>();
+  const roleOf = roleFinder(map);
   const twoRoles = map.flatMap((binding): KeyFinding[] => {
     const { trigger, layer } = binding;
-    const code = trigger.steps[0]!.code!;
-    const plain = whole.get(`${layer} ${code}`);
-    if (trigger.how === 'press' || !plain || roles.has(`${layer} ${code}`)) return [];
-    roles.add(`${layer} ${code}`);
-    const text = `${keysName(profile, binding)} does ${bindingName(binding)}${inLayer(layer)}: ${bindingName(plain)}, when the key goes down, cannot be reached.`;
-    const title = `${keysName(profile, plain)} is hidden by its own ${trigger.how}`;
-    return [finding('keys-hidden', [binding, plain], title, text, plain)];
+    if (trigger.how !== 'press') return [];
+    const [over] = trigger.steps.flatMap(({ code }) =>
+      code === undefined ? [] : (roleOf(binding, code) ?? []),
+    );
+    if (!over) return [];
+    const isPlain = trigger.steps.length === 1 && trigger.steps[0]!.modifiers.length === 0;
+    const when = isPlain ? 'when the key goes down' : `on ${keysName(profile, binding)}`;
+    const text = `${keysName(profile, over)} does ${bindingName(over)}${inLayer(layer)}: ${bindingName(binding)}, ${when}, cannot be reached.`;
+    const title = `${keysName(profile, binding)} is hidden by ${isPlain ? 'its own ' : ''}${isPlain ? over.trigger.how : keysName(profile, over)}`;
+    return [finding('keys-hidden', [over, binding], title, text, binding)];
   });
   return [...sequences, ...twoRoles];
 }

@@ -82,7 +82,7 @@ function moving(
     toKeyboard && dumb && !dumb.modifiers && moved.trigger.steps[0]!.modifiers.length > 0;
   const inputs = toKeyboard && !plain ? keyboardInputs(profile) : undefined;
   const near = { ...moved, keys: plain ? moved.trigger.steps[0]!.code! : wanted };
-  const keys = nearestFree(profile, near, inputs);
+  const keys = nearestFree(profile, near, inputs, moved.keys);
   if (keys === null) return [];
   const says = `Move ${bindingText(moved)} to ${capsOf(profile, keys)}`;
   return [

@@ -6,6 +6,7 @@ import { inOrder, type Modifier } from '../values/modifiers.ts';
 
 import { FIXED_BINDINGS, keyMap, type KeyBinding } from './map.ts';
 import { definitionOf } from '../commands/registry.ts';
+import { roleFinder } from './two-roles.ts';
 
 /** What a key of a drawn board does, in a layer and with modifiers down. */
 export interface KeyFace {
@@ -17,6 +18,12 @@ export interface KeyFace {
   isBelow: boolean;
 }
 
+/** Of several bindings that a key begins, that of the least rank is done: one of two roles hides the others, a chord a sequence. */
+function rankOf({ app, trigger: { how, steps } }: KeyBinding): number {
+  const hidden = how !== 'press' ? 0 : steps.length === 1 ? 1 : 2;
+  return (app === null ? 0 : 3) + hidden;
+}
+
 /** What every key does, by its code, with just these modifiers down. Keys that do nothing are left out. */
 export function keyFaces(
   profile: Profile,
@@ -24,12 +31,19 @@ export function keyFaces(
   modifiersDown: readonly Modifier[],
 ): ReadonlyMap<string, KeyFace> {
   const wanted = inOrder(modifiersDown).join('+');
+  const map = [...keyMap(profile), ...FIXED_BINDINGS];
+  const roleOf = roleFinder(map);
+  const hasRole = (code: string) => roleOf({ layer, app: null }, code) !== null;
   const faces = new Map<string, KeyFace>();
   const add = (binding: KeyBinding, isBelow: boolean) => {
     const { trigger, command, release } = binding;
     const [step] = trigger.steps;
     const code = step!.code;
-    if (code === undefined || step!.modifiers.join('+') !== wanted) return;
+    if (code === undefined) return;
+    // A key with two roles has them whatever is held, and no chord.
+    const isChord = trigger.how === 'press';
+    if (isChord && step!.modifiers.join('+') !== wanted) return;
+    if (isChord === hasRole(code)) return;
     const first = command ?? release!;
     const isSequence = trigger.steps.length > 1;
     if (faces.has(code)) return;
@@ -38,11 +52,10 @@ export function keyFaces(
       : `${trigger.how === 'press' ? '' : `${trigger.how}: `}${shortText(first)}`;
     faces.set(code, { binding, text, task: definitionOf(first.command).task, isBelow });
   };
-  const map = [...keyMap(profile), ...FIXED_BINDINGS];
   // What holds for every app comes before what one app has for itself.
-  const byApp = [...map].sort((a, b) => Number(a.app !== null) - Number(b.app !== null));
-  for (const binding of byApp) if (binding.layer === layer) add(binding, false);
-  if (layer !== BASE) for (const binding of byApp) if (binding.layer === BASE) add(binding, true);
+  const byRank = [...map].sort((a, b) => rankOf(a) - rankOf(b));
+  for (const binding of byRank) if (binding.layer === layer) add(binding, false);
+  if (layer !== BASE) for (const binding of byRank) if (binding.layer === BASE) add(binding, true);
   return faces;
 }
 

@@ -7,6 +7,7 @@ import { expander, keyMap, type KeyBinding } from './map.ts';
 import { neverComes, takesFromTyping } from './never-bound.ts';
 import { placeOf } from './key-position.ts';
 import { shortcutLists } from './shortcut-lists.ts';
+import { roleFinder } from './two-roles.ts';
 
 /** Keys whose position differs between keyboards, or that some lack. */
 export const SELDOM_THERE = ['ContextMenu', 'PrintScreen', 'ScrollLock', 'Pause', 'NumLock'];
@@ -16,14 +17,27 @@ const MODIFIER_COUNTS = 3;
 /**
  * Tells whether keys are free in a layer: not bound, not the beginning of a sequence, not taken by the desktop, not
  * needed to type, and such as come at all.
+ *
+ * @param instead keys that are given up for them: what these are tapped or held for is no hindrance
  */
-export function freeKeys(profile: Profile, layer: string): (keys: string) => boolean {
+export function freeKeys(
+  profile: Profile,
+  layer: string,
+  instead?: string,
+): (keys: string) => boolean {
   const expand = expander(profile.keys);
   const used = new Set<string>();
-  for (const { layer: of, trigger, canonicalTrigger } of keyMap(profile)) {
+  const map = keyMap(profile);
+  const roleOf = roleFinder(map.filter(({ keys }) => keys !== instead));
+  const hasRole = (code: string) => roleOf({ layer, app: null }, code) !== null;
+  // What is pressed in a chord could not be tapped or held for something beside.
+  const isPressed = new Set<string>();
+  for (const { layer: of, trigger, canonicalTrigger } of map) {
     if (of !== layer) continue;
     used.add(canonicalTrigger);
     used.add(stepText(trigger.steps[0]!));
+    if (trigger.how === 'press')
+      for (const { code } of trigger.steps) if (code !== undefined) isPressed.add(code);
   }
   for (const { on, shortcuts } of shortcutLists(profile))
     if (on) for (const { keys } of shortcuts) used.add(expand(keys).canonicalTrigger);
@@ -31,6 +45,9 @@ export function freeKeys(profile: Profile, layer: string): (keys: string) => boo
     const { trigger, canonicalTrigger } = expand(keys);
     return (
       !used.has(canonicalTrigger) &&
+      !trigger.steps.some(({ code = '' }) =>
+        trigger.how === 'press' ? hasRole(code) : isPressed.has(code),
+      ) &&
       !takesFromTyping(trigger, layer) &&
       trigger.steps.every((step) => neverComes(profile, step) === null)
     );
@@ -45,8 +62,9 @@ export function nearestFree(
   profile: Profile,
   near: Pick<KeyBinding, 'keys' | 'layer'>,
   inputs: readonly string[] = inputsLike(profile, near.keys),
+  instead: string = near.keys,
 ): string | null {
-  const isFree = freeKeys(profile, near.layer);
+  const isFree = freeKeys(profile, near.layer, instead);
   const place = placeOf(profile);
   const { steps } = triggerOf(near.keys);
   const { modifiers, code = '' } = steps[0]!;
