@@ -337,3 +337,18 @@ it('a rule that is hidden names those that hide it', () => {
   );
   expect(hidden).toMatchObject([{ rule: 'three', by: ['one'], always: true }]);
 });
+
+it('a range of sizes that lies in another one is hidden by it, and no other', () => {
+  const ranged = (id: string, of: string, from: number, to: number) =>
+    ({ id, when: { all: [{ of, from, to }] }, then: { held: 'floating' } }) as unknown as RuleInput;
+  const hidden = (...rules: RuleInput[]) =>
+    checkRules(profileSchema.parse({ ...base, apps: [], rules }))
+      .filter(({ kind }) => kind === 'rule-hidden')
+      .map((each) => ('rule' in each ? each.rule : ''));
+  for (const of of ['width', 'height']) {
+    const wide = ranged('wide', of, 200, 500);
+    expect(hidden(wide, ranged('in', of, 300, 400))).toEqual(['in']);
+    expect(hidden(wide, ranged('past', of, 300, 600))).toEqual([]);
+    expect(hidden(wide, ranged('else', of === 'width' ? 'height' : 'width', 300, 400))).toEqual([]);
+  }
+});

@@ -34,8 +34,7 @@ export interface SnapText {
 }
 
 /** What a placing along an axis is called: "first 1/3", "middle 1/2", "columns 2 to 4 of 8". */
-function alongText(along: Along, axis: Axis): string {
-  if (along === 'full') return axis === 'x' ? 'full width' : 'full height';
+function alongText(along: Exclude<Along, 'full'>, axis: Axis): string {
   const side = (start: string, end: string) => (axis === 'x' ? start : end);
   if ('start' in along) return `${side('left', 'upper')} ${shareText(along.start)}`;
   if ('end' in along) return `${side('right', 'lower')} ${shareText(along.end)}`;

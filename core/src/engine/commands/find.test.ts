@@ -117,3 +117,16 @@ describe('switch-window', () => {
     expect(closed.session.focus).toBe('p');
   });
 });
+
+it('spaces around what is typed do not count', () => {
+  const { session, profile } = testDesk(OFFICE, {
+    windows: [
+      { id: 'm', title: 'Hazard zones' },
+      { id: 's', title: 'Stations' },
+    ],
+  });
+  const found = (typed: string) => findWindows(session, profile, typed).map(({ id }) => id);
+  expect(found('  hazard ')).toEqual(['m']);
+  expect(found(' hazard  zones ')).toEqual(['m']);
+  expect(found('hazard')).toEqual(found(' hazard'));
+});

@@ -243,3 +243,26 @@ describe('the edges of zones', () => {
     );
   });
 });
+
+it('a zone that is called otherwise keeps its window, seated or placed', () => {
+  const board = { kind: 'board', board: 'five' };
+  const seated = testDesk(
+    { ...OFFICE, tiling: { ...OFFICE.tiling, layout: board } },
+    { ...windows('a', 'b'), focus: 'a' },
+  );
+  const placed = testDesk(OFFICE, { ...windows('a', 'b'), focus: 'a' }).run({
+    command: 'place-in-zone',
+    zone: 'right',
+  });
+  for (const before of [seated, placed]) {
+    const zones = before.at('a').zones!;
+    expect(zones).toHaveLength(1);
+    const boards = before.profile.boards.map((each) => ({
+      ...each,
+      zones: each.zones.map((zone) => (zone.name === zones[0] ? { ...zone, name: 'new' } : zone)),
+    }));
+    const after = before.edited({ ...before.profile, boards });
+    expect(after.at('a').zones).toEqual(['new']);
+    expect(after.shapes()).toEqual(before.shapes());
+  }
+});

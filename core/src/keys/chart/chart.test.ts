@@ -277,6 +277,21 @@ describe('a drawing of keys', () => {
       const right = Math.max(...keys.map(({ x, width }) => x + width));
       expect(Math.abs(left - (w! - right))).toBeLessThan(0.1);
       expect(left).toBeGreaterThan(20);
+      // No key lies over another.
+      keys.forEach((one, i) => {
+        for (const other of keys.slice(i + 1)) {
+          const isApart =
+            one.x + one.width <= other.x + 0.1 ||
+            other.x + other.width <= one.x + 0.1 ||
+            one.y + one.height <= other.y + 0.1 ||
+            other.y + other.height <= one.y + 0.1;
+          expect(isApart).toBe(true);
+        }
+      });
+      // Those that do something have a darker edge.
+      const { hairline } = CHART_COLOURS[svg.includes(CHART_COLOURS.day.sheet) ? 'day' : 'night'];
+      for (const key of board.split('<rect ').slice(1))
+        expect(key.includes(`stroke="${hairline}"`)).toBe(textsOf(key).length === 1);
       for (const { x, y, width, height, texts } of keys)
         for (const { text, left: from, width: wide, y: base } of texts.slice(1)) {
           expect(from, text).toBeGreaterThan(x);
