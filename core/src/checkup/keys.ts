@@ -4,7 +4,8 @@ import { expander, keyMap, pressesOf, type KeyBinding } from '../keys/map.ts';
 import { placeOf } from '../keys/key-position.ts';
 import { shortcutLists } from '../keys/shortcut-lists.ts';
 import { directedOf, wayBack } from '../keys/ways-back.ts';
-import { roleFinder } from '../keys/two-roles.ts';
+import { dualRole } from '../keys/lookup.ts';
+import { keyTable } from '../keys/table.ts';
 import { BASE } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { keptByFields } from '../values/cache.ts';
@@ -82,12 +83,12 @@ function hidden(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
     const title = `${keysName(profile, chord)} hides a sequence`;
     return [finding('keys-hidden', [chord, ...hides], title, text, chord)];
   });
-  const roleOf = roleFinder(map);
+  const table = keyTable(profile);
   const twoRoles = map.flatMap((binding): KeyFinding[] => {
     const { trigger, layer } = binding;
     if (trigger.how !== 'press') return [];
     const [over] = trigger.steps.flatMap(({ code }) =>
-      code === undefined ? [] : (roleOf(binding, code) ?? []),
+      code === undefined ? [] : (dualRole(table, binding.layer, code, binding.app) ?? []),
     );
     if (!over) return [];
     const isPlain = trigger.steps.length === 1 && trigger.steps[0]!.modifiers.length === 0;

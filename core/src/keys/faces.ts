@@ -6,7 +6,8 @@ import { inOrder, type Modifier } from '../values/modifiers.ts';
 
 import { FIXED_BINDINGS, keyMap, type KeyBinding } from './map.ts';
 import { definitionOf } from '../commands/registry.ts';
-import { roleFinder } from './two-roles.ts';
+import { dualRole } from './lookup.ts';
+import { keyTable } from './table.ts';
 
 /** What a key of a drawn board does, in a layer and with modifiers down. */
 export interface KeyFace {
@@ -32,8 +33,8 @@ export function keyFaces(
 ): ReadonlyMap<string, KeyFace> {
   const wanted = inOrder(modifiersDown).join('+');
   const map = [...keyMap(profile), ...FIXED_BINDINGS];
-  const roleOf = roleFinder(map);
-  const hasRole = (code: string) => roleOf({ layer, app: null }, code) !== null;
+  const table = keyTable(profile);
+  const hasRole = (code: string) => dualRole(table, layer, code, null) !== null;
   const faces = new Map<string, KeyFace>();
   const add = (binding: KeyBinding, isBelow: boolean) => {
     const { trigger, command, release } = binding;

@@ -7,7 +7,8 @@ import { expander, keyMap, type KeyBinding } from './map.ts';
 import { neverComes, takesFromTyping } from './never-bound.ts';
 import { placeOf } from './key-position.ts';
 import { shortcutLists } from './shortcut-lists.ts';
-import { roleFinder } from './two-roles.ts';
+import { dualRole } from './lookup.ts';
+import { keyTable } from './table.ts';
 
 /** Keys whose position differs between keyboards, or that some lack. */
 export const SELDOM_THERE = ['ContextMenu', 'PrintScreen', 'ScrollLock', 'Pause', 'NumLock'];
@@ -28,8 +29,11 @@ export function freeKeys(
   const expand = expander(profile.keys);
   const used = new Set<string>();
   const map = keyMap(profile);
-  const roleOf = roleFinder(map.filter(({ keys }) => keys !== instead));
-  const hasRole = (code: string) => roleOf({ layer, app: null }, code) !== null;
+  const table = keyTable(profile);
+  const hasRole = (code: string) => {
+    const role = dualRole(table, layer, code, null);
+    return role !== null && role.keys !== instead;
+  };
   // What is pressed in a chord could not be tapped or held for something beside.
   const isPressed = new Set<string>();
   for (const { layer: of, trigger, canonicalTrigger } of map) {

@@ -1,3 +1,4 @@
+import { BASE } from '../model/keys.ts';
 import { MODIFIERS, type Modifier } from '../values/modifiers.ts';
 import { stepText, type TriggerStep } from '../values/trigger.ts';
 import type { KeyBinding } from './map.ts';
@@ -37,6 +38,43 @@ export function findBinding(
     }
   }
   return [];
+}
+
+/**
+ * What a key is tapped, or held, for; null where it is for nothing so, or a plain key. It has these roles whatever is
+ * held with it, and does nothing else.
+ *
+ * @param layers those that hold now, the one that comes first before the others
+ */
+export function roleOf(
+  table: KeyTable,
+  layers: readonly string[],
+  kind: 'taps' | 'holds',
+  code: string,
+  app: string | null,
+): KeyBinding | null {
+  for (const layer of layers) {
+    const here = table.layers.get(layer);
+    const list = here?.[kind].get(code) ?? [];
+    const found =
+      list.find((binding) => binding.app !== null && binding.app === app) ??
+      list.find((binding) => binding.app === null);
+    if (found) return found;
+    // In this layer it is a plain key.
+    if (here?.presses.has(code)) return null;
+  }
+  return null;
+}
+
+/** The tap of a key in a layer, or else its hold; null for a plain key, which chords and sequences can have. */
+export function dualRole(
+  table: KeyTable,
+  layer: string,
+  code: string,
+  app: string | null,
+): KeyBinding | null {
+  const layers = [layer, BASE];
+  return roleOf(table, layers, 'taps', code, app) ?? roleOf(table, layers, 'holds', code, app);
 }
 
 /** Every text that a press can be written as. */

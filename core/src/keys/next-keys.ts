@@ -1,4 +1,6 @@
+import { BASE } from '../model/keys.ts';
 import { triggerText } from '../values/trigger.ts';
+import { roleOf } from './lookup.ts';
 import type { KeyBinding } from './map.ts';
 import type { KeyContext } from './resolve.ts';
 import type { KeyState } from './state.ts';
@@ -16,7 +18,12 @@ export function nextKeys(
   { pending, layers }: KeyState,
   { table, app }: KeyContext,
 ): NextKeys | null {
-  const isHere = (binding: KeyBinding) => binding.app === null || binding.app === app;
+  const layersNow = [...layers.map(({ layer }) => layer).reverse(), BASE];
+  // A key that is tapped or held for something does nothing else.
+  const hasRole = (code = '') =>
+    (['taps', 'holds'] as const).some((kind) => roleOf(table, layersNow, kind, code, app) !== null);
+  const isHere = ({ app: only, trigger: { how, steps } }: KeyBinding, done = 0) =>
+    (only === null || only === app) && (how !== 'press' || !hasRole(steps[done]?.code));
   if (pending) {
     const { among, done } = pending;
     const rest = ({ trigger: { how, steps } }: KeyBinding, from: number, to?: number) =>
@@ -24,7 +31,9 @@ export function nextKeys(
     return {
       of: 'sequence',
       name: rest(among[0]!, 0, done),
-      next: among.filter(isHere).map((binding) => ({ keys: rest(binding, done), binding })),
+      next: among
+        .filter((each) => isHere(each, done))
+        .map((binding) => ({ keys: rest(binding, done), binding })),
     };
   }
   const top = layers.at(-1);
@@ -36,6 +45,8 @@ export function nextKeys(
   return {
     of: 'layer',
     name: top.layer,
-    next: bindings.filter(isHere).map((binding) => ({ keys: binding.keys, binding })),
+    next: bindings
+      .filter((each) => isHere(each))
+      .map((binding) => ({ keys: binding.keys, binding })),
   };
 }

@@ -4,7 +4,7 @@ import { isWhilePressed, type Interaction } from '../model/interaction.ts';
 import { BASE } from '../model/keys.ts';
 import { inOrder, isModifierCode, modifierOf, type Modifier } from '../values/modifiers.ts';
 import { fixedLayerOf } from './fixed-layers.ts';
-import { findBinding, signsOf } from './lookup.ts';
+import { findBinding, roleOf, signsOf } from './lookup.ts';
 import type { KeyBinding } from './map.ts';
 import { keysWithMain } from './main-modifier.ts';
 import { IDLE, isIdle, type KeyInput, type KeyOutput, type KeyState, type On } from './state.ts';
@@ -379,17 +379,7 @@ class Resolving {
   /** The tap or the hold that a key has in the layers that hold now. */
   private dual(kind: 'taps' | 'holds', code: string): KeyBinding | null {
     const { table, app } = this.context;
-    for (const layer of this.layersNow()) {
-      const here = table.layers.get(layer);
-      const list = here?.[kind].get(code) ?? [];
-      const found =
-        list.find((binding) => binding.app !== null && binding.app === app) ??
-        list.find((binding) => binding.app === null);
-      if (found) return found;
-      // In this layer it is a plain key.
-      if (here?.presses.has(code)) return null;
-    }
-    return null;
+    return roleOf(table, this.layersNow(), kind, code, app);
   }
 
   private isDual(code: string): boolean {
