@@ -101,3 +101,19 @@ describe('why a window is here', () => {
     );
   });
 });
+
+it('tells where one lies that has no tile of its own, and with how many', () => {
+  const stacked = testDesk(
+    {
+      monitors: [{ id: 'm', width: 1000, height: 600 }],
+      tiling: { layout: { kind: 'columns' }, whenTooSmall: 'stack' },
+    },
+    {
+      windows: ['a', 'b', 'c', 'd', 'e'].map((id) => ({ id, min: { width: 300, height: 10 } })),
+    },
+  );
+  const lies = (id: string) => why(stacked, id).find((line) => line.startsWith('beneath'));
+  expect(lies('d')).toBe('beneath the last tile of 3, with 1 more: Columns, set for everything');
+  expect(lies('e')).toBe(lies('d'));
+  expect(lies('c')).toBeUndefined();
+});

@@ -36,6 +36,20 @@ describe('what becomes of windows', () => {
     expect(told(opened)).toEqual(['r: lap → lap, shown: it is floating']);
   });
 
+  it('is told of a monitor that has another scale, though it stands where it stood', () => {
+    const monitors = OFFICE.monitors.map((each) =>
+      each.id === 'lap' ? { ...each, scale: 1 } : each,
+    );
+    expect(told(before.edited(profileSchema.parse({ ...OFFICE, monitors })))).toEqual([
+      'r: lap → lap, shown: lap was changed',
+    ]);
+    const room = before.run(
+      { command: 'go-workspace', which: 'B' },
+      { command: 'open-app', app: 'shell' },
+    );
+    expect(told(room)).toEqual(['p: wide → wide, shown: it makes room']);
+  });
+
   it('is told of a workspace that is gone', () => {
     const workspaces = OFFICE.workspaces.filter(({ id }) => id !== 'B');
     const [p] = told(before.edited(profileSchema.parse({ ...OFFICE, workspaces })));

@@ -152,3 +152,18 @@ describe('the nearest name', () => {
     expect(nearestName('projector', ['wide', 'tall', 'lap'])).toBeNull();
   });
 });
+
+it('a version that cannot be read says why', () => {
+  const said = (version: unknown) => {
+    const read = profileSchema.safeParse({
+      version,
+      monitors: [{ id: 'm', width: 900, height: 600 }],
+    });
+    return read.success ? null : read.error.issues[0]!.message;
+  };
+  expect(said(4)).toBeNull();
+  expect(said(5)).toMatch(/^at most 4: the file is from a newer Sorn/);
+  expect(said(4.5)).toMatch(/^at most 4/);
+  expect(said('4')).toBe('4, the version of this file format');
+  expect(said(-1)).toBe('4, the version of this file format');
+});

@@ -121,6 +121,8 @@ describe('a rule from a window', () => {
       },
       then: { held: 'floating', workspace: 'S' },
     });
+    const long = 'x'.repeat(900);
+    expect(from({ title: long })?.when.all).toEqual([{ of: 'title', is: long.slice(0, 400) }]);
     expect(from({ title: 'Nobody’s' })?.when.all).toEqual([{ of: 'title', is: 'Nobody’s' }]);
     expect(from({ app: 'post', held: 'left-alone' })?.then).toEqual({ held: 'left-alone' });
   });

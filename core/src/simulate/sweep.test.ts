@@ -193,3 +193,27 @@ describe('the best share', () => {
     expect(Math.round(3418 * found.share)).toBeGreaterThanOrEqual(1300);
   });
 });
+
+it.each(['x', 'y'] as const)(
+  'a sweep along %s has the lengths, minimums and wishes of that axis',
+  (axis) => {
+    const side = axis === 'x' ? 'width' : 'height';
+    const windows = [
+      { id: 'p', min: { width: 300, height: 200 }, wanted: { width: 1300, height: 700 } },
+      { id: 'b', wanted: { width: 860, height: 410 } },
+      { id: 's' },
+    ];
+    const swept = sweep(leverFor(testDesk(OFFICE, { windows, focus: 'p' }))!, axis);
+    for (const { window, lengths, minimum, wanted } of swept.windows) {
+      const given = windows.find(({ id }) => id === window.id)!;
+      expect(minimum).toBe(given.min?.[side] ?? 1);
+      expect(wanted).toBe(given.wanted?.[side] ?? null);
+      const at = sweptShares().indexOf(0.5);
+      const half = testDesk(
+        { ...OFFICE, tiling: { ...OFFICE.tiling, layout: { kind: 'lead', leadShare: 0.5 } } },
+        { windows },
+      );
+      expect(lengths[at]).toBe(half.at(window.id)[side]);
+    }
+  },
+);
