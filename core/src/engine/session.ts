@@ -175,11 +175,14 @@ export function withArrangement(
 
 /** The arrangement without a window that leaves it for good. */
 export function withoutWindow(arrangement: Arrangement, id: string): Arrangement {
-  const { order, hand, divides, inZones, leadBefore, ...rest } = arrangement;
+  const { order, hand, divides, inZones, leadBefore, afloat, ...rest } = arrangement;
   const tree = hand === undefined ? undefined : withoutLeaf(hand, id);
+  const others = order.filter((other) => other !== id);
   return {
     ...rest,
-    order: order.filter((other) => other !== id),
+    order: others,
+    // All float until the last of them is gone.
+    ...(afloat && others.length > 0 && { afloat }),
     ...(tree !== undefined && { hand: tree }),
     ...(divides && divides.window !== id && { divides }),
     ...(leadBefore !== undefined && leadBefore !== id && { leadBefore }),

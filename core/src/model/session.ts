@@ -70,6 +70,7 @@ const holdingFields = {
     held: oneOf(HELD),
     standing: floatingRectField.exactOptional(),
     lifted: liftedField.exactOptional(),
+    placing: snapField.exactOptional(),
   }).exactOptional(),
 };
 

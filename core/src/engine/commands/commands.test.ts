@@ -342,6 +342,14 @@ describe('workspaces', () => {
   });
 });
 
+it('the windows of a closed workspace keep their order where they come', () => {
+  const moved = desk.run('swap-with-lead', 'focus-next', 'move-later');
+  const before = order(moved);
+  expect(before).not.toEqual(['p', 'b', 's']);
+  const closed = moved.run('close-workspace');
+  expect(closed.session.arrangements['1/wide']!.order).toEqual(before);
+});
+
 describe('what is opened at the start', () => {
   const app = (id: string) => ({ id: `${id}-1`, app: id });
   const start = (...apps: string[]) => ({ ...OFFICE, start: apps.map((each) => ({ app: each })) });

@@ -69,6 +69,13 @@ describe('what floats only with all others', () => {
   });
 });
 
+it('all float until the last of them is gone: one that opens then is in a tile', () => {
+  const empty = desk.run('float-all', 'close', 'close', 'close');
+  expect(empty.session.windows).toEqual([]);
+  const opened = empty.run({ command: 'open-app', app: 'shell' });
+  expect(opened.at('shell-1').held).toBe('tiled');
+});
+
 describe('stay-above and everywhere', () => {
   it('lift a tiled window and bring it back to its tile', () => {
     const above = desk.run('stay-above');
@@ -177,6 +184,20 @@ describe('pocket and call-back', () => {
     expect(settled.at('p')).toMatchObject({ workspace: 'S', held: 'tiled' });
     expect(settled.session.arrangements['B/wide']!.order).toEqual(['b', 's']);
   });
+});
+
+it('a placed window floats in the middle where it visits, and is placed again at home', () => {
+  const placed = desk.run('place-left');
+  const visit = placed.run('pocket', go('1'), 'call-back');
+  const alone = desk.run('pocket', go('1'), 'call-back');
+  expect(visit.at('p').placed).toBeUndefined();
+  expect(visit.shapes()['p']).toBe(alone.shapes()['p']);
+  const home = visit.run('call-back', go('B'), 'call-back');
+  expect(home.shapes()).toEqual(placed.shapes());
+  expect(home.run('put-back').shapes()).toEqual(desk.shapes());
+  // At home without a visit it is where it was, and so it is after an undo.
+  expect(placed.run('pocket', 'call-back').shapes()).toEqual(placed.shapes());
+  expect(visit.run('undo', 'undo').shapes()).toEqual(placed.shapes());
 });
 
 describe('the bare desktop', () => {

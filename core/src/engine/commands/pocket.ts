@@ -1,6 +1,6 @@
 import { withoutLargeness } from '../../model/window-mode.ts';
 import { withInteraction, interactionOf } from '../../model/interaction.ts';
-import { picked } from '../../model/object-fields.ts';
+import { picked, without } from '../../model/object-fields.ts';
 import type { CommandFunctions } from './command-functions.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import type { Session, SessionWindow } from '../../model/session.ts';
@@ -47,7 +47,7 @@ type FormerPlace = NonNullable<SessionWindow['pocketedFrom']>;
 
 /** What is kept of a window in the pocket, for when it is back where it was. */
 function formerPlace({ workspace, monitor, held, ...place }: FormerPlace): FormerPlace {
-  return { workspace, monitor, held, ...picked(place, ['away', 'standing', 'lifted']) };
+  return { workspace, monitor, held, ...picked(place, ['away', 'standing', 'lifted', 'placing']) };
 }
 
 /** The session with a window put into the pocket: the next to be called back, or the last of all. */
@@ -123,7 +123,10 @@ export function takeFromPocket(
         )
       : taken;
   const back = withWindow(left, window.id, (there) => {
-    const { pocketedFrom: _from, standing: _standing, away: _away, ...rest } = there;
+    const { pocketedFrom: _from, standing: _standing, away: _away, ...kept } = there;
+    // Its place of its own is where it came from; while it visits it floats in the middle.
+    const { placing = isAway ? undefined : there.placing } = from;
+    const rest = { ...without(kept, ['placing']), ...(isHome && placing && { placing }) };
     if (isHome) {
       const { workspace, monitor, held, standing } = from;
       const { afloat } = arrangementOf(left, workspace, monitor);
@@ -145,7 +148,7 @@ export function takeFromPocket(
     const on = monitorOf(desk, here.monitor);
     const { grid } = profile.floating;
     const standing = toFloatingRect(firstFloatingRect(there, on, { grid }), on);
-    const pocketedFrom = formerPlace(from);
+    const pocketedFrom = { ...formerPlace(from), ...(placing && { placing }) };
     return { ...plain, ...here, held: 'floating', standing, pocketedFrom };
   });
   const joined =

@@ -2,7 +2,7 @@ import type { CommandFunctions } from './command-functions.ts';
 import { deskInForce, monitorFor, workspacesOn, type DeskInForce } from '../../desk/desk.ts';
 import type { HomedWorkspace } from '../../desk/homes.ts';
 import { withNewWorkspace, withWorkspaceName } from '../../desk/workspaces.ts';
-import type { Session } from '../../model/session.ts';
+import type { Session, SessionWindow } from '../../model/session.ts';
 import { nearestName } from '../../values/nearest-name.ts';
 import { ownEntry } from '../../values/own-entry.ts';
 import {
@@ -12,6 +12,7 @@ import {
 } from '../../values/workspace-letter.ts';
 import {
   applied,
+  arrangementOf,
   noop,
   shownNow,
   shownOn,
@@ -226,7 +227,7 @@ function closeWorkspace(context: CommandContext): Outcome {
     others.find(({ id }) => id === ownEntry(session.shownBefore, monitor)) ?? others[0];
   if (!before) return noop(session, `${closed} is the only workspace here`);
 
-  const members = session.windows.filter(({ workspace }) => workspace === closed);
+  const members = inTheirOrder(session, closed);
   const moved = members.reduce<Session>(
     (now, window) => sentTo({ ...context, session: now }, window.id, before.id),
     session,
@@ -252,6 +253,14 @@ function closeWorkspace(context: CommandContext): Outcome {
         ? `by key; its windows are on ${before.id}, shown before`
         : `by key; ${name ?? closed} was empty`,
   });
+}
+
+/** The windows of a workspace, on each monitor in the order that they have there. */
+function inTheirOrder(session: Session, workspace: string): SessionWindow[] {
+  const members = session.windows.filter((window) => window.workspace === workspace);
+  const place = ({ id, monitor }: SessionWindow) =>
+    arrangementOf(session, workspace, monitor).order.indexOf(id);
+  return members.sort((a, b) => place(a) - place(b));
 }
 
 /** The session without a workspace as the one that a monitor showed before. */

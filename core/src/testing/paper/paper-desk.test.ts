@@ -65,6 +65,8 @@ const anything: fc.Arbitrary<Said> = fc.oneof(
       ['float'],
       ['float-all'],
       ['float-all'],
+      ['place-at'],
+      ['put-back'],
       ['stay-above'],
       ['everywhere'],
       ['maximise'],
@@ -129,6 +131,8 @@ function commandOf([command, said]: Said): Command {
       return { command, which: 'next' };
     case 'leave-on-monitor':
       return { command: 'put-on-monitor', which: 'next', follow: false };
+    case 'place-at':
+      return { command, x: { start: '1/2' }, y: { start: '1/2' } } as Command;
     case 'go-monitor':
     case 'put-workspace-on-monitor':
       return { command, which: 'next' };
@@ -151,10 +155,18 @@ const seenOn = (desk: TestDesk) => ({
     desk.placed().placements.map((placement) => {
       const { id, workspace, monitor, held, shown, tile, state, x, y, width, height } = placement;
       const isAway = state === 'minimised' || held === 'pocketed';
-      const isPlaced = !isAway && (tile !== null || state !== undefined);
+      const hasRect = !isAway && (tile !== null || state !== undefined);
+      const isPlaced = !isAway && placement.placed !== undefined;
       return [
         id,
-        { workspace, monitor, held, shown, rect: isPlaced ? { x, y, width, height } : null },
+        {
+          workspace,
+          monitor,
+          held,
+          shown,
+          isPlaced,
+          rect: hasRect ? { x, y, width, height } : null,
+        },
       ];
     }),
   ),

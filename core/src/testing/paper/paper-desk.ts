@@ -10,13 +10,19 @@ interface PaperWindow {
   isEverywhere: boolean;
   /** It is in its tile though all others on its workspace float. */
   isSettled: boolean;
-  /** How it floated before float put it into its tile. */
-  afloat: Pick<PaperWindow, 'held' | 'isAbove' | 'isEverywhere' | 'isSettled'> | null;
+  /** It stands at a place of its own, out of its tile or from where it floats. */
+  isPlaced: boolean;
+  /** How it floated before float put it into its tile; whether it did so only with all others. */
+  afloat:
+    | (Pick<PaperWindow, 'held' | 'isAbove' | 'isEverywhere' | 'isSettled' | 'isPlaced'> & {
+        isWithAll: boolean;
+      })
+    | null;
   isMaximised: boolean;
   isFullScreen: boolean;
   isMinimised: boolean;
   /** Where it was pocketed from, and how it was held there: while it is in the pocket, or visits another workspace. */
-  from: { workspace: string; held: Held; isInTile: boolean } | null;
+  from: { workspace: string; held: Held; isInTile: boolean; isPlaced: boolean } | null;
 }
 
 /** All that undo puts back. */
@@ -54,6 +60,8 @@ export interface PaperPlacement {
   monitor: string;
   held: Held;
   shown: boolean;
+  /** It has a place of its own; of one that is out of sight that is not told. */
+  isPlaced: boolean;
   rect: PaperRect | null;
 }
 
@@ -156,8 +164,10 @@ export class PaperDesk {
     return {
       workspace: window.workspace,
       monitor,
-      held: this.heldOf(window),
+      // A place of its own takes it out of its tile while it can be seen.
+      held: window.isMinimised && this.isAtRest(window) ? 'tiled' : this.heldOf(window),
       shown: this.isShown(window),
+      isPlaced: window.isPlaced && window.held !== 'pocketed' && !window.isMinimised,
       rect: this.rectOf(window, PAPER.monitors.indexOf(monitor) * PAPER.width),
     };
   }
@@ -194,6 +204,8 @@ export class PaperDesk {
       'new-workspace': () => this.newWorkspace(),
       'close-workspace': () => this.closeWorkspace(),
       float: () => this.float(),
+      'place-at': () => this.place(),
+      'put-back': () => this.putBack(),
       'float-all': () => this.floatAll(),
       'stay-above': () => this.stayAbove(),
       everywhere: () => this.everywhere(),
@@ -251,13 +263,18 @@ export class PaperDesk {
   private here(): string {
     return this.now.shown[this.now.focusMonitor]!;
   }
-  /** How it is held as a person sees it. */
-  private heldOf(
+  /** True where nothing but a place of its own takes it out of its tile. */
+  private isAtRest(
     { held, isAbove, isEverywhere, isSettled, workspace }: PaperWindow,
     { afloat } = this.now,
-  ): Held {
+  ): boolean {
     const isWithAll = afloat.includes(workspace) && !isSettled;
-    return held === 'tiled' && (isAbove || isEverywhere || isWithAll) ? 'floating' : held;
+    return held === 'tiled' && !isAbove && !isEverywhere && !isWithAll;
+  }
+  /** How it is held as a person sees it. */
+  private heldOf(window: PaperWindow, now = this.now): Held {
+    if (window.held === 'pocketed') return 'pocketed';
+    return this.isAtRest(window, now) && !window.isPlaced ? 'tiled' : 'floating';
   }
   private isShown(window: PaperWindow): boolean {
     const { held, isMinimised, isEverywhere, workspace } = window;
@@ -308,6 +325,7 @@ export class PaperDesk {
       isAbove: false,
       isEverywhere: false,
       isSettled: false,
+      isPlaced: false,
       afloat: null,
       from: null,
     };
@@ -325,12 +343,15 @@ export class PaperDesk {
   }
   private leave(workspace: string, id: string): void {
     this.now.orders[workspace] = this.now.orders[workspace]!.filter((each) => each !== id);
+    // All float until the last of them is gone.
+    if (this.now.orders[workspace].length === 0)
+      this.now.afloat = this.now.afloat.filter((each) => each !== workspace);
     const key = `${workspace} ${this.monitorOf(workspace)}`;
     if (this.now.leadBefore[key] === id) this.now.leadBefore[key] = undefined;
   }
   /** To the end of a workspace; it belongs there from now on. */
   private join(window: PaperWindow, workspace: string): void {
-    if (this.heldOf(window) === 'tiled') window.isSettled = true;
+    if (this.isAtRest(window)) window.isSettled = true;
     else if (!window.isAbove && !window.isEverywhere && !this.now.afloat.includes(workspace))
       if (window.held === 'tiled') window.held = 'floating';
     this.leave(window.workspace, window.id);
@@ -465,7 +486,9 @@ export class PaperDesk {
     const before = this.shownBefore[monitor];
     const to = before !== undefined && others.includes(before) ? before : others[0];
     if (to === undefined) return false;
-    for (const window of this.now.windows) {
+    // They come in the order that they have.
+    for (const id of this.now.orders[closed]!) {
+      const window = this.window(id);
       if (window.workspace !== closed) continue;
       const { from } = window;
       // One that is in the pocket comes from there now, unless it only visited.
@@ -600,39 +623,58 @@ export class PaperDesk {
     const window = this.focused();
     if (!window) return false;
     if (window.isEverywhere && window.workspace !== this.here()) return false;
-    const { held, isAbove, isEverywhere, isSettled, afloat } = window;
+    const { held, isAbove, isEverywhere, isSettled, isPlaced, afloat } = window;
     if (this.heldOf(window) === 'floating') {
-      window.afloat = { held, isAbove, isEverywhere, isSettled };
+      const isWithAll = held === 'tiled' && !isAbove && !isEverywhere && !this.isAtRest(window);
+      window.afloat = { held, isAbove, isEverywhere, isSettled, isPlaced, isWithAll };
       const inTile = {
         held: 'tiled',
         isAbove: false,
         isEverywhere: false,
         isSettled: true,
       } as const;
-      Object.assign(window, inTile);
+      Object.assign(window, inTile, { isPlaced: false });
       if (window.from && window.from.workspace !== window.workspace)
         this.leave(window.from.workspace, window.id);
       window.from = null;
       return true;
     }
     window.afloat = null;
-    Object.assign(window, afloat);
-    if (this.heldOf(window) === 'tiled') window.held = 'floating';
+    if (!afloat) {
+      window.held = 'floating';
+      return true;
+    }
+    const { isWithAll, ...before } = afloat;
+    Object.assign(window, before);
+    if (before.held === 'tiled' && !before.isAbove && !before.isEverywhere)
+      window.isSettled = !isWithAll;
+    // Where others float no more, it floats by itself.
+    if (isWithAll && !this.now.afloat.includes(window.workspace)) window.held = 'floating';
+    return true;
+  }
+  private place(): boolean {
+    const window = this.focused();
+    if (!window || (window.isPlaced && !window.isMaximised && !window.isFullScreen)) return false;
+    Object.assign(window, { isPlaced: true, isMaximised: false, isFullScreen: false });
+    return true;
+  }
+  private putBack(): boolean {
+    const window = this.focused();
+    if (!window || (!window.isPlaced && !window.isMaximised)) return false;
+    Object.assign(window, { isPlaced: false, isMaximised: false });
     return true;
   }
   private stayAbove(): boolean {
     const window = this.focused();
     if (!window) return false;
-    if (this.heldOf(window) === 'tiled')
-      window.isSettled = this.now.afloat.includes(window.workspace);
+    if (this.isAtRest(window)) window.isSettled = this.now.afloat.includes(window.workspace);
     window.isAbove = !window.isAbove;
     return true;
   }
   private everywhere(): boolean {
     const window = this.focused();
     if (!window) return false;
-    if (this.heldOf(window) === 'tiled')
-      window.isSettled = this.now.afloat.includes(window.workspace);
+    if (this.isAtRest(window)) window.isSettled = this.now.afloat.includes(window.workspace);
     window.isEverywhere = !window.isEverywhere;
     if (window.isEverywhere || window.workspace === this.here()) return true;
     // It stays where it was seen last, and floats there.
@@ -654,7 +696,8 @@ export class PaperDesk {
     }
     const taken = windows.filter(isInTile);
     if (taken.length === 0) return false;
-    for (const window of taken) window.isSettled = false;
+    for (const window of windows)
+      if (this.isAtRest(window)) window.isSettled = !taken.includes(window);
     if (!isAfloat) this.now.afloat.push(here);
     return true;
   }
@@ -681,7 +724,8 @@ export class PaperDesk {
 
   private putAway(window: PaperWindow, comes: 'next' | 'last'): void {
     const { workspace, held } = window;
-    window.from ??= { workspace, held, isInTile: this.heldOf(window) === 'tiled' };
+    const isInTile = this.isAtRest(window);
+    window.from ??= { workspace, held, isInTile, isPlaced: window.isPlaced };
     window.held = 'pocketed';
     if (comes === 'next') this.now.pocket.push(window.id);
     else this.now.pocket.unshift(window.id);
@@ -725,12 +769,14 @@ export class PaperDesk {
       if (isHere(from.workspace)) {
         window.from = null;
         window.held = from.held;
+        window.isPlaced = from.isPlaced;
         if (from.isInTile) window.isSettled = true;
         window.workspace = from.workspace;
       } else {
         window.held = 'floating';
         window.isMaximised = false;
         window.isFullScreen = false;
+        window.isPlaced = false;
         this.now.orders[here]!.push(id);
         window.workspace = here;
       }
@@ -744,7 +790,7 @@ export class PaperDesk {
     const windows = then.windows.filter((was) => {
       const is = now.windows.find(({ id }) => id === was.id);
       const monitor = this.monitorOf(was.workspace, then);
-      const isHeldOtherwise = is && this.heldOf(was, then) !== this.heldOf(is);
+      const isHeldOtherwise = is && this.isAtRest(was, then) !== this.isAtRest(is);
       return (
         is && (isOther(was, is) || isHeldOtherwise || this.monitorOf(is.workspace) !== monitor)
       );
@@ -795,12 +841,11 @@ export class PaperDesk {
     for (const id of step.orders) {
       next.orders[id] = since(then.orders[id] ?? [], was.orders[id]!);
       next.afloat = next.afloat.filter((each) => each !== id);
-      if (!then.afloat.includes(id)) continue;
-      next.afloat.push(id);
+      if (then.afloat.includes(id)) next.afloat.push(id);
       // One that opened since stays in its tile.
       for (const window of next.windows) {
         const isSince = window.workspace === id && !step.windows.includes(window.id);
-        if (isSince && this.heldOf(window, was) === 'tiled') window.isSettled = true;
+        if (isSince && this.isAtRest(window, was)) window.isSettled = true;
       }
       for (const monitor of PAPER.monitors) {
         const key = `${id} ${monitor}`;
