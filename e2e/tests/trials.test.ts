@@ -283,8 +283,8 @@ describe('trials', () => {
         body: JSON.stringify({ profile: { ...kept, tiling } }),
       });
       expect(saved.status).toBeLessThan(300);
-      await page.getByText(`Saved, revision ${revision + 1}`).waitFor();
     }
+    await page.getByText('Saved, revision 3').waitFor();
     await press('7', 'ArrowDown', 'w');
     await page.locator('[data-side="Revision 2"]').waitFor();
     // Revision 1 goes to the left, revision 2 to the right.

@@ -114,6 +114,8 @@ export function savingOf({
   }
 
   let isMerging = false;
+  /** The newest revision that the server told of: it may be told of while an earlier one is read or decided about. */
+  let heard = kept.revision;
   async function mergeRemoteProfile() {
     if (isMerging || get().conflicting) return;
     isMerging = true;
@@ -131,7 +133,13 @@ export function savingOf({
       const { base, theirs, conflicts } = merge;
       const saves = { ...get().saves, profile: staleAt(savers.profile.base(), theirs.revision) };
       set({ conflicting: { base, theirs, conflicts }, saves });
-    } else accept(merge, merge.value);
+    } else acceptAll(merge, merge.value);
+  }
+
+  /** Takes what somebody else saved, and then what was saved since it was read. */
+  function acceptAll(merge: Pick<RemoteMerge, 'base' | 'theirs'>, value: Profile) {
+    accept(merge, value);
+    if (heard > savers.profile.base()) void mergeRemoteProfile();
   }
 
   /** Makes what somebody else saved the base of everything here. */
@@ -175,6 +183,7 @@ export function savingOf({
 
   async function onServerEvent({ profile: saved = 0, session: stands = 0, file }: ChangeEvent) {
     await Promise.all([savers.profile.idle(), savers.session.idle()]);
+    heard = Math.max(heard, saved);
     if (saved > savers.profile.base()) {
       set({ remoteSource: file === undefined ? 'another window' : fileName(file) });
       await mergeRemoteProfile();
@@ -187,7 +196,7 @@ export function savingOf({
     rememberUnsaved,
     resolveConflicts(decided) {
       const { conflicting, written: mine } = get();
-      if (conflicting) accept(conflicting, resolveConflicts(mine, conflicting, decided));
+      if (conflicting) acceptAll(conflicting, resolveConflicts(mine, conflicting, decided));
     },
     takeSession: takeRemoteSession,
     onServerEvent,
