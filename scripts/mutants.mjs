@@ -56,6 +56,7 @@ const chosen = Array.from({ length: count }, () =>
   lines.splice(Math.floor(random() * lines.length), 1),
 ).flat();
 const folder = mkdtempSync(join(tmpdir(), 'sorn-mutants-'));
+process.on('exit', () => rmSync(folder, { recursive: true, force: true }));
 
 /** Changes what is named, runs the tests that reach it, and gives each change with what came of it. */
 function changed(mutate, slowTests) {
@@ -106,19 +107,15 @@ function changed(mutate, slowTests) {
 const nameOf = ({ place, replacement }) => `${place} ${replacement}`;
 
 say(`${count} lines of core are changed, seed ${values.seed}`);
-try {
-  const all = changed(chosen, 'no');
-  const left = all.filter((each) => !each.isNoticed);
-  say(`${left.length} of ${all.length} changes are left for the slow tests`);
-  const again = left.length > 0 ? changed([...new Set(left.map(({ place }) => place))], 'yes') : [];
-  const late = new Set(again.filter((each) => each.isNoticed).map(nameOf));
-  const unnoticed = left.filter((each) => !late.has(nameOf(each)));
-  for (const { place, line, replacement } of unnoticed)
-    process.stdout.write(`\n${place}\n  ${line}\n  → ${replacement.replace(/\s+/g, ' ')}\n`);
-  const noticed = all.length - unnoticed.length;
-  process.stdout.write(
-    `\nmutants: seed ${values.seed}, ${noticed} of ${all.length} changes noticed (${((100 * noticed) / all.length).toFixed(1)} %)\n`,
-  );
-} finally {
-  rmSync(folder, { recursive: true, force: true });
-}
+const all = changed(chosen, 'no');
+const left = all.filter((each) => !each.isNoticed);
+say(`${left.length} of ${all.length} changes are left for the slow tests`);
+const again = left.length > 0 ? changed([...new Set(left.map(({ place }) => place))], 'yes') : [];
+const late = new Set(again.filter((each) => each.isNoticed).map(nameOf));
+const unnoticed = left.filter((each) => !late.has(nameOf(each)));
+for (const { place, line, replacement } of unnoticed)
+  process.stdout.write(`\n${place}\n  ${line}\n  → ${replacement.replace(/\s+/g, ' ')}\n`);
+const noticed = all.length - unnoticed.length;
+process.stdout.write(
+  `\nmutants: seed ${values.seed}, ${noticed} of ${all.length} changes noticed (${((100 * noticed) / all.length).toFixed(1)} %)\n`,
+);

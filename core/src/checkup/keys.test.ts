@@ -237,6 +237,18 @@ describe('the checkup of keys', () => {
     expect(['Main+KeyA', 'Shift+F2', 'F2', 'Main+Delete'].filter((keys) => !isFree(keys))).toEqual(
       [],
     );
+    // Whatever is held with it, a key with a role has that alone, and one of a chord gets no role.
+    const held = both([
+      { keys: 'hold F2', command: does('float') },
+      { keys: 'Main+KeyK F3', command: does('close') },
+      { keys: 'Main+F4', command: does('undo'), app: 'pitreader' },
+    ]);
+    const isLeft = freeKeys(held, 'base');
+    expect(
+      ['Main+F2', 'F2', 'Main+KeyJ F2', 'tap F3', 'hold F4', 'Main+F4'].filter(isLeft),
+    ).toEqual([]);
+    expect(['tap F2', 'tap F5', 'Main+F3'].filter((keys) => !isLeft(keys))).toEqual([]);
+    expect(freeKeys(held, 'base', 'hold F2')('Main+F2')).toBe(true);
     // In a layer nothing is typed.
     expect(freeKeys(map, 'more')('KeyA')).toBe(true);
   });

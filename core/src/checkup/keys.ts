@@ -87,14 +87,16 @@ function hidden(profile: Profile, map: readonly KeyBinding[]): KeyFinding[] {
   const twoRoles = map.flatMap((binding): KeyFinding[] => {
     const { trigger, layer } = binding;
     if (trigger.how !== 'press') return [];
-    const [over] = trigger.steps.flatMap(({ code }) =>
-      code === undefined ? [] : (dualRole(table, binding.layer, code, binding.app) ?? []),
+    const [over] = trigger.steps.flatMap(
+      ({ code = '' }) => dualRole(table, [layer, BASE], code, binding.app) ?? [],
     );
     if (!over) return [];
+    const [role, keys] = [keysName(profile, over), keysName(profile, binding)];
     const isPlain = trigger.steps.length === 1 && trigger.steps[0]!.modifiers.length === 0;
-    const when = isPlain ? 'when the key goes down' : `on ${keysName(profile, binding)}`;
-    const text = `${keysName(profile, over)} does ${bindingName(over)}${inLayer(layer)}: ${bindingName(binding)}, ${when}, cannot be reached.`;
-    const title = `${keysName(profile, binding)} is hidden by ${isPlain ? 'its own ' : ''}${isPlain ? over.trigger.how : keysName(profile, over)}`;
+    const when = isPlain ? 'when the key goes down' : `on ${keys}`;
+    const where = over.layer === layer ? '' : inLayer(layer);
+    const text = `${role} does ${bindingName(over)}${inLayer(over.layer)}: ${bindingName(binding)}${where}, ${when}, cannot be reached.`;
+    const title = `${keys} is hidden by ${isPlain ? `its own ${over.trigger.how}` : role}`;
     return [finding('keys-hidden', [over, binding], title, text, binding)];
   });
   return [...sequences, ...twoRoles];

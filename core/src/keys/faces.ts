@@ -34,17 +34,17 @@ export function keyFaces(
   const wanted = inOrder(modifiersDown).join('+');
   const map = [...keyMap(profile), ...FIXED_BINDINGS];
   const table = keyTable(profile);
-  const hasRole = (code: string) => dualRole(table, layer, code, null) !== null;
   const faces = new Map<string, KeyFace>();
   const add = (binding: KeyBinding, isBelow: boolean) => {
-    const { trigger, command, release } = binding;
+    const { trigger, command, release, app } = binding;
     const [step] = trigger.steps;
     const code = step!.code;
     if (code === undefined) return;
     // A key with two roles has them whatever is held, and no chord.
     const isChord = trigger.how === 'press';
     if (isChord && step!.modifiers.join('+') !== wanted) return;
-    if (isChord === hasRole(code)) return;
+    const hasRole = dualRole(table, [layer, BASE], code, app) !== null;
+    if (isChord === hasRole) return;
     const first = command ?? release!;
     const isSequence = trigger.steps.length > 1;
     if (faces.has(code)) return;

@@ -31,17 +31,18 @@ export function freeKeys(
   const map = keyMap(profile);
   const table = keyTable(profile);
   const hasRole = (code: string) => {
-    const role = dualRole(table, layer, code, null);
+    const role = dualRole(table, [layer, BASE], code, null);
     return role !== null && role.keys !== instead;
   };
   // What is pressed in a chord could not be tapped or held for something beside.
   const isPressed = new Set<string>();
   for (const { layer: of, trigger, canonicalTrigger } of map) {
+    // A tap or hold in the base layer is one in those above it as well.
+    if (trigger.how === 'press' && (of === layer || layer === BASE))
+      for (const { code } of trigger.steps) if (code !== undefined) isPressed.add(code);
     if (of !== layer) continue;
     used.add(canonicalTrigger);
     used.add(stepText(trigger.steps[0]!));
-    if (trigger.how === 'press')
-      for (const { code } of trigger.steps) if (code !== undefined) isPressed.add(code);
   }
   for (const { on, shortcuts } of shortcutLists(profile))
     if (on) for (const { keys } of shortcuts) used.add(expand(keys).canonicalTrigger);

@@ -1,4 +1,3 @@
-import { BASE } from '../model/keys.ts';
 import { MODIFIERS, type Modifier } from '../values/modifiers.ts';
 import { stepText, type TriggerStep } from '../values/trigger.ts';
 import type { KeyBinding } from './map.ts';
@@ -66,14 +65,13 @@ export function roleOf(
   return null;
 }
 
-/** The tap of a key in a layer, or else its hold; null for a plain key, which chords and sequences can have. */
+/** The tap of a key in some layers, or else its hold; null for a plain key, which chords and sequences can have. */
 export function dualRole(
   table: KeyTable,
-  layer: string,
+  layers: readonly string[],
   code: string,
   app: string | null,
 ): KeyBinding | null {
-  const layers = [layer, BASE];
   return roleOf(table, layers, 'taps', code, app) ?? roleOf(table, layers, 'holds', code, app);
 }
 

@@ -1,6 +1,6 @@
 import { BASE } from '../model/keys.ts';
 import { triggerText } from '../values/trigger.ts';
-import { roleOf } from './lookup.ts';
+import { dualRole } from './lookup.ts';
 import type { KeyBinding } from './map.ts';
 import type { KeyContext } from './resolve.ts';
 import type { KeyState } from './state.ts';
@@ -20,8 +20,7 @@ export function nextKeys(
 ): NextKeys | null {
   const layersNow = [...layers.map(({ layer }) => layer).reverse(), BASE];
   // A key that is tapped or held for something does nothing else.
-  const hasRole = (code = '') =>
-    (['taps', 'holds'] as const).some((kind) => roleOf(table, layersNow, kind, code, app) !== null);
+  const hasRole = (code = '') => dualRole(table, layersNow, code, app) !== null;
   const isHere = ({ app: only, trigger: { how, steps } }: KeyBinding, done = 0) =>
     (only === null || only === app) && (how !== 'press' || !hasRole(steps[done]?.code));
   if (pending) {

@@ -20,8 +20,6 @@ export function joinArrangement(
   const { away: _home, ...here } = window;
   const there: SessionWindow = {
     ...afloatNoMore(session, { ...here, monitor, workspace }),
-    monitor,
-    workspace,
     ...leftAloneAcross(desk, window, monitor),
   };
   const at = withoutFormerPlace(

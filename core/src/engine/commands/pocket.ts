@@ -47,7 +47,7 @@ type FormerPlace = NonNullable<SessionWindow['pocketedFrom']>;
 
 /** What is kept of a window in the pocket, for when it is back where it was. */
 function formerPlace({ workspace, monitor, held, ...place }: FormerPlace): FormerPlace {
-  return { workspace, monitor, held, ...picked(place, ['away', 'standing', 'lifted', 'placing']) };
+  return { workspace, monitor, held, ...picked(place, ['away', 'standing', 'lifted']) };
 }
 
 /** The session with a window put into the pocket: the next to be called back, or the last of all. */
@@ -124,8 +124,8 @@ export function takeFromPocket(
       : taken;
   const back = withWindow(left, window.id, (there) => {
     const { pocketedFrom: _from, standing: _standing, away: _away, ...kept } = there;
-    // Its place of its own is where it came from; while it visits it floats in the middle.
-    const { placing = isAway ? undefined : there.placing } = from;
+    // Where it was placed by key waits for it there; while it visits it floats in the middle.
+    const { placing } = isAway ? from : there;
     const rest = { ...without(kept, ['placing']), ...(isHome && placing && { placing }) };
     if (isHome) {
       const { workspace, monitor, held, standing } = from;
