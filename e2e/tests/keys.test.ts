@@ -228,7 +228,7 @@ describe('the map of keys, by keys', () => {
     await press('a');
     await open.page.getByRole('status', { name: 'Recording' }).waitFor();
     await press('CapsLock', '2');
-    await poll(sentence).toBe('Pressing tap Caps in the layer base does focus-previous.');
+    await poll(sentence).toBe('Tapping Caps in the layer base does focus-previous.');
     await open.page.getByRole('status', { name: 'Recording' }).waitFor({ state: 'detached' });
     await press('k');
     await open.page.getByRole('status', { name: 'Recording' }).waitFor();
@@ -246,7 +246,7 @@ describe('the map of keys, by keys', () => {
     await press('Enter');
     await type('tap CapsLock');
     await press('Enter');
-    await poll(sentence).toBe('Pressing tap Caps in the layer base does full-screen.');
+    await poll(sentence).toBe('Tapping Caps in the layer base does full-screen.');
     await saved(open.page);
     await toView(open.page, '6', 'Rehearse');
     await press('Shift+Enter');

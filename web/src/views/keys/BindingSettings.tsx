@@ -2,7 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { KEY_COMMANDS, commandText, type KeyCommand, type KeyCommandId } from '@sorn/core/commands';
 import { movedByLetters, STARTER_MAPS, type KeyBinding, readTypedKeys } from '@sorn/core/keys';
 import { BASE, MARKS, type Profile } from '@sorn/core/model';
-import { keysCaps } from '@sorn/core/values';
+import { keysCaps, triggerText } from '@sorn/core/values';
 import type { Ref } from 'react';
 import { Figure } from '../../ui/Figure.tsx';
 import { KeyCaps } from '../../ui/KeyCap.tsx';
@@ -22,6 +22,9 @@ import {
 import type { KeyEdits } from './edits.ts';
 
 const NONE = '';
+
+/** What is done with the keys: the sentence begins with it. */
+const DONE = { press: 'Pressing', tap: 'Tapping', hold: 'Holding' };
 
 /** Why a binding of the starter is not where it would be. */
 function MovedNote({ profile, binding }: { profile: Profile; binding: KeyBinding }) {
@@ -47,16 +50,17 @@ export function BindingSettings(props: {
 }) {
   const { binding, edits } = props;
   const profile = useProfileStore((state) => state.profile);
-  const { command, release, layer, app, from, keys, pinned } = binding;
+  const { command, release, layer, app, from, keys, pinned, trigger } = binding;
   const first = command ?? release!;
   const { layers, marks } = profile.keys;
   const isFixed = from === 'fixed';
   const mark = marks.find((each) => commandText(each.command) === commandText(first))?.mark;
+  const caps = keysCaps(triggerText({ ...trigger, how: 'press' }), profile.keys);
   const origin = { own: 'yours', starter: 'from starter', fixed: 'fixed' }[from];
   return (
     <Section title={commandText(first)} note={TELLS[from](STARTER_MAPS[profile.keys.from].title)}>
       <chakra.p fontSize="14px" mb="6px" data-sentence>
-        Pressing <KeyCaps caps={keysCaps(keys, profile.keys)} /> in the layer <b>{layer}</b>
+        {DONE[trigger.how]} <KeyCaps caps={caps} /> in the layer <b>{layer}</b>
         {app !== null && (
           <>
             {' '}
