@@ -9,7 +9,7 @@ import type { Axis } from '../values/direction.ts';
  * right sides is tried, and for each the longest stretch that no window reaches into.
  *
  * @param taken what stands there
- * @param least the sides it has at least, in pixels
+ * @param least the sides it has at least, in pixels, each above 0
  */
 export function largestEmpty(
   area: Rect,
@@ -30,9 +30,8 @@ export function largestEmpty(
       (box) => box.left < right && box.right > area.x && box.top < bottom && box.bottom > area.y,
     )
     .sort((a, b) => a.top - b.top);
-  const inside = (value: number) => value >= area.x && value <= right;
-  const lefts = [area.x, ...kept.map((box) => box.right)].filter(inside);
-  const rights = [right, ...kept.map((box) => box.left)].filter(inside);
+  const lefts = [area.x, ...kept.map((box) => box.right)];
+  const rights = [right, ...kept.map((box) => box.left)];
   let best: Rect | null = null;
   for (const from of new Set(lefts)) {
     for (const to of new Set(rights)) {
