@@ -3,7 +3,8 @@ import { workArea } from '../desk/work-area.ts';
 import { centredIn, keptInside, sameRect, type Rect, type Size } from '../geometry/rect.ts';
 import { round, toPixels } from '../geometry/round.ts';
 import type { FloatingRect } from '../model/session-snap.ts';
-import type { WindowInput } from '../model/session.ts';
+import type { Profile } from '../model/profile.ts';
+import type { SessionWindow, WindowInput } from '../model/session.ts';
 import { FARTHEST, LARGEST } from '../values/fields.ts';
 import { largestAllowed, minimumOf } from './hints.ts';
 
@@ -47,8 +48,13 @@ function sizeOnGrid(window: WindowInput, size: Size, monitor: DeskMonitor, grid:
   return { width: size.width, height: size.height };
 }
 
+/** Whether a window stands on the grid of floating windows: a placed one stands where its placing says. */
+export function floatsOnGrid({ floating }: Profile, window: SessionWindow): boolean {
+  return floating.grid > 0 && window.held === 'floating' && !window.placing;
+}
+
 /** The distance of a grid's lines, in physical pixels. */
-function gridStep(grid: number, monitor: DeskMonitor): number {
+export function gridStep(grid: number, monitor: DeskMonitor): number {
   return Math.max(1, toPixels(grid, monitor.scale));
 }
 

@@ -1,6 +1,7 @@
 import type { Rect, Size } from '../geometry/rect.ts';
 import { round, toPixels } from '../geometry/round.ts';
 import type { WindowInput } from '../model/session.ts';
+import type { Axis } from '../values/direction.ts';
 
 const NONE: Size = { width: 1, height: 1 };
 
@@ -54,6 +55,42 @@ export function largestAllowed(window: WindowInput, room: Size, scale: number): 
   }
   const fits = width >= minimum.width && height >= minimum.height && width >= 1 && height >= 1;
   return fits ? { width, height } : null;
+}
+
+/**
+ * The length along an axis that a window takes when its edge is to come from where it is to another place: the
+ * farthest on the way that it allows by its minimum, maximum and increments. Where an increment is longer than the
+ * way, one increment. As it is, where it allows none on that side.
+ *
+ * @param way lengths in physical pixels: as it is, as it is wanted, and the most there is room for
+ */
+export function lengthTowards(
+  window: WindowInput,
+  axis: Axis,
+  { now, wanted, room }: { now: number; wanted: number; room: number },
+  scale: number,
+): number {
+  const side = axis === 'x' ? 'width' : 'height';
+  const most = Math.min(room, window.max ? inPixels(window.max, scale)[side] : room);
+  const step = window.increment ? inPixels(window.increment, scale)[side] : 1;
+  const base = window.increment && window.base ? toPixels(window.base[side], scale) : 0;
+  const least = Math.max(minimumOf(window, scale)[side], base);
+  const down = (length: number) => base + Math.floor((length - base) / step) * step;
+  const up = (length: number) => base + Math.ceil((length - base) / step) * step;
+  if (wanted > now) {
+    const first = up(Math.max(now + 1, least));
+    const to = Math.max(first, down(Math.min(wanted, most)));
+    return to <= most ? to : now;
+  }
+  const first = down(Math.min(now - 1, most));
+  const to = Math.min(first, up(Math.max(wanted, least)));
+  return to >= least ? to : now;
+}
+
+/** The largest size within another one that has a window's aspect, `now` where that is not allowed; the other size itself for a window of any aspect. */
+export function inItsShape(window: WindowInput, size: Size, now: Size, scale: number): Size {
+  if (window.aspect === undefined) return size;
+  return largestAllowed(window, size, scale) ?? now;
 }
 
 /** base + the most whole steps that fit; 0 when not even the base fits. */

@@ -4,8 +4,8 @@ import { largenessOf } from '../../model/window-mode.ts';
 import { inDirections, type CommandFunctions } from './command-functions.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { workArea } from '../../desk/work-area.ts';
-import { span, type Rect } from '../../geometry/rect.ts';
-import { toPixels } from '../../geometry/round.ts';
+import { keptInside, span, type Rect } from '../../geometry/rect.ts';
+import { round, toPixels } from '../../geometry/round.ts';
 import type { SessionWindow } from '../../model/session.ts';
 import { moveBoundary } from '../../tiling/boundary.ts';
 import { withSizes } from '../../tiling/hand.ts';
@@ -14,7 +14,7 @@ import { axisOf, isForward, type Direction } from '../../values/direction.ts';
 import { moveTrackLine } from '../../zones/track-line.ts';
 import { arrange } from '../arrange.ts';
 import type { ArrangedWorkspace } from '../arranged-workspace.ts';
-import { minimumOf } from '../hints.ts';
+import { inItsShape, lengthTowards } from '../hints.ts';
 import { trackNames } from '../zone-board-division.ts';
 import {
   applied,
@@ -26,7 +26,13 @@ import {
   type Outcome,
   type CommandContext,
 } from '../session.ts';
-import { currentFloatingRect, toFloatingRect } from '../floating-rect.ts';
+import {
+  currentFloatingRect,
+  floatsOnGrid,
+  gridStep,
+  onGrid,
+  toFloatingRect,
+} from '../floating-rect.ts';
 import { moveSharedEdge } from './edges.ts';
 import { adjust } from './shares.ts';
 import { handOf } from './split.ts';
@@ -134,38 +140,82 @@ function edgeMoved(window: SessionWindow, direction: Direction, pixels: number, 
   };
 }
 
-/** A floating window's edge moves freely: not beyond the work area, not under the window's minimum. */
+/**
+ * A floating window's edge moves freely: not beyond the work area, and to a size that the window allows. On a grid
+ * it moves on to the line nearest to where it would be, one at least.
+ */
 function growStanding(
-  { session, desk }: CommandContext,
+  { session, profile, desk }: CommandContext,
   window: SessionWindow,
   direction: Direction,
   step: number,
 ): Outcome {
   if (window.resizable === false) return noop(session, 'its size is fixed');
   const monitor = monitorOf(desk, window.monitor);
+  const { area } = workArea(monitor);
+  const { grid } = profile.floating;
+  const onLines = floatsOnGrid(profile, window);
   const axis = axisOf(direction);
   const forward = isForward(direction);
   const now = currentFloatingRect(window, monitor);
   const own = span(now, axis);
-  const room = span(workArea(monitor).area, axis);
-  const size = minimumOf(window, monitor.scale);
-  const least = axis === 'x' ? size.width : size.height;
+  const room = span(area, axis);
   const beyond = Math.max(0, forward ? room.end - own.end : own.start - room.start);
-  const pixels =
-    step > 0 ? Math.min(step, beyond) : -Math.min(-step, Math.max(0, own.length - least));
+  const edge = forward ? own.end : own.start;
+  const outwards = forward ? 1 : -1;
+  const wanted = onLines
+    ? nextLine(edge, edge + outwards * step, room.start, gridStep(grid, monitor))
+    : edge + outwards * step;
+  const length = lengthTowards(
+    window,
+    axis,
+    {
+      now: own.length,
+      wanted: own.length + outwards * (wanted - edge),
+      room: own.length + beyond,
+    },
+    monitor.scale,
+  );
+  // What has a shape of its own grows in the other axis too.
+  const across = window.aspect === undefined ? now : area;
+  const size = inItsShape(
+    window,
+    axis === 'x'
+      ? { width: length, height: across.height }
+      : { width: across.width, height: length },
+    now,
+    monitor.scale,
+  );
+  const start = forward ? own.start : own.end - span({ ...now, ...size }, axis).length;
+  const grown: Rect = { ...keptInside(area, { ...now, ...size }), [axis]: start };
+  const rect = onLines ? keptInside(area, onGrid(grown, monitor, grid)) : grown;
+  const pixels = span(rect, axis).length - own.length;
   if (pixels === 0) {
-    const why = step > 0 ? 'it ends at the work area' : 'it is at its minimum';
-    return noop(session, why);
+    return noop(
+      session,
+      step < 0
+        ? 'it is at its minimum'
+        : beyond === 0
+          ? 'it ends at the work area'
+          : 'it allows no larger size here',
+    );
   }
-  const start = forward ? own.start : own.start - pixels;
-  const length = own.length + pixels;
-  const grown: Rect =
-    axis === 'x' ? { ...now, x: start, width: length } : { ...now, y: start, height: length };
-  const standing = toFloatingRect(grown, monitor);
+  const standing = toFloatingRect(rect, monitor);
   return applied(
     withWindow(session, window.id, (there) => ({ ...there, standing })),
     edgeMoved(window, direction, pixels),
   );
+}
+
+/** The line nearest to where an edge is to be, at least one line on from where it is. */
+function nextLine(edge: number, wanted: number, origin: number, step: number): number {
+  const lines = (edge - origin) / step;
+  const nearest = round((wanted - origin) / step);
+  const line =
+    wanted > edge
+      ? Math.max(nearest, Math.floor(lines) + 1)
+      : Math.min(nearest, Math.ceil(lines) - 1);
+  return origin + line * step;
 }
 
 export const growFunctions = {
@@ -178,6 +228,8 @@ export const growFunctions = {
   'move-edge': (context, { direction, by }) => growTowards(context, direction, by),
 } satisfies Partial<CommandFunctions>;
 
-function growStep({ profile }: CommandContext): number {
-  return profile.tiling.growStep;
+/** One step, in logical pixels: of the grid for a window that stands on it. */
+function growStep({ session, profile }: CommandContext): number {
+  const window = windowOf(session, session.focus);
+  return window && floatsOnGrid(profile, window) ? profile.floating.grid : profile.tiling.growStep;
 }

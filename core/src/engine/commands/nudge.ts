@@ -2,14 +2,14 @@ import { withoutLargeness } from '../../model/window-mode.ts';
 import { inDirections, type CommandFunctions } from './command-functions.ts';
 import { monitorOf } from '../../desk/desk.ts';
 import { workArea } from '../../desk/work-area.ts';
-import { centredIn, keptInside, sameRect, type Rect, type Size } from '../../geometry/rect.ts';
+import { centredIn, keptInside, sameRect, span, type Rect } from '../../geometry/rect.ts';
 import { toPixels } from '../../geometry/round.ts';
 import type { Session, SessionWindow } from '../../model/session.ts';
-import { axisOf, isForward, type Direction } from '../../values/direction.ts';
-import { minimumOf } from '../hints.ts';
+import { axisOf, isForward, type Axis, type Direction } from '../../values/direction.ts';
+import { inItsShape, lengthTowards } from '../hints.ts';
 import { computePlacements } from '../placements.ts';
 import { applied, noop, withWindow, type Outcome, type CommandContext } from '../session.ts';
-import { onGrid, toFloatingRect } from '../floating-rect.ts';
+import { floatsOnGrid, gridStep, onGrid, toFloatingRect } from '../floating-rect.ts';
 import { focusedWindow, isOutcome } from './focused-window.ts';
 import { withSnap } from './snap.ts';
 
@@ -20,13 +20,18 @@ interface Free {
   area: Rect;
   /** One step, in physical pixels. */
   step: number;
-  least: Size;
+  scale: number;
 }
 
-function freely(
-  context: CommandContext,
-  move: (free: Free) => { rect: Rect; decided: string; because: string } | string,
-): Outcome {
+/** Where a window is to be, what is said of it by the rectangle it gets, and why it is not moved where it is there. */
+interface Moved {
+  rect: Rect;
+  decided: (rect: Rect) => string;
+  because: string;
+  unmoved: string;
+}
+
+function freely(context: CommandContext, move: (free: Free) => Moved | string): Outcome {
   const { session, profile, desk } = context;
   const window = focusedWindow(context);
   if (isOutcome(window)) return window;
@@ -35,16 +40,24 @@ function freely(
   )!;
   const monitor = monitorOf(desk, window.monitor);
   const { area } = workArea(monitor);
-  const { grid } = profile.floating;
+  const { scale } = monitor;
+  const onLines = floatsOnGrid(profile, window);
   // On a grid a step is one of its own: from line to line.
-  const floats = grid > 0 && window.held === 'floating' && !window.placing;
-  const step = Math.max(1, toPixels(floats ? grid : profile.tiling.growStep, monitor.scale));
-  const least = minimumOf(window, monitor.scale);
-  const moved = move({ window, rect: { x, y, width, height }, area, step, least });
+  const { grid } = profile.floating;
+  const step = onLines
+    ? gridStep(grid, monitor)
+    : Math.max(1, toPixels(profile.tiling.growStep, scale));
+  const now = { x, y, width, height };
+  const moved = move({ window, rect: now, area, step, scale });
   if (typeof moved === 'string') return noop(session, moved);
-  const { decided, because } = moved;
-  const rect = floats ? keptInside(area, onGrid(moved.rect, monitor, grid)) : moved.rect;
-  return applied(withRect(context, window, rect), { about: window.id, decided, because });
+  const rect = onLines ? keptInside(area, onGrid(moved.rect, monitor, grid)) : moved.rect;
+  if (sameRect(rect, now)) return noop(session, moved.unmoved);
+  const { because } = moved;
+  return applied(withRect(context, window, rect), {
+    about: window.id,
+    decided: moved.decided(rect),
+    because,
+  });
 }
 
 /**
@@ -68,30 +81,35 @@ function withRect(context: CommandContext, window: SessionWindow, rect: Rect): S
 function centre(context: CommandContext): Outcome {
   return freely(context, ({ rect, area }) => {
     const { width, height } = rect;
-    const to = keptInside(area, centredIn(area, { width, height }));
-    if (sameRect(to, rect)) return 'it is in the middle';
-    return { rect: to, decided: 'centred', because: 'by key; its size is kept' };
+    return {
+      rect: keptInside(area, centredIn(area, { width, height })),
+      decided: () => 'centred',
+      because: 'by key; its size is kept',
+      unmoved: 'it is in the middle',
+    };
   });
 }
 
-/** bigger (1) and smaller (−1): a step on each of its four sides, inside the work area. */
+/** bigger (1) and smaller (−1): a step on each of its four sides, as it allows, inside the work area. */
 function resized(context: CommandContext, by: 1 | -1): Outcome {
-  return freely(context, ({ window, rect, area, step, least }) => {
+  return freely(context, ({ window, rect, area, step, scale }) => {
     if (window.resizable === false) return 'its size is fixed';
-    const along = (length: number, room: number, minimum: number) =>
-      by > 0
-        ? Math.max(length, Math.min(length + 2 * step, room))
-        : Math.min(length, Math.max(length - 2 * step, minimum));
-    const size = {
-      width: along(rect.width, area.width, least.width),
-      height: along(rect.height, area.height, least.height),
+    const along = (axis: Axis) => {
+      const now = span(rect, axis).length;
+      const room = Math.max(now, span(area, axis).length);
+      return lengthTowards(window, axis, { now, wanted: now + by * 2 * step, room }, scale);
     };
-    const to = keptInside(area, centredIn(rect, size));
-    if (sameRect(to, rect)) return by > 0 ? 'it fills the work area' : 'it is at its minimum';
+    const size = inItsShape(window, { width: along('x'), height: along('y') }, rect, scale);
     return {
-      rect: to,
-      decided: `${to.width} × ${to.height}`,
+      rect: keptInside(area, centredIn(rect, size)),
+      decided: (to) => `${to.width} × ${to.height}`,
       because: by > 0 ? 'bigger by key, on every side' : 'smaller by key, on every side',
+      unmoved:
+        by < 0
+          ? 'it is at its minimum'
+          : rect.width >= area.width && rect.height >= area.height
+            ? 'it fills the work area'
+            : 'it allows no larger size here',
     };
   });
 }
@@ -101,10 +119,12 @@ export function nudge(context: CommandContext, direction: Direction): Outcome {
   return freely(context, ({ rect, area, step }) => {
     const axis = axisOf(direction);
     const by = isForward(direction) ? step : -step;
-    const to = keptInside(area, { ...rect, [axis]: rect[axis] + by });
-    const pixels = Math.abs(to[axis] - rect[axis]);
-    if (pixels === 0) return 'it ends at the work area';
-    return { rect: to, decided: `${pixels} px ${direction}`, because: 'moved by key' };
+    return {
+      rect: keptInside(area, { ...rect, [axis]: rect[axis] + by }),
+      decided: (to) => `${Math.abs(to[axis] - rect[axis])} px ${direction}`,
+      because: 'moved by key',
+      unmoved: 'it ends at the work area',
+    };
   });
 }
 
