@@ -5,7 +5,7 @@ import { BASE } from '../model/keys.ts';
 import type { Expectation, WhichWindow } from '../model/expectation.ts';
 import type { Profile } from '../model/profile.ts';
 import { GROUPS, type RuleSettings } from '../model/rule.ts';
-import type { TrialStep } from '../model/trial.ts';
+import type { Trial, TrialStep } from '../model/trial.ts';
 import { DIRECTIONS } from '../values/direction.ts';
 import type { LayoutSetting } from '../values/layout.ts';
 import { MAIN, MODIFIERS } from '../values/modifiers.ts';
@@ -37,7 +37,7 @@ function lookRules(
   const apps = profile.apps.map(({ id }) => id);
   const names = { app: apps, parent: apps, desk: named(profile.desks) };
   const workspaces = named(profile.workspaces);
-  const zones = profile.boards.flatMap((board) => board.zones.map(({ name }) => name));
+  const zones = zoneNames(profile);
   const lookSettings = (path: string, { workspace, monitor, zone }: RuleSettings) => {
     // Without a list of workspaces they are made up, one a monitor.
     if (workspaces.length > 0)
@@ -77,12 +77,16 @@ function commandLook(
   profile: Profile,
   look: Look,
   lookWhich: (path: string, value: string | undefined) => void,
+  lookLayout: (path: string, layout: LayoutSetting | undefined) => void,
 ): LookCommand {
   const layerIds = [BASE, ...ids(profile.keys.layers)];
   const apps = ids(profile.apps);
   const workspaces = [...ids(profile.workspaces), ...WORKSPACE_WORDS];
   const desks = ids(profile.desks);
-  const lookUp: Partial<Record<ArgumentKind, (path: string, value: string) => void>> = {
+  const zones = zoneNames(profile);
+  const lookUp: Partial<
+    Record<ArgumentKind, (path: string, value: string, command: KeyCommand) => void>
+  > = {
     layer: (path, value) => look(path, value, layerIds),
     app: (path, value) => look(path, value, apps),
     desk: (path, value) => look(path, value, desks),
@@ -95,12 +99,26 @@ function commandLook(
     monitor(path, value) {
       if (!MONITOR_WORDS.includes(value)) lookWhich(path, value);
     },
+    zone(path, value) {
+      // A number is a zone's on whichever board there is, which may have fewer.
+      if (!/^\d{1,4}$/.test(value)) look(path, value, zones);
+    },
+    'window-of-app'(path, value, command) {
+      const of = profile.apps.find(({ id }) => 'app' in command && id === command.app);
+      if (of) look(path, value, of.windows?.flatMap(({ title }) => title ?? []) ?? []);
+    },
   };
   return (at, command) => {
     for (const { field, argument, value } of argumentsOf(command)) {
-      if (typeof value === 'string') lookUp[argument.of]?.(`${at}.${field}`, value);
+      const path = `${at}.${field}`;
+      if (argument.of === 'layout') lookLayout(path, value as LayoutSetting);
+      else if (typeof value === 'string') lookUp[argument.of]?.(path, value, command);
     }
   };
+}
+
+function zoneNames({ boards }: Profile): string[] {
+  return boards.flatMap((board) => board.zones.map(({ name }) => name));
 }
 
 /** A workspace that is called by a letter is made when it is gone to. */
@@ -136,20 +154,63 @@ function lookKeys(profile: Profile, look: Look, lookCommand: LookCommand): void 
 function lookTrials(profile: Profile, look: Look, lookCommand: LookCommand): void {
   profile.trials.forEach(({ session, steps }, i) => {
     const path = `trials[${i}]`;
-    look(`${path}.session.desk`, session.desk, ids(profile.desks));
+    lookSession(profile, look, `${path}.session`, session);
     const single = steps.flatMap((step) => ('anyOrder' in step ? step.anyOrder : [step]));
     // A trial may open windows of apps that the profile does not know.
     const opened = single.flatMap((step) => ('open' in step ? [step.open] : []));
     const apps = [...session.windows, ...opened].flatMap(({ app }) => app ?? []);
     const marks = single.flatMap((step) => ('mark' in step ? [step.mark] : []));
+    const windows = [
+      ...ids(session.windows),
+      ...single.flatMap((step) => ('open' in step ? [step.open.id] : [])),
+    ];
     const lookStep = (at: string, step: TrialStep) => {
       if ('command' in step) lookCommand(at, step as KeyCommand);
+      if ('hold' in step) lookCommand(`${at}.hold`, step.hold);
+      if ('plugged' in step)
+        step.plugged.forEach((monitor, j) => {
+          if (typeof monitor === 'string')
+            look(`${at}.plugged[${j}]`, monitor, ids(profile.monitors));
+        });
+      for (const [does, id] of Object.entries(step))
+        if (OF_A_WINDOW.has(does) && !isOfApp(profile, String(id)))
+          look(`${at}.${does}`, String(id), windows);
       if ('anyOrder' in step)
         step.anyOrder.forEach((each, j) => lookStep(`${at}.anyOrder[${j}]`, each));
       if ('expect' in step)
         lookExpectation(profile, look, `${at}.expect`, step.expect, { apps, marks });
     };
     steps.forEach((step, j) => lookStep(`${path}.steps[${j}]`, step));
+  });
+}
+
+/** What a step does to a window that it names. */
+const OF_A_WINDOW: ReadonlySet<string> = new Set(['close', 'point', 'retitle', 'ask']);
+
+/** Windows that a command opens are called by their app and a number. */
+function isOfApp({ apps }: Profile, window: string): boolean {
+  const [, app] = /^(.+)-\d+$/.exec(window) ?? [];
+  return apps.some(({ id }) => id === app);
+}
+
+/** Names in how the desk stands when a trial begins. */
+function lookSession(profile: Profile, look: Look, path: string, session: Trial['session']): void {
+  const monitors = ids(profile.monitors);
+  // Those that were made by then are listed: none is made when the desk is opened.
+  const workspaces = ids([...profile.workspaces, ...(session.workspacesMade ?? [])]);
+  const lookWorkspace = (at: string, workspace: string | undefined) => {
+    if (profile.workspaces.length > 0) look(at, workspace, workspaces, 'workspace');
+  };
+  look(`${path}.desk`, session.desk, ids(profile.desks));
+  session.connected?.forEach((monitor, i) => {
+    if (typeof monitor === 'string') look(`${path}.connected[${i}]`, monitor, monitors);
+  });
+  look(`${path}.focusMonitor`, session.focusMonitor, monitors);
+  for (const [monitor, workspace] of Object.entries(session.shown))
+    lookWorkspace(`${path}.shown.${monitor}`, workspace);
+  session.windows.forEach(({ monitor, workspace }, i) => {
+    look(`${path}.windows[${i}].monitor`, monitor, monitors);
+    lookWorkspace(`${path}.windows[${i}].workspace`, workspace);
   });
 }
 
@@ -177,10 +238,7 @@ function lookExpectation(
   if ('workspace' in expectation) lookWorkspace(`${path}.workspace`, expectation.workspace);
   if ('shows' in expectation) lookWorkspace(`${path}.shows`, expectation.shows);
   if ('monitor' in expectation) look(`${path}.monitor`, expectation.monitor, ids(profile.monitors));
-  if ('zone' in expectation) {
-    const zones = profile.boards.flatMap((board) => board.zones.map(({ name }) => name));
-    look(`${path}.zone`, expectation.zone, zones);
-  }
+  if ('zone' in expectation) look(`${path}.zone`, expectation.zone, zoneNames(profile));
   if ('same' in expectation) look(`${path}.same`, expectation.same, known.marks);
 }
 
@@ -224,21 +282,28 @@ function lookedUp(profile: Profile): readonly UnknownName[] {
     lookWhich(`workspaces[${i}].monitor`, workspace.monitor),
   );
   lookRules(profile, look, lookWhich);
-  const lookCommand = commandLook(profile, look, lookWhich);
-  lookKeys(profile, look, lookCommand);
-  lookTrials(profile, look, lookCommand);
   const boards = ids(profile.boards);
   const lookLayout = (path: string, layout: LayoutSetting | undefined) => {
     if (layout?.kind === 'board') look(`${path}.board`, layout.board, boards);
   };
-  lookLayout('tiling.layout', profile.tiling.layout);
+  const lookLayouts = (
+    path: string,
+    { layout, setAside = [] }: Profile['tiling']['places'][number] | Profile['tiling'],
+  ) => {
+    lookLayout(`${path}.layout`, layout);
+    setAside.forEach((kept, i) => lookLayout(`${path}.setAside[${i}]`, kept));
+  };
+  const lookCommand = commandLook(profile, look, lookWhich, lookLayout);
+  lookKeys(profile, look, lookCommand);
+  lookTrials(profile, look, lookCommand);
+  lookLayouts('tiling', profile.tiling);
   profile.boards.forEach((board, i) => lookWhich(`boards[${i}].for.monitor`, board.for.monitor));
   profile.apps.forEach((app, i) => {
     look(`apps[${i}].parent`, app.parent, apps);
     app.windows?.forEach(({ parent }, j) => look(`apps[${i}].windows[${j}].parent`, parent, apps));
   });
   profile.tiling.places.forEach((place, i) => {
-    lookLayout(`tiling.places[${i}].layout`, place.layout);
+    lookLayouts(`tiling.places[${i}]`, place);
     look(`tiling.places[${i}].monitor`, place.monitor, monitors);
     // Without a list of workspaces they are made up, one a monitor.
     if (workspaces.length > 0)
