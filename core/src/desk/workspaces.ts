@@ -1,5 +1,7 @@
 import { argumentsOf, type KeyCommand } from '../commands/registry.ts';
-import { withCommands } from '../model/commands-of.ts';
+import { withBeginnings, withCommands, withTrialSteps } from '../model/commands-of.ts';
+import { withWorkspaceCalled } from '../model/session-names.ts';
+import type { TrialStep } from '../model/trial.ts';
 import type { Profile } from '../model/profile.ts';
 import { GROUPS, type Rule } from '../model/rule.ts';
 
@@ -61,8 +63,8 @@ function changed(profile: Profile, id: string, change: (one: Workspace) => Works
 }
 
 /**
- * A workspace with another id, its letter: it keeps its place in the list, and keys, rules, settings of places and the
- * start name it by the new one. Nothing changes where another workspace is called so.
+ * A workspace with another id, its letter: it keeps its place in the list, and keys, rules, settings of places, the
+ * start and trials name it by the new one. Nothing changes where another workspace is called so.
  */
 export function withWorkspaceId(profile: Profile, from: string, to: string): Profile {
   if (from === to || profile.workspaces.some(({ id }) => id === to)) return profile;
@@ -86,11 +88,21 @@ export function withWorkspaceId(profile: Profile, from: string, to: string): Pro
     );
     return { ...said, ...Object.fromEntries(fields.map(({ field }) => [field, to])) };
   };
+  const expected = <S extends TrialStep>(step: S): S => {
+    if (!('expect' in step)) return step;
+    const { expect } = step;
+    if ('workspace' in expect) return { ...step, expect: onIt(expect) };
+    return 'shows' in expect && expect.shows === from
+      ? { ...step, expect: { ...expect, shows: to } }
+      : step;
+  };
+  const renamed = withCommands(
+    changed(profile, from, (each) => ({ ...each, id: to })),
+    command,
+  );
+  const begun = withBeginnings(renamed, (session) => withWorkspaceCalled(session, from, to));
   return {
-    ...withCommands(
-      changed(profile, from, (each) => ({ ...each, id: to })),
-      command,
-    ),
+    ...withTrialSteps(begun, expected),
     rules: profile.rules.map(rule),
     start: profile.start.map(onIt),
     tiling: { ...profile.tiling, places: profile.tiling.places.map(onIt) },

@@ -1,5 +1,6 @@
 import type { Profile } from '../model/profile.ts';
-import type { Session, UndoStep } from '../model/session.ts';
+import type { Session } from '../model/session.ts';
+import { withWorkspaceCalled } from '../model/session-names.ts';
 
 type Workspaces = Profile['workspaces'];
 
@@ -13,7 +14,7 @@ export function onWorkspacesEdited(
   after: Workspaces,
 ): Session {
   const renamed = renameBetween(before, after);
-  const there = renamed ? renamedIn(session, renamed.from, renamed.to) : session;
+  const there = renamed ? withWorkspaceCalled(session, renamed.from, renamed.to) : session;
   return withoutMade(there, after);
 }
 
@@ -34,63 +35,4 @@ function withoutMade(session: Session, workspaces: Workspaces): Session {
   const { workspacesMade, ...rest } = session;
   const made = workspacesMade.filter(({ id }) => !named.has(id));
   return { ...rest, ...(made.length > 0 && { workspacesMade: made }) };
-}
-
-function renamedIn(session: Session, from: string, to: string): Session {
-  const called = (id: string) => (id === from ? to : id);
-  const onIt = <T extends { workspace?: string }>(value: T): T =>
-    value.workspace === from ? { ...value, workspace: to } : value;
-  const byId = <T extends { id: string }>(list: readonly T[]): T[] =>
-    list.map((each) => (each.id === from ? { ...each, id: to } : each));
-  const shown = (record: Record<string, string>) =>
-    Object.fromEntries(Object.entries(record).map(([monitor, id]) => [monitor, called(id)]));
-  const arrangements = <T>(record: Record<string, T>) =>
-    Object.fromEntries(
-      Object.entries(record).map(([key, value]) => {
-        const [workspace = '', ...monitor] = key.split('/');
-        return [[called(workspace), ...monitor].join('/'), value];
-      }),
-    );
-  const held = <T extends UndoStep['windows'][string]>(window: T): T => {
-    const { pocketedFrom } = window;
-    return { ...onIt(window), ...(pocketedFrom && { pocketedFrom: onIt(pocketedFrom) }) };
-  };
-  /** The lists of workspaces that a session and each of its steps have. */
-  const lists = <T extends Pick<Session, 'workspacesMade' | 'workspacesClosed' | 'lineups'>>(
-    value: T,
-  ) => ({
-    ...value,
-    ...(value.workspacesMade && { workspacesMade: byId(value.workspacesMade) }),
-    ...(value.workspacesClosed && { workspacesClosed: value.workspacesClosed.map(called) }),
-    ...(value.lineups && { lineups: value.lineups.map(onIt) }),
-  });
-  const put = <T extends Pick<Session, 'workspacesPut'>>(value: T) => ({
-    ...value,
-    ...(value.workspacesPut && { workspacesPut: byId(value.workspacesPut) }),
-  });
-  const step = (each: UndoStep): UndoStep => ({
-    ...lists(each),
-    windows: Object.fromEntries(
-      Object.entries(each.windows).map(([id, window]) => [id, held(window)]),
-    ),
-    arrangements: arrangements(each.arrangements),
-    shown: shown(each.shown),
-    ...(each.connection && { connection: put(each.connection) }),
-  });
-  return {
-    ...put(lists(session)),
-    windows: session.windows.map((window) => {
-      const { ruled } = window;
-      if (!ruled) return held(window);
-      const { from: was } = ruled;
-      const back = was && { ...onIt(was), to: called(was.to) };
-      return { ...held(window), ruled: { ...onIt(ruled), ...(back && { from: back }) } };
-    }),
-    arrangements: arrangements(session.arrangements),
-    shown: shown(session.shown),
-    ...(session.shownBefore && { shownBefore: shown(session.shownBefore) }),
-    ...(session.together && { together: onIt(session.together) }),
-    past: session.past.map(step),
-    future: session.future.map(step),
-  };
 }

@@ -1,7 +1,7 @@
 import isEqual from 'fast-deep-equal';
 import type { ZoneBoard } from '../model/zone-board.ts';
-import type { Arrangement, Session, SessionWindow } from '../model/session.ts';
-import { ownEntry } from '../values/own-entry.ts';
+import type { Arrangement, Session } from '../model/session.ts';
+import { withZonesCalled } from '../model/session-names.ts';
 import { trackNames } from './zone-board-division.ts';
 import { withAdjusted } from './session.ts';
 
@@ -21,15 +21,15 @@ export function onZoneBoardsEdited(
   return pairs.reduce<Session>((now, { was, is }) => {
     const renames = renamesBetween(was, is);
     const edited = (['columns', 'rows'] as const).filter((axis) => !isEqual(was[axis], is[axis]));
-    if (renames.size === 0 && edited.length === 0) return now;
     const names = edited.map((axis) => trackNames(was.id)[axis]);
+    const called = renames.size > 0 ? withZonesCalled(now, was.id, renames) : now;
+    if (names.length === 0) return called;
     return {
-      ...now,
-      windows: now.windows.map((window) => withZonesRenamed(window, was.id, renames)),
+      ...called,
       arrangements: Object.fromEntries(
-        Object.entries(now.arrangements).map(([key, arrangement]) => [
+        Object.entries(called.arrangements).map(([key, arrangement]) => [
           key,
-          withSeatsRenamed(withoutTracks(arrangement, names), was.id, renames),
+          withoutTracks(arrangement, names),
         ]),
       ),
     };
@@ -50,40 +50,9 @@ function renamesBetween(was: ZoneBoard, is: ZoneBoard): ReadonlyMap<string, stri
     : renames;
 }
 
-function renamed(zones: readonly string[], renames: ReadonlyMap<string, string>): string[] {
-  return zones.map((zone) => renames.get(zone) ?? zone);
-}
-
-function withZonesRenamed(
-  window: SessionWindow,
-  board: string,
-  renames: ReadonlyMap<string, string>,
-): SessionWindow {
-  const { placing } = window;
-  if (placing?.zone?.board !== board || renames.size === 0) return window;
-  const zone = { ...placing.zone, zones: renamed(placing.zone.zones, renames) };
-  return { ...window, placing: { ...placing, zone } };
-}
-
-function withSeatsRenamed(
-  arrangement: Arrangement,
-  board: string,
-  renames: ReadonlyMap<string, string>,
-): Arrangement {
-  const seats = ownEntry(arrangement.inZones, board);
-  if (!seats || renames.size === 0) return arrangement;
-  const next = Object.fromEntries(
-    Object.entries(seats).map(([id, { zones, before }]) => [
-      id,
-      { zones: renamed(zones, renames), ...(before && { before: renamed(before, renames) }) },
-    ]),
-  );
-  return { ...arrangement, inZones: { ...arrangement.inZones, [board]: next } };
-}
-
 function withoutTracks(arrangement: Arrangement, names: readonly string[]): Arrangement {
   const adjusted = arrangement.adjusted?.board;
-  if (!adjusted?.moved || names.length === 0) return arrangement;
+  if (!adjusted?.moved) return arrangement;
   const { moved, ...rest } = adjusted;
   const kept = Object.fromEntries(Object.entries(moved).filter(([name]) => !names.includes(name)));
   const some = Object.keys(kept).length > 0;

@@ -1,12 +1,7 @@
 import type { KeyCommand } from '../commands/registry.ts';
 import { freeId } from '../desk/edit.ts';
-import {
-  BASE,
-  type ModifierAlias,
-  type InputDevice,
-  type KeyLayer,
-  type OwnBinding,
-} from '../model/keys.ts';
+import { withCommands } from '../model/commands-of.ts';
+import { BASE, type ModifierAlias, type InputDevice, type KeyLayer } from '../model/keys.ts';
 import type { Profile } from '../model/profile.ts';
 import { CODES } from '../values/codes.ts';
 import { MAIN } from '../values/modifiers.ts';
@@ -36,27 +31,22 @@ export function withLayer(
   return withKeys(profile, { layers });
 }
 
-/** The profile with a layer of another name, in every binding that is in it or enters it; null where the name is taken. */
+/** The profile with a layer of another name, wherever it is named; null where the name is taken. */
 export function layerRenamed(profile: Profile, id: string, name: string): Profile | null {
-  const { layers, bindings } = profile.keys;
+  const { layers } = profile.keys;
   if (name === id) return profile;
   if ([...idsOf(layers), BASE].includes(name)) return null;
-  const enters = <C extends KeyCommand | undefined>(command: C): C =>
-    command?.command === 'enter-layer' && command.layer === id
-      ? { ...command, layer: name }
-      : command;
-  const renamed = withLayer(profile, id, (layer) => ({ ...layer, id: name }));
-  return withKeys(renamed, {
-    bindings: bindings.map((binding): OwnBinding => {
-      const { command, release } = binding;
-      return {
-        ...binding,
-        ...(binding.in === id && { in: name }),
-        ...(command && { command: enters(command) }),
-        ...(release && { release: enters(release) }),
-      };
-    }),
-  });
+  const renamed = withCommands(
+    withLayer(profile, id, (layer) => ({ ...layer, id: name })),
+    (command) =>
+      command.command === 'enter-layer' && command.layer === id
+        ? { ...command, layer: name }
+        : command,
+  );
+  const bindings = renamed.keys.bindings.map((binding) =>
+    binding.in === id ? { ...binding, in: name } : binding,
+  );
+  return withKeys(renamed, { bindings });
 }
 
 /** The profile without a layer, without the bindings in it and those that enter it. */

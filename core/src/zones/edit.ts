@@ -1,7 +1,10 @@
 import { freeId } from '../desk/edit.ts';
 import { shareLength } from '../geometry/length.ts';
 import type { ZoneBoard, Zone } from '../model/zone-board.ts';
+import { withBeginnings, withCommands, withTrialSteps } from '../model/commands-of.ts';
 import type { Profile } from '../model/profile.ts';
+import { withZonesCalled } from '../model/session-names.ts';
+import type { TrialStep } from '../model/trial.ts';
 import { commonCells, rangeAround } from '../tiling/zone-board.ts';
 import { weightsOf } from '../tiling/tree.ts';
 import { axisOf, isForward, type Direction, type Axis } from '../values/direction.ts';
@@ -85,8 +88,9 @@ export function zoneRenamed(board: ZoneBoard, name: string, to: string): ZoneBoa
 }
 
 /**
- * A profile with a zone of a board under another name. Rules, and what opens at the start, follow where no
- * other board has a zone of the former name. The profile itself where the name is another zone's already.
+ * A profile with a zone of a board under another name, also where trials begin in it. What names a zone and not its
+ * board follows where no other board has a zone of the former name: commands, rules, what opens at the start, and
+ * what trials expect. The profile itself where the name is another zone's already.
  */
 export function withZoneRenamed(
   profile: Profile,
@@ -97,12 +101,21 @@ export function withZoneRenamed(
   const board = profile.boards.find(({ id }) => id === boardId);
   const renamed = board && zoneRenamed(board, name, to);
   if (!renamed) return profile;
-  const next = withZoneBoard(profile, boardId, () => renamed);
+  const names = new Map([[name, to.trim()]]);
+  const next = withBeginnings(
+    withZoneBoard(profile, boardId, () => renamed),
+    (session) => withZonesCalled(session, boardId, names),
+  );
   if (next.boards.some(({ zones }) => zones.some((zone) => zone.name === name))) return next;
-  const following = <S extends { zone?: string }>(settings: S): S =>
-    settings.zone === name ? { ...settings, zone: to.trim() } : settings;
+  const following = <S extends { zone?: string }>(value: S): S =>
+    value.zone === name ? { ...value, zone: to.trim() } : value;
+  const expected = <S extends TrialStep>(step: S): S =>
+    'expect' in step && 'zone' in step.expect ? { ...step, expect: following(step.expect) } : step;
+  const commanded = withCommands(next, (command) =>
+    command.command === 'place-in-zone' ? { ...command, ...following(command) } : command,
+  );
   return {
-    ...next,
+    ...withTrialSteps(commanded, expected),
     rules: next.rules.map((rule) => ({ ...rule, then: following(rule.then) })),
     start: next.start.map(following),
   };
