@@ -222,3 +222,149 @@ describe('what holds for every window', () => {
     expect(found(desk({ min: { width: 1, height: 200 } }), says)).toBeNull();
   });
 });
+
+describe('what is told in place of what was expected', () => {
+  const profile = {
+    monitors: ['m', 'n'].map((id, i) => ({ id, x: i * 900, y: 0, width: 900, height: 600 })),
+    workspaces: [
+      { id: '1', monitor: 'm' },
+      { id: '2', monitor: 'm' },
+      { id: '3', monitor: 'n' },
+    ],
+    apps: ['a', 'b', 'c'].map((id) => ({ id })),
+    boards: [
+      {
+        id: 'board',
+        columns: [1, 1, 1],
+        rows: [1],
+        zones: ['left', 'middle', 'right'].map((name, i) => ({
+          name,
+          columns: [i + 1, i + 1] as [number, number],
+          rows: [1, 1] as [number, number],
+        })),
+      },
+    ],
+  };
+  const layouts = fc.constantFrom(
+    { kind: 'columns' },
+    { kind: 'board', board: 'board' },
+    { kind: 'lead', leadCount: 2 },
+  );
+  const anyDesk = fc
+    .tuple(
+      layouts,
+      fc.array(
+        fc.record({
+          held: fc.constantFrom('tiled', 'tiled', 'tiled', 'floating', 'pocketed'),
+          workspace: fc.constantFrom('1', '1', '2', '3'),
+          stayAbove: fc.boolean(),
+        }),
+        { minLength: 3, maxLength: 3 },
+      ),
+      fc.array(
+        fc.constantFrom(
+          'focus-next',
+          'move-earlier',
+          'stay-above',
+          'float',
+          'pocket',
+          'focus-left',
+          'minimise',
+          'full-screen',
+        ),
+        { maxLength: 6 },
+      ),
+    )
+    .map(([layout, windows, commands]) =>
+      testDesk(
+        { ...profile, tiling: { layout } },
+        {
+          windows: windows.map((each, i) => ({ id: 'abc'[i], app: 'abc'[i], ...each })),
+          focus: 'a',
+        },
+      ).run(...(commands as 'float'[])),
+    );
+
+  /** By what is asked of a window: every answer there can be. */
+  const ASKED: [says: string, tells: string, values: readonly string[]][] = [
+    ['on monitor', 'it is on', ['m', 'n']],
+    ['on workspace', 'it is on workspace', ['1', '2', '3']],
+    ['in zone', 'it is in', ['left', 'middle', 'right']],
+    ['number', 'it is number', ['1', '2', '3', '4']],
+  ];
+
+  it('is what does hold', () => {
+    const seen = new Map<string, number>();
+    fc.assert(
+      fc.property(anyDesk, (desk) => {
+        for (const app of ['a', 'b', 'c'])
+          for (const [says, tells, values] of ASKED) {
+            const answers = values.map((value) => found(desk, `${app} is ${says} ${value}`));
+            const holding = values.filter((_, i) => answers[i] === null);
+            const told = new Set(answers.filter((answer) => answer !== null));
+            const meant = holding.length > 0 ? `${tells} ${holding.join(', ')}` : null;
+            if (meant !== null) expect([...told]).toEqual([meant]);
+            else expect(['it is in no zone', 'it is in no tile']).toContain([...told].join());
+            seen.set(`${says} ${holding.length}`, (seen.get(`${says} ${holding.length}`) ?? 0) + 1);
+          }
+      }),
+      { numRuns: 200 },
+    );
+    for (const often of ['in zone 0', 'in zone 1', 'number 0', 'number 1'])
+      expect([often, (seen.get(often) ?? 0) > 20]).toEqual([often, true]);
+  });
+
+  it('of its number is its place among the columns, from left to right', () => {
+    fc.assert(
+      fc.property(anyDesk, (desk) => {
+        if (desk.profile.tiling.layout?.kind !== 'columns') return;
+        for (const workspace of ['1', '2', '3']) {
+          const tiled = ['a', 'b', 'c']
+            .map((id) => desk.at(id))
+            .filter((at) => at.workspace === workspace && at.held === 'tiled' && at.shown)
+            .filter((at) => desk.session.windows.find(({ id }) => id === at.id)?.mode === undefined)
+            .sort((one, other) => one.x - other.x);
+          tiled.forEach(({ id }, i) => {
+            expect(found(desk, `${id} is number ${i + 1}`)).toBeNull();
+            expect(found(desk, `${id} is the lead`) === null).toBe(i === 0);
+          });
+        }
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  it('of how it is held and seen is all that holds', () => {
+    const states = {
+      tiled: 'tiled',
+      floating: 'floating',
+      pocketed: 'pocketed',
+      'left alone': 'left-alone',
+      'the lead': 'lead',
+      'above the others': 'above',
+      shown: 'shown',
+      hidden: 'hidden',
+      focused: 'focused',
+    };
+    fc.assert(
+      fc.property(anyDesk, (desk) => {
+        for (const app of ['a', 'b', 'c']) {
+          const answers = Object.entries(states).map(
+            ([words, state]) => [state, found(desk, `${app} is ${words}`)] as const,
+          );
+          const holding = answers.flatMap(([state, answer]) => (answer === null ? [state] : []));
+          for (const [, answer] of answers)
+            if (answer !== null)
+              expect(answer.replace('it is ', '').split(', ').sort()).toEqual([...holding].sort());
+          const leads = desk.profile.tiling.layout?.kind === 'lead' ? [1, 2] : [1];
+          const isLead = leads.some((at) => found(desk, `${app} is number ${at}`) === null);
+          expect(holding.includes('lead')).toBe(isLead);
+          expect(holding.includes('focused')).toBe(desk.session.focus === app);
+          expect(holding.includes('shown')).toBe(desk.at(app).shown);
+          expect(holding.includes('hidden')).toBe(!desk.at(app).shown);
+        }
+      }),
+      { numRuns: 150 },
+    );
+  });
+});
