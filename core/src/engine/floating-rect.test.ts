@@ -56,6 +56,19 @@ describe('a window that floats on a grid', () => {
     );
   });
 
+  it('stands on it where it is called back and never stood anywhere', () => {
+    for (const lift of ['everywhere', 'stayAbove']) {
+      const desk = testDesk(
+        { monitors: [{ id: 'm', width: 200, height: 150 }], floating: { grid: 16 } },
+        { windows: [{ id: 'a', held: 'pocketed', [lift]: true }] },
+      ).run('call-back');
+      const { x, y, width, height } = desk.at('a');
+      expect([x % 16, y % 16, width, height]).toEqual([0, 0, 96, 80]);
+      const written = JSON.parse(JSON.stringify(desk.session)) as unknown;
+      expect(testDesk(desk.profile, written).at('a')).toEqual(desk.at('a'));
+    }
+  });
+
   it('keeps to what a window allows rather than to the grid', () => {
     const windows = [{ id: 'a', preferred: { width: 333, height: 222 }, resizable: false }];
     const desk = testDesk(

@@ -3,6 +3,7 @@ import { withInteraction, interactionOf } from '../../model/interaction.ts';
 import { picked, without } from '../../model/object-fields.ts';
 import type { CommandFunctions } from './command-functions.ts';
 import { monitorOf } from '../../desk/desk.ts';
+import type { DeskMonitor } from '../../desk/monitors.ts';
 import type { Session, SessionWindow } from '../../model/session.ts';
 import {
   applied,
@@ -122,6 +123,8 @@ export function takeFromPocket(
           withoutWindow(arrangement, window.id),
         )
       : taken;
+  const firstStanding = (there: SessionWindow, monitor: DeskMonitor) =>
+    toFloatingRect(firstFloatingRect(there, monitor, { grid: profile.floating.grid }), monitor);
   const back = withWindow(left, window.id, (there) => {
     const { pocketedFrom: _from, standing: _standing, away: _away, ...kept } = there;
     // Where it was placed by key waits for it there; while it visits it floats in the middle.
@@ -132,6 +135,10 @@ export function takeFromPocket(
       const { afloat } = arrangementOf(left, workspace, monitor);
       const isLifted = held === 'tiled' && (rest.stayAbove ?? rest.everywhere) === true;
       const now = isLifted ? 'floating' : held;
+      const home = monitorOf(desk, monitor);
+      const stands = standing
+        ? givenFloatingRect(now, standing, home)
+        : now === 'floating' && firstStanding(rest, home);
       return {
         ...rest,
         workspace,
@@ -140,14 +147,13 @@ export function takeFromPocket(
         held: now,
         // All others here float already: it goes back into its tile by itself.
         ...(isLifted && { lifted: afloat ? { alone: true } : {} }),
-        ...(standing && { standing: givenFloatingRect(now, standing, monitorOf(desk, monitor)) }),
+        ...(stands && { standing: stands }),
       };
     }
     if (isAgain) return { ...there, held: 'floating' };
     const plain = withoutLargeness(rest);
     const on = monitorOf(desk, here.monitor);
-    const { grid } = profile.floating;
-    const standing = toFloatingRect(firstFloatingRect(there, on, { grid }), on);
+    const standing = firstStanding(there, on);
     const pocketedFrom = { ...formerPlace(from), ...(placing && { placing }) };
     return { ...plain, ...here, held: 'floating', standing, pocketedFrom };
   });
