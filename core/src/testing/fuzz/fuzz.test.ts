@@ -65,9 +65,16 @@ afterAll(() => {
   );
 });
 
-function soundly(desk: Desk) {
-  const { session, profile } = desk;
+function haveTheirPlaces({ session, profile }: Desk) {
   expect(computePlacements(session, profile).placements).toHaveLength(session.windows.length);
+  // What floats stands somewhere of its own, which the session keeps.
+  for (const { id, held, standing, placing } of session.windows)
+    if (held === 'floating' && !placing && !standing) throw new Error(`${id} stands nowhere`);
+}
+
+function soundly(desk: Desk) {
+  const { session } = desk;
+  haveTheirPlaces(desk);
   const written = JSON.parse(JSON.stringify(session)) as unknown;
   expect(sessionSchema.parse(written)).toEqual(written);
 }
@@ -75,9 +82,9 @@ function soundly(desk: Desk) {
 describe('whatever happens on whatever desk', TIMEOUT, () => {
   it('nothing throws, and every window has a place', () => {
     holds(
-      ({ session, profile }, event) => {
+      (desk, event) => {
         if (event?.type === 'command') ran.count(event.command.command);
-        expect(computePlacements(session, profile).placements).toHaveLength(session.windows.length);
+        haveTheirPlaces(desk);
       },
       () => ran.never().length === 0,
     );
