@@ -70,7 +70,8 @@ function written<T>(value: T, from: string, to: string): T {
   const text = JSON.stringify(value)
     .replaceAll(`"${from}"`, `"${to}"`)
     .replaceAll(`"${from}/`, `"${to}/`)
-    .replaceAll(`"${from}+`, `"${to}+`);
+    .replaceAll(`"${from}+`, `"${to}+`)
+    .replaceAll(`+${from}+`, `+${to}+`);
   return JSON.parse(text) as T;
 }
 const plain = <T>(value: T) => JSON.parse(JSON.stringify(value)) as T;

@@ -69,6 +69,7 @@ export const FULL = {
     layers: [{ id: 'qq-layer', lasts: 'once' }],
     bindings: [
       { keys: 'qqBundle+KeyA', command: { command: 'enter-layer', layer: 'qq-layer' } },
+      { keys: 'Shift+qqBundle+KeyB', command: { command: 'float' } },
       { keys: 'KeyB', in: 'qq-layer', command: { command: 'call-app', app: 'qq-post' } },
       {
         keys: 'Main+KeyC',

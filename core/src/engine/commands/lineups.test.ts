@@ -82,6 +82,25 @@ describe('a lineup', () => {
     expect(back.at('map-1')).toMatchObject(split.at('map-1'));
   });
 
+  it('brings back how much of the room the lead had', () => {
+    const layout = { command: 'use-layout', layout: { kind: 'lead' } } as const;
+    const wide = desk.run(layout, 'lead-share-more', 'lead-share-more', save('wide'));
+    const other = wide.run('lead-share-less', 'lead-share-less', 'lead-share-less');
+    expect(other.shapes()).not.toEqual(wide.shapes());
+    expect(other.run(recall('wide')).shapes()).toEqual(wide.shapes());
+    // One that was saved before any share was moved has none moved again.
+    const plain = desk.run(layout, save('plain'));
+    expect(plain.run('lead-share-more', recall('plain')).shapes()).toEqual(plain.shapes());
+  });
+
+  it('is let go alone, and undo brings it back where it was', () => {
+    const names = ({ session }: Desk) => session.lineups?.map(({ name }) => name);
+    const three = desk.run(save('one'), save('two'), save('three'));
+    const two = three.run({ command: 'forget-lineup', text: 'two' });
+    expect(names(two)).toEqual(['one', 'three']);
+    expect(names(two.run('undo'))).toEqual(['one', 'two', 'three']);
+  });
+
   it('is by its share on another monitor, or by the zone of that name', () => {
     const away = placed.plug('lap').run(recall('pull'));
     // Right half of 2856 × 1648 at 292,1500 with a gap of 20.

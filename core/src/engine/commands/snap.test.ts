@@ -158,6 +158,20 @@ describe('shared edges of placed windows', () => {
     expect(quarters.run('grow-down').trace[0]!.because).toMatch(/ends at the area/);
   });
 
+  it('moved on another workspace stay where they are', () => {
+    const go = (which: string) => ({ command: 'go-workspace', which }) as const;
+    const moved = testDesk(OFFICE, { windows: [{ id: 'p' }, { id: 'q' }], focus: 'p' }).run(
+      'place-left',
+      'grow-right',
+      { command: 'put-on-workspace', which: 'S', follow: true },
+    );
+    const there = moved.run(go('B'), { command: 'find-window', text: 'q' }, 'place-left');
+    const grown = there.run('grow-right');
+    const back = grown.run('even-out');
+    expect(back.shapes()['q']).toBe(there.shapes()['q']);
+    expect(back.run(go('S')).shapes()['p']).toBe(moved.shapes()['p']);
+  });
+
   it('moved, and moved back by what they really moved, are as before', () => {
     fc.assert(
       fc.property(

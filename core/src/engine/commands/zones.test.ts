@@ -151,6 +151,15 @@ describe('moving over zones', () => {
     expect(because(wide.run('widen-left'))).toBe('no zone lies left of it');
   });
 
+  it('that it is in already is told, but over two it goes into the one, and from its largeness too', () => {
+    expect(because(desk.run(zone('left')))).toBe('it is in left already');
+    const wide = desk.run('widen-right');
+    expect(wide.run(zone('left')).at('a').zones).toEqual(['left']);
+    expect(wide.run(zone('middle')).at('a').zones).toEqual(['middle']);
+    const full = desk.run('full-screen').run(zone('left'));
+    expect(full.shapes()).toEqual(desk.shapes());
+  });
+
   it('elsewhere places the window in a zone of the board that fits, and put-back ends it', () => {
     const lead = testDesk(OFFICE, { ...windows('a', 'b'), focus: 'b' });
     const placed = lead.run(zone('low'));
