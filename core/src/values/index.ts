@@ -42,7 +42,6 @@ export {
   pressesIn,
   readTrigger,
   triggerOf,
-  triggerText,
 } from './trigger.ts';
 export { HELD, KINDS, MODES, type Mode, NEW_WINDOWS, type Shaping } from './window.ts';
 export {

@@ -123,7 +123,7 @@ export function takeFromPocket(
           withoutWindow(arrangement, window.id),
         )
       : taken;
-  const firstStanding = (there: SessionWindow, monitor: DeskMonitor) =>
+  const floatsFirst = (there: SessionWindow, monitor: DeskMonitor) =>
     toFloatingRect(firstFloatingRect(there, monitor, { grid: profile.floating.grid }), monitor);
   const back = withWindow(left, window.id, (there) => {
     const { pocketedFrom: _from, standing: _standing, away: _away, ...kept } = there;
@@ -138,7 +138,7 @@ export function takeFromPocket(
       const home = monitorOf(desk, monitor);
       const stands = standing
         ? givenFloatingRect(now, standing, home)
-        : now === 'floating' && firstStanding(rest, home);
+        : now === 'floating' && floatsFirst(rest, home);
       return {
         ...rest,
         workspace,
@@ -153,7 +153,7 @@ export function takeFromPocket(
     if (isAgain) return { ...there, held: 'floating' };
     const plain = withoutLargeness(rest);
     const on = monitorOf(desk, here.monitor);
-    const standing = firstStanding(there, on);
+    const standing = floatsFirst(there, on);
     const pocketedFrom = { ...formerPlace(from), ...(placing && { placing }) };
     return { ...plain, ...here, held: 'floating', standing, pocketedFrom };
   });

@@ -2,7 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { KEY_COMMANDS, commandText, type KeyCommand, type KeyCommandId } from '@sorn/core/commands';
 import { movedByLetters, STARTER_MAPS, type KeyBinding, readTypedKeys } from '@sorn/core/keys';
 import { BASE, MARKS, type Profile } from '@sorn/core/model';
-import { keysCaps, triggerText } from '@sorn/core/values';
+import { keysCaps } from '@sorn/core/values';
 import type { Ref } from 'react';
 import { Figure } from '../../ui/Figure.tsx';
 import { KeyCaps } from '../../ui/KeyCap.tsx';
@@ -55,12 +55,14 @@ export function BindingSettings(props: {
   const { layers, marks } = profile.keys;
   const isFixed = from === 'fixed';
   const mark = marks.find((each) => commandText(each.command) === commandText(first))?.mark;
-  const caps = keysCaps(triggerText({ ...trigger, how: 'press' }), profile.keys);
+  const caps = keysCaps(keys, profile.keys);
+  // A tap or hold begins with that word, which is the sentence's own.
+  const pressed = trigger.how === 'press' ? caps : caps.slice(1);
   const origin = { own: 'yours', starter: 'from starter', fixed: 'fixed' }[from];
   return (
     <Section title={commandText(first)} note={TELLS[from](STARTER_MAPS[profile.keys.from].title)}>
       <chakra.p fontSize="14px" mb="6px" data-sentence>
-        {DONE[trigger.how]} <KeyCaps caps={caps} /> in the layer <b>{layer}</b>
+        {DONE[trigger.how]} <KeyCaps caps={pressed} /> in the layer <b>{layer}</b>
         {app !== null && (
           <>
             {' '}
