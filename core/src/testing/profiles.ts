@@ -4,7 +4,7 @@ import { profileJson } from '../files/compact.ts';
 import { stepsOf, type PathStep } from '../files/positions.ts';
 import type { JsonSchema } from '../files/schema-json.ts';
 import { profileSchema, type Profile } from '../model/profile.ts';
-import { read, type Fault } from '../values/faults.ts';
+import { read } from '../values/faults.ts';
 
 const LONGEST = 3;
 const TRIGGERS = ['Main+KeyK', 'Main+KeyK KeyS', 'tap CapsLock', 'types:?', 'Button4', 'Shift+F5'];
@@ -38,6 +38,7 @@ const AWKWARD = [
 /** By the names of fields, where any text that fits would seldom be one that means something. */
 const NAMED: Record<string, fc.Arbitrary<unknown>> = {
   keys: fc.constantFrom(...TRIGGERS),
+  keepsAllBut: fc.array(fc.constantFrom(...TRIGGERS), { maxLength: LONGEST }),
   without: fc.array(fc.constantFrom(...TRIGGERS), { maxLength: LONGEST }),
   hold: fc.constantFrom('CapsLock', 'F13'),
   codes: fc.array(fc.constantFrom('F13', 'KeyA'), { maxLength: LONGEST }),
@@ -62,7 +63,10 @@ function anyOf(schema: JsonSchema, name = ''): fc.Arbitrary<unknown> {
       return fc.record(model, { requiredKeys: required });
     }
     case 'array':
-      return fc.array(anyOf(schema.items || {}), { maxLength: LONGEST });
+      return fc.array(anyOf(schema.items || {}), {
+        minLength: limit(schema, 'minItems', 0),
+        maxLength: LONGEST,
+      });
     case 'boolean':
       return fc.boolean();
     case 'integer':
@@ -76,10 +80,13 @@ function anyOf(schema: JsonSchema, name = ''): fc.Arbitrary<unknown> {
           noNaN: true,
         }),
       );
-    case 'string':
-      if (typeof schema['pattern'] === 'string' && !schema['pattern'].includes('(?'))
-        return fc.stringMatching(new RegExp(schema['pattern'], 'u'), { size: 'small' });
-      return fc.oneof(fc.constantFrom('Left', ...AWKWARD), fc.string({ maxLength: 12 }));
+    case 'string': {
+      const pattern = new RegExp(typeof schema['pattern'] === 'string' ? schema['pattern'] : '', 'u');
+      if (pattern.source !== '(?:)' && !pattern.source.includes('(?'))
+        return fc.stringMatching(pattern, { size: 'small' });
+      const texts = fc.oneof(fc.constantFrom('Left', ...AWKWARD), fc.string({ maxLength: 12 }));
+      return texts.filter((text) => pattern.test(text));
+    }
     default:
       return fc.constantFrom(...AWKWARD, 0.5, 300);
   }
@@ -90,18 +97,36 @@ function limit(schema: JsonSchema, name: string, otherwise: number): number {
   return typeof value === 'number' && Math.abs(value) < 1e7 ? value : otherwise;
 }
 
-/** What is not right is taken out until all is: a field, and where one is missing the entry that lacks it. */
+/**
+ * What is not right is taken out until all is: a field, and where one is missing the entry that lacks it. Of what is
+ * wrong in one entry only the first goes at a time: without it the rest may be right.
+ */
 function mended(input: unknown): Profile | null {
   const value = structuredClone(input);
   for (let tries = 0; tries < 600; tries++) {
     const result = read(profileSchema, value);
     if (result.ok) return result.value;
-    const [{ path, found }] = result.faults as [Fault];
-    const steps = stepsOf(path);
-    const entry = steps.findLastIndex((step) => typeof step === 'number') + 1;
-    if (!takeOut(value, found === 'nothing' ? steps.slice(0, entry) : steps)) return null;
+    const wrong = new Map<string, PathStep[]>();
+    for (const { path, found } of result.faults) {
+      const steps = stepsOf(path);
+      const entry = steps.slice(0, steps.findLastIndex((step) => typeof step === 'number') + 1);
+      const name = JSON.stringify(entry);
+      if (!wrong.has(name)) wrong.set(name, found === 'nothing' ? entry : steps);
+    }
+    // What is inside first, and the last entries first: what is taken out later is still where it was.
+    const lastFirst = [...wrong.values()].sort((a, b) => order(b, a));
+    if (!lastFirst.every((steps) => takeOut(value, steps))) return null;
   }
   return null;
+}
+
+/** Below nought where the first path stands before the second: entry by entry, and before what is inside it. */
+function order(a: readonly PathStep[], b: readonly PathStep[]): number {
+  const at = a.findIndex((step, i) => step !== b[i]);
+  if (at < 0 || at >= b.length) return a.length - b.length;
+  const [one, other] = [a[at], b[at]];
+  if (typeof one === 'number' && typeof other === 'number') return one - other;
+  return String(one) < String(other) ? -1 : 1;
 }
 
 function takeOut(value: unknown, way: readonly PathStep[]): boolean {
