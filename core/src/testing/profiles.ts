@@ -81,7 +81,10 @@ function anyOf(schema: JsonSchema, name = ''): fc.Arbitrary<unknown> {
         }),
       );
     case 'string': {
-      const pattern = new RegExp(typeof schema['pattern'] === 'string' ? schema['pattern'] : '', 'u');
+      const pattern = new RegExp(
+        typeof schema['pattern'] === 'string' ? schema['pattern'] : '',
+        'u',
+      );
       if (pattern.source !== '(?:)' && !pattern.source.includes('(?'))
         return fc.stringMatching(pattern, { size: 'small' });
       const texts = fc.oneof(fc.constantFrom('Left', ...AWKWARD), fc.string({ maxLength: 12 }));
