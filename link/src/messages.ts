@@ -45,6 +45,10 @@ function list<T extends z.ZodType>(item: T, most: number) {
 function word<const T extends readonly string[]>(words: T) {
   return z.enum(words, { error: `one of ${words.join(', ')}` });
 }
+/** What is said by name; fields besides are no fault. */
+function object<T extends z.ZodRawShape>(shape: T) {
+  return z.object(shape, { error: `an object of ${Object.keys(shape).join(', ')}` });
+}
 const flag = z.boolean({ error: 'true or false' });
 const coordinate = whole(-1_000_000, 1_000_000);
 const length = whole(1, 1_000_000);
@@ -62,24 +66,24 @@ const rect = z.object(
   { error: 'a rectangle: x, y, width, height' },
 );
 export type LinkRect = z.output<typeof rect>;
-const size = z.object({ width: length, height: length }, { error: 'a size: width, height' });
+const size = object({ width: length, height: length });
 
 /** What a window says of its own size, in physical pixels of its outer box. */
-const hints = z.object({
+const hints = object({
   min: size.exactOptional(),
   max: size.exactOptional(),
   /** It grows by whole steps of this, counted from base. */
   increment: size.exactOptional(),
-  base: z.object({ width: whole(0, 1_000_000), height: whole(0, 1_000_000) }).exactOptional(),
+  base: object({ width: whole(0, 1_000_000), height: whole(0, 1_000_000) }).exactOptional(),
   /** Width to height. */
   aspect: size.exactOptional(),
 });
 export type LinkHints = z.output<typeof hints>;
 
-const wants = z.object({ fullScreen: flag.exactOptional(), above: flag.exactOptional() });
+const wants = object({ fullScreen: flag.exactOptional(), above: flag.exactOptional() });
 const modifiers = list(word(LINK_MODIFIERS), LINK_MODIFIERS.length);
 
-const monitor = z.object({
+const monitor = object({
   /** By which the window system knows it, such as the name of its connector. */
   name: text(200).min(1),
   x: coordinate,
@@ -99,30 +103,28 @@ const monitor = z.object({
   /** Its EDID, as base64. */
   edid: text(8_192).exactOptional(),
   /** What docks keep at its edges, in physical pixels. */
-  reserved: z
-    .object({
-      top: whole(0, 100_000).default(0),
-      right: whole(0, 100_000).default(0),
-      bottom: whole(0, 100_000).default(0),
-      left: whole(0, 100_000).default(0),
-    })
-    .exactOptional(),
+  reserved: object({
+    top: whole(0, 100_000).default(0),
+    right: whole(0, 100_000).default(0),
+    bottom: whole(0, 100_000).default(0),
+    left: whole(0, 100_000).default(0),
+  }).exactOptional(),
 });
 export type LinkMonitor = z.output<typeof monitor>;
 
 /** Sent by either side: what it was told and could not take. It is never answered. */
-const problem = z.object({
+const problem = object({
   type: z.literal('problem'),
   /** The type of the message that it is about, or "line" for one that is no message. */
   about: text(200),
   message: text(4_000),
 });
-const ping = z.object({ type: z.literal('ping') });
-const pong = z.object({ type: z.literal('pong') });
+const ping = object({ type: z.literal('ping') });
+const pong = object({ type: z.literal('pong') });
 
 /** What an agent tells the host. */
 export const AGENT_MESSAGES = {
-  hello: z.object({
+  hello: object({
     type: z.literal('hello'),
     protocol: whole(0, 1_000_000),
     agent: text(200),
@@ -130,8 +132,8 @@ export const AGENT_MESSAGES = {
     can: list(text(80), 100).default([]),
   }),
   /** All monitors there are, whenever that changes. */
-  monitors: z.object({ type: z.literal('monitors'), monitors: list(monitor, MOST_MONITORS) }),
-  opened: z.object({
+  monitors: object({ type: z.literal('monitors'), monitors: list(monitor, MOST_MONITORS) }),
+  opened: object({
     type: z.literal('opened'),
     window: name,
     /** The name of its app, as the window system has it. */
@@ -150,8 +152,8 @@ export const AGENT_MESSAGES = {
     startupId: text(400).exactOptional(),
   }),
   /** All windows that are there at the beginning were told of. */
-  ready: z.object({ type: z.literal('ready') }),
-  changed: z.object({
+  ready: object({ type: z.literal('ready') }),
+  changed: object({
     type: z.literal('changed'),
     window: name,
     title: text(20_000).exactOptional(),
@@ -162,24 +164,24 @@ export const AGENT_MESSAGES = {
     wants: wants.exactOptional(),
     urgent: flag.exactOptional(),
   }),
-  closed: z.object({ type: z.literal('closed'), window: name }),
+  closed: object({ type: z.literal('closed'), window: name }),
   /** Which window has the focus now. */
-  focused: z.object({
+  focused: object({
     type: z.literal('focused'),
     window: name.nullable(),
     /** The last round with a focus that was followed when this happened: what came before it is over. */
     round: count.exactOptional(),
   }),
   /** A window wants it so, or a pointer that pulls one: then its edges go where they are pulled. */
-  asked: z.object({
+  asked: object({
     type: z.literal('asked'),
     window: name,
     rect,
     by: word(['window', 'pointer']).default('window'),
   }),
   /** What a window really took of a round. */
-  placed: z.object({ type: z.literal('placed'), window: name, rect, round: count }),
-  key: z.object({
+  placed: object({ type: z.literal('placed'), window: name, rect, round: count }),
+  key: object({
     type: z.literal('key'),
     /** Counts the presses and releases that are told of; an answer names them. */
     n: count,
@@ -192,7 +194,7 @@ export const AGENT_MESSAGES = {
     modifiers,
     repeat: flag.exactOptional(),
   }),
-  button: z.object({
+  button: object({
     type: z.literal('button'),
     n: count,
     button: whole(1, 64),
@@ -201,9 +203,9 @@ export const AGENT_MESSAGES = {
     modifiers,
   }),
   /** The keyboard was taken away: nothing is down now. */
-  'keys-lost': z.object({ type: z.literal('keys-lost') }),
+  'keys-lost': object({ type: z.literal('keys-lost') }),
   /** Another program asks for something: a panel, or the app itself. */
-  requested: z.object({
+  requested: object({
     type: z.literal('requested'),
     what: word(REQUESTS),
     window: name.exactOptional(),
@@ -211,13 +213,14 @@ export const AGENT_MESSAGES = {
     on: flag.exactOptional(),
   }),
   /** A window as it looks, as a PNG in base64. */
-  picture: z.object({ type: z.literal('picture'), window: name, png: text(1_000_000) }),
+  picture: object({ type: z.literal('picture'), window: name, png: text(1_000_000) }),
   problem,
   ping,
   pong,
 } as const;
 
-const arrangedWindow = z.object({
+const COLOUR = 'a colour as #rrggbb';
+const arrangedWindow = object({
   window: name,
   rect,
   shown: flag,
@@ -225,40 +228,38 @@ const arrangedWindow = z.object({
   /** It stays over others; the order says so, too. */
   above: flag.exactOptional(),
   /** It lies within the rectangle. */
-  border: z
-    .object({ width: whole(0, 100), colour: z.string().regex(/^#[\da-fA-F]{6}$/) })
-    .exactOptional(),
+  border: object({
+    width: whole(0, 100),
+    colour: z.string({ error: COLOUR }).regex(/^#[\da-fA-F]{6}$/, { error: COLOUR }),
+  }).exactOptional(),
 });
 export type ArrangedWindow = z.output<typeof arrangedWindow>;
 
-const trigger = z
-  .object({
-    code: text(80).exactOptional(),
-    /** A key by what it types, where the map says so. */
-    key: text(80).exactOptional(),
-    button: whole(1, 64).exactOptional(),
-    modifiers,
-  })
-  .refine(
-    ({ code, key, button }) =>
-      [code, key, button].filter((each) => each !== undefined).length === 1,
-    { error: 'one of code, key and button' },
-  );
+const trigger = object({
+  code: text(80).exactOptional(),
+  /** A key by what it types, where the map says so. */
+  key: text(80).exactOptional(),
+  button: whole(1, 64).exactOptional(),
+  modifiers,
+}).refine(
+  ({ code, key, button }) => [code, key, button].filter((each) => each !== undefined).length === 1,
+  { error: 'one of code, key and button' },
+);
 export type LinkTrigger = z.output<typeof trigger>;
 
 /** What the host tells an agent. */
 export const HOST_MESSAGES = {
-  welcome: z.object({
+  welcome: object({
     type: z.literal('welcome'),
     protocol: whole(1, 1_000_000),
     session: text(80),
   }),
-  refused: z.object({ type: z.literal('refused'), because: text(4_000) }),
-  arrange: z.object({
+  refused: object({ type: z.literal('refused'), because: text(4_000) }),
+  arrange: object({
     type: z.literal('arrange'),
     round: count,
     /** Of a round that comes in parts: which, counted from 1, and of how many. */
-    part: z.object({ at: whole(1, 100_000), of: whole(1, 100_000) }).exactOptional(),
+    part: object({ at: whole(1, 100_000), of: whole(1, 100_000) }).exactOptional(),
     /** Those that differ from the round before. */
     windows: list(arrangedWindow, MOST_WINDOWS),
     /** All that are shown, the lowest first; left out where it is as before. */
@@ -266,16 +267,16 @@ export const HOST_MESSAGES = {
     /** Which window has the focus, null for none; left out where it is as before. */
     focus: name.nullable().exactOptional(),
   }),
-  workspaces: z.object({
+  workspaces: object({
     type: z.literal('workspaces'),
-    list: list(z.object({ id: text(80), name: text(400).exactOptional() }), MOST_WORKSPACES),
+    list: list(object({ id: text(80), name: text(400).exactOptional() }), MOST_WORKSPACES),
     /** By the name of the monitor. */
-    shown: z.record(z.string(), text(80)),
+    shown: z.record(z.string(), text(80), { error: 'an object of names' }),
     current: text(80),
     /** By window. */
-    of: z.record(z.string(), text(80)),
+    of: z.record(z.string(), text(80), { error: 'an object of names' }),
   }),
-  listen: z.object({
+  listen: object({
     type: z.literal('listen'),
     triggers: list(trigger, MOST_TRIGGERS),
     /** Every key is told of, while what the next one means depends on those before. */
@@ -283,14 +284,14 @@ export const HOST_MESSAGES = {
     /** And before those that came earlier are answered: what one of them means depends on what follows. */
     ahead: flag.exactOptional(),
   }),
-  keys: z.object({
+  keys: object({
     type: z.literal('keys'),
     answers: list(count, 10_000),
     /** False: the keys are the window's. */
     taken: flag,
   }),
-  close: z.object({ type: z.literal('close'), window: name, force: flag.exactOptional() }),
-  launch: z.object({
+  close: object({ type: z.literal('close'), window: name, force: flag.exactOptional() }),
+  launch: object({
     type: z.literal('launch'),
     app: text(80),
     /** The program and its arguments: no shell reads them. */
@@ -298,8 +299,8 @@ export const HOST_MESSAGES = {
     /** Its environment has it as DESKTOP_STARTUP_ID: its window tells it, where the program takes part in that. */
     startupId: text(400).exactOptional(),
   }),
-  identify: z.object({ type: z.literal('identify'), monitor: text(200) }),
-  settings: z.object({
+  identify: object({ type: z.literal('identify'), monitor: text(200) }),
+  settings: object({
     type: z.literal('settings'),
     focusFollowsPointer: flag.default(false),
     pointerFollowsFocus: flag.default(false),
@@ -307,11 +308,11 @@ export const HOST_MESSAGES = {
     /** The width of the border that windows will have: what they say of their sizes is told with it. */
     border: whole(0, 100).default(0),
   }),
-  pictures: z.object({ type: z.literal('pictures'), on: flag, every: whole(100, 3_600_000) }),
+  pictures: object({ type: z.literal('pictures'), on: flag, every: whole(100, 3_600_000) }),
   problem,
   ping,
   pong,
-  bye: z.object({ type: z.literal('bye') }),
+  bye: object({ type: z.literal('bye') }),
 } as const;
 
 type MessageOf<M extends Record<string, z.ZodType>> = { [T in keyof M]: z.output<M[T]> }[keyof M];

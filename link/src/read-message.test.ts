@@ -17,6 +17,15 @@ function examples(heading: string): string[] {
   );
 }
 
+function waysIn(value: unknown, way: (string | number)[] = []): (string | number)[][] {
+  if (typeof value !== 'object' || value === null) return [way];
+  const entries: [string | number, unknown][] = Array.isArray(value)
+    ? value.map((each, i) => [i, each])
+    : Object.entries(value);
+  const inside = entries.flatMap(([step, each]) => waysIn(each, [...way, step]));
+  return way.length === 0 ? inside : [way, ...inside];
+}
+
 const typeOf = (line: string) => (JSON.parse(line) as { type: string }).type;
 
 describe.each([
@@ -28,6 +37,24 @@ describe.each([
   it('has an example of each message, and each can be read', () => {
     expect([...new Set(lines.map(typeOf))].sort()).toEqual(Object.keys(messages).sort());
     for (const line of lines) expect(read(line), line).toMatchObject({ ok: true });
+  });
+
+  it('tells what was expected of every value, in words of our own', () => {
+    for (const line of lines) {
+      for (const way of waysIn(JSON.parse(line))) {
+        for (const wrong of [-1, 0.5, '', '/ /', 'x'.repeat(500), null, true, {}, []]) {
+          const whole = JSON.parse(line) as object;
+          const parent = way.slice(0, -1).reduce<unknown>((at, step) => (at as never)[step], whole);
+          (parent as Record<string | number, unknown>)[way.at(-1)!] = wrong;
+          const result = read(JSON.stringify(whole));
+          const told = result.ok ? '' : result.fault;
+          // What the library of schemas says where nobody gave it words.
+          expect(told, `${line} ${way.join('.')} ${JSON.stringify(wrong)}`).not.toMatch(
+            /Invalid|Too (small|big)|Unrecognized|must match|received|: expected (undefined|$)/,
+          );
+        }
+      }
+    }
   });
 
   it('is as the published schema says', () => {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { DIRECTIONS } from '../values/direction.ts';
-import { flagField, idField, oneOf, textField, whole } from '../values/fields.ts';
+import { flagField, idField, neededText, oneOf, textField, whole } from '../values/fields.ts';
 import { layoutSchema, type LayoutSetting } from '../values/layout.ts';
 import { triggerField } from '../values/trigger.ts';
 import { alongField, rungsField } from '../values/snap.ts';
@@ -65,7 +65,7 @@ export const chain = () => argument('chain', 'Chain', idField);
 export const menu = () => argument('menu', 'Menu', idField);
 export const direction = (label: string) => argument('direction', label, oneOf(DIRECTIONS));
 
-export const zone = () => argument('zone', 'Zone', textField.min(1, { error: 'a zone' }));
+export const zone = () => argument('zone', 'Zone', neededText('a zone'));
 
 /** A further window of an app by its title; the app's own where it is left out. */
 export const windowOfApp = () => ({

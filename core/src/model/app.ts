@@ -1,5 +1,13 @@
 import { z } from 'zod';
-import { between, fields, idField, listOf, oneOf, textField } from '../values/fields.ts';
+import {
+  between,
+  fields,
+  idField,
+  listOf,
+  neededText,
+  oneOf,
+  textField,
+} from '../values/fields.ts';
 import { hintFields, KINDS, titleField } from '../values/window.ts';
 import { triggerField } from '../values/trigger.ts';
 import { shortcutsField } from './keys.ts';
@@ -7,13 +15,13 @@ import { settingFields } from './rule.ts';
 
 const MATCH = 'a name, or a pattern with * and ?';
 /** The whole of a name, in any case; * and ? stand for any characters and any one. */
-const matchField = textField.min(1, { error: MATCH });
+const matchField = neededText(MATCH);
 
 const LINE = 'text of at most 4000 characters';
 
 /** One more kind of window of an app, beside its own: a dialog of it, or a tool window. */
 export const appWindowSchema = fields({
-  title: titleField.min(1, { error: 'a title' }),
+  title: neededText('a title of 1 to 20000 characters', 20_000),
   kind: oneOf(KINDS).default('normal'),
   /** The app whose window it stands over; its own where it is a dialog and nothing is said. */
   parent: idField.exactOptional(),

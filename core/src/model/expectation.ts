@@ -4,9 +4,9 @@ import {
   fields,
   idField,
   listOf,
+  neededText,
   oneOf,
   rectField,
-  textField,
   whole,
 } from '../values/fields.ts';
 import { LAYOUT_KINDS } from '../values/layout.ts';
@@ -43,7 +43,7 @@ export const DESK_FINDINGS = [
 const WHICH = 'an app by its id, {app, nth} or {title}';
 const appField = z.string({ error: WHICH }).pipe(idField);
 const nthField = fields({ app: idField, nth: whole(1, 1_000) });
-const titledField = fields({ title: textField.min(1, { error: 'a pattern with * and ?' }) });
+const titledField = fields({ title: neededText('a pattern with * and ?') });
 /** A window of a trial: the first of an app, the nth of one as they opened, or the first whose title fits a pattern. */
 const whichField = byShape([idField, nthField, titledField], (given): z.ZodType<WhichWindow> => {
   if (typeof given !== 'object' || given === null) return appField;
@@ -61,7 +61,7 @@ export type Least = z.output<typeof leastField>;
 /** By the field that tells one from the others. */
 const EXPECTATIONS = {
   is: fields({ window: whichField, is: oneOf(WINDOW_STATES) }),
-  zone: fields({ window: whichField, zone: textField.min(1, { error: 'the name of a zone' }) }),
+  zone: fields({ window: whichField, zone: neededText('the name of a zone') }),
   number: fields({ window: whichField, number: whole(1, 1_000) }),
   atLeast: fields({
     window: whichField,

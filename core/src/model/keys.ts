@@ -1,7 +1,16 @@
 import { z } from 'zod';
 import { keyCommandSchema } from '../commands/command.ts';
 import { isCode } from '../values/codes.ts';
-import { fields, flagField, idField, listOf, oneOf, textField, whole } from '../values/fields.ts';
+import {
+  fields,
+  flagField,
+  idField,
+  listOf,
+  neededText,
+  oneOf,
+  textField,
+  whole,
+} from '../values/fields.ts';
 import { MAIN, MODIFIERS } from '../values/modifiers.ts';
 import { triggerField } from '../values/trigger.ts';
 
@@ -84,10 +93,12 @@ const layerSchema = fields({
 });
 export type KeyLayer = z.output<typeof layerSchema>;
 
+const BUNDLE = 'a name of 1 to 40 letters, digits and -, with a letter first';
 const bundleSchema = fields({
   /** What it is called in triggers. */
-  id: idField
-    .regex(/^[A-Za-z][A-Za-z0-9-]{0,39}$/, { error: 'letters, digits and -' })
+  id: z
+    .string({ error: BUNDLE })
+    .regex(/^[A-Za-z][A-Za-z0-9-]{0,39}$/, { error: BUNDLE })
     .refine((id) => id !== MAIN && !MODIFIERS.some((name) => name === id), {
       error: 'a name that no modifier has',
     }),
@@ -101,7 +112,7 @@ export type ModifierAlias = z.output<typeof bundleSchema>;
 
 const shortcutSchema = fields({
   keys: triggerField,
-  what: textField.min(1, { error: 'what it does' }),
+  what: neededText('what it does, in 1 to 400 characters'),
 });
 export const shortcutsField = listOf(shortcutSchema, 'shortcuts');
 export type Shortcut = z.output<typeof shortcutSchema>;
@@ -109,7 +120,7 @@ export type Shortcut = z.output<typeof shortcutSchema>;
 /** Shortcuts that something outside takes. */
 const takenSchema = fields({
   id: idField,
-  name: textField.min(1, { error: 'a name' }),
+  name: neededText('a name of 1 to 400 characters'),
   on: flagField.default(true),
   shortcuts: shortcutsField,
 });
@@ -152,7 +163,9 @@ export const keysSchema = fields({
   from: oneOf(KEY_STARTERS).default('whole'),
   /** What is printed on keys, by code, where it is other than on a US keyboard. */
   legends: z
-    .record(codeField, z.string().regex(/^\S{1,8}$/u, { error: LEGEND }), { error: LEGENDS })
+    .record(codeField, z.string({ error: LEGEND }).regex(/^\S{1,8}$/u, { error: LEGEND }), {
+      error: LEGENDS,
+    })
     .exactOptional(),
   /** Bindings of one's own; they come before those of the starter. */
   bindings: listOf(bindingSchema, 'bindings', 5_000).default([]),

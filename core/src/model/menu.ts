@@ -6,9 +6,10 @@ import { fields, idField, listOf, textField } from '../values/fields.ts';
 /** The most entries of a menu: one for each letter and digit. */
 const MOST_ENTRIES = 36;
 
+const LETTER = 'a capital letter or a digit';
 const entryField = fields({
   /** The letter or digit that takes it, as a capital. */
-  letter: z.string().regex(/^[A-Z0-9]$/, { error: 'a capital letter or a digit' }),
+  letter: z.string({ error: LETTER }).regex(/^[A-Z0-9]$/, { error: LETTER }),
   command: commandSchema.refine(
     ({ command }) => {
       const { lasts, hasFixedKeys } = definitionOf(command);

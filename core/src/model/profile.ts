@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  between,
   coordinateField,
   edgesField,
   fields,
@@ -7,6 +8,7 @@ import {
   idField,
   lengthField,
   listOf,
+  neededText,
   oneOf,
   pixelsField,
   scaleField,
@@ -40,7 +42,9 @@ export const EMPTY_WORKSPACES = ['kept', 'dropped'] as const;
 export const MISSING_WORKSPACES = ['made', 'refused'] as const;
 export const HUES = ['vermilion', 'petrol', 'ochre', 'slate'] as const;
 const HUE = `one of ${HUES.join(', ')}, or a colour as #rrggbb`;
-const hueField = z.union([oneOf(HUES), z.string().regex(/^#[\da-fA-F]{6}$/)], { error: HUE });
+const hueField = z.union([oneOf(HUES), z.string().regex(/^#[\da-fA-F]{6}$/, { error: HUE })], {
+  error: HUE,
+});
 
 /** What a direction does past the last monitor: nothing, or it comes in again on the other side. */
 export const PAST_LAST_MONITOR = ['stop', 'wrap'] as const;
@@ -132,7 +136,7 @@ const placeSchema = fields({
 
 const tilingSchema = fields({
   ...settingFields,
-  growStep: lengthField.min(1, { error: 'logical pixels from 1 to 10000' }).default(40),
+  growStep: between(1, 10_000, 'logical pixels').default(40),
   workspacesAre: oneOf(WORKSPACES_ARE).default('per-monitor'),
   emptyWorkspaces: oneOf(EMPTY_WORKSPACES).default('kept'),
   missingWorkspaces: oneOf(MISSING_WORKSPACES).default('made'),
@@ -178,7 +182,7 @@ function rightVersion({ input }: { input?: unknown }): string {
 
 const wholeSchema = fields({
   version: z.literal(PROFILE_VERSION, { error: rightVersion }).default(PROFILE_VERSION),
-  name: textField.min(1, { error: 'a name of 1 to 400 characters' }).default('Untitled'),
+  name: neededText('a name of 1 to 400 characters').default('Untitled'),
   monitors: listOf(monitorSchema, 'monitors', 32).min(1, { error: 'at least one monitor' }),
   desks: listOf(deskSchema, 'desks').default([]),
   workspaces: listOf(workspaceSchema, 'workspaces').default([]),

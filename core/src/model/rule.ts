@@ -6,6 +6,7 @@ import {
   flagField,
   idField,
   listOf,
+  neededText,
   oneOf,
   sizeField,
   textField,
@@ -32,11 +33,8 @@ export const FACTS = [
 export type Fact = (typeof FACTS)[number];
 
 const NEEDED = 'text of 1 to 400 characters';
-const neededText = z
-  .string({ error: NEEDED })
-  .min(1, { error: NEEDED })
-  .max(400, { error: NEEDED });
-const patternField = neededText.superRefine((pattern, context) => {
+const neededField = neededText(NEEDED);
+const patternField = neededField.superRefine((pattern, context) => {
   const fault = patternFault(pattern);
   if (fault !== null) {
     const message = `a pattern that can be matched in linear time; ${fault}`;
@@ -45,9 +43,9 @@ const patternField = neededText.superRefine((pattern, context) => {
 });
 
 const TESTS = {
-  is: fields({ of: oneOf(TEXT_FACTS), is: neededText }),
-  has: fields({ of: oneOf(TEXT_FACTS), has: neededText }),
-  fits: fields({ of: oneOf(TEXT_FACTS), fits: neededText }),
+  is: fields({ of: oneOf(TEXT_FACTS), is: neededField }),
+  has: fields({ of: oneOf(TEXT_FACTS), has: neededField }),
+  fits: fields({ of: oneOf(TEXT_FACTS), fits: neededField }),
   matches: fields({ of: oneOf(TEXT_FACTS), matches: patternField }),
 };
 const textCondition = byShape(Object.values(TESTS), (condition): z.ZodType<TextCondition> => {
@@ -115,7 +113,7 @@ export const settingFields = {
   workspace: idField.exactOptional(),
   monitor: whichMonitorField.exactOptional(),
   /** A zone by name, of the board that arranges the workspace or else of one that fits the monitor. */
-  zone: neededText.exactOptional(),
+  zone: neededField.exactOptional(),
   /** A place of its own, out of the layout. */
   placing: fields({ x: alongField.default('full'), y: alongField.default('full') }).exactOptional(),
   /** The size it prefers while it floats, in logical pixels. */

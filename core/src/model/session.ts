@@ -6,6 +6,7 @@ import {
   flagField,
   idField,
   listOf,
+  neededText,
   oneOf,
   textField,
   weightField,
@@ -187,7 +188,7 @@ const togetherSchema = fields({
 });
 export type LastLineup = z.output<typeof togetherSchema>;
 const lineupSchema = fields({
-  name: textField.min(1, { error: 'a name' }),
+  name: neededText('a name of 1 to 400 characters'),
   ...togetherSchema.shape,
 });
 export type Lineup = z.output<typeof lineupSchema>;

@@ -6,6 +6,7 @@ import {
   idField,
   lengthField,
   listOf,
+  neededText,
   textField,
   weightField,
   whole,
@@ -43,7 +44,7 @@ const boardShapeSchema = fields({
   /** In logical pixels. */
   leastWidth: lengthField.exactOptional(),
   /** A monitor by id, name, pattern or role. */
-  monitor: textField.min(1, { error: 'a monitor' }).exactOptional(),
+  monitor: neededText('a monitor').exactOptional(),
 });
 export type ZoneBoardShape = z.output<typeof boardShapeSchema>;
 

@@ -59,8 +59,13 @@ export function read<T extends z.ZodType>(schema: T, input: unknown): Read<z.out
   }
   const result = schema.safeParse(input);
   if (result.success) return { ok: true, value: result.data };
-  const told = result.error.issues.slice(0, MOST_FAULTS);
-  return { ok: false, faults: told.flatMap((issue) => faultsOf(issue, input)) };
+  const faults = new Map<string, Fault>();
+  for (const fault of result.error.issues.flatMap((issue) => faultsOf(issue, input))) {
+    // A value that is wrong is told of once: an empty text of no list is no list that is too short besides.
+    if (!faults.has(fault.path)) faults.set(fault.path, fault);
+    if (faults.size === MOST_FAULTS) break;
+  }
+  return { ok: false, faults: [...faults.values()] };
 }
 
 function faultsOf(issue: z.core.$ZodIssue, input: unknown): Fault[] {

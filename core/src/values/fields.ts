@@ -49,6 +49,11 @@ export function textOf(most: number) {
   return z.string({ error }).max(most, { error });
 }
 export const textField = textOf(400);
+
+/** Text that has to say something; one message for whatever else is there. */
+export function neededText(error: string, most = 400) {
+  return z.string({ error }).min(1, { error }).max(most, { error });
+}
 export const flagField = z.boolean({ error: 'true or false' });
 
 export function oneOf<const T extends readonly string[]>(words: T) {

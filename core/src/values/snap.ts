@@ -5,13 +5,15 @@ const SHARE = 'a share above 0 and below 1, such as 0.4 or "2/3"';
 const FRACTION = /^(\d{1,4})\/(\d{1,4})$/;
 
 /** A share that may be written as a fraction, so that a third stays a third in the file. */
-const fractionField = z.union([z.number(), z.string().regex(FRACTION)], { error: SHARE }).refine(
-  (share) => {
-    const value = shareValue(share);
-    return value > 0 && value < 1;
-  },
-  { error: SHARE },
-);
+const fractionField = z
+  .union([z.number(), z.string().regex(FRACTION, { error: SHARE })], { error: SHARE })
+  .refine(
+    (share) => {
+      const value = shareValue(share);
+      return value > 0 && value < 1;
+    },
+    { error: SHARE },
+  );
 export type Fraction = number | string;
 
 /** A share as a number: 2/3 of "2/3". */

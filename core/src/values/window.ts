@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { between, fields, flagField, sizeField, textField, whole } from './fields.ts';
+import { between, fields, flagField, neededText, sizeField, whole } from './fields.ts';
 
 export const KINDS = ['normal', 'dialog', 'utility'] as const;
 export const HELD = ['tiled', 'floating', 'pocketed', 'left-alone'] as const;
@@ -42,4 +42,4 @@ export const hintFields = {
 const WHICH_MONITOR =
   'the id or name of a monitor, a pattern with * or ?, or a role such as widest';
 /** A monitor by its id or name (also a pattern with * and ?), or by a role that some monitor has on any desk. */
-export const whichMonitorField = textField.min(1, { error: WHICH_MONITOR });
+export const whichMonitorField = neededText(WHICH_MONITOR);
