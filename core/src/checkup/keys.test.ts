@@ -107,6 +107,12 @@ const FAULTY: { map: Profile; kind: string; says: string; quickFixes: string[] }
     says: says!,
     quickFixes: [`Move focus-next to ${moved}`],
   })),
+  {
+    map: both([{ keys: 'KeyJ', app: 'shell', command: does('focus-next') }]),
+    kind: 'keys-typed',
+    says: 'J does focus-next: you could no longer type it in Shell.',
+    quickFixes: ['Move focus-next to'],
+  },
   ...[
     ['F9', 'F9 gives the keyboard back to the page: focus-next is not reached.'],
     ['Main+F9', 'F9 gives the keyboard back to the page'],

@@ -139,6 +139,9 @@ describe('an EDID from the generator', () => {
       width: 800,
       height: 340,
     });
+    // One side alone says nothing either.
+    for (const said of [{ widthMm: 16 }, { heightMm: 9 }])
+      expect(parsed(edidBytes(said)).millimetres).toEqual({ width: 800, height: 340 });
     const bytes = edidBytes({ clockKhz: 0 });
     bytes.set([0x71, 0x4f, 0xd1, 0xc0], 38);
     mended(bytes);

@@ -157,3 +157,39 @@ describe('measures of a desk', () => {
     ]);
   });
 });
+
+describe('a desk more', () => {
+  it('says of each monitor where it stands, and only what is otherwise than its own', () => {
+    const [wide, tall, lap] = on(written.profile);
+    const present = [
+      { ...wide!, x: 7, y: 9 },
+      { ...tall!, turn: 90, width: tall!.height, height: tall!.width },
+      { ...lap!, scale: 1.5, reserved: { ...lap!.reserved, top: 99 } },
+    ];
+    const { profile, desk } = withNewDesk(written.profile, 'Hut', present);
+    const stands = ({ x, y }: { x: number; y: number }) => ({ x, y });
+    expect(profile.desks.at(-1)).toEqual({
+      id: desk,
+      name: 'Hut',
+      mode: 'extend',
+      monitors: [
+        { monitor: 'wide', x: 7, y: 9 },
+        { monitor: 'tall', ...stands(tall!), width: 2560, height: 1440, turn: 90 },
+        {
+          monitor: 'lap',
+          ...stands(lap!),
+          scale: 1.5,
+          reserved: { top: 99, right: 0, bottom: 40, left: 0 },
+        },
+      ],
+    });
+    expect(profileSchema.parse(profile)).toEqual(profile);
+  });
+
+  it('without a monitor yet gets its first one in the corner', () => {
+    const [monitor] = written.profile.monitors;
+    const empty = { ...written.profile, desks: [{ ...written.profile.desks[0]!, monitors: [] }] };
+    const { desks } = withMonitorOnDesk(empty, 'desk', monitor!, []);
+    expect(desks[0]!.monitors).toEqual([{ monitor: 'wide', x: 0, y: 0 }]);
+  });
+});

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Rect } from '../geometry/rect.ts';
 import { testDesk } from '../testing/desk.ts';
@@ -105,6 +106,41 @@ describe('when minimums cannot all be met', () => {
     };
     const { at } = testDesk(profile, session);
     expect([at('a').held, at('b').held]).toEqual(['tiled', 'tiled']);
+  });
+});
+
+describe('where windows lie over each other', () => {
+  it('those opened last leave, one by one, until the rest is met; one stays in any case', () => {
+    const min = fc.record({
+      width: fc.integer({ min: 480, max: 520 }),
+      height: fc.integer({ min: 280, max: 320 }),
+    });
+    fc.assert(
+      fc.property(
+        fc.array(fc.option(min, { nil: undefined }), { minLength: 1, maxLength: 4 }),
+        fc.constantFrom('float', 'stack', 'squeeze'),
+        (all, whenTooSmall) => {
+          // A cascade at one half: every window has 500 × 300, whatever their number.
+          const layout = { kind: 'cascade', share: 0.5, step: 20 };
+          const { at, session } = testDesk(
+            {
+              monitors: [{ id: 'm', width: 1000, height: 600 }],
+              tiling: { layout, whenTooSmall },
+            },
+            { windows: all.map((each, i) => ({ id: `w${i}`, ...(each && { min: each }) })) },
+          );
+          const fits = all.map((each) => !each || (each.width <= 500 && each.height <= 300));
+          let stay = all.length;
+          while (whenTooSmall !== 'squeeze' && stay > 1 && !fits.slice(0, stay).every(Boolean))
+            stay--;
+          const tiled = session.windows.filter(({ id }) => at(id).held === 'tiled');
+          expect(tiled).toHaveLength(whenTooSmall === 'float' ? stay : all.length);
+          const own = new Set(tiled.map(({ id }) => `${at(id).x}`));
+          // Those beneath are all in one place with the last.
+          expect(own.size).toBe(stay);
+        },
+      ),
+    );
   });
 });
 

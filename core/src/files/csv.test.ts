@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { csvRows } from './csv-rows.ts';
 import { readCsv, valueColumn, writeCsv } from './csv.ts';
 
 const columns = [
@@ -30,5 +31,24 @@ describe('things as comma-separated values', () => {
     });
     expect(readCsv('', columns)).toMatchObject({ faults: [{ found: 'the file is empty' }] });
     expect(readCsv('called,counted\nx,{\n', columns)).toMatchObject({ ok: false });
+  });
+});
+
+describe('cells are apart by', () => {
+  const apart = (text: string) => {
+    const { rows } = csvRows(text, 100);
+    return rows.map(({ cells }) => cells);
+  };
+  it('what is most often between the names of the columns, a comma where as many are', () => {
+    expect(apart('a;b;c\n1,5;2;3\n')).toEqual([
+      ['a', 'b', 'c'],
+      ['1,5', '2', '3'],
+    ]);
+    expect(apart('a\tb\n1\t2,3,4\n')[1]).toEqual(['1', '2,3,4']);
+    expect(apart('a,b;c\n1,2;3\n')).toEqual([
+      ['a', 'b;c'],
+      ['1', '2;3'],
+    ]);
+    expect(apart('"x;y;z",b\n1,2\n')[1]).toEqual(['1', '2']);
   });
 });

@@ -202,6 +202,22 @@ describe('a file that is brought in', () => {
     ]);
   });
 
+  test('what has the same id and is another thing is in the way', () => {
+    const [monitor] = DEMO.monitors;
+    const [board] = DEMO.boards;
+    const [app] = DEMO.apps;
+    const kindOf = (said: object) => importItems(DEMO, fileWith(said)).map(({ kind }) => kind);
+    const monitorWith = (said: object) => kindOf({ monitors: [{ ...monitor, ...said }] });
+    for (const said of [{ width: 777 }, { height: 777 }, { maker: 'Fenn' }, { model: 'x' }])
+      expect(monitorWith(said)).toEqual(['conflict']);
+    expect(monitorWith({ serial: 'x' })).toEqual(['conflict']);
+    expect(monitorWith({ scale: 1.25 })).toEqual(['changed']);
+    expect(kindOf({ boards: [{ ...board, name: 'Other' }] })).toEqual(['conflict']);
+    expect(kindOf({ boards: [{ ...board, for: { leastAspect: 1.1 } }] })).toEqual(['changed']);
+    expect(kindOf({ apps: [{ ...app, name: 'Other' }] })).toEqual(['conflict']);
+    expect(kindOf({ apps: [{ ...app, min: { width: 7, height: 7 } }] })).toEqual(['changed']);
+  });
+
   test('beside what is here, under another id', () => {
     const [first] = DEMO.rules;
     const file = fileWith({ rules: [{ ...first!, then: { held: 'pocketed' } }] });

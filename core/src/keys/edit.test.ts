@@ -129,6 +129,25 @@ describe('edits of bindings', () => {
     expect(withMainModifier(withMainModifier(own, 'Alt'), 'Meta')).toEqual(own);
   });
 
+  it('with another main modifier keep what bundles hold, the two exchanged', () => {
+    const bundles = [
+      { id: 'Both', hold: 'F13', modifiers: ['Main', 'Ctrl', 'Shift'] },
+      { id: 'Far', hold: 'F14', modifiers: ['Alt', 'Shift'] },
+    ];
+    const own = profileWith([{ keys: 'Both+KeyA', command: does('float') }], { bundles });
+    const by = sound(withMainModifier(own, 'Ctrl'));
+    expect(by.keys.bundles.map(({ modifiers }) => modifiers)).toEqual([
+      ['Main', 'Meta', 'Shift'],
+      ['Alt', 'Shift'],
+    ]);
+    const down = ({ keys }: Profile) =>
+      keys.bundles.map(({ modifiers }) =>
+        modifiers.map((name) => (name === 'Main' ? keys.main : name)).sort(),
+      );
+    expect(down(by)).toEqual(down(own));
+    expect(withMainModifier(by, 'Meta')).toEqual(own);
+  });
+
   it('are written with the main modifier where its stand-in was pressed', () => {
     expect(withStandIn('Alt+KeyQ', whole)).toBe('Main+KeyQ');
     expect(withStandIn('Main+Alt+KeyQ', whole)).toBe('Main+Alt+KeyQ');
@@ -237,6 +256,13 @@ describe('what the keys show', () => {
       ['KeyB', 'undo', true],
     ]);
     expect(modifierSets(profile, 'base')).toEqual([['Meta'], []]);
+    const most = profileWith(
+      ['KeyA', 'KeyB', 'Shift+KeyA', 'Shift+KeyB', 'Shift+KeyC', 'Main+KeyA'].map((keys) => ({
+        keys,
+        command: does('undo'),
+      })),
+    );
+    expect(modifierSets(most, 'base')).toEqual([['Shift'], [], ['Meta']]);
   });
 
   it('can follow while a sequence has begun or a layer is entered', () => {

@@ -77,4 +77,30 @@ describe('hold times', () => {
     expect(bestHoldTime(slow, held)!.asHolds).toBe(1);
     expect(bestHoldTime([], [])).toBeNull();
   });
+
+  it('propose none that another time beats, by counting errors at every time that is offered', () => {
+    const presses = fc.array(fc.integer({ min: 60, max: 480 }), { maxLength: 6 });
+    fc.assert(
+      fc.property(presses, presses, (taps, holds) => {
+        fc.pre(taps.length + holds.length > 0);
+        const timed = (all: number[]) => all.map((ms) => ({ code: 'Space', ms, isNested: false }));
+        // A press as long as the hold time is a hold.
+        const share = (ms: number) =>
+          taps.filter((tap) => tap >= ms).length / Math.max(1, taps.length) +
+          holds.filter((hold) => hold < ms).length / Math.max(1, holds.length);
+        const times = holdErrors([], []).map(({ holdMs }) => holdMs);
+        const least = Math.min(...times.map(share));
+        const good = times.filter((ms) => share(ms) < least + 1e-6);
+        let runs: number[][] = [];
+        for (const ms of good) {
+          if (runs.at(-1)?.at(-1) === ms - 10) runs.at(-1)!.push(ms);
+          else runs = [...runs, [ms]];
+        }
+        const longest = runs.find(({ length }) => runs.every((run) => run.length <= length))!;
+        expect(bestHoldTime(timed(taps), timed(holds))!.holdMs).toBe(
+          longest[Math.floor((longest.length - 1) / 2)],
+        );
+      }),
+    );
+  });
 });

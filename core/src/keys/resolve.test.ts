@@ -184,6 +184,39 @@ describe('tap-hold keys', () => {
     ]);
   });
 
+  it('while it is not known what they are, no other key repeats', () => {
+    expect(run(profile, '0 +KeyJ 9 +Space 90 ~KeyJ 120 -Space 150 ~KeyJ').steps).toEqual([
+      'redo',
+      'float (tap)',
+      'redo again',
+    ]);
+  });
+
+  it('do on release what they are to do there, tapped or held', () => {
+    const released = profileWith([
+      { keys: 'tap KeyA', command: does('float'), release: does('centre') },
+      { keys: 'hold KeyA', command: does('close'), release: does('undo') },
+      { keys: 'tap KeyB', release: does('redo') },
+    ]);
+    expect(run(released, '0 +KeyA 90 -KeyA').steps).toEqual(['float (tap), centre (release)']);
+    expect(run(released, '0 +KeyA 900 -KeyA').steps).toEqual(['close (hold), up, undo (release)']);
+    expect(run(released, '0 +KeyB 90 -KeyB').steps).toEqual(['redo (release)']);
+  });
+
+  it('tapped, they leave a layer that they entered', () => {
+    const entering = profileWith([
+      { keys: 'tap KeyA', command: enter('while') },
+      { keys: 'KeyJ', command: does('float'), in: 'while' },
+      { keys: 'KeyJ', command: does('redo') },
+    ]);
+    expect(run(entering, '0 +KeyA 90 -KeyA 200 +KeyJ').state.layers).toEqual([]);
+  });
+
+  it('a key that means nothing is down as that alone', () => {
+    const { state } = run(profile, '0 +KeyZ');
+    expect(state.down.map(({ code, role }) => [code, role])).toEqual([['KeyZ', 'unbound']]);
+  });
+
   it('with both keys of the stand-in are the main modifier and that one itself', () => {
     const both = profileWith([
       { keys: 'Main+KeyA', command: does('float') },

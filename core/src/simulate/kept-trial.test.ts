@@ -213,3 +213,27 @@ test('all that is offered holds, and of what was opened the workspace and the fo
     ]),
   );
 });
+
+test('a window is named by its app and which of it, or by a title that no other has', () => {
+  const opened = openSession(
+    sessionSchema.parse({
+      windows: [
+        { id: 'w1', app: 'notes', workspace: 'B' },
+        { id: 'w2', app: 'notes', workspace: 'B' },
+        { id: 'w3', title: 'Ridge', workspace: 'B' },
+        { id: 'w4', title: 'Twice', workspace: 'B' },
+        { id: 'w5', title: 'Twice', workspace: 'B' },
+        { id: 'w6', title: 'What?', workspace: 'B' },
+        { id: 'w7', title: '', workspace: 'B' },
+        { id: 'w8', workspace: 'B' },
+      ],
+    }),
+    demo,
+  ).session;
+  const named = offeredExpectations(demo, { ...opened, windows: [] }, opened, 0).flatMap(
+    ({ expects }) => ('window' in expects ? [JSON.stringify(expects.window)] : []),
+  );
+  expect([...new Set(named)].sort()).toEqual(
+    ['"notes"', '{"app":"notes","nth":2}', '{"title":"Ridge"}'].sort(),
+  );
+});

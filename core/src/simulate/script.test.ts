@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
+import { openSession } from '../engine/open.ts';
 import { profileSchema } from '../model/profile.ts';
+import { sessionSchema } from '../model/session.ts';
 import { OFFICE } from '../testing/desk.ts';
 import { read } from '../values/faults.ts';
-import { play, scriptSchema } from './script.ts';
+import { applyStep, beginning, play, scriptSchema } from './script.ts';
 
 const profile = profileSchema.parse(OFFICE);
 const played = (script: unknown) => play(profile, scriptSchema.parse(script));
@@ -34,6 +36,15 @@ describe('a script', () => {
     expect(steps[4]!.reasons[0]!.decided).toBe('titled Ridge tour');
     expect(steps[7]!.reasons[0]!.because).toBe('chosen, and released');
     expect(steps[8]!.placements.map(({ id }) => id)).toEqual(['a']);
+  });
+
+  it('points at a window, which has the focus by that', () => {
+    const { session } = openSession(
+      sessionSchema.parse({ windows: [{ id: 'a' }, { id: 'b' }], focus: 'b' }),
+      profile,
+    );
+    const { desk } = applyStep(beginning(session, profile), { point: 'a' });
+    expect(desk.session.focus).toBe('a');
   });
 
   it('says what was plugged in, by name or by what a device tells of itself', () => {

@@ -86,6 +86,15 @@ describe('choose-app and open-chosen', () => {
     expect(because(idle)).toBe('no app is chosen: choose-app goes through them');
     expect(idle.session).toBe(desk.session);
   });
+
+  it('go on from the list as it is by then, where apps went meanwhile', () => {
+    const open = chosen(ids.length);
+    const fewer = open.edited({ ...open.profile, apps: open.profile.apps.slice(0, 2) });
+    expect(fewer.run('open-chosen').session.windows.at(-1)!.app).toBe(ids[(ids.length - 1) % 2]);
+    const none = open.edited({ ...open.profile, apps: [] }).run('open-chosen');
+    expect(because(none)).toBe('no app is chosen: choose-app goes through them');
+    expect(none.session.windows).toHaveLength(desk.session.windows.length);
+  });
 });
 
 describe('switch-window', () => {

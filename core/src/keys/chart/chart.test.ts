@@ -1,8 +1,9 @@
+import fc from 'fast-check';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import { profileSchema } from '../../model/profile.ts';
 import { OFFICE } from '../../testing/desk.ts';
-import { does, enter } from '../../testing/keys.ts';
+import { does, enter, profileWith } from '../../testing/keys.ts';
 import { FIXED_KEYS, FIXED_LAYERS } from '../fixed-layers.ts';
 import { keyMap } from '../map.ts';
 import { CHART_COLOURS, chartSvg, keyboardSvg } from './drawing.ts';
@@ -110,6 +111,49 @@ describe('a key chart', () => {
     }
     expect(page).toContain('Keys of A &lt;desk&gt; | &quot;mine&quot;');
     expect(page).not.toContain('<desk>');
+  });
+
+  it('as a page says of every key in a line of several what that key does', () => {
+    const digits = fc.uniqueArray(fc.integer({ min: 1, max: 9 }), { minLength: 3, maxLength: 9 });
+    // Mostly in order, sometimes two of them exchanged.
+    const mapping = fc
+      .tuple(digits, fc.nat(8), fc.nat(8), fc.boolean(), fc.integer({ min: 0, max: 3 }))
+      .map(([all, one, other, isSwapped, further]) => {
+        const keys = [...all].sort((a, b) => a - b);
+        const which = keys.map((key) => key + further);
+        const [i, j] = [one % keys.length, other % keys.length];
+        if (isSwapped) [which[i], which[j]] = [which[j]!, which[i]!];
+        return keys.map((key, at) => [`${key}`, `${which[at]}`] as const);
+      });
+    fc.assert(
+      fc.property(mapping, fc.boolean(), (pairs, hasRelease) => {
+        const own = profileWith(
+          pairs.map(([key, which]) => ({
+            keys: `Main+Digit${key}`,
+            command: { command: 'go-workspace', which },
+            ...(hasRelease && { release: does('float') }),
+          })),
+        );
+        const [, list] = chartHtml(own).split('>Workspaces</h2>');
+        const lines = [...list!.split('</ul>')[0]!.matchAll(/<li>(.*?)<b>(.*?)<\/b>/g)];
+        const end = hasRelease ? ', on release Float.*' : '';
+        const read = lines.flatMap(([, caps, words]) => {
+          const keys = withRows([...caps!.matchAll(/<kbd>(.*?)<\/kbd>/g)].map(([, cap]) => cap!));
+          const [, said = ''] = new RegExp(`^Go to workspace (.*?)${end}$`).exec(words!) ?? [];
+          const all = withRows(said.replaceAll(',', '').split(' '));
+          expect(keys[0]).toBe('Meta');
+          expect(keys.slice(1)).toHaveLength(all.length);
+          return all.map((which, i) => [keys[i + 1]!, which] as const);
+        });
+        const sorted = (all: readonly (readonly [string, string])[]) =>
+          all.map((pair) => pair.join(' ')).sort();
+        expect(sorted(read)).toEqual(sorted(pairs));
+        // Where keys and workspaces follow each other, one line says all.
+        const follow = (at: 0 | 1) =>
+          pairs.every((pair, i) => Number(pair[at]) === Number(pairs[0]![at]) + i);
+        if (follow(0) && follow(1)) expect(lines).toHaveLength(1);
+      }),
+    );
   });
 
   it('as a page has the keys of what is under way, those that choose in one line', () => {
