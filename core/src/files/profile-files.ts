@@ -100,7 +100,7 @@ export function readProfileFiles(files: readonly FileText[]): FilesRead {
       const message = 'no fields; expected a profile, or sections of one';
       faults.push({ file: file.name, line: 1, column: 1, excerpt: lineIn(file.text, 1), message });
     } else {
-      const isRoot = parts.length === 0 && file === files[0];
+      const isRoot = file === files[0];
       const fields = Object.keys(parsed.value).filter(
         (field) =>
           !OWN_WORDS.includes(field) || (isRoot && field !== '$schema' && field !== INCLUDE),

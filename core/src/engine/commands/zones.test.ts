@@ -38,6 +38,21 @@ describe('a zone board', () => {
     });
   });
 
+  it('that is full and floats the rest lets a window stand where it is to stay', () => {
+    const open = { command: 'open-app', app: 'shell' } as const;
+    let now = testDesk(board({ whenFull: 'float' }));
+    const zones = 5;
+    for (let count = 1; count <= zones + 2; count++) {
+      now = now.run(open);
+      const window = now.session.windows.at(-1)!;
+      const { x, y, width, height, zones: its } = now.at(window.id);
+      // Only one without a zone needs a place of its own.
+      expect([count, its !== undefined]).toEqual([count, count <= zones]);
+      if (count <= zones) expect(window.standing).toBeUndefined();
+      else expect(window.standing).toMatchObject({ x, y, width, height });
+    }
+  });
+
   it('puts a window where its app asks, and the next ones elsewhere', () => {
     const apps = [{ id: 'pit', zone: 'right' }, { id: 'shell' }];
     const asked = testDesk({ ...board(), apps });

@@ -68,7 +68,11 @@ function tall(text: string, { open, close, items }: Bracketed, order: readonly A
     const comma = wantsComma && !hasComma ? `,${after}` : after;
     return (line ? line.above : indentation) + own + (wantsComma ? comma : comma.replace(',', ''));
   });
-  return head + written.join('') + closing;
+  const end = order.at(-1)!;
+  // Behind a comment in its line the bracket would be a part of it.
+  const isInComment =
+    'index' in end && lines[end.index]!.behind.includes('#') && !closing.includes('\n');
+  return head + written.join('') + (isInComment ? indentation : '') + closing;
 }
 
 function flat(text: string, { open, close, items }: Bracketed, order: readonly ArrangedItem[]) {

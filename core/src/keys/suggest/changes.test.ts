@@ -241,6 +241,25 @@ describe('suggested changes', () => {
     }
   });
 
+  it('between two points have none that a part of the changes of a point beats', () => {
+    for (const together of [true, false]) {
+      const { points } = found(demo, { together });
+      for (const { changes, keys, spares } of points) {
+        const moved = changes.reduce((sum, { moves }) => sum + moves.length, 0);
+        expect(moved).toBe(keys);
+        expect(changes.reduce((sum, change) => sum + change.spares, 0)).toBeCloseTo(spares);
+        for (let some = 1; some < 2 ** Math.min(changes.length, 12); some++) {
+          const part = changes.filter((_, i) => (some >> i) % 2 === 1);
+          const count = part.reduce((sum, { moves }) => sum + moves.length, 0);
+          const best = points.filter((point) => point.keys <= count).at(-1);
+          expect(best?.spares ?? 0).toBeGreaterThan(
+            part.reduce((sum, change) => sum + change.spares, 0) - 1e-6,
+          );
+        }
+      }
+    }
+  });
+
   it('leave what is never used where it is, unless its place is wanted', () => {
     const { points } = found(demo, { together: false, letters: 'not at all' });
     for (const { moves } of points.flatMap(({ changes }) => changes)) {
