@@ -181,11 +181,15 @@ function arrangementsAfterMoves(before: Arrangements, moves: readonly Move[]): A
     after[key] = isAll
       ? { ...from, detached: true }
       : gone.reduce((now, id) => withoutWindow(now, id), from);
-    return { ...move, listed };
+    return { ...move, listed, isAll };
   });
-  for (const { workspace, to, listed, staying } of coming) {
+  for (const { workspace, to, listed, staying, isAll } of coming) {
     const key = arrangementKey(workspace, to);
-    after[key] = arrangementAfterArrival(after[key], listed, staying);
+    const own = after[key];
+    // Of windows that were among others meanwhile, whether all float is as they left it.
+    const { afloat: _others, ...alone } = listed;
+    const said = isAll ? listed : { ...alone, ...(own?.afloat && { afloat: true as const }) };
+    after[key] = arrangementAfterArrival(own, said, staying);
   }
   return after;
 }

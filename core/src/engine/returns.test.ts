@@ -233,6 +233,30 @@ describe('what leads back, once more', () => {
     expect(since.session.pocket).toEqual(['c']);
   });
 
+  it('all that floated there as it floated, also from among tiles where workspaces are joined', () => {
+    const joined = testDesk(
+      { monitors: MONITORS, tiling: { workspacesAre: 'joined' } },
+      {
+        windows: [
+          { id: 'a', monitor: 'm1' },
+          { id: 'b', monitor: 'm1' },
+          { id: 'c', monitor: 'm2' },
+        ],
+        focus: 'a',
+      },
+    ).run('float-all');
+    const held = (desk: TestDesk) => ['a', 'b', 'c'].map((id) => desk.at(id).held);
+    expect(held(joined)).toEqual(['floating', 'floating', 'tiled']);
+    expect(held(joined.plug('m2'))).toEqual(['floating', 'floating', 'tiled']);
+    const back = joined.plug('m2').plug('m1', 'm2');
+    expect(seen(back)).toEqual(seen(joined));
+    expect(reopened(joined.plug('m2'))).toEqual(seen(joined.plug('m2')));
+    // One more press brings them into their tiles, as before.
+    expect(held(back.run('float-all'))).toEqual(['tiled', 'tiled', 'tiled']);
+    // The other monitor gone: those that come are among what floats, and tiled again there.
+    expect(seen(joined.plug('m1').plug('m1', 'm2'))).toEqual(seen(joined));
+  });
+
   it('a visitor on another monitor to its place in both orders, where workspaces are joined', () => {
     const joined = testDesk(
       { monitors: MONITORS, tiling: { workspacesAre: 'joined' } },
