@@ -103,7 +103,7 @@ describe('lists of windows', () => {
     );
     expect(told(read)).toEqual([
       '1: no column is called “colour”; one of app, name, title, kind, parent, width, height, min_width, min_height, max_width, max_height, resizable',
-      '4: title: nothing; expected text of at most 20000 characters',
+      '4: title: nothing; expected a title of 1 to 20000 characters',
       '5: kind: "window"; expected one of normal, dialog, utility',
       '5: resizable: "perhaps"; expected true or false',
       '5: height: nothing; expected a whole number from 1 to 100000',
