@@ -161,6 +161,8 @@ interface Move {
 }
 
 type Arrangements = Session['arrangements'];
+/** What an arrangement says of all its windows while they are by themselves. */
+const OF_ALL = ['afloat', 'divides'] as const;
 
 /**
  * Moves arrangements between monitors. Windows keep their order; the arrangement that they leave is kept there and
@@ -168,28 +170,30 @@ type Arrangements = Session['arrangements'];
  */
 function arrangementsAfterMoves(before: Arrangements, moves: readonly Move[]): Arrangements {
   const after = { ...before };
-  const coming = moves.map((move) => {
+  const leaving = moves.map((move) => {
     const key = arrangementKey(move.workspace, move.from);
     const from = after[key] ?? { order: [] };
-    const leaving = from.order.filter((id) => move.ids.has(id));
+    const listedThere = from.order.filter((id) => move.ids.has(id));
     const listed = {
       ...from,
-      order: [...leaving, ...[...move.ids].filter((id) => !leaving.includes(id))],
+      order: [...listedThere, ...[...move.ids].filter((id) => !listedThere.includes(id))],
     };
-    const gone = leaving.filter((id) => !move.staying.has(id));
+    const gone = listedThere.filter((id) => !move.staying.has(id));
     const isAll = gone.length === from.order.length;
     after[key] = isAll
       ? { ...from, detached: true }
       : gone.reduce((now, id) => withoutWindow(now, id), from);
     return { ...move, listed, isAll };
   });
-  for (const { workspace, to, listed, staying, isAll } of coming) {
+  for (const { workspace, to, listed, staying, isAll } of leaving) {
     const key = arrangementKey(workspace, to);
     const own = after[key];
-    // Of windows that were among others meanwhile, whether all float is as they left it.
-    const { afloat: _others, ...alone } = listed;
-    const said = isAll ? listed : { ...alone, ...(own?.afloat && { afloat: true as const }) };
-    after[key] = arrangementAfterArrival(own, said, staying);
+    // Where windows were among others meanwhile, what holds of all of them is as they left it.
+    const wereAmongOthers = !isAll && own?.detached;
+    const coming = wereAmongOthers
+      ? { ...without(listed, OF_ALL), ...picked(own, OF_ALL) }
+      : listed;
+    after[key] = arrangementAfterArrival(own, coming, staying);
   }
   return after;
 }

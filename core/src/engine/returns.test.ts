@@ -257,6 +257,29 @@ describe('what leads back, once more', () => {
     expect(seen(joined.plug('m1').plug('m1', 'm2'))).toEqual(seen(joined));
   });
 
+  it('the tile that the next window divides, also from among tiles where workspaces are joined', () => {
+    const next = { type: 'window-opened', window: windowSchema.parse({ id: 'x', monitor: 'm1' }) };
+    const opened = (desk: TestDesk) =>
+      desk.event(next as Parameters<TestDesk['event']>[0]).shapes();
+    const tiling = { workspacesAre: 'joined', layout: { kind: 'split' } };
+    const joined = testDesk(
+      { monitors: MONITORS, tiling },
+      {
+        windows: [
+          { id: 'a', monitor: 'm1' },
+          { id: 'b', monitor: 'm1' },
+          { id: 'c', monitor: 'm2' },
+        ],
+        focus: 'b',
+      },
+    );
+    for (const command of ['split-across', 'split-down'] as const) {
+      const divided = joined.run(command);
+      expect(opened(divided.plug('m2').plug('m1', 'm2'))).toEqual(opened(divided));
+    }
+    expect(opened(joined.run('split-across'))).not.toEqual(opened(joined.run('split-down')));
+  });
+
   it('a visitor on another monitor to its place in both orders, where workspaces are joined', () => {
     const joined = testDesk(
       { monitors: MONITORS, tiling: { workspacesAre: 'joined' } },
