@@ -38,6 +38,10 @@ function text(most: number) {
   const error = `text of at most ${most} characters`;
   return z.string({ error }).max(most, { error });
 }
+function neededText(most: number) {
+  const error = `text of 1 to ${most} characters`;
+  return z.string({ error }).min(1, { error }).max(most, { error });
+}
 function list<T extends z.ZodType>(item: T, most: number) {
   const error = `a list of at most ${most}`;
   return z.array(item, { error }).max(most, { error });
@@ -85,7 +89,7 @@ const modifiers = list(word(LINK_MODIFIERS), LINK_MODIFIERS.length);
 
 const monitor = object({
   /** By which the window system knows it, such as the name of its connector. */
-  name: text(200).min(1),
+  name: neededText(200),
   x: coordinate,
   y: coordinate,
   width: length,

@@ -14,7 +14,7 @@ import { publishedSchema } from './published-schema.ts';
 import { readRulesCsv, rulesCsv } from './rules-csv.ts';
 import { writeText } from './write.ts';
 
-const RUNS = { numRuns: 40 };
+const RUNS = { numRuns: 60 };
 
 describe('a profile that leaves and comes back is the same', () => {
   test.each(FORMATS)('as %s, whole and compact', (format) => {
