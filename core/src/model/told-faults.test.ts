@@ -1,20 +1,11 @@
 import { expect, test } from 'vitest';
 import { FULL } from '../testing/full-profile.ts';
+import { waysIn, type Way } from '../testing/ways-in.ts';
 import { read } from '../values/faults.ts';
 import { profileSchema } from './profile.ts';
 import { sessionSchema } from './session.ts';
 
-type Way = (string | number)[];
-
 const WRONG = [-1, 1e9, '', '/ /', 'x'.repeat(500), null, {}, []];
-
-function waysIn(value: unknown, way: Way = []): Way[] {
-  if (typeof value !== 'object' || value === null) return [way];
-  const entries: [string | number, unknown][] = Array.isArray(value)
-    ? value.map((each, i) => [i, each])
-    : Object.entries(value);
-  return [way, ...entries.flatMap(([step, each]) => waysIn(each, [...way, step]))];
-}
 
 function withWrong(whole: object, way: Way, wrong: unknown): unknown {
   const copy = structuredClone(whole);

@@ -3,6 +3,7 @@ import { parse as parseToml } from 'smol-toml';
 import { describe, expect, test } from 'vitest';
 import { parse as parseYaml } from 'yaml';
 import { oddToml, oddYaml, seeded } from '../../testing/odd-text.ts';
+import { waysIn } from '../../testing/ways-in.ts';
 import { FORMATS } from '../format.ts';
 import { parseText } from '../parse.ts';
 import { writeText } from '../write.ts';
@@ -48,14 +49,6 @@ const whole = fc.dictionary(name, data, { minKeys: 2, maxKeys: 6, noNullPrototyp
 
 type Step = string | number;
 type Data = Record<Step, unknown>;
-
-function waysIn(value: unknown, way: Step[] = []): Step[][] {
-  if (typeof value !== 'object' || value === null) return [way];
-  const entries: [Step, unknown][] = Array.isArray(value)
-    ? value.map((each, i) => [i, each])
-    : Object.entries(value);
-  return [way, ...entries.flatMap(([step, each]) => waysIn(each, [...way, step]))];
-}
 
 const at = (value: unknown, way: readonly Step[]): unknown =>
   way.reduce<unknown>((inner, step) => (inner as Data)[step], value);
