@@ -54,6 +54,8 @@ describe('find-anything, in a profile of some size', () => {
     ['always on top', 'stay-above'],
     ['percent', 'Lead share'],
     ['unplug', 'Cables, desks and modes'],
+    ['pull cable', 'Cables, desks and modes'],
+    ['connect', 'Cables, desks and modes'],
     ['print', 'Keys: key chart'],
     ['dark', 'Day and night'],
     ['grid', 'Even grid'],

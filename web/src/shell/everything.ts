@@ -168,7 +168,7 @@ export function useEverything(onPanel: (panel: PanelName) => void): Found[] {
         'Cables, desks and modes',
         'connections',
         'X',
-        'unplug plug dock undock mirror projector',
+        'pull unplug plug in connect disconnect dock undock mirror projector',
       ),
       panel(
         'Share what is selected: text, QR picture',
